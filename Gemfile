@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+# What each of these is for, and why it was chosen: docs/decisions/0002-dependencies.md
+source "https://rubygems.org"
+
+gem "argon2", "~> 2.3"
+gem "i18n", "~> 1.14"
+gem "json", "~> 2.18"
+gem "json_schemer", "~> 2.5"
+gem "openapi_first", "~> 1.4.3"
+gem "pg", "~> 1.7"
+gem "puma", "~> 8.0"
+gem "rack", "~> 3.2"
+gem "rack-attack", "~> 6.8"
+gem "rack-session", "~> 2.1"
+gem "rackup", "~> 2.3"
+gem "roda", "~> 3.109"
+gem "rodauth", "~> 2.49"
+gem "sequel", "~> 5.110"
+gem "sequel_pg", "~> 1.20", require: false
+gem "sinatra", "~> 4.2", require: false
+gem "zeitwerk", "~> 2.6.18"
+
+group :test do
+  gem "capybara", "~> 3.40"
+  gem "cuprite", "~> 0.17"
+  gem "ferrum", "~> 0.17"
+  gem "nokogiri", "~> 1.18.10"
+  gem "rack-test", "~> 2.2"
+  gem "rspec", "~> 3.13"
+  gem "simplecov", "~> 0.22", require: false
+end
+
+group :lint do
+  gem "brakeman", "~> 7.1", require: false
+  gem "rubocop", "~> 1.92", require: false
+  gem "rubocop-performance", "~> 1.27", require: false
+  gem "rubocop-rspec", "~> 3.10", require: false
+  gem "rubocop-sequel", "~> 0.4", require: false
+end

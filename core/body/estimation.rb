@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Body
+    # From sex, body mass and tape readings to an estimate and one report a reading. Always from the whole list:
+    # prior, then the readings in the order they were taken. docs/model.md section 1.
+    class Estimation
+      # What became of one reading. expected and sigma are of the body before it; refused ones were left out, marked ones
+      # were confirmed although they look like a slip.
+      Report = Value.define(:reading, :expected_mm, :innovation_mm, :sigma_mm, :refused, :marked)
+
+      attr_reader :estimate, :reports
+
+      def initialize(sex:, body_mass_kg: nil, readings: [])
+        check_mass(body_mass_kg)
+        @estimate = Prior.new(sex: sex).estimate(heavy: self.class.heavy?(sex, body_mass_kg, readings))
+        @reports = readings.map { |reading| take(reading) }.freeze
+        freeze
+      end
+
+      # Body mass over stature squared (the stature read, or the prior's mean) above the limit of the table.
+      def self.heavy?(sex, body_mass_kg, readings)
+        return false unless body_mass_kg
+
+        read = readings.reverse.find { |reading| reading.observation == :stature && plausible_stature?(reading) }
+        stature_m = (read ? read.value_mm : Prior.new(sex: sex).mean_stature_mm) / 1000.0
+        body_mass_kg / (stature_m**2) > Tables[:body][:heavy][:above_kg_per_m2]
+      end
+
+      def self.plausible_stature?(reading) = Observation.fetch(:stature).limits_mm.cover?(reading.value_mm)
+
+      private
+
+      def check_mass(mass)
+        return if mass.nil? || (mass.is_a?(Numeric) && mass.finite? && mass.positive?)
+
+        raise Invalid.new(:body_mass_not_positive, path: "/body_mass", value: mass)
+      end
+
+      def take(reading)
+        observation = Observation.fetch(reading.observation)
+        expected, sigma = @estimate.expected(observation)
+        slip = slip?(observation, reading.value_mm, expected, sigma)
+        refused = slip && (observation.limits_mm || !reading.confirmed) ? true : false
+        unless refused
+          @estimate = Estimate.new(@estimate.normal.observe(row: observation.row, value: reading.value_mm, sd: observation.sd_mm))
+        end
+        Report.new(reading: reading, expected_mm: expected, innovation_mm: reading.value_mm - expected, sigma_mm: sigma,
+                   refused: refused, marked: slip && !refused)
+      end
+
+      def slip?(observation, value, expected, sigma)
+        return !observation.limits_mm.cover?(value) if observation.limits_mm
+
+        (value - expected).abs > Tables[:body][:slip_sds] * sigma
+      end
+    end
+  end
+end

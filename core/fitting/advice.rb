@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # The advised marks for a body on a machine with all that a person needs to judge them: how sure, why, the runner-up,
+    # what is short and what would mend it, which reading would help most. docs/model.md sections 8 and 9.
+    class Advice
+      STATUSES = %i[fits fits compromise impossible].freeze
+      WORTH_NAMING = 0.2
+      NO_MARK = 0.5
+
+      # mark: as advised; probability: that it is the right one; also: {mark => probability} of others worth naming;
+      # requirement: what decides it (nil where no rule does); too_far: :below or :above when probably no mark reaches,
+      # missing: by how much (mm or degrees) the nearest mark misses the required place then.
+      AdjusterAdvice = Value.define(:label, :mark, :requirement, :probability, :also, :too_far, :missing)
+
+      attr_reader :machine, :estimate, :wishes, :taken
+
+      # estimate: Body::Estimate; taken: names of the tape readings it rests on; cushions: what may be added.
+      def initialize(machine:, estimate:, wishes:, taken: [], cushions: Cushions.none)
+        @machine = machine
+        @estimate = estimate
+        @taken = taken
+        @wishes, @solutions = with_cushions(wishes, cushions)
+      end
+
+      def evaluation = @evaluation ||= evaluate(@solutions.first.indices)
+      def marks = evaluation.marks
+      def status = STATUSES[evaluation.score.worst]
+
+      # The best result with the joint set otherwise; nil where the machine leaves no choice.
+      def runner_up = @solutions[1] && (@runner_up ||= evaluate(@solutions[1].indices))
+
+      def shortfalls = evaluation.mechanics.class::Shortfall.all(evaluation.findings, evaluation.quantities)
+
+      # The worst finding's severity had no cushion been used.
+      def grade_without_cushions = SEVERITIES[@without.score.worst]
+
+      def adjusters
+        @adjusters ||= machine.adjusters.each_with_index.map { |adjuster, place| adjuster_advice(adjuster, evaluation.indices[place]) }
+      end
+
+      # Slopes of the required lengths by body parameter: what a further reading would narrow.
+      def gradients
+        adjusters.filter_map(&:requirement).select { |requirement| requirement.unit == :mm }.map(&:gradient)
+      end
+
+      def next_readings = Body::NextReading.rank(estimate: estimate, gradients: gradients, taken: taken)
+
+      private
+
+      def evaluate(indices) = Evaluation.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices)
+      def solve(wishes) = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions
+
+      # Cushions are searched only if without one the worst severity is not 0, and proposed only where they lower it:
+      # then the thinnest total that does.
+      def with_cushions(wishes, cushions)
+        plain = solve(wishes)
+        @without = plain.first
+        return [wishes, plain] if @without.score.worst.zero?
+
+        cushions.by_total.each do |pairs|
+          best = pairs.map { |pair| cushioned(wishes, *pair) }.min_by { |_, solutions| solutions.first }
+          return best if best.last.first.score.worst < @without.score.worst
+        end
+        [wishes, plain]
+      end
+
+      def cushioned(wishes, back, seat)
+        changed = wishes.with(cushion_back_mm: back.to_f, cushion_seat_mm: seat.to_f)
+        [changed, solve(changed)]
+      end
+
+      def adjuster_advice(adjuster, index)
+        requirement = Mechanisms.fetch(machine.family.mechanism)::Requirement.of(
+          machine: machine, estimate: estimate, wishes: wishes, indices: evaluation.indices, adjuster: adjuster
+        )
+        probability = requirement && MarkProbability.of(positions: requirement.positions, mean: requirement.mean, sd: requirement.sd)
+        too_far = probability && reach(probability)
+        AdjusterAdvice.new(label: adjuster.label, mark: adjuster.marks[index], requirement: requirement,
+                           probability: probability&.marks&.at(index), also: also(adjuster, probability, index),
+                           too_far: too_far, missing: too_far && missing(requirement))
+      end
+
+      def also(adjuster, probability, advised)
+        return {} unless probability
+
+        adjuster.marks.zip(probability.marks).each_with_index
+                .select { |(_, share), index| share > WORTH_NAMING && index != advised }
+                .to_h(&:first)
+      end
+
+      def reach(probability)
+        return unless probability.none > NO_MARK
+
+        probability.below > probability.above ? :below : :above
+      end
+
+      def missing(requirement) = requirement.positions.map { |position| (requirement.mean - position).abs }.min
+    end
+  end
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # A body, known as well as it is, at given marks of a machine: every number with its SD, every finding with the
+    # probability of its band. SD = sqrt(g P g') and the taped constants' own. docs/model.md sections 1 and 3.
+    class Evaluation
+      # A finding together with how likely its band is, the body being uncertain.
+      Graded = Struct.new(:finding, :probability) do
+        def likely? = probability < 0.5
+      end
+
+      # Which quantity's SD belongs to a finding's graded number.
+      GRADED_QUANTITY = { crease_gap: :crease_gap_mm, contact: :above_ankle_mm, start: :knee_bend_start_deg,
+                          kneecap_gap: :kneecap_gap_mm, thigh_press: :thigh_press_mm }.freeze
+
+      attr_reader :machine, :estimate, :wishes, :indices
+
+      def initialize(machine:, estimate:, wishes:, indices:)
+        @machine = machine
+        @estimate = estimate
+        @wishes = wishes
+        @indices = indices
+        @parameters = machine.parameters(indices)
+      end
+
+      attr_reader :parameters
+
+      def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
+      def marks = machine.marks(indices)
+      def quantities = @quantities ||= quantities_of(mechanics, parameters)
+      def findings = @findings ||= mechanics.all_findings(parameters)
+      def score = Score.of(findings)
+      def grade = SEVERITIES[score.worst]
+
+      # {quantity => SD}, body and taped constants together.
+      def sds = @sds ||= quantities.keys.to_h { |name| [name, Math.sqrt(variance(name, name) + taped_covariance(name, name))] }
+
+      # SD of the body's share alone.
+      def body_sd(name) = Math.sqrt([variance(name, name), 0.0].max)
+
+      # {quantity => [low, high]}, 90 percent.
+      def intervals
+        half = Statistics::Gaussian::INTERVAL
+        sds.to_h { |name, sd| [name, [quantities[name] - (half * sd), quantities[name] + (half * sd)]] }
+      end
+
+      def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding)) }
+
+      # Covariance of the joint's two coordinates: knee_s_mm with knee_n_mm, mm^2.
+      def joint_covariance = variance(:knee_s_mm, :knee_n_mm) + taped_covariance(:knee_s_mm, :knee_n_mm)
+
+      # P(|e| <= radius)
+      def joint_probability(radius_mm)
+        Statistics::Gaussian.disc_probability(
+          mean: Geometry::Point.new(quantities[:knee_s_mm], quantities[:knee_n_mm]),
+          variance_s: sds[:knee_s_mm]**2, variance_n: sds[:knee_n_mm]**2, covariance: joint_covariance, radius: radius_mm.to_f
+        )
+      end
+
+      private
+
+      def mechanics_for(body) = Mechanisms.for(machine, body, wishes)
+      def quantities_of(mechanics, parameters) = mechanics.class::Quantities.of(mechanics, parameters)
+
+      def probability(finding)
+        in_line, close = probabilities(finding)
+        [in_line, close - in_line, 1 - close, 1 - close][finding.severity].clamp(0.0, 1.0)
+      end
+
+      # P(in line), P(in line or close)
+      def probabilities(finding)
+        band = mechanics.class::BANDS[finding.code]
+        ranges = [band.in_line, band.close]
+        return ranges.map { |range| joint_probability(range.max) } if finding.code == :offset
+
+        sd = sds[GRADED_QUANTITY.fetch(finding.code)]
+        ranges.map { |range| Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sd) }
+      end
+
+      def variance(one, other) = estimate.normal.covariance_of(body_gradients[one], body_gradients[other])
+
+      def taped_covariance(one, other)
+        machine.constants.keys.each_with_index.sum do |name, index|
+          taped_gradients[one][index] * taped_gradients[other][index] * (machine.family.constant(name).taped_sd**2)
+        end
+      end
+
+      def body_gradients
+        @body_gradients ||= quantities.keys.zip(
+          estimate.gradients { |body| quantities_of(mechanics_for(body), parameters).values }
+        ).to_h
+      end
+
+      def taped_gradients
+        @taped_gradients ||= begin
+          names = machine.constants.keys
+          slopes = Statistics::Gradient.of(parameters.values_at(*names)) do |values|
+            quantities_of(mechanics, parameters.merge(names.zip(values).to_h)).values
+          end
+          quantities.keys.zip(slopes).to_h
+        end
+      end
+    end
+  end
+end

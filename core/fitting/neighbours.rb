@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # What one step of one adjuster would do, and where every mark of an adjuster would put the joint: all else standing.
+    module Neighbours
+      module_function
+
+      # {label => [Evaluation one mark down or nil, one mark up or nil]}, down being the mark printed before.
+      def steps(evaluation)
+        evaluation.machine.adjusters.each_with_index.to_h do |adjuster, place|
+          [adjuster.label, [-1, 1].map { |step| stepped(evaluation, place, evaluation.indices[place] + step) }]
+        end
+      end
+
+      # {label => {mark => Point}}: the joint relative to the pivot (mm) at each mark, for adjusters that move it.
+      def lens(evaluation)
+        moving = evaluation.machine.adjusters.select { |adjuster| evaluation.machine.family.group_of(adjuster) == :joint }
+        moving.to_h { |adjuster| [adjuster.label, joints(evaluation, adjuster)] }
+      end
+
+      def joints(evaluation, adjuster)
+        place = evaluation.machine.adjusters.index(adjuster)
+        adjuster.marks.each_with_index.to_h do |mark, index|
+          parameters = evaluation.machine.parameters(replaced(evaluation.indices, place, index))
+          [mark, evaluation.mechanics.joint(parameters).knee]
+        end
+      end
+
+      def stepped(evaluation, place, index)
+        return unless index.between?(0, evaluation.machine.adjusters[place].size - 1)
+
+        Evaluation.new(machine: evaluation.machine, estimate: evaluation.estimate, wishes: evaluation.wishes,
+                       indices: replaced(evaluation.indices, place, index))
+      end
+
+      def replaced(indices, place, index) = indices.dup.tap { |copy| copy[place] = index }
+      private_class_method :joints, :stepped, :replaced
+    end
+  end
+end

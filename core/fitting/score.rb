@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # How good a set of findings is, smaller first: worst severity, how many findings have it (0 when the worst is 0),
+    # summed cost. Scores of disjoint sets of findings add up. docs/model.md section 9.
+    Score = Struct.new(:worst, :count, :cost) do
+      include Comparable
+
+      def self.of(findings)
+        worst = findings.map(&:severity).max || 0
+        new(worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost))
+      end
+
+      def +(other)
+        worst = [self.worst, other.worst].max
+        count = (self.worst == worst ? self.count : 0) + (other.worst == worst ? other.count : 0)
+        Score.new(worst, count, cost + other.cost)
+      end
+
+      # Costs that differ only by rounding are equal, so that the machine's printed order decides.
+      def key = [worst, count, cost.round(9)]
+      def <=>(other) = key <=> other.key
+    end
+  end
+end

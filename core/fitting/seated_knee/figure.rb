@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    class SeatedKnee
+      # What a side view needs, to scale: points [s, n] in mm in the seat frame (origin at the pivot, n up), lengths in mm,
+      # angles of the arm in degrees (0 along the seat to the feet, 90 straight down).
+      module Figure
+        module_function
+
+        # evaluation: Evaluation at the marks to be drawn; the body is its mean.
+        def of(evaluation)
+          mechanics = evaluation.mechanics
+          parameters = evaluation.parameters
+          { machine: machine(parameters, mechanics.wishes), body: mechanics.body.to_h,
+            hip: mechanics.hip(parameters).to_a, poses: poses(mechanics, parameters) }
+        end
+
+        def machine(parameters, wishes)
+          parameters.merge(cushion_back: wishes.cushion_back_mm, cushion_seat: wishes.cushion_seat_mm)
+        end
+
+        # Start, middle and end of the arc.
+        def poses(mechanics, parameters)
+          joint = mechanics.joint(parameters)
+          arms = { start: parameters[:start_angle], middle: mechanics.middle_deg(parameters), end: parameters[:end_angle] }
+          arms.transform_values { |arm_deg| pose(mechanics, joint, parameters, arm_deg) }
+        end
+
+        # contact: the point on the leg's own line; the pad touches half the leg's thickness beside it.
+        def pose(mechanics, joint, parameters, arm_deg)
+          contact = mechanics.contact(joint, parameters, arm_deg)
+          shin = Geometry::Point.towards(contact.shin_deg)
+          { arm_deg: arm_deg, shin_deg: contact.shin_deg, knee: joint.knee.to_a,
+            ankle: (joint.knee + (shin * mechanics.body.shank)).to_a,
+            contact: (joint.knee + (shin * contact.contact_mm)).to_a, roller: contact.roller.to_a }
+        end
+        private_class_method :machine, :poses, :pose
+      end
+    end
+  end
+end

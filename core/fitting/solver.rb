@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # The best marks for one exact body. Every combination of the joint adjusters is tried; for each, the groups of other
+    # adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity, count):
+    # all that a whole result's score can see of it, so the answer is that of the full product. docs/model.md section 9.
+    class Solver
+      # indices: one mark's index an adjuster, in the machine's order.
+      Solution = Struct.new(:indices, :score, :order) do
+        include Comparable
+
+        def <=>(other) = [*score.key, *order] <=> [*other.score.key, *other.order]
+      end
+
+      def initialize(machine:, body:, wishes:)
+        @machine = machine
+        @mechanics = Mechanisms.for(machine, body, wishes)
+        places = machine.adjusters.each_index.group_by { |place| machine.family.group_of(machine.adjusters[place]) }
+        @joint_places = places.delete(:joint) || []
+        @group_places = machine.family.groups.keys.to_h { |group| [group, places.fetch(group, [])] }
+      end
+
+      # The best solution for each combination of the joint adjusters, best first.
+      def solutions = combinations(@joint_places).map { |chosen| best_for(chosen) }.sort
+
+      private
+
+      def best_for(joint_choice)
+        parameters = @machine.parameters(filled(joint_choice))
+        joint = @mechanics.joint(parameters)
+        start = Solution.new(filled(joint_choice), Score.of(@mechanics.findings(:joint, joint, parameters)), joint_choice.values)
+        partial = @group_places.inject([start]) do |wholes, (group, places)|
+          members = members(group, places, joint_choice, joint)
+          cheapest(wholes.product(members).map { |whole, member| joined(whole, member) })
+        end
+        partial.min
+      end
+
+      def members(group, places, joint_choice, joint)
+        cheapest(combinations(places).map do |choice|
+          parameters = @machine.parameters(filled(joint_choice.merge(choice)))
+          Solution.new(choice, Score.of(@mechanics.findings(group, joint, parameters)), choice.values)
+        end)
+      end
+
+      def joined(whole, member)
+        indices = whole.indices.dup
+        member.indices.each { |place, index| indices[place] = index }
+        Solution.new(indices, whole.score + member.score, whole.order + member.order)
+      end
+
+      def cheapest(solutions)
+        solutions.group_by { |solution| [solution.score.worst, solution.score.count] }.each_value.map(&:min)
+      end
+
+      # {place => index}, in the machine's printed order, smaller index first.
+      def combinations(places)
+        return [{}] if places.empty?
+
+        first, *others = places.map { |place| (0...@machine.adjusters[place].size).to_a }
+        first.product(*others).map { |indices| places.zip(indices).to_h }
+      end
+
+      def filled(choice) = @machine.adjusters.each_index.map { |place| choice.fetch(place, 0) }
+    end
+  end
+end

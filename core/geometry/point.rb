@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Geometry
+    # A place or a displacement in millimetres in a seat or bench frame: s along the seat towards the feet, n square to it.
+    Point = Struct.new(:s, :n) do
+      # Unit vector at an angle in degrees that grows from +s towards -n (0 along the seat, 90 straight down from it).
+      def self.towards(angle_deg)
+        angle = Angle.radians(angle_deg)
+        new(Math.cos(angle), -Math.sin(angle))
+      end
+
+      def +(other) = Point.new(s + other.s, n + other.n)
+      def -(other) = Point.new(s - other.s, n - other.n)
+      def *(factor) = Point.new(s * factor, n * factor)
+      def dot(other) = (s * other.s) + (n * other.n)
+      def norm = Math.hypot(s, n)
+
+      # Angle of this displacement in degrees, in the sense of `towards`.
+      def angle_deg = Angle.degrees(Math.atan2(-n, s))
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Machines
+    # One adjuster: its marks exactly as printed, the travel of each from the first (mm or degrees), and which of the
+    # machine's parameters it moves, with which factor.
+    Adjuster = Value.define(:label, :marks, :travel, :drives) do
+      def check
+        raise Invalid.new(:no_marks, path: "/marks", adjuster: label) if marks.empty?
+        raise Invalid.new(:marks_repeated, path: "/marks", adjuster: label) unless marks.uniq.size == marks.size
+        raise Invalid.new(:travel_per_mark, path: "/travel", adjuster: label) unless travel.size == marks.size
+        raise Invalid.new(:travel_not_finite, path: "/travel", adjuster: label) unless travel.all?(&:finite?)
+        raise Invalid.new(:travel_repeated, path: "/travel", adjuster: label) unless travel.uniq.size == travel.size
+        raise Invalid.new(:drives_nothing, path: "/drives", adjuster: label) if drives.empty?
+      end
+
+      def size = marks.size
+
+      def index(mark)
+        marks.index(mark) || raise(Invalid.new(:unknown_mark, path: "/#{label}", adjuster: label, mark: mark, marks: marks))
+      end
+
+      def drives?(parameter) = drives.fetch(parameter, 0).nonzero? ? true : false
+
+      # Mean distance to the neighbouring marks (mm or degrees); one neighbour at an end, 0 when alone.
+      def pitch(index)
+        neighbours = [index - 1, index + 1].select { |other| other.between?(0, size - 1) }
+        return 0.0 if neighbours.empty?
+
+        neighbours.sum { |other| (travel[other] - travel[index]).abs }.fdiv(neighbours.size)
+      end
+    end
+  end
+end

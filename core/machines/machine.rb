@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Machines
+    # A machine: its family, the constants taped at its first marks (mm, degrees) and its adjusters in the order in which
+    # they are met. parameter(marks) = constant + sum of factor * travel. docs/model.md section 2.
+    Machine = Value.define(:id, :family, :name, :constants, :adjusters) do
+      def check
+        missing = family.constants.keys - constants.keys
+        raise Invalid.new(:constant_missing, path: "/constants", name: missing.first.to_s) unless missing.empty?
+
+        constants.each { |name, value| check_constant(name, value) }
+        labels = adjusters.map(&:label)
+        raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
+
+        adjusters.each { |adjuster| adjuster.drives.each_key { |name| family.constant(name) } }
+      end
+
+      def adjuster(label)
+        adjusters.find { |adjuster| adjuster.label == label } ||
+          raise(Invalid.new(:unknown_adjuster, path: "/marks", adjuster: label))
+      end
+
+      # {label => mark} to one index an adjuster, in the machine's order. Every adjuster once, nothing else.
+      def indices(marks)
+        unknown = marks.keys - adjusters.map(&:label)
+        raise Invalid.new(:unknown_adjuster, path: "/marks", adjuster: unknown.first) unless unknown.empty?
+
+        adjusters.map do |adjuster|
+          mark = marks.fetch(adjuster.label) { raise Invalid.new(:mark_missing, path: "/marks", adjuster: adjuster.label) }
+          adjuster.index(mark)
+        rescue Invalid => e
+          raise e.path.start_with?("/marks") ? e : e.below("/marks")
+        end
+      end
+
+      def marks(indices) = adjusters.zip(indices).to_h { |adjuster, index| [adjuster.label, adjuster.marks[index]] }
+
+      # {constant => value} at one index an adjuster.
+      def parameters(indices)
+        adjusters.each_with_index.each_with_object(constants.dup) do |(adjuster, position), values|
+          travel = adjuster.travel[indices[position]]
+          adjuster.drives.each { |name, factor| values[name] += factor * travel }
+        end
+      end
+
+      # Whether some adjuster moves the back pad against the seat's edge, so that the seat's length is a choice.
+      def seat_length_adjustable?
+        adjusters.any? { |adjuster| adjuster.drives.fetch(:back_face, 0) != adjuster.drives.fetch(:seat_edge, 0) }
+      end
+
+      private
+
+      def check_constant(name, value)
+        range = family.constant(name).range
+        return if value.is_a?(Numeric) && range.cover?(value)
+
+        raise Invalid.new(:constant_out_of_range, path: "/constants/#{name}", name: name.to_s, value: value, low: range.min, high: range.max)
+      rescue Invalid => e
+        raise e.path.start_with?("/constants") ? e : e.below("/constants")
+      end
+    end
+  end
+end
