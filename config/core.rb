@@ -5,11 +5,16 @@ require "zeitwerk"
 
 module Verglas
   ROOT = File.expand_path("..", __dir__)
-end
 
-Zeitwerk::Loader.new.tap do |loader|
-  loader.push_dir(File.join(Verglas::ROOT, "core"), namespace: Verglas)
-  loader.setup
-  loader.eager_load
+  # Loads a folder of this project below a namespace.
+  def self.load_folder(folder, namespace: Verglas, ignore: [])
+    loader = Zeitwerk::Loader.new
+    loader.push_dir(File.join(ROOT, folder), namespace: namespace)
+    ignore.each { |name| loader.ignore(File.join(ROOT, folder, name)) }
+    loader.setup
+    loader.eager_load
+  end
+
+  load_folder("core")
+  Machines::Families.close
 end
-Verglas::Machines::Families.close

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Formats
+    # The command-line door to the core: one JSON request in, one JSON answer out. docs/formats/compute.md
+    class Compute
+      OPERATIONS = %w[body parameters contact evaluate advise probability].freeze
+
+      # machines, bodies: {id => plain data} which requests may name.
+      def initialize(machines: {}, bodies: {})
+        @schema = Schema.new("compute")
+        @subjects = Subjects.new(machines: machines, bodies: bodies)
+      end
+
+      # Never raises for what stands in the line: an answer to bad input is {"error": {code, path, message}}.
+      def answer(line)
+        request = parse(line)
+        answer = public_send_operation(request)
+        JSON.generate(answer)
+      rescue Invalid => e
+        JSON.generate({ error: { code: e.code, path: e.path, message: e.message } })
+      end
+
+      private
+
+      def parse(line)
+        request = JSON.parse(line)
+        raise Invalid.new(:wrong_type, expected: "object") unless request.is_a?(Hash)
+        raise Invalid.new(:missing, path: "/op", name: "op") unless request.key?("op")
+        raise Invalid.new(:unknown_operation, path: "/op", known: OPERATIONS) unless OPERATIONS.include?(request["op"])
+
+        request
+      rescue JSON::ParserError, EncodingError
+        raise Invalid.new(:not_json)
+      end
+
+      def public_send_operation(request)
+        @schema.check!("#{request["op"]}_request", request)
+        Operations.public_send(request["op"], request, @subjects)
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Formats
+    # What each op of the command-line door does: request (checked plain data) and subjects to plain data.
+    module Operations
+      module_function
+
+      def body(request, subjects)
+        estimation = subjects.estimation(request)
+        { mean: estimation.estimate.mean, sd: estimation.estimate.sd, reports: estimation.reports.map { |report| report(report) } }
+      end
+
+      def report(report)
+        { name: report.reading.observation, z: report.reading.value_mm, expected: report.expected_mm,
+          innovation: report.innovation_mm, sigma: report.sigma_mm, refused: report.refused, marked: report.marked }
+      end
+
+      def parameters(request, subjects)
+        machine = subjects.machine(request)
+        pitch = machine.adjusters.to_h { |adjuster| [adjuster.label, adjuster.marks.each_index.map { |index| adjuster.pitch(index) }] }
+        roller = machine.adjusters.find { |adjuster| adjuster.drives?(:roller_reach) }
+        { constants: machine.parameters(machine.indices(request["marks"])), pitch: pitch, roller_pitch: roller && pitch[roller.label] }.compact
+      end
+
+      def contact(request, _subjects)
+        knee = Geometry::Point.new(*request["e"])
+        rows = request["theta"].map do |arm_deg|
+          contact = Fitting::RollerContact.at(knee: knee, reach_mm: request["R"], clearance_mm: request["D"], side: request["side"], arm_deg: arm_deg)
+          { phi: contact.shin_deg, q: contact.contact_mm, ratio: contact.torque_ratio, lever: contact.lever_arm_mm }
+        end
+        { rows: rows.map { |row| row.transform_values { |value| value.finite? ? value : nil } } }
+      end
+
+      def evaluate(request, subjects)
+        machine = subjects.machine(request)
+        evaluation = Fitting::Evaluation.new(machine: machine, estimate: subjects.estimate(request),
+                                             wishes: subjects.wishes(request, machine), indices: machine.indices(request["marks"]))
+        { marks: evaluation.marks, **Answers.evaluation(evaluation), joint: Answers.joint(evaluation) }
+      end
+
+      def advise(request, subjects)
+        machine = subjects.machine(request)
+        advice = Fitting::Advice.new(machine: machine, estimate: subjects.estimate(request), wishes: subjects.wishes(request, machine),
+                                     taken: subjects.taken(request), cushions: subjects.cushions(request))
+        Answers.advice(advice)
+      end
+
+      def probability(request, _subjects)
+        probability = Fitting::MarkProbability.of(positions: request["positions"], mean: request["mu"], sd: request["sigma"])
+        { p: probability.marks, below: probability.below, above: probability.above }
+      end
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "json"
+require "json_schemer"
+
+module Verglas
+  module Formats
+    # A JSON Schema document of docs/formats, and its complaints as our own kind of error.
+    class Schema
+      FOLDER = File.join(ROOT, "docs", "formats")
+
+      # What json_schemer calls a failed keyword, and what we call it.
+      CODES = {
+        "required" => :missing, "enum" => :not_allowed, "const" => :not_allowed, "pattern" => :wrong_form, "format" => :wrong_form,
+        "minLength" => :too_short, "maxLength" => :too_long, "minimum" => :too_small, "maximum" => :too_large,
+        "exclusiveMinimum" => :too_small, "exclusiveMaximum" => :too_large, "minItems" => :too_few, "maxItems" => :too_many,
+        "additionalProperties" => :unknown_field, "unevaluatedProperties" => :unknown_field, "schema" => :unknown_field
+      }.freeze
+      TYPES = %w[string number integer boolean object array null].freeze
+
+      def initialize(name)
+        @document = JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))))
+      end
+
+      # Raises Invalid for the first complaint about data under #/$defs/definition.
+      def check!(definition, data)
+        complaint = @document.ref("#/$defs/#{definition}").validate(data).first
+        raise self.class.invalid(complaint) if complaint
+      end
+
+      # One json_schemer complaint as Invalid: code, pointer to the offending place, what was expected.
+      def self.invalid(complaint)
+        type = complaint["type"]
+        missing = complaint.dig("details", "missing_keys")&.first
+        return Invalid.new(:missing, path: "#{complaint["data_pointer"]}/#{missing}", name: missing) if missing
+
+        expected = TYPES.include?(type) ? complaint["schema"]["type"] : complaint["schema"].is_a?(Hash) && complaint["schema"][type]
+        code = CODES.fetch(type) { TYPES.include?(type) ? :wrong_type : :wrong_form }
+        Invalid.new(code, path: complaint["data_pointer"], expected: plain(expected))
+      end
+
+      def self.plain(expected)
+        case expected
+        when Array then expected.compact.join(", ")
+        when Hash, nil, true, false then ""
+        else expected
+        end
+      end
+      private_class_method :plain
+    end
+  end
+end
