@@ -19,7 +19,7 @@ module Verglas
           new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by
         end
 
-        # A back pad that slides on a sliding seat sets the seat's length; alone, or as a whole seat, it sets the pivot.
+        # What decides an adjuster: a back pad that slides on a sliding seat sets the seat's length; alone, or as a whole seat, the pivot.
         def self.rule(machine, adjuster)
           back, edge = %i[back_face seat_edge].map { |name| adjuster.drives.fetch(name, 0) }
           return back.zero? || (back != edge && whole_seat?(machine)) ? :crease : :pivot unless back.zero? && edge.zero?
@@ -35,7 +35,7 @@ module Verglas
         def self.whole_seat?(machine)
           machine.adjusters.any? { |other| other.drives?(:back_face) && other.drives[:back_face] == other.drives[:seat_edge] }
         end
-        private_class_method :rule, :whole_seat?
+        private_class_method :whole_seat?
 
         def initialize(machine, estimate, wishes, indices, adjuster, decided_by)
           @machine = machine

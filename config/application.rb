@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+# Loads everything: core, formats, store and web, on the database of DATABASE_URL.
+require_relative "formats"
+
+module Verglas
+  module Store; end
+  module Web; end
+  load_folder("store", namespace: Store, ignore: ["migrations"])
+  DB = Store::Database.connect(ENV.fetch("DATABASE_URL")) unless const_defined?(:DB)
+  load_folder("web", namespace: Web)
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require "i18n"
+
+module Verglas
+  module Formats
+    # The sentences of config/messages: codes and numbers in, words out.
+    module Words
+      I18n.load_path = Dir[File.join(ROOT, "config", "messages", "*.yml")]
+      I18n.available_locales = [:en]
+      I18n.default_locale = :en
+      I18n.enforce_available_locales = true
+
+      # Raises on an unknown key or a missing number: a gap in the words is a fault of ours.
+      def self.say(key, **params) = I18n.t!(key, **params)
+
+      # nil where there are no words for the key.
+      def self.maybe(key, **params) = I18n.exists?(key) ? say(key, **params) : nil
+
+      # An error's message; numbers that the words do not use are left out.
+      def self.error(code, params)
+        maybe("errors.#{code}", **params) || say("errors.wrong_form")
+      rescue I18n::MissingInterpolationArgument
+        say("errors.wrong_form")
+      end
+
+      # What a person calls an adjuster: its label with a capital.
+      def self.adjuster(label) = label.sub(/\A\p{Lower}/, &:upcase)
+    end
+  end
+end

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "securerandom"
+require "socket"
+require_relative "cluster"
+
+module Verglas
+  module Ops
+    # The application with the demo gym: starts what does not run yet, and stops what it started.
+    class Server
+      ROOT = File.expand_path("..", __dir__)
+
+      def initialize(port:, fresh: false, folder: File.join(ROOT, "var"), quiet: false)
+        @cluster = Cluster.new(File.join(folder, "postgres"))
+        @port = port
+        @fresh = fresh
+        @folder = folder
+        @quiet = quiet
+      end
+
+      # Blocks until a signal comes.
+      def run
+        @cluster.destroy if @fresh
+        started = @cluster.start
+        load_demo
+        serve
+      ensure
+        @cluster.stop if started
+      end
+
+      private
+
+      def load_demo
+        ENV["DATABASE_URL"] = @cluster.database("verglas")
+        ENV["SESSION_SECRET"] ||= secret
+        ENV["APP_ENV"] ||= "production"
+        require_relative "../config/application"
+        Store::Database.migrate(DB)
+        require_relative "../demo/loader"
+        Demo::Loader.new(DB).load unless DB[:gyms].first
+      end
+
+      # Signs the cookies; kept so that a restart signs nobody out.
+      def secret
+        file = File.join(@folder, "session_secret")
+        File.write(file, SecureRandom.hex(64), perm: 0o600) unless File.exist?(file)
+        File.read(file)
+      end
+
+      def serve
+        require "puma"
+        require "puma/configuration"
+        require "puma/launcher"
+        port = free_port
+        configuration = Puma::Configuration.new do |config|
+          config.app Web::Stack.build(DB)
+          config.bind "tcp://127.0.0.1:#{port}"
+          config.threads 1, 5
+          config.workers 0
+          config.log_requests false
+          config.quiet
+        end
+        launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
+        launcher.events.after_booted { say_where(port) }
+        launcher.run
+      end
+
+      def say_where(port)
+        return if @quiet
+
+        puts <<~TEXT
+          Verglas is ready: http://127.0.0.1:#{port}
+          Sign in as #{Demo::Loader::SIGN_IN[:email]} with the password #{Demo::Loader::SIGN_IN[:password]}
+          Ctrl-C stops it and the database it started; the data is kept in var/ (bin/start --fresh begins anew).
+        TEXT
+        $stdout.flush
+      end
+
+      # The port asked for, or the next free one.
+      def free_port
+        (@port..(@port + 50)).find do |port|
+          TCPServer.open("127.0.0.1", port, &:close)
+          true
+        rescue Errno::EADDRINUSE
+          false
+        end || raise(Cluster::Failure, "no free port from #{@port} to #{@port + 50}: choose another with --port")
+      end
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+# What bin/start does once everything is installed.
+require "optparse"
+require_relative "cluster"
+require_relative "server"
+
+options = { fresh: false, port: 4567 }
+begin
+  OptionParser.new do |parser|
+    parser.banner = "Usage: bin/start [--fresh] [--port N]"
+    parser.on("--fresh", "forget all data and load the demo gym anew") { options[:fresh] = true }
+    parser.on("--port N", Integer, "port of the web server (default 4567, or the next free one)") { |port| options[:port] = port }
+  end.parse!
+  Verglas::Ops::Server.new(**options).run
+rescue OptionParser::ParseError, Verglas::Ops::Cluster::Failure => e
+  abort "verglas: #{e.message}"
+end

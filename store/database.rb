@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+require "sequel"
+
+Sequel.default_timezone = :utc
+
+module Verglas
+  module Store
+    # The connection, its extensions and its migrations.
+    module Database
+      MIGRATIONS = File.join(__dir__, "migrations")
+      CONNECTIONS = 8
+
+      module_function
+
+      def connect(url)
+        Sequel.connect(url, max_connections: CONNECTIONS, preconnect: false, after_connect: method(:prepare)).tap do |db|
+          db.extension :pg_json, :error_sql
+          db.wrap_json_primitives = true
+        end
+      end
+
+      def prepare(connection)
+        connection.exec("SET TIME ZONE 'UTC'")
+        connection.exec("SET statement_timeout = '10s'")
+      end
+
+      def migrate(db)
+        Sequel.extension :migration
+        Sequel::Migrator.run(db, MIGRATIONS)
+      end
+    end
+  end
+end

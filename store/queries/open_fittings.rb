@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Queries
+      # Which fittings were left open in this gym, and by whom? The latest first.
+      class OpenFittings
+        LIMIT = 30
+
+        def initialize(gym)
+          @gym = gym
+        end
+
+        def call
+          @gym.fittings.dataset.where(state: "draft")
+              .join(:machines, id: Sequel[:fittings][:machine_id])
+              .join(:clients, id: Sequel[:fittings][:client_id])
+              .join(:accounts, id: Sequel[:fittings][:updated_by])
+              .select(Sequel[:fittings][:id], :client_id, :machine_id, Sequel[:fittings][:marks], Sequel[:fittings][:updated_at],
+                      Sequel[:clients][:name].as(:client_name), Sequel[:clients][:detail].as(:client_detail),
+                      Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:place].as(:machine_place),
+                      Sequel[:accounts][:name].as(:by_name))
+              .order(Sequel.desc(Sequel[:fittings][:updated_at])).limit(LIMIT).all
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Tables
+      # Tape readings: at most one an observation and client, in the order in which they were taken.
+      class Readings
+        def initialize(gym)
+          @gym = gym
+        end
+
+        def of(client_id)
+          dataset.where(client_id: client_id).select_all(:readings).select_append(Sequel[:accounts][:name].as(:taken_by_name))
+                 .join(:accounts, id: Sequel[:readings][:taken_by]).order(Sequel[:readings][:taken_at], Sequel[:readings][:id]).all
+        end
+
+        # Takes the place of an earlier reading of the same observation.
+        def put(client_id:, observation:, value_mm:, unit:, confirmed:, taken_by:)
+          fields = { value_mm: value_mm, unit: unit, confirmed: confirmed, taken_by: taken_by, taken_at: Sequel.function(:clock_timestamp) }
+          ConstraintErrors.translate do
+            dataset.insert_conflict(target: %i[client_id observation], update: fields)
+                   .insert(client_id: client_id, observation: observation, **fields)
+          end
+        end
+
+        def delete(client_id:, observation:) = dataset.where(client_id: client_id, observation: observation).delete
+
+        private
+
+        # Never without the gym: a client of another one has no readings here.
+        def dataset = @gym.db[:readings].where(client_id: @gym.clients.dataset.select(:id))
+      end
+    end
+  end
+end

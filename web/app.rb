@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require "sinatra/base"
+
+module Verglas
+  module Web
+    # The HTTP interface of web/openapi.yaml, and the front end's page for every address of a place. Routes parse, call and
+    # render; every error leaves through the one mapping at the end of this file.
+    class App < Sinatra::Base
+      set :show_exceptions, false
+      set :raise_errors, false
+      set :dump_errors, false
+      set :protection, false # Stack has it
+      set :host_authorization, {}
+      set :static, false
+      set :strict_paths, false
+
+      CONTRACT = Contract.new
+
+      attr_reader :db
+
+      def initialize(db)
+        @db = db
+        super(nil)
+      end
+
+      helpers Requests
+      register Routes::Places, Routes::Floor, Routes::Clients, Routes::Readings, Routes::Machines, Routes::Fittings
+
+      before "/api/*" do
+        content_type :json
+        refuse(:sign_in_needed) unless staff
+        CONTRACT.check_request!(request)
+        @input = parsed_body
+      end
+
+      not_found { refuse_body(Invalid.new(:not_found)) if request.path_info.start_with?("/api/") }
+
+      error Invalid do |e|
+        status Errors.status(e)
+        refuse_body(e)
+      end
+
+      error Store::Stale do |e|
+        halt 404, refuse_body(Invalid.new(:not_found)) unless e.current
+        status 409
+        refuse_body(Invalid.new(e.current[:state] == "accepted" ? :fitting_closed : :stale), current: current_state(e.current))
+      end
+
+      # Ours: the kind of error and where, never what it says, which may hold somebody's name.
+      error do |e|
+        warn "#{e.class} at #{e.backtrace&.first(8)&.join(" < ")}"
+        status 500
+        refuse_body(Invalid.new(:internal))
+      end
+    end
+  end
+end

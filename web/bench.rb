@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    # A client met by a machine, from their rows: where store's rows become core's questions.
+    class Bench
+      attr_reader :client, :readings, :machine_row
+
+      # A fitting's bench, on the machine as it was described when the fitting was opened.
+      def self.of(gym, fitting)
+        new(client: gym.clients.find(fitting[:client_id]), readings: gym.readings.of(fitting[:client_id]),
+            machine_row: gym.machines.at(fitting[:machine_id], fitting[:description_number]))
+      end
+
+      def initialize(client:, readings:, machine_row:)
+        @client = client
+        @readings = readings
+        @machine_row = machine_row
+      end
+
+      def machine = @machine ||= Store::Tables::Machines.value(machine_row)
+      def estimation = @estimation ||= Inputs::ClientBody.estimation(client, readings)
+      def wishes = @wishes ||= Fitting::Wishes.for(machine.family)
+
+      # Names of the readings which the body rests on: what was refused is left out.
+      def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
+
+      def advice = @advice ||= Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: wishes, taken: taken)
+
+      def evaluation(marks)
+        Fitting::Evaluation.new(machine: machine, estimate: estimation.estimate, wishes: wishes, indices: machine.indices(marks))
+      end
+
+      # What an accepted fitting keeps: as it was shown.
+      def result(marks) = Views::Evaluation.of(evaluation(marks))
+
+      # And what it was computed from.
+      def computed_from
+        { model: Views::Fitting::MODEL, sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f,
+          readings: estimation.reports.map { |report| Views::Body.report(report) },
+          mean_mm: Views.rounded(estimation.estimate.mean), sd_mm: Views.rounded(estimation.estimate.sd),
+          machine: { id: machine.id, name: machine.name, description_number: machine_row[:number] },
+          wishes: wishes.to_h, advised: advice.marks, advised_status: advice.status }
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require "openapi_first"
+
+module Verglas
+  module Web
+    # web/openapi.yaml, against which every request is checked before a route sees it (and every answer in the specs).
+    class Contract
+      FILE = File.join(__dir__, "openapi.yaml")
+      FAILURES = { not_found: :not_found, method_not_allowed: :method_not_allowed, unsupported_media_type: :wrong_content_type,
+                   invalid_path: :not_found }.freeze
+
+      attr_reader :definition
+
+      def initialize
+        @definition = OpenapiFirst.load(FILE)
+      end
+
+      # Raises Invalid for the first thing that does not agree.
+      def check_request!(request)
+        failure = definition.validate_request(request).error
+        raise invalid(failure) if failure
+      end
+
+      private
+
+      def invalid(failure)
+        code = FAILURES[failure.type]
+        return Invalid.new(code) if code
+
+        complaint = failure.errors&.first
+        return Invalid.new(:not_json) unless complaint
+        return header(complaint) if failure.type == :invalid_header
+
+        Formats::Schema.invalid(complaint.schemer_error)
+      end
+
+      def header(complaint)
+        found = Formats::Schema.invalid(complaint.schemer_error)
+        found.code == :missing ? Invalid.new(:key_missing, path: found.path) : found
+      end
+    end
+  end
+end

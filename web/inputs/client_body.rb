@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Inputs
+      # A client's rows to the core's estimation.
+      module ClientBody
+        module_function
+
+        # and_then: further readings, after those of the rows.
+        def estimation(client, rows, and_then: [])
+          Body::Estimation.new(sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f, readings: rows.map { |row| reading(row) } + and_then)
+        end
+
+        def reading(row)
+          Body::Reading.new(observation: row[:observation].to_sym, value_mm: row[:value_mm].to_f, confirmed: row[:confirmed])
+        end
+      end
+    end
+  end
+end

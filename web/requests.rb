@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    # What routes share: who asks, in which gym, what was sent, and writing once.
+    module Requests
+      # The signed-in member of staff, or nil.
+      def staff
+        return @staff if defined?(@staff)
+
+        rodauth = request.env["rodauth"]
+        @staff = rodauth&.logged_in? ? db[:accounts].first(id: rodauth.session_value, status_id: 2) : nil
+      end
+
+      def gym = @gym ||= Store::Gym.new(db, staff[:gym_id])
+
+      # The checked JSON body, symbol keys at the top; {} where there is none.
+      attr_reader :input
+
+      def parsed_body
+        text = raw_body
+        text.empty? ? {} : JSON.parse(text).transform_keys(&:to_sym)
+      rescue JSON::ParserError
+        raise Invalid.new(:not_json)
+      end
+
+      def raw_body
+        request.body&.rewind if request.body.respond_to?(:rewind)
+        request.body&.read.to_s
+      end
+
+      def refuse(code) = raise(Invalid.new(code))
+      def refuse_body(invalid, **extra) = JSON.generate(Errors.body(invalid, **extra))
+      def found(row) = row || refuse(:not_found)
+      def reply(data) = JSON.generate(data)
+
+      # Does the block's write once under the request's key: the same request again gets the same answer.
+      def write_once(status: 200)
+        once = Store::Writes.new(db, account_id: staff[:id])
+        code, body = once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do
+          [status, reply(yield)]
+        end
+        halt code, body
+      end
+
+      # What a writer who came too late is shown.
+      def current_state(row)
+        return Views::Fitting.state(row, by: db[:accounts].where(id: row[:updated_by]).get(:name)) if row.key?(:marks)
+
+        Views::Client.summary(row)
+      end
+
+      def client_row(id) = found(gym.clients.find(id))
+      def machine_row(id) = found(gym.machines.find(id))
+    end
+  end
+end

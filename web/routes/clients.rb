@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Routes
+      # Finding, adding and correcting clients; a client's page.
+      module Clients
+        PAGE = 50
+
+        def self.registered(app)
+          # A POST, so that what is typed stands in no address and no log.
+          app.post("/api/clients/search") do
+            rows = Store::Queries::SearchClients.new(gym).call(input[:text], limit: PAGE, after: input[:after])
+            last = rows.last if input[:text].strip.length < 2 && rows.size == PAGE
+            reply(clients: rows.map { |row| Views::Client.summary(row) }, next: last&.values_at(:name, :id))
+          end
+
+          app.post("/api/clients") do
+            fields = Inputs::Client.fields(input)
+            write_once(status: 201) { Views::Client.summary(gym.clients.insert(fields)) }
+          end
+
+          app.get("/api/clients/:id") { |id| reply(Views::ClientPage.of(gym, client_row(id))) }
+
+          app.patch("/api/clients/:id") do |id|
+            client_row(id)
+            fields = Inputs::Client.fields(input)
+            write_once { Views::Client.summary(gym.clients.update(id, version: input[:version], **fields)) }
+          end
+        end
+      end
+    end
+  end
+end

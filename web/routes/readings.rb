@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Routes
+      # Tape readings of a client. A slip is refused with what was expected; the same value confirmed is kept and stays marked.
+      module Readings
+        def self.registered(app)
+          app.put("/api/clients/:id/readings/:observation") do |id, observation|
+            client = client_row(id)
+            reading = Inputs::Reading.of(input, observation)
+            Inputs::Reading.check_slip!(client, gym.readings.of(id), reading)
+            write_once do
+              gym.clients.touch(id, version: input[:version])
+              gym.readings.put(client_id: id, observation: observation, value_mm: reading.value_mm, unit: input[:unit],
+                               confirmed: reading.confirmed, taken_by: staff[:id])
+              Views::ClientPage.of(gym, client_row(id))
+            end
+          end
+
+          app.delete("/api/clients/:id/readings/:observation") do |id, observation|
+            client_row(id)
+            write_once do
+              gym.clients.touch(id, version: Integer(request.params["version"], 10))
+              gym.readings.delete(client_id: id, observation: observation)
+              Views::ClientPage.of(gym, client_row(id))
+            end
+          end
+        end
+      end
+    end
+  end
+end

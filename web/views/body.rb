@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A body with how sure it is, its readings, and what each further reading would be expected to say.
+      module Body
+        INTERVAL = Statistics::Gaussian::INTERVAL
+
+        module_function
+
+        def dimensions(estimation)
+          mean = estimation.estimate.mean
+          sds = estimation.estimate.sd
+          taped = taped(estimation)
+          mean.map do |name, value|
+            { name: name, title: Formats::Words.say("dimensions.#{name}"), mm: value.round(1), sd_mm: sds[name].round(1),
+              source: taped.include?(name) ? "taped" : "estimated" }
+          end
+        end
+
+        # Parameters which some used reading speaks of directly.
+        def taped(estimation)
+          estimation.reports.reject(&:refused).flat_map do |report|
+            Verglas::Body::PARAMETERS.zip(Verglas::Body::Observation.fetch(report.reading.observation).row).reject { |_, factor| factor.zero? }.map(&:first)
+          end
+        end
+
+        # One reading and what became of it.
+        def report(report)
+          { observation: report.reading.observation, value_mm: report.reading.value_mm, expected_mm: report.expected_mm.round(1),
+            state: if report.refused then "left_out" else report.marked ? "confirmed" : "used" end }
+        end
+
+        # Every way of taping: what is expected (judged by all other readings), and what was read.
+        def observations(client, rows, estimation, ranking)
+          reports = estimation.reports.to_h { |report| [report.reading.observation, report] }
+          Verglas::Body::Observation::ALL.each_value.map do |observation|
+            row = rows.find { |candidate| candidate[:observation] == observation.name.to_s }
+            { name: observation.name, title: Formats::Words.say("observations.#{observation.name}.title"),
+              how: Formats::Words.say("observations.#{observation.name}.how"),
+              **expected(client, rows, observation), gain: gain(ranking, observation), reading: row && reading(row, reports[observation.name]) }
+          end
+        end
+
+        def expected(client, rows, observation)
+          others = rows.reject { |row| row[:observation] == observation.name.to_s }
+          mean, sd = Inputs::ClientBody.estimation(client, others).estimate.expected(observation)
+          { expected_mm: mean.round(1), low_mm: (mean - (INTERVAL * sd)).round(1), high_mm: (mean + (INTERVAL * sd)).round(1) }
+        end
+
+        def reading(row, report)
+          { value_mm: row[:value_mm].to_f, unit: row[:unit], state: report(report)[:state], taken_at: Views.time(row[:taken_at]), taken_by: row[:taken_by_name] }
+        end
+
+        # The share of what is still unsure about the open settings that this reading would take away, 0..1.
+        def gain(ranking, observation)
+          offer = ranking.find { |candidate| candidate.observation == observation.name }
+          offer && offer.variance_before_mm2.positive? ? (offer.drop_mm2 / offer.variance_before_mm2).round(3) : 0.0
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A client as a line of a list.
+      module Client
+        def self.summary(row)
+          { id: row[:id], name: row[:name], detail: row[:detail], sex: row[:sex], version: row[:version] }
+        end
+
+        def self.recent(row)
+          { id: row[:id], name: row[:name], detail: row[:detail], fitted_at: Views.time(row[:fitted_at]) }
+        end
+      end
+    end
+  end
+end

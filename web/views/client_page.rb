@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # Everything that stands on a client's page: who, the body, the tape, the card, the history.
+      module ClientPage
+        module_function
+
+        def of(gym, row)
+          readings = gym.readings.of(row[:id])
+          machines = gym.machines.all
+          estimation = Inputs::ClientBody.estimation(row, readings)
+          ranking = ranking(row, readings, machines, estimation)
+          card = Store::Queries::ClientCard.new(gym)
+          { client: details(row), body: Body.dimensions(estimation), observations: Body.observations(row, readings, estimation, ranking),
+            ask_for: ask_for(row, readings, estimation), next: best(ranking),
+            card: card.call(row[:id]).map { |line| Fitting.card_line(line) },
+            history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
+            machines: machines.map { |machine| Machine.summary(machine) } }
+        end
+
+        def details(row)
+          Client.summary(row).merge(birth_date: row[:birth_date]&.iso8601, body_mass_kg: row[:body_mass_kg]&.to_f)
+        end
+
+        # Over all machines that can be advised.
+        def ranking(row, readings, machines, estimation)
+          gradients = machines.flat_map { |machine| Bench.new(client: row, readings: readings, machine_row: machine).advice.gradients }
+          Verglas::Body::NextReading.rank(estimate: estimation.estimate, gradients: gradients, taken: readings.map { |reading| reading[:observation].to_sym })
+        end
+
+        # What the heavy table asks for and nobody has taped.
+        def ask_for(row, readings, _estimation)
+          values = readings.map { |reading| Inputs::ClientBody.reading(reading) }
+          return [] unless Verglas::Body::Estimation.heavy?(row[:sex], row[:body_mass_kg]&.to_f, values)
+
+          Tables[:body][:heavy][:ask_for] - readings.map { |reading| reading[:observation] }
+        end
+
+        # Worth offering while it takes away at least a tenth of what is unsure.
+        def best(ranking)
+          offer = ranking.first
+          offer && offer.variance_before_mm2.positive? && offer.drop_mm2 / offer.variance_before_mm2 > 0.1 ? offer.observation : nil
+        end
+      end
+    end
+  end
+end

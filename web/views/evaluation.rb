@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # What the bench shows for some marks: findings worst first, every number with its SD, what a step either way would do,
+      # where each mark would put the knee, and the figure to scale.
+      module Evaluation
+        module_function
+
+        def of(evaluation)
+          steps = Verglas::Fitting::Neighbours.steps(evaluation)
+          Views.rounded(
+            marks: evaluation.marks, grade: evaluation.grade, findings: findings(evaluation, steps),
+            quantities: evaluation.quantities, sds: evaluation.sds, motion: motion(evaluation.quantities), joint: joint(evaluation),
+            steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, lens: lens(evaluation),
+            figure: Verglas::Fitting::SeatedKnee::Figure.of(evaluation)
+          )
+        end
+
+        def findings(evaluation, steps)
+          by_mark = steps.flat_map { |label, pair| pair.compact.map { |other| [[label, other.marks[label]], other] } }.to_h
+          evaluation.graded.each_with_index.sort_by { |graded, index| [-graded.finding.severity, index] }
+                    .map { |graded, _| Finding.of(graded, evaluation, by_mark) }
+        end
+
+        def joint(evaluation)
+          { s_mm: evaluation.quantities[:knee_s_mm], n_mm: evaluation.quantities[:knee_n_mm], sd_s_mm: evaluation.sds[:knee_s_mm],
+            sd_n_mm: evaluation.sds[:knee_n_mm], covariance_mm2: evaluation.joint_covariance,
+            in_line_mm: bands.in_line.max, close_mm: bands.close.max }
+        end
+
+        def step_pair(evaluation, label, pair)
+          decided_by = decided_by(evaluation.machine, label)
+          %i[down up].zip(pair).to_h { |direction, other| [direction, other && step(label, other, decided_by)] }
+        end
+
+        def step(label, other, decided_by)
+          { mark: other.marks[label], short: Finding.short(decided_by, other.quantities), severity: other.score.worst }
+        end
+
+        def lens(evaluation)
+          Verglas::Fitting::Neighbours.lens(evaluation).transform_values do |points|
+            points.map { |mark, point| { mark: mark, s_mm: point.s, n_mm: point.n } }
+          end
+        end
+
+        def motion(quantities)
+          creep = quantities[:creep_mm].round
+          key = creep.zero? ? "none" : creep.positive? ? "down" : "up"
+          { creep: Formats::Words.say("motion.creep_#{key}", mm: creep.abs),
+            ratio: Formats::Words.say("motion.ratio", start: format("%.2f", quantities[:torque_ratio_start]), end: format("%.2f", quantities[:torque_ratio_end])) }
+        end
+
+        def decided_by(machine, label) = Verglas::Fitting::SeatedKnee::Requirement.rule(machine, machine.adjuster(label))
+        def bands = Verglas::Fitting::SeatedKnee::BANDS[:offset]
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A graded number with its words and, where it is not in line, the one step that helps it most.
+      module Finding
+        # Below this an offset has no direction worth telling.
+        ON_THE_PIVOT_MM = 2
+
+        module_function
+
+        # steps: Evaluations one mark away, by [adjuster, mark].
+        def of(graded, evaluation, steps)
+          finding = graded.finding
+          { code: finding.code, title: words("findings.#{finding.code}.title"), value: finding.value, unit: unit(finding),
+            band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?,
+            interval: interval(finding, evaluation), says: says(finding, evaluation.quantities), move: move(finding, evaluation, steps) }
+        end
+
+        def says(finding, quantities)
+          case finding.code
+          when :offset then offset(finding, quantities)
+          when :crease_gap then gap(finding)
+          when :contact then contact(finding)
+          when :start then start(finding)
+          end
+        end
+
+        # A few words for a step's button: what it would show.
+        def short(decided_by, quantities)
+          case decided_by
+          when :pivot, :height then words("short.offset", mm: quantities[:offset_mm].round, direction: words("short.direction.#{directions(quantities).first}"))
+          when :crease then gap_short(quantities[:crease_gap_mm])
+          when :contact then words("short.contact", mm: quantities[:above_ankle_mm].round)
+          when :start then words("short.start", deg: quantities[:knee_bend_start_deg].round)
+          else ""
+          end
+        end
+
+        def offset(finding, quantities)
+          return words("says.offset.on") if finding.value < ON_THE_PIVOT_MM
+
+          one, other = directions(quantities).map { |direction| words("says.direction.#{direction}") }
+          direction = other ? words("says.direction.both", one: one, other: other) : one
+          words("says.offset.off_by", mm: finding.value.round, direction: direction)
+        end
+
+        # The larger component first; the smaller only where it matters.
+        def directions(quantities)
+          s, n = quantities.values_at(:knee_s_mm, :knee_n_mm)
+          named = [[s.abs, s.positive? ? :ahead : :behind], [n.abs, n.positive? ? :above : :below]].sort_by { |size, _| -size }
+          named[1][0] > 0.5 * named[0][0] ? named.map(&:last) : [named[0][1]]
+        end
+
+        def gap(finding)
+          return words("says.crease_gap.snug") if finding.severity.zero? && finding.value <= 15
+
+          finding.value.negative? ? words("says.crease_gap.pinch", mm: finding.value.abs.round) : words("says.crease_gap.gap", mm: finding.value.round)
+        end
+
+        def gap_short(gap) = words(gap.negative? ? "short.crease_gap.pinch" : "short.crease_gap.gap", mm: gap.abs.round)
+
+        def contact(finding)
+          return words("says.contact.#{finding.fault}", above: finding.value.round) if finding.fault
+          return words("says.contact.right") if finding.severity.zero?
+
+          words(finding.graded.negative? ? "says.contact.low" : "says.contact.high", mm: finding.graded.abs.round)
+        end
+
+        def start(finding)
+          return words("says.start.#{finding.fault}") if finding.fault
+          return words("says.start.right") if finding.severity.zero?
+
+          words(finding.graded.positive? ? "says.start.deep" : "says.start.shallow", deg: finding.graded.abs.round)
+        end
+
+        def interval(finding, evaluation)
+          name = finding.code == :offset ? :offset_mm : Verglas::Fitting::Evaluation::GRADED_QUANTITY[finding.code]
+          low, high = evaluation.intervals[name]
+          finding.code == :offset ? [[low, 0.0].max, high] : [low, high]
+        end
+
+        # Only a step that makes the whole better is offered.
+        def move(finding, evaluation, steps)
+          return if finding.severity.zero?
+
+          helping = steps.select { |_, other| other.score < evaluation.score && helps?(finding, other) }
+          return if helping.empty?
+
+          (adjuster, mark), other = helping.min_by { |_, candidate| candidate.score }
+          after = other.findings.find { |candidate| candidate.code == finding.code }
+          { adjuster: adjuster, mark: mark, says: words("says.move", adjuster: Formats::Words.adjuster(adjuster), mark: mark, result: lower(says(after, other.quantities))) }
+        end
+
+        def helps?(finding, other)
+          after = other.findings.find { |candidate| candidate.code == finding.code }
+          ([after.severity, after.cost] <=> [finding.severity, finding.cost]).negative?
+        end
+
+        def unit(finding) = Verglas::Fitting::SeatedKnee::BANDS[finding.code].unit
+        def lower(sentence) = sentence.sub(/\A\p{Upper}/, &:downcase)
+        def words(key, **params) = Formats::Words.say(key, **params)
+      end
+    end
+  end
+end
