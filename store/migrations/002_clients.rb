@@ -22,7 +22,7 @@ Sequel.migration do
       constraint(:client_birth_date_plausible) { birth_date >= Date.new(1900, 1, 1) }
       constraint(:client_body_mass_range) { body_mass_kg =~ (20..400) }
       unique %i[id gym_id], name: :client_in_gym
-      index %i[gym_id name id], name: :clients_by_name
+      index %i[gym_id name detail id], name: :clients_by_name
       index [:gym_id, :folded_name, Sequel.function(:folded, :detail)], name: :clients_namesakes, unique: true
       index Sequel.lit("folded_name gin_trgm_ops"), name: :clients_folded_name_trigrams, type: :gin
     end

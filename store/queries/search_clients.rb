@@ -12,7 +12,7 @@ module Verglas
           @gym = gym
         end
 
-        # text: as typed; fewer than two letters list everybody by name. after: [name, id] of the last row of a page.
+        # text: as typed; fewer than two letters list everybody by name. after: [name, detail, id] of the last row of a page.
         def call(text, limit: LIMIT, after: nil)
           wanted = text.strip
           return page(rows, limit, after) if wanted.length < 2
@@ -28,8 +28,8 @@ module Verglas
         def rows = @gym.clients.dataset.select(:id, :name, :detail, :sex, :version, :updated_at)
 
         def page(dataset, limit, after)
-          dataset = dataset.where(Sequel.lit("(name, id) > (?, ?)", *after)) if after
-          dataset.order(:name, :id).limit(limit).all
+          dataset = dataset.where(Sequel.lit("(name, detail, id) > (?, ?, ?)", *after)) if after
+          dataset.order(:name, :detail, :id).limit(limit).all
         end
 
         def containing(text) = like("%", text)

@@ -34,7 +34,8 @@ module Verglas
 
           machine_adjuster = bench.machine.adjuster(adjuster.label)
           pitch = machine_adjuster.pitch(machine_adjuster.index(adjuster.mark)).round
-          Formats::Words.say("sure.#{source(bench.taken)}", sd: requirement.sd.round, pitch: pitch, readings: readings(bench.taken))
+          [Formats::Words.say("sure.#{source(bench.taken)}", sd: requirement.sd.round, pitch: pitch, readings: readings(bench.taken)),
+           *adjuster.also.map { |mark, share| Formats::Words.say("sure.also", mark: mark, percent: (share * 100).round) }].join(" ")
         end
 
         def source(taken)

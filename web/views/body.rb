@@ -28,7 +28,7 @@ module Verglas
 
         # One reading and what became of it.
         def report(report)
-          { observation: report.reading.observation, value_mm: report.reading.value_mm, expected_mm: report.expected_mm.round(1),
+          { observation: report.reading.observation, title: Formats::Words.say("observations.#{report.reading.observation}.title"), value_mm: report.reading.value_mm, expected_mm: report.expected_mm.round(1),
             state: if report.refused then "left_out" else report.marked ? "confirmed" : "used" end }
         end
 

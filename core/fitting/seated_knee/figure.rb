@@ -3,7 +3,7 @@
 module Verglas
   module Fitting
     class SeatedKnee
-      # What a side view needs, to scale: points [s, n] in mm in the seat frame (origin at the pivot, n up), lengths in mm,
+      # What a side view needs, to scale: points {s, n} in mm in the seat frame (origin at the pivot, n up), lengths in mm,
       # angles of the arm in degrees (0 along the seat to the feet, 90 straight down).
       module Figure
         module_function
@@ -13,7 +13,7 @@ module Verglas
           mechanics = evaluation.mechanics
           parameters = evaluation.parameters
           { machine: machine(parameters, mechanics.wishes), body: mechanics.body.to_h,
-            hip: mechanics.hip(parameters).to_a, poses: poses(mechanics, parameters) }
+            hip: mechanics.hip(parameters).to_h, poses: poses(mechanics, parameters) }
         end
 
         def machine(parameters, wishes)
@@ -31,9 +31,9 @@ module Verglas
         def pose(mechanics, joint, parameters, arm_deg)
           contact = mechanics.contact(joint, parameters, arm_deg)
           shin = Geometry::Point.towards(contact.shin_deg)
-          { arm_deg: arm_deg, shin_deg: contact.shin_deg, knee: joint.knee.to_a,
-            ankle: (joint.knee + (shin * mechanics.body.shank)).to_a,
-            contact: (joint.knee + (shin * contact.contact_mm)).to_a, roller: contact.roller.to_a }
+          { arm_deg: arm_deg, shin_deg: contact.shin_deg, knee: joint.knee.to_h,
+            ankle: (joint.knee + (shin * mechanics.body.shank)).to_h,
+            contact: (joint.knee + (shin * contact.contact_mm)).to_h, roller: contact.roller.to_h }
         end
         private_class_method :machine, :poses, :pose
       end

@@ -1,0 +1,56 @@
+// The typed client: one fetch for every call, errors as one kind, a key for every write.
+import createClient from "openapi-fetch";
+import type { paths } from "./generated/schema";
+import type { ApiError } from "./types";
+
+/** What the server refused, in its own words; status 0 when it was not reached at all. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly error: ApiError,
+  ) {
+    super(error.message);
+  }
+}
+
+export const UNREACHED: ApiError = {
+  code: "unreached",
+  path: "",
+  params: {},
+  message: "The server was not reached. What you had typed is kept on this page.",
+};
+
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => fetch(request) });
+
+/** Header of a write: the same key again means the same write again. */
+export const newKey = (): { "Idempotency-Key": string } => ({ "Idempotency-Key": crypto.randomUUID() });
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of an answer, or Refused. */
+export async function unwrap<T>(call: Promise<Answer<T>>): Promise<T> {
+  const answer = await call.catch(() => null);
+  if (!answer) throw new Refused(0, UNREACHED);
+  if (answer.data !== undefined) return answer.data;
+  const error = answer.error as ApiError | undefined;
+  throw new Refused(answer.response.status, error && "code" in error ? error : UNREACHED);
+}
+
+/** The server's error, or null for anything else. */
+export const refusal = (thrown: unknown): ApiError | null => (thrown instanceof Refused ? thrown.error : null);
+
+/** The message for one field of a form. */
+export const complaintAt = (thrown: unknown, path: string): string | undefined => {
+  const error = refusal(thrown);
+  return error?.path === path ? error.message : undefined;
+};
+
+export async function postAuth(path: "login" | "logout", body: Record<string, string>): Promise<void> {
+  const response = await fetch(`/auth/${path}`, {
+    method: "POST",
+    headers: { "content-type": "application/json", accept: "application/json" },
+    body: JSON.stringify(body),
+  }).catch(() => null);
+  if (!response) throw new Refused(0, UNREACHED);
+  if (!response.ok) throw new Refused(response.status, (await response.json().catch(() => UNREACHED)) as ApiError);
+}

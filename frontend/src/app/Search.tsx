@@ -1,0 +1,116 @@
+// One field that finds clients, machines and places from anywhere.
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Autocomplete, Input, ListBox, ListBoxItem, SearchField } from "react-aria-components";
+import { useNavigate } from "react-router";
+import styled from "styled-components";
+import { machinesQuery, searchQuery } from "../api/queries";
+import { Dialogue } from "../ui/Dialogue";
+import { colour, font, radius, size, space, target } from "../ui/tokens";
+
+const Typed = styled(Input)`
+  width: 100%;
+  min-height: ${target.step};
+  padding: ${space(2)} ${space(3)};
+  font-size: ${size.large};
+  border: 2px solid ${colour.action};
+  border-radius: ${radius};
+`;
+const Found = styled(ListBox)`
+  margin-top: ${space(3)};
+  max-height: 50vh;
+  overflow: auto;
+  outline: none;
+`;
+const Item = styled(ListBoxItem)`
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: ${space(3)};
+  min-height: ${target.least};
+  padding: ${space(1)} ${space(3)};
+  border-radius: ${radius};
+  cursor: pointer;
+  outline-offset: -3px;
+  &[data-focused],
+  &[data-hovered] {
+    background: ${colour.actionQuiet};
+  }
+  span:last-child {
+    color: ${colour.inkMuted};
+    font-size: ${size.small};
+  }
+  span:first-child {
+    font-weight: ${font.strong};
+  }
+`;
+
+type Entry = { id: string; to: string; name: string; what: string };
+
+const ACTIONS: Entry[] = [
+  { id: "new", to: "/clients/new", name: "Add a client", what: "action" },
+  { id: "floor", to: "/", name: "Floor", what: "place" },
+  { id: "clients", to: "/clients", name: "Clients", what: "place" },
+  { id: "machines", to: "/machines", name: "Machines", what: "place" },
+];
+
+const fits = (entry: Entry, text: string) => entry.name.toLowerCase().includes(text.toLowerCase());
+
+export function Search({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  return (
+    <Dialogue title="Find" isOpen={isOpen} onClose={onClose}>
+      <Finder onClose={onClose} />
+    </Dialogue>
+  );
+}
+
+function Finder({ onClose }: { onClose: () => void }) {
+  const [text, setText] = useState("");
+  const navigate = useNavigate();
+  const wanted = text.trim();
+  const clients = useQuery({ ...searchQuery(wanted), enabled: wanted.length >= 2 });
+  const machines = useQuery(machinesQuery);
+  const entries: Entry[] = [
+    ...(wanted.length >= 2 ? (clients.data?.clients ?? []) : []).map((client) => ({
+      id: client.id,
+      to: `/clients/${client.id}`,
+      name: client.name,
+      what: client.detail || "client",
+    })),
+    ...[
+      ...(machines.data ?? []).map((machine) => ({
+        id: machine.id,
+        to: "/machines",
+        name: machine.name,
+        what: machine.place,
+      })),
+      ...ACTIONS,
+    ].filter((entry) => fits(entry, wanted)),
+  ];
+  const open = (id: string) => {
+    const entry = entries.find((candidate) => candidate.id === id);
+    if (!entry) return;
+    onClose();
+    void navigate(entry.to);
+  };
+  return (
+    <Autocomplete inputValue={text} onInputChange={setText}>
+      <SearchField aria-label="Find a client, a machine or a place" autoFocus>
+        <Typed placeholder="Two letters of any part of a name" />
+      </SearchField>
+      <Found
+        aria-label="Found"
+        selectionMode="none"
+        onAction={(key) => open(String(key))}
+        renderEmptyState={() => "Nothing has these letters."}
+      >
+        {entries.map((entry) => (
+          <Item key={entry.id} id={entry.id} textValue={entry.name}>
+            <span>{entry.name}</span>
+            <span>{entry.what}</span>
+          </Item>
+        ))}
+      </Found>
+    </Autocomplete>
+  );
+}

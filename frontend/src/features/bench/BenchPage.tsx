@@ -1,0 +1,30 @@
+// The fitting bench: loads a fitting, and shows the bench of a draft or the record of an accepted one.
+import { useQuery } from "@tanstack/react-query";
+import { useParams } from "react-router";
+import { refusal } from "../../api/client";
+import { fittingQuery } from "../../api/queries";
+import { useTitle } from "../../app/Shell";
+import { QuietLink } from "../../ui/LinkButton";
+import { Notice } from "../../ui/Notice";
+import { Page } from "../../ui/Page";
+import { Bench } from "./Bench";
+import { Record } from "./Record";
+
+export function BenchPage() {
+  const { id = "" } = useParams();
+  const fitting = useQuery(fittingQuery(id));
+  useTitle(fitting.data ? `${fitting.data.client.name}, ${fitting.data.machine.name}` : "Bench");
+  if (fitting.error)
+    return (
+      <Page>
+        <Notice tone="wrong">{refusal(fitting.error)?.message ?? "This fitting could not be opened."}</Notice>
+        <QuietLink to="/">To the floor</QuietLink>
+      </Page>
+    );
+  if (!fitting.data) return null;
+  return fitting.data.state === "accepted" ? (
+    <Record fitting={fitting.data} />
+  ) : (
+    <Bench key={id} fitting={fitting.data} />
+  );
+}

@@ -1,0 +1,59 @@
+// The bench's grid: steps, drawing, controls; the findings and the one thing to do next below.
+import { Link } from "react-router";
+import styled from "styled-components";
+import { breakpoint, colour, size, space } from "../../ui/tokens";
+
+export const Frame = styled.main`
+  display: grid;
+  grid-template: auto minmax(0, 1fr) auto / 15.5rem minmax(0, 1fr) 15.5rem;
+  grid-template-areas: "head head head" "steps figure controls" "findings findings findings";
+  height: 100vh;
+  min-height: 46rem;
+  background: ${colour.panel};
+  @media ${breakpoint.narrow} {
+    grid-template-columns: 13.5rem minmax(0, 1fr) 14rem;
+  }
+  @media ${breakpoint.phone} {
+    display: block;
+    height: auto;
+  }
+`;
+export const Head = styled.header`
+  grid-area: head;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(1)} ${space(4)};
+  min-height: 3.75rem;
+  padding: ${space(2)} ${space(5)};
+  border-bottom: 1px solid ${colour.line};
+  h1 {
+    font-size: ${size.large};
+  }
+`;
+export const ClientLink = styled(Link)`
+  color: ${colour.ink};
+  text-decoration-color: ${colour.line};
+  text-underline-offset: 0.25em;
+`;
+export const Push = styled.span`
+  margin-left: auto;
+`;
+export const FigureArea = styled.section`
+  grid-area: figure;
+  position: relative;
+  background: ${colour.ground};
+  overflow: hidden;
+  @media ${breakpoint.phone} {
+    height: 70vw;
+  }
+`;
+export const Corner = styled.div`
+  position: absolute;
+  top: ${space(3)};
+  left: ${space(4)};
+  display: grid;
+  gap: ${space(1)};
+  max-width: 34%;
+  font-size: ${size.small};
+`;

@@ -1,0 +1,79 @@
+import { useInfiniteQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import styled from "styled-components";
+import { api, unwrap } from "../../api/client";
+import { useTitle } from "../../app/Shell";
+import { SecondaryButton } from "../../ui/Button";
+import { Field } from "../../ui/Field";
+import { PrimaryLink } from "../../ui/LinkButton";
+import { Empty, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
+import { colour, space } from "../../ui/tokens";
+
+const RowLink = styled(Link)`
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: ${space(4)};
+  min-height: 52px;
+  padding: ${space(2)} ${space(4)};
+  color: ${colour.ink};
+  text-decoration: none;
+  &:hover {
+    background: ${colour.actionQuiet};
+  }
+`;
+const Tools = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: ${space(4)};
+  margin-bottom: ${space(4)};
+  > :first-child {
+    flex: 1 1 20rem;
+  }
+`;
+
+export function ClientsPage() {
+  useTitle("Clients");
+  const [text, setText] = useState("");
+  const pages = useInfiniteQuery({
+    queryKey: ["clients", "all", text.trim()],
+    queryFn: ({ pageParam }) =>
+      unwrap(api.POST("/api/clients/search", { body: { text: text.trim(), after: pageParam } })),
+    initialPageParam: null as string[] | null,
+    getNextPageParam: (page) => page.next,
+  });
+  const clients = pages.data?.pages.flatMap((page) => page.clients) ?? [];
+  return (
+    <Page>
+      <PageHead>
+        <Title>Clients</Title>
+      </PageHead>
+      <Tools>
+        <Field label="Letters of any part of the name" value={text} onChange={setText} autoComplete="off" />
+        <PrimaryLink to="/clients/new">Add a client</PrimaryLink>
+      </Tools>
+      {pages.isSuccess && clients.length === 0 ? (
+        <Empty>Nobody has these letters. Add the first with “Add a client”.</Empty>
+      ) : null}
+      {clients.length > 0 ? (
+        <Rows>
+          {clients.map((client) => (
+            <li key={client.id}>
+              <RowLink to={`/clients/${client.id}`}>
+                <Strong>{client.name}</Strong>
+                <Small>{client.detail}</Small>
+              </RowLink>
+            </li>
+          ))}
+        </Rows>
+      ) : null}
+      {pages.hasNextPage ? (
+        <p style={{ marginTop: "1rem" }}>
+          <SecondaryButton onPress={() => void pages.fetchNextPage()}>More</SecondaryButton>
+        </p>
+      ) : null}
+    </Page>
+  );
+}

@@ -1,0 +1,22 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
+import { api, newKey, unwrap } from "../../api/client";
+
+/** Opens a client's bench on a machine: the draft that is there, or a new one. */
+export function useOpenFitting(clientId: string) {
+  const navigate = useNavigate();
+  const queryClient = useQueryClient();
+  return useMutation({
+    mutationFn: (machineId: string) =>
+      unwrap(
+        api.POST("/api/fittings", {
+          body: { client_id: clientId, machine_id: machineId },
+          params: { header: newKey() },
+        }),
+      ),
+    onSuccess: async ({ id }) => {
+      queryClient.removeQueries({ queryKey: ["fitting", id] });
+      await navigate(`/fittings/${id}`);
+    },
+  });
+}

@@ -1,0 +1,127 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import styled from "styled-components";
+import { floorQuery, meQuery } from "../../api/queries";
+import { useTitle } from "../../app/Shell";
+import { momentText } from "../../model/dates";
+import { PrimaryLink } from "../../ui/LinkButton";
+import { MarkRow, MarkTag } from "../../ui/MarkTag";
+import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import { breakpoint, colour, space } from "../../ui/tokens";
+import { ClientFinder } from "../clients/ClientFinder";
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: ${space(8)};
+  align-items: start;
+  @media ${breakpoint.narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const RowLink = styled(Link)`
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: center;
+  gap: ${space(2)} ${space(4)};
+  min-height: 56px;
+  padding: ${space(3)} ${space(4)};
+  color: ${colour.ink};
+  text-decoration: none;
+  &:hover {
+    background: ${colour.actionQuiet};
+  }
+`;
+
+export function FloorPage() {
+  useTitle("Floor");
+  const floor = useQuery(floorQuery);
+  const me = useQuery(meQuery);
+  const locale = me.data?.gym.locale ?? "en-GB";
+  return (
+    <Page>
+      <PageHead>
+        <Title>{me.data?.gym.name ?? "Floor"}</Title>
+      </PageHead>
+      <Columns>
+        <div>
+          <Section aria-label="Find a client">
+            <ClientFinder autoFocus />
+            <p style={{ marginTop: "1rem" }}>
+              <PrimaryLink to="/clients/new">Add a client</PrimaryLink>
+            </p>
+          </Section>
+          <Section>
+            <SectionTitle>Fitted lately</SectionTitle>
+            {floor.data && floor.data.recent.length === 0 ? (
+              <Empty>Nobody yet: find or add a client, then pick a machine.</Empty>
+            ) : null}
+            {floor.data && floor.data.recent.length > 0 ? (
+              <Rows>
+                {floor.data.recent.map((client) => (
+                  <li key={client.id}>
+                    <RowLink to={`/clients/${client.id}`}>
+                      <span>
+                        <Strong>{client.name}</Strong> <Small>{client.detail}</Small>
+                      </span>
+                      <Small>{momentText(client.fitted_at, locale, new Date())}</Small>
+                    </RowLink>
+                  </li>
+                ))}
+              </Rows>
+            ) : null}
+          </Section>
+        </div>
+        <div>
+          <Section>
+            <SectionTitle>Left open</SectionTitle>
+            {floor.data && floor.data.open.length === 0 ? <Empty>No fitting is open.</Empty> : null}
+            {floor.data && floor.data.open.length > 0 ? (
+              <Rows>
+                {floor.data.open.map((fitting) => {
+                  const machine = floor.data.machines.find((candidate) => candidate.id === fitting.machine.id);
+                  return (
+                    <li key={fitting.id}>
+                      <RowLink to={`/fittings/${fitting.id}`}>
+                        <span>
+                          <Strong>{fitting.client.name}</Strong>
+                          <br />
+                          <Small>
+                            {fitting.machine.name} · {fitting.by}, {momentText(fitting.updated_at, locale, new Date())}
+                          </Small>
+                        </span>
+                        <MarkRow>
+                          {(machine?.adjusters ?? []).map((adjuster) => (
+                            <MarkTag
+                              key={adjuster.label}
+                              label={adjuster.name}
+                              mark={fitting.marks[adjuster.label] ?? "–"}
+                            />
+                          ))}
+                        </MarkRow>
+                      </RowLink>
+                    </li>
+                  );
+                })}
+              </Rows>
+            ) : null}
+          </Section>
+          <Section>
+            <SectionTitle>Machines</SectionTitle>
+            <Rows>
+              {(floor.data?.machines ?? []).map((machine) => (
+                <li key={machine.id}>
+                  <RowLink to="/machines">
+                    <Strong>{machine.name}</Strong>
+                    <Small>{machine.place}</Small>
+                  </RowLink>
+                </li>
+              ))}
+            </Rows>
+          </Section>
+        </div>
+      </Columns>
+    </Page>
+  );
+}

@@ -1,0 +1,98 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import { useLocation, useNavigate } from "react-router";
+import styled from "styled-components";
+import { postAuth, refusal } from "../../api/client";
+import { Logo, useTitle } from "../../app/Shell";
+import { PrimaryButton } from "../../ui/Button";
+import { Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { colour, radius, size, space } from "../../ui/tokens";
+
+const Ground = styled.main`
+  min-height: 100vh;
+  display: grid;
+  place-items: center;
+  padding: ${space(4)};
+  background: ${colour.rail};
+`;
+const Panel = styled(Form)`
+  width: min(26rem, 100%);
+  display: grid;
+  gap: ${space(4)};
+  padding: ${space(8)};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  h1 {
+    font-size: ${size.title};
+  }
+`;
+const Head = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${space(4)};
+  margin-bottom: ${space(2)};
+`;
+const Badge = styled.span`
+  align-self: flex-start;
+  padding: ${space(3)};
+  border-radius: ${radius};
+  background: ${colour.rail};
+  line-height: 0;
+`;
+
+export function SignInPage() {
+  useTitle("Sign in");
+  const [email, setEmail] = useState("");
+  const [password, setPassword] = useState("");
+  const navigate = useNavigate();
+  const location = useLocation() as { state: { from?: string } | null };
+  const queryClient = useQueryClient();
+  const signIn = useMutation({
+    mutationFn: () => postAuth("login", { email, password }),
+    onSuccess: async () => {
+      queryClient.clear();
+      await navigate(location.state?.from ?? "/", { replace: true });
+    },
+  });
+  const problem = refusal(signIn.error);
+  return (
+    <Ground>
+      <Panel
+        onSubmit={(event) => {
+          event.preventDefault();
+          signIn.mutate();
+        }}
+      >
+        <Head>
+          <Badge>
+            <Logo width={52} />
+          </Badge>
+          <h1>Sign in to Verglas</h1>
+        </Head>
+        {problem ? <Notice tone="wrong">{problem.message}</Notice> : null}
+        <Field
+          label="Email"
+          type="email"
+          autoComplete="username"
+          value={email}
+          onChange={setEmail}
+          isRequired
+          autoFocus
+        />
+        <Field
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          value={password}
+          onChange={setPassword}
+          isRequired
+        />
+        <PrimaryButton type="submit" isDisabled={signIn.isPending}>
+          Sign in
+        </PrimaryButton>
+      </Panel>
+    </Ground>
+  );
+}

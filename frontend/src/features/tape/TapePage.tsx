@@ -1,0 +1,245 @@
+// Taking the measures, one at a time: where the tape goes, what is expected, which is worth taking next.
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Button } from "react-aria-components";
+import { useParams } from "react-router";
+import styled from "styled-components";
+import { api, newKey, Refused, unwrap } from "../../api/client";
+import { clientQuery, meQuery } from "../../api/queries";
+import type { ClientPage, Observation, ObservationName } from "../../api/types";
+import { useTitle } from "../../app/Shell";
+import { TapeDrawing } from "../../figure/TapeDrawing";
+import { type LengthUnit, lengthText } from "../../model/lengths";
+import { Choice } from "../../ui/Choice";
+import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
+import { Muted, Page, PageHead, Title } from "../../ui/Page";
+import { breakpoint, colour, font, radius, size, space, target } from "../../ui/tokens";
+import { useKept } from "../../ui/useKept";
+import { ReadingForm } from "./ReadingForm";
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 19rem minmax(0, 1fr) 20rem;
+  gap: ${space(5)};
+  align-items: start;
+  @media ${breakpoint.narrow} {
+    grid-template-columns: 17rem minmax(0, 1fr);
+  }
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const List = styled.ul`
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  > li + li {
+    border-top: 1px solid ${colour.line};
+  }
+`;
+const Item = styled(Button)`
+  width: 100%;
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 0 ${space(2)};
+  align-items: center;
+  min-height: ${target.least};
+  padding: ${space(1.5)} ${space(3)};
+  border: 0;
+  border-left: 4px solid transparent;
+  background: none;
+  text-align: left;
+  line-height: 1.25;
+  cursor: pointer;
+  outline-offset: -3px;
+  &[aria-current="step"] {
+    border-left-color: ${colour.action};
+    background: ${colour.actionQuiet};
+    font-weight: ${font.strong};
+  }
+  &[data-hovered] {
+    background: ${colour.actionQuiet};
+  }
+  b {
+    font-family: ${font.mark};
+  }
+  small {
+    grid-column: 1 / -1;
+    font-size: ${size.small};
+    font-weight: ${font.regular};
+    color: ${colour.inkMuted};
+  }
+`;
+const Picture = styled.figure`
+  height: min(58vh, 30rem);
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panelQuiet};
+  padding: ${space(3)};
+`;
+const Head = styled(PageHead)`
+  justify-content: space-between;
+  align-items: center;
+`;
+const Start = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(3)};
+  align-items: center;
+`;
+
+const UNITS = [
+  ["cm", "cm"],
+  ["in", "inches"],
+] as const;
+
+/** The ones that fit nearly everybody come first; the others are there when they help. */
+const USUAL: readonly ObservationName[] = [
+  "stature",
+  "seat_to_kneecap",
+  "floor_to_knee_top",
+  "seat_to_crease",
+  "knee_to_ankle",
+];
+const order = (observation: Observation) => USUAL.indexOf(observation.name) + 1 || USUAL.length + 1;
+
+export function TapePage() {
+  const { id = "" } = useParams();
+  const page = useQuery({ ...clientQuery(id), refetchOnWindowFocus: false });
+  const me = useQuery(meQuery);
+  useTitle(page.data ? `Tape: ${page.data.client.name}` : "Tape");
+  if (!page.data || !me.data) return null;
+  return <Tape key={id} id={id} page={page.data} unitAtFirst={me.data.length_unit} />;
+}
+
+const firstToTake = (page: ClientPage): ObservationName => {
+  const taken = (name: ObservationName) =>
+    page.observations.some((observation) => observation.name === name && observation.reading);
+  if (!taken("stature")) return "stature";
+  return page.ask_for[0] ?? page.next ?? USUAL.find((name) => !taken(name)) ?? "stature";
+};
+
+function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtFirst: LengthUnit }) {
+  const [unit, setUnit] = useKept<LengthUnit>("unit", unitAtFirst);
+  const [chosen, setChosen] = useState<ObservationName>(() => firstToTake(page));
+  const [said, setSaid] = useState("");
+  const queryClient = useQueryClient();
+  const observations = [...page.observations].sort((one, other) => order(one) - order(other));
+  const current = observations.find((observation) => observation.name === chosen) ?? page.observations[0];
+
+  const keep = (next: ClientPage) => queryClient.setQueryData(clientQuery(id).queryKey, next);
+  const take = useMutation({
+    mutationFn: ({ value, confirmed }: { value: number; confirmed: boolean }) =>
+      unwrap(
+        api.PUT("/api/clients/{id}/readings/{observation}", {
+          params: { path: { id, observation: chosen }, header: newKey() },
+          body: { value, unit, confirmed, version: page.client.version },
+        }),
+      ),
+    onSuccess: (next) => {
+      keep(next);
+      const taken = next.observations.find((observation) => observation.name === chosen);
+      setSaid(`${taken?.title} kept: ${lengthText(taken?.reading?.value_mm ?? 0, unit)}.`);
+      setChosen(firstToTake(next));
+    },
+    onError: (thrown) => {
+      if (thrown instanceof Refused && thrown.status === 409)
+        void queryClient.invalidateQueries({ queryKey: ["client", id] });
+    },
+  });
+  const remove = useMutation({
+    mutationFn: (name: ObservationName) =>
+      unwrap(
+        api.DELETE("/api/clients/{id}/readings/{observation}", {
+          params: { path: { id, observation: name }, query: { version: page.client.version }, header: newKey() },
+        }),
+      ),
+    onSuccess: (next) => {
+      keep(next);
+      setSaid("Reading removed.");
+    },
+  });
+  const choose = (name: ObservationName) => {
+    take.reset();
+    setChosen(name);
+  };
+  if (!current) return null;
+  const enough =
+    page.observations.filter((observation) => observation.reading).length >= 2 &&
+    page.next === null &&
+    page.ask_for.length === 0;
+  const Leave = enough ? PrimaryLink : SecondaryLink;
+  return (
+    <Page>
+      <Head>
+        <div>
+          <Title>Tape: {page.client.name}</Title>
+          <Muted>barefoot, one measure at a time; skip any</Muted>
+        </div>
+        <Start>
+          <Choice compact label="Unit" options={UNITS} value={unit} onChange={setUnit} />
+          <Leave to={`/clients/${id}`}>{enough ? "Enough: to the card" : "To the card"}</Leave>
+        </Start>
+      </Head>
+      <Columns>
+        <List aria-label="Measures">
+          {observations.map((observation) => (
+            <li key={observation.name}>
+              <MeasureLine
+                observation={observation}
+                page={page}
+                unit={unit}
+                current={observation.name === chosen}
+                onPress={() => choose(observation.name)}
+              />
+            </li>
+          ))}
+        </List>
+        <Picture>
+          <TapeDrawing name={current.name} body={page.body} title={current.title} />
+        </Picture>
+        <ReadingForm
+          key={current.name}
+          clientId={id}
+          observation={current}
+          unit={unit}
+          busy={take.isPending}
+          thrown={take.error}
+          said={said}
+          onTake={(value, confirmed) => take.mutate({ value, confirmed })}
+          onRemove={() => remove.mutate(current.name)}
+        />
+      </Columns>
+    </Page>
+  );
+}
+
+type LineProps = {
+  observation: Observation;
+  page: ClientPage;
+  unit: LengthUnit;
+  current: boolean;
+  onPress: () => void;
+};
+
+function MeasureLine({ observation, page, unit, current, onPress }: LineProps) {
+  const { reading } = observation;
+  const states = {
+    used: "",
+    confirmed: "confirmed against what was expected",
+    left_out: "left out: does not agree with the others",
+  };
+  const why = page.ask_for.includes(observation.name)
+    ? "asked for at this body mass"
+    : page.next === observation.name
+      ? `would help most: ${Math.round(observation.gain * 100)} % less unsure`
+      : null;
+  return (
+    <Item onPress={onPress} aria-current={current ? "step" : undefined}>
+      <span>{observation.title}</span>
+      {reading ? <b>{lengthText(reading.value_mm, unit)}</b> : null}
+      {reading && reading.state !== "used" ? <small>{states[reading.state]}</small> : null}
+      {!reading && why ? <small>{why}</small> : null}
+    </Item>
+  );
+}

@@ -1,0 +1,103 @@
+// The pivot, magnified, as a part of the side view: tolerance rings, where each mark of one adjuster would put the knee, and
+// how unsure that is. Drawn in millimetres about its own centre; the side view places and enlarges it.
+import styled from "styled-components";
+import type { Evaluation } from "../api/types";
+import { colour, font } from "../ui/tokens";
+import { ellipse } from "./geometry";
+
+const Glass = styled.g`
+  text {
+    font-family: ${font.mark};
+    font-weight: ${font.strong};
+    fill: ${colour.ink};
+    paint-order: stroke;
+    stroke: ${colour.panel};
+    stroke-width: 3px;
+    text-anchor: middle;
+  }
+  .side,
+  .title {
+    font-family: ${font.text};
+    font-weight: ${font.regular};
+    font-size: 10px;
+    stroke-width: 0;
+  }
+  .side {
+    fill: ${colour.inkMuted};
+  }
+  .title {
+    font-weight: ${font.strong};
+    font-size: 10.5px;
+  }
+`;
+
+/** Half the width of what the lens shows, mm. */
+export const REACH_MM = 62;
+const SDS_90 = 1.645;
+
+type Props = {
+  joint: Evaluation["joint"];
+  places: Evaluation["lens"][string];
+  mark: string | undefined;
+  description: string;
+  title: string;
+};
+
+export function PivotLens({ joint, places, mark, description, title }: Props) {
+  const unsure = ellipse(joint.sd_s_mm ** 2, joint.sd_n_mm ** 2, joint.covariance_mm2, SDS_90);
+  const inside = places.filter((place) => Math.hypot(place.s_mm, place.n_mm) < REACH_MM + 14);
+  return (
+    <Glass role="img" aria-label={description} data-figure="lens">
+      <text className="title" y={-REACH_MM - 8}>
+        {title}
+      </text>
+      <defs>
+        <clipPath id="glass">
+          <circle r={REACH_MM} />
+        </clipPath>
+      </defs>
+      <circle r={REACH_MM + 1.5} fill={colour.panel} stroke={colour.ink} strokeWidth="1.6" />
+      <g clipPath="url(#glass)">
+        <circle r={joint.close_mm} fill={colour.closeFill} stroke={colour.close} strokeDasharray="3 2.5" />
+        <circle r={joint.in_line_mm} fill={colour.inLineFill} stroke={colour.inLine} />
+        <path d={`M${-REACH_MM} 0H${REACH_MM}M0 ${-REACH_MM}V${REACH_MM}`} stroke={colour.pivot} strokeWidth="0.7" />
+        <ellipse
+          rx={unsure.rx}
+          ry={unsure.ry}
+          transform={`translate(${joint.s_mm} ${-joint.n_mm}) rotate(${unsure.turnDeg})`}
+          fill={colour.body}
+          fillOpacity="0.16"
+          stroke={colour.body}
+          strokeOpacity="0.5"
+          strokeWidth="0.8"
+          data-part="unsure"
+        />
+        {inside.map((place) => {
+          const here = place.mark === mark;
+          return (
+            <g key={place.mark}>
+              <circle
+                cx={place.s_mm}
+                cy={-place.n_mm}
+                r={here ? 5.4 : 3.2}
+                fill={here ? colour.body : colour.panel}
+                stroke={colour.body}
+                strokeWidth="1.6"
+                data-mark={place.mark}
+              />
+              <text x={place.s_mm} y={-place.n_mm + 16} fontSize={here ? 12 : 9.5}>
+                {place.mark}
+              </text>
+            </g>
+          );
+        })}
+      </g>
+      <text className="side" x={-REACH_MM - 26} y="3">
+        behind
+      </text>
+      <text className="side" x={REACH_MM + 24} y="3">
+        ahead
+      </text>
+    </Glass>
+  );
+}

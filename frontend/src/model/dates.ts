@@ -1,0 +1,15 @@
+/** "24 November" or, for another year, "24 November 2025". The reader's clock is an argument. */
+export function dayText(iso: string | null, locale: string, now: Date): string {
+  if (!iso) return "";
+  const date = new Date(iso);
+  const year = date.getFullYear() === now.getFullYear() ? undefined : "numeric";
+  return new Intl.DateTimeFormat(locale, { day: "numeric", month: "long", year }).format(date);
+}
+
+/** "12:04" today, else the day. */
+export function momentText(iso: string | null, locale: string, now: Date): string {
+  if (!iso) return "";
+  const date = new Date(iso);
+  if (date.toDateString() !== now.toDateString()) return dayText(iso, locale, now);
+  return new Intl.DateTimeFormat(locale, { hour: "2-digit", minute: "2-digit" }).format(date);
+}

@@ -1,0 +1,20 @@
+// Millimetres inside; centimetres or inches only where people read and type.
+
+export type LengthUnit = "cm" | "in";
+
+const MM_PER: Record<LengthUnit, number> = { cm: 10, in: 25.4 };
+const NAMES: Record<LengthUnit, string> = { cm: "cm", in: "in" };
+
+/** 604 mm -> "60.4 cm" or "23.8 in". */
+export const lengthText = (mm: number, unit: LengthUnit): string => `${(mm / MM_PER[unit]).toFixed(1)} ${NAMES[unit]}`;
+
+/** 604 mm -> 60.4 */
+export const lengthIn = (mm: number, unit: LengthUnit): number => Number((mm / MM_PER[unit]).toFixed(1));
+
+export const toMm = (value: number, unit: LengthUnit): number => value * MM_PER[unit];
+
+/** "60,4" or "60.4" -> 60.4; null for what is not a number. */
+export function parseNumber(text: string): number | null {
+  const tidy = text.trim().replace(",", ".");
+  return /^\d+(\.\d+)?$/.test(tidy) ? Number(tidy) : null;
+}

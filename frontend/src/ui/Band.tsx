@@ -1,0 +1,55 @@
+import styled from "styled-components";
+import type { Band } from "../api/types";
+import { colour, font, size, space } from "./tokens";
+
+const COLOURS: Record<Band, string> = {
+  "in line": colour.inLine,
+  close: colour.close,
+  off: colour.off,
+  fault: colour.off,
+};
+const INKS: Record<Band, string> = { ...COLOURS, close: colour.closeInk };
+const WORDS: Record<Band, string> = { "in line": "in line", close: "close", off: "off", fault: "wrong" };
+
+/** The same three shapes wherever a band appears: full disc, half disc, ring with a bar. */
+export function BandShape({ band, diameter = 16 }: { band: Band; diameter?: number }) {
+  return (
+    <svg width={diameter} height={diameter} viewBox="0 0 16 16" aria-hidden="true" style={{ flex: "none" }}>
+      {band === "in line" ? <circle cx="8" cy="8" r="7" fill={COLOURS[band]} /> : null}
+      {band === "close" ? (
+        <>
+          <circle cx="8" cy="8" r="6.25" fill="none" stroke={COLOURS[band]} strokeWidth="1.5" />
+          <path d="M8 1a7 7 0 0 0 0 14z" fill={COLOURS[band]} />
+        </>
+      ) : null}
+      {band === "off" || band === "fault" ? (
+        <>
+          <circle cx="8" cy="8" r="6.25" fill="none" stroke={COLOURS[band]} strokeWidth="2" />
+          <path d="M4 8h8" stroke={COLOURS[band]} strokeWidth="2.5" />
+        </>
+      ) : null}
+    </svg>
+  );
+}
+
+const Row = styled.span<{ $band: Band }>`
+  display: inline-flex;
+  align-items: center;
+  gap: ${space(1.5)};
+  font-size: ${size.small};
+  font-weight: ${font.strong};
+  color: ${({ $band }) => INKS[$band]};
+  white-space: nowrap;
+`;
+
+/** A band in colour, shape and word; "likely" where the body is too unsure to grade. */
+export function BandName({ band, likely = false }: { band: Band; likely?: boolean }) {
+  return (
+    <Row $band={band}>
+      <BandShape band={band} />
+      {likely ? `likely ${WORDS[band]}` : WORDS[band]}
+    </Row>
+  );
+}
+
+export const SEVERITY_BANDS: readonly Band[] = ["in line", "close", "off", "fault"];

@@ -1,0 +1,65 @@
+import { Label, Radio, RadioGroup } from "react-aria-components";
+import styled from "styled-components";
+import { FieldHint, FieldLabel } from "./Field";
+import { colour, font, radius, space, target } from "./tokens";
+
+const Row = styled.div`
+  display: inline-flex;
+  flex-wrap: wrap;
+  border: 1px solid ${colour.lineStrong};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  overflow: visible;
+`;
+
+const Option = styled(Radio)`
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  min-height: ${target.least};
+  min-width: ${target.least};
+  padding: 0 ${space(4)};
+  cursor: pointer;
+  & + & {
+    border-left: 1px solid ${colour.line};
+  }
+  &[data-selected] {
+    background: ${colour.action};
+    color: ${colour.actionInk};
+    font-weight: ${font.strong};
+  }
+`;
+
+const Hidden = styled(Label)`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+`;
+
+type Props<T extends string> = {
+  label: string;
+  hint?: string;
+  options: readonly (readonly [T, string])[];
+  value: T;
+  onChange: (value: T) => void;
+  compact?: boolean;
+};
+
+/** One of a few, all in sight. */
+export function Choice<T extends string>({ label, hint, options, value, onChange, compact = false }: Props<T>) {
+  return (
+    <RadioGroup value={value} onChange={(next) => onChange(next as T)} orientation="horizontal">
+      {compact ? <Hidden>{label}</Hidden> : <FieldLabel>{label}</FieldLabel>}
+      <Row>
+        {options.map(([key, name]) => (
+          <Option key={key} value={key}>
+            {name}
+          </Option>
+        ))}
+      </Row>
+      {hint ? <FieldHint slot="description">{hint}</FieldHint> : null}
+    </RadioGroup>
+  );
+}

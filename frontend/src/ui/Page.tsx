@@ -1,0 +1,53 @@
+import styled from "styled-components";
+import { breakpoint, colour, font, radius, size, space } from "./tokens";
+
+export const Page = styled.main`
+  padding: ${space(6)} ${space(7)} ${space(10)};
+  max-width: 1280px;
+  @media ${breakpoint.phone} {
+    padding: ${space(4)};
+  }
+`;
+export const PageHead = styled.header`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: ${space(2)} ${space(4)};
+  margin-bottom: ${space(5)};
+`;
+export const Title = styled.h1`
+  font-size: ${size.title};
+`;
+export const Section = styled.section`
+  & + & {
+    margin-top: ${space(7)};
+  }
+`;
+export const SectionTitle = styled.h2`
+  font-size: ${size.large};
+  margin-bottom: ${space(3)};
+`;
+export const Muted = styled.span`
+  color: ${colour.inkMuted};
+`;
+export const Small = styled.span`
+  color: ${colour.inkMuted};
+  font-size: ${size.small};
+`;
+export const Rows = styled.ul`
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  > li + li {
+    border-top: 1px solid ${colour.line};
+  }
+`;
+export const Empty = styled.p`
+  padding: ${space(4)};
+  border: 1px dashed ${colour.lineStrong};
+  border-radius: ${radius};
+  color: ${colour.inkMuted};
+`;
+export const Strong = styled.span`
+  font-weight: ${font.strong};
+`;

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+require "capybara"
+require "capybara/cuprite"
+
+module Verglas
+  module Ops
+    # Debian's headless Chromium for system specs and pictures: no network but this machine, no sandbox as root.
+    module Browser
+      OPTIONS = { "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil, "no-proxy-server" => nil,
+                  "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb" }.freeze
+
+      def self.prepare(app, window: [1280, 800])
+        Capybara.app = app
+        Capybara.server = :puma, { Silent: true, Threads: "0:5" }
+        Capybara.server_host = "127.0.0.1"
+        Capybara.default_max_wait_time = 8
+        Capybara.register_driver(:verglas) do |current|
+          Capybara::Cuprite::Driver.new(current, browser_path: path, headless: "new", window_size: window, process_timeout: 60,
+                                                 timeout: 20, js_errors: true, browser_options: OPTIONS.dup)
+        end
+      end
+
+      def self.path
+        %w[/usr/bin/chromium /usr/bin/chromium-browser].find { |file| File.executable?(file) } ||
+          abort("verglas: Chromium is not installed: apt-get install --no-install-recommends chromium")
+      end
+    end
+  end
+end

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require "capybara/dsl"
+require_relative "browser"
+
+module Verglas
+  module Ops
+    # The main views of the demo gym, one after another, as PNGs of 1280 x 800.
+    class Pictures
+      include Capybara::DSL
+
+      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off record].freeze
+
+      def initialize(folder)
+        @folder = folder
+        Browser.prepare(Web::Stack.build(DB, limits: false))
+        Capybara.current_driver = :verglas
+      end
+
+      # only: names to take; all when empty. Views are visited in any case, because each leads to the next.
+      def take(only)
+        @only = only
+        (only - NAMES).each { |name| warn "no such view: #{name}" }
+        sign_in
+        shot("floor")
+        client("Sunniva Quill", "client")
+        tape("Zéphyrine Maddox")
+        bench("Imre Talbot-Vane", "Leg extension 1", "bench")
+        off
+        bench("Perpetua Lowe", "Leg extension 2", "bench-two-seats")
+        record("Caspian Thwaite")
+      ensure
+        Capybara.reset_sessions!
+      end
+
+      private
+
+      def shot(name)
+        return unless @only.empty? || @only.include?(name)
+
+        sleep 0.35 # the figure has come to rest, fonts are in
+        page.save_screenshot(File.join(@folder, "#{name}.png")) # rubocop:disable Lint/Debugger -- pictures are what this makes
+        puts "#{name}.png"
+      end
+
+      def sign_in
+        visit "/"
+        fill_in "Email", with: Demo::Loader::SIGN_IN[:email]
+        fill_in "Password", with: Demo::Loader::SIGN_IN[:password]
+        shot("sign-in")
+        click_button "Sign in"
+        assert_text "The Net Loft"
+      end
+
+      def open_client(name)
+        visit "/clients"
+        click_link(name, match: :first)
+        assert_text "Card"
+      end
+
+      def client(name, picture)
+        open_client(name)
+        shot(picture)
+      end
+
+      def tape(name)
+        open_client(name)
+        click_link("Tape", match: :first)
+        assert_text "Expected"
+        fill_in "Reading in cm", with: "58.4"
+        shot("tape")
+      end
+
+      def bench(name, machine, picture)
+        open_client(name)
+        find("[data-machine='#{machine}']").find("a, button").click
+        assert_selector "[data-figure=side]"
+        shot(picture)
+      end
+
+      def off
+        2.times { find("[aria-label^='Back pad one mark down']").click }
+        assert_selector "[data-finding=offset]", text: "off"
+        shot("bench-off")
+      end
+
+      def record(name)
+        open_client(name)
+        within(find("section", text: "Accepted fittings", match: :first)) { click_link(match: :first) }
+        assert_text "Computed from"
+        shot("record")
+      end
+    end
+  end
+end
