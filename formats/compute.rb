@@ -15,13 +15,18 @@ module Verglas
       # Never raises for what stands in the line: an answer to bad input is {"error": {code, path, message}}.
       def answer(line)
         request = parse(line)
-        answer = public_send_operation(request)
-        JSON.generate(answer)
+        JSON.generate(carry_out(request))
+      rescue JSON::GeneratorError
+        answer_error(Invalid.new(:not_computable))
       rescue Invalid => e
-        JSON.generate({ error: { code: e.code, path: e.path, message: e.message } })
+        answer_error(e)
       end
 
       private
+
+      def answer_error(e)
+        JSON.generate({ error: { code: e.code, path: e.path, message: e.message } })
+      end
 
       def parse(line)
         request = JSON.parse(line)
@@ -34,7 +39,7 @@ module Verglas
         raise Invalid.new(:not_json)
       end
 
-      def public_send_operation(request)
+      def carry_out(request)
         @schema.check!("#{request["op"]}_request", request)
         Operations.public_send(request["op"], request, @subjects)
       end

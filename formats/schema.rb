@@ -13,7 +13,7 @@ module Verglas
       CODES = {
         "required" => :missing, "enum" => :not_allowed, "const" => :not_allowed, "pattern" => :wrong_form, "format" => :wrong_form,
         "minLength" => :too_short, "maxLength" => :too_long, "minimum" => :too_small, "maximum" => :too_large,
-        "exclusiveMinimum" => :too_small, "exclusiveMaximum" => :too_large, "minItems" => :too_few, "maxItems" => :too_many,
+        "exclusiveMinimum" => :too_small, "exclusiveMaximum" => :too_large, "minItems" => :too_few, "maxItems" => :too_many, "uniqueItems" => :repeated,
         "additionalProperties" => :unknown_field, "unevaluatedProperties" => :unknown_field, "schema" => :unknown_field
       }.freeze
       TYPES = %w[string number integer boolean object array null].freeze

@@ -14,6 +14,7 @@ module Verglas
         raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
 
         adjusters.each { |adjuster| adjuster.drives.each_key { |name| family.constant(name) } }
+        constants.each_key { |name| check_reach(name) }
       end
 
       def adjuster(label)
@@ -50,6 +51,16 @@ module Verglas
       end
 
       private
+
+      # The far marks must stay possible too.
+      def check_reach(name)
+        range = family.constant(name).range
+        ends = adjusters.map { |adjuster| adjuster.travel.map { |travel| travel * adjuster.drives.fetch(name, 0) }.minmax }
+        low, high = ends.transpose.map(&:sum)
+        return if ends.empty? || (range.cover?(constants[name] + low) && range.cover?(constants[name] + high))
+
+        raise Invalid.new(:parameter_out_of_range, path: "/adjusters", name: name.to_s, low: range.min, high: range.max)
+      end
 
       def check_constant(name, value)
         range = family.constant(name).range

@@ -5,8 +5,8 @@ module Verglas
     module Views
       # The advised marks with how sure and why, as steps in the order in which they are set.
       module Advice
-        # Joint to pivot, support, range, far pad: the order of a fitting.
-        ORDER = %i[height pivot crease start contact].freeze
+        # Joint to pivot, support, range, far pad, near pad: the order of a fitting.
+        ORDER = %i[height pivot crease start contact thigh_press kneecap].freeze
 
         module_function
 

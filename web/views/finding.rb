@@ -24,6 +24,8 @@ module Verglas
           when :crease_gap then gap(finding)
           when :contact then contact(finding)
           when :start then start(finding)
+          when :kneecap_gap then kneecap_gap(finding)
+          when :thigh_press then thigh_press(finding)
           end
         end
 
@@ -34,6 +36,8 @@ module Verglas
           when :crease then gap_short(quantities[:crease_gap_mm])
           when :contact then words("short.contact", mm: quantities[:above_ankle_mm].round)
           when :start then words("short.start", deg: quantities[:knee_bend_start_deg].round)
+          when :thigh_press then words("short.thigh_press", mm: quantities[:thigh_press_mm].round)
+          when :kneecap then words("short.kneecap", mm: quantities[:kneecap_gap_mm].round)
           else ""
           end
         end
@@ -73,6 +77,19 @@ module Verglas
           return words("says.start.right") if finding.severity.zero?
 
           words(finding.graded.positive? ? "says.start.deep" : "says.start.shallow", deg: finding.graded.abs.round)
+        end
+
+        def kneecap_gap(finding)
+          return words("says.kneecap_gap.on_the_kneecap") if finding.fault
+          return words("says.kneecap_gap.right") if finding.severity.zero?
+
+          words(finding.value < 35 ? "says.kneecap_gap.near" : "says.kneecap_gap.far", mm: finding.value.round)
+        end
+
+        def thigh_press(finding)
+          return words("says.thigh_press.right") if finding.severity.zero?
+
+          words(finding.value.negative? ? "says.thigh_press.loose" : "says.thigh_press.hard", mm: finding.value.abs.round)
         end
 
         def interval(finding, evaluation)

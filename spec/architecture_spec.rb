@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+require "ripper"
+
+# The layout of docs/architecture.md, held by reading the code: what each folder may use.
+RSpec.describe "The architecture" do
+  root = Verglas::ROOT
+  files = ->(folder) { Dir[File.join(root, folder, "**", "*.rb")] }
+  # Code without comments and strings, so that a word in a sentence is no use of a thing.
+  code = lambda do |file|
+    Ripper.lex(File.read(file)).reject { |(_, type, _)| %i[on_comment on_tstring_content on_embdoc].include?(type) }.map { |token| token[2] }.join
+  end
+
+  # Each line may use only those above it.
+  order = %w[Geometry Statistics Body Machines Fitting]
+
+  it "lets no part of the core use one that stands below it" do
+    order.each_with_index do |name, index|
+      below = order.drop(index + 1)
+      files.call("core/#{name.downcase}").each do |file|
+        used = code.call(file).scan(/\b([A-Z]\w+)(?:::|\.|\[)/).flatten & below
+        expect(used).to be_empty, "#{file} uses #{used.join(", ")}"
+      end
+    end
+  end
+
+  it "keeps database, web, network, clock and chance out of the core" do
+    files.call("core").each do |file|
+      forbidden = code.call(file)[/\b(Sequel|PG|Sinatra|Rack|Roda|Rodauth|JSON|I18n|Store|Web|Formats|Net|Socket|Time|Date|Process|ENV|rand|Random|SecureRandom)\b/]
+      expect(forbidden).to be_nil, "#{file} uses #{forbidden}"
+    end
+  end
+
+  it "lets only Tables read files, and only the standard library be required there" do
+    files.call("core").each do |file|
+      text = code.call(file)
+      expect(text).not_to match(/\b(File|IO|Dir|Kernel|YAML)\b/), file unless file.end_with?("core/tables.rb")
+      expect(File.read(file).scan(/^\s*require "([^"]+)"/).flatten - %w[yaml matrix]).to be_empty, file
+    end
+  end
+
+  it "keeps SQL and computation apart: no SQL outside the store, no core computation inside it" do
+    (files.call("core") + files.call("web") + files.call("formats")).each do |file|
+      expect(File.read(file)).not_to match(/\b(SELECT|INSERT INTO|UPDATE \w+ SET|DELETE FROM)\b/), file
+    end
+    files.call("store").each { |file| expect(code.call(file)).not_to match(/\b(Fitting|Statistics|Geometry|Web)\b/), file }
+  end
+
+  it "loads the core with no database and no web gem" do
+    script = "require './config/core'; abort($LOADED_FEATURES.grep(/sequel|rack|sinatra|roda|pg\\.so/).join(' ')) if defined?(Sequel) || defined?(Rack)"
+    expect(system(RbConfig.ruby, "-e", script, chdir: root)).to be(true)
+  end
+
+  it "holds cases over families nowhere but in their own files" do
+    others = files.call("core").reject { |file| file.include?("/families/") } + files.call("web")
+    others.each { |file| expect(code.call(file)).not_to match(/case\s+\S*family|family(\.id)?\s*==/), file }
+  end
+
+  it "gives every table row a source" do
+    Dir[File.join(root, "core/data/*.yml")].each do |file|
+      rows = File.readlines(file).grep(/\{/).reject { |line| line.start_with?("#") }
+      expect(rows.reject { |line| line.include?("source:") || line.match?(/\brow: \{[^}]*\}$/) }).to be_empty, file
+    end
+  end
+
+  it "names every file by the constant in it, so that the tree can be read as a list of contents" do
+    expect { Zeitwerk::Loader.eager_load_all }.not_to raise_error
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require "matrix"
+
+RSpec.describe Verglas::Fitting::Evaluation do
+  let(:machine) { Worked.machine("slide_back") }
+  let(:known) { estimate(sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+  let(:evaluation) { described_class.new(machine: machine, estimate: known, wishes: Worked.wishes(machine), indices: [3, 2, 2]) }
+
+  it "agrees with the worked example of a joint's place, its SD and its probabilities" do
+    wanted = Worked.examples("evaluate").find { |example| example["expect"]["p_in_line"] }["expect"]
+    joint = Verglas::Formats::Answers.joint(evaluation)
+    wanted.each { |name, value| expect(joint[name.to_sym]).to be_within(name.start_with?("p_") ? 0.001 : 0.1).of(value), name }
+  end
+
+  it "has SDs that agree with drawing bodies, for numbers that bend little" do
+    random = Random.new(21)
+    root = Matrix[*known.normal.covariance].eigensystem
+    scales = root.eigenvalues.map { |value| Math.sqrt([value, 0].max) }
+    draws = Array.new(1500) do
+      steps = scales.map { |scale| scale * Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand) }
+      offset = (root.eigenvector_matrix * Vector[*steps]).to_a
+      body = Verglas::Body::Dimensions.new(*known.normal.mean.zip(offset).map(&:sum))
+      Verglas::Fitting::SeatedKnee::Quantities.of(Verglas::Fitting::SeatedKnee.new(machine: machine, body: body, wishes: evaluation.wishes), evaluation.parameters)
+    end
+    %i[knee_s_mm knee_n_mm crease_gap_mm above_ankle_mm knee_bend_start_deg].each do |name|
+      values = draws.map { |draw| draw[name] }
+      mean = values.sum / values.size
+      drawn = Math.sqrt(values.sum { |value| (value - mean)**2 } / values.size)
+      expect(evaluation.body_sd(name)).to be_within(0.08 * drawn).of(drawn), name.to_s
+    end
+  end
+
+  it "gives each band a probability, and calls a grade likely when it has less than half" do
+    offset = evaluation.graded.find { |graded| graded.finding.code == :offset }
+    expect([offset.finding.band, offset.likely?]).to eq(["in line", true])
+    expect(evaluation.graded.map(&:probability)).to all(be_between(0, 1))
+  end
+
+  it "is surer of a body that is known exactly" do
+    exact = described_class.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine), indices: [2, 2, 2])
+    expect(exact.sds[:knee_s_mm]).to be_within(1e-6).of(4.0)
+    expect(exact.graded.map(&:likely?)).to all(be(false))
+  end
+
+  it "has intervals of nine in ten" do
+    low, high = evaluation.intervals[:knee_s_mm]
+    expect((high - low) / evaluation.sds[:knee_s_mm]).to be_within(1e-9).of(2 * 1.645)
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+RSpec.describe Verglas::Fitting::SeatedKnee::Requirement do
+  let(:known) { estimate(sex: "man", stature: 1822, seat_to_kneecap: 641) }
+
+  def requirement(machine, label, indices)
+    described_class.of(machine: machine, estimate: known, wishes: Worked.wishes(machine), indices: indices, adjuster: machine.adjuster(label))
+  end
+
+  # Put a machine's constant where the requirement asks and look whether the target is met.
+  def quantities_with(machine, indices, **changed)
+    mechanics = Verglas::Fitting::SeatedKnee.new(machine: machine, body: known.dimensions, wishes: Worked.wishes(machine))
+    Verglas::Fitting::SeatedKnee::Quantities.of(mechanics, machine.parameters(indices).merge(changed))
+  end
+
+  it "asks for the back pad that brings the knee level with the pivot" do
+    machine = Worked.machine("slide_back")
+    asked = requirement(machine, "back pad", [2, 2, 2])
+    expect(asked.decided_by).to eq(:pivot)
+    expect(quantities_with(machine, [2, 2, 2], back_face: asked.mean)[:knee_s_mm]).to be_within(1e-6).of(0)
+  end
+
+  it "asks for the roller that touches where it is wanted, for knees on and off the pivot" do
+    ["slide_back", "curl_plain"].each do |name|
+      machine = Worked.machine(name)
+      [[2, 2, 2], [0, 2, 2], [4, 1, 1]].each do |indices|
+        asked = requirement(machine, "roller", indices)
+        expect(quantities_with(machine, indices, roller_reach: asked.mean)[:contact_error_mm]).to be_within(1e-6).of(0)
+      end
+    end
+  end
+
+  it "asks for the start that bends the knee as wanted, whichever side the roller is" do
+    { "slide_back" => "start", "curl_slide" => "start" }.each do |name, label|
+      machine = Worked.machine(name)
+      indices = machine.adjusters.map { 1 }
+      asked = requirement(machine, label, indices)
+      bend = quantities_with(machine, indices, start_angle: asked.mean)[:knee_bend_start_deg]
+      expect(bend).to be_within(1e-6).of(machine.family.wanted[:start_bend_deg])
+    end
+  end
+
+  it "lets a back pad on a sliding seat set the seat's length, and the seat the pivot" do
+    machine = Worked.machine("slide_seat")
+    expect(machine.adjusters.map { |adjuster| described_class.rule(machine, adjuster) }).to eq(%i[pivot crease contact])
+    asked = requirement(machine, "back pad", [3, 3, 2])
+    edge = machine.parameters([3, 3, 2])[:seat_edge]
+    gap = quantities_with(machine, [3, 3, 2], back_face: edge + asked.mean)[:crease_gap_mm]
+    expect(gap).to be_within(1e-6).of(5)
+  end
+
+  it "adds 4 mm for each taped constant to what the body leaves open" do
+    machine = Worked.machine("slide_back")
+    asked = requirement(machine, "back pad", [2, 2, 2])
+    expect(asked.sd).to be_within(1e-9).of(Math.sqrt(known.normal.variance(asked.gradient) + 16))
+  end
+
+  it "presses the thigh pad as wanted" do
+    machine = Worked.machine("curl_plain")
+    asked = requirement(machine, "thigh pad", [3, 2, 4])
+    expect(quantities_with(machine, [3, 2, 4], thigh_pad_height: asked.mean)[:thigh_press_mm]).to be_within(1e-9).of(6)
+  end
+end

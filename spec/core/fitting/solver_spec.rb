@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+RSpec.describe Verglas::Fitting::Solver do
+  Worked.examples("advise").each do |example|
+    it "agrees with the worked example: #{example["input"].slice("machine", "body", "options").values}" do
+      machine = Worked.machine(example["input"]["machine"])
+      advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.subjects.estimate(example["input"]), wishes: Worked.subjects.wishes(example["input"], machine),
+                                            cushions: Worked.subjects.cushions(example["input"]))
+      wanted = example["expect"]
+      expect(advice.marks).to eq(wanted["marks"])
+      expect(advice.evaluation.grade).to eq(wanted["grade"])
+      wanted.fetch("findings", {}).each { |code, (value, band)| expect(told(advice, code)).to match([be_within(0.1).of(value), band]) }
+      next unless wanted.key?("without")
+
+      expect([advice.wishes.cushion_back_mm, advice.wishes.cushion_seat_mm, advice.grade_without_cushions])
+        .to eq(wanted.values_at("cushion_back", "cushion_seat", "without"))
+    end
+  end
+
+  def told(advice, code)
+    finding = advice.evaluation.findings.find { |candidate| candidate.code.to_s == code }
+    [finding.value, finding.band]
+  end
+
+  # The full product of all marks, by the definition of the key alone.
+  def brute_force(machine, body, wishes)
+    mechanics = Verglas::Fitting::Mechanisms.for(machine, body, wishes)
+    joint, others = machine.adjusters.each_index.partition { |place| machine.family.group_of(machine.adjusters[place]) == :joint }
+    ranges = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
+    ranges.first.product(*ranges.drop(1)).min_by do |indices|
+      findings = mechanics.all_findings(machine.parameters(indices))
+      worst = findings.map(&:severity).max
+      number = worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }
+      [worst, number, findings.sum(&:cost).round(9), *indices.values_at(*joint, *others)]
+    end
+  end
+
+  { "slide_back" => 2000, "slide_seat" => 2000, "curl_plain" => 60 }.each do |name, count|
+    it "finds what the full product finds, for #{count} random bodies on #{name}" do
+      random = Random.new(2026)
+      machine = Worked.machine(name)
+      count.times do
+        body = random_body(random)
+        wishes = Worked.wishes(machine, **(random.rand < 0.2 ? { knee_bend_limit_deg: 70.0 + (random.rand * 30) } : {}))
+        found = described_class.new(machine: machine, body: body, wishes: wishes).solutions.first.indices
+        expect(found).to eq(brute_force(machine, body, wishes)), "#{name}: #{body.to_h}"
+      end
+    end
+  end
+
+  it "ranks its solutions, one a combination of the joint adjusters" do
+    machine = Worked.machine("slide_seat")
+    solutions = described_class.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine)).solutions
+    expect(solutions.size).to eq(6 * 7)
+    expect(solutions.map { |solution| solution.score.key }).to eq(solutions.map { |solution| solution.score.key }.sort)
+  end
+
+  it "solves a machine without adjusters: there is nothing to choose" do
+    machine = Worked.machine("slide_back").with(adjusters: [])
+    expect(described_class.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine)).solutions.map(&:indices)).to eq([[]])
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require_relative "../../contracts/family"
+
+RSpec.describe Verglas::Machines::Families do
+  machines = { extension: %w[slide_back slide_seat], curl: %w[curl_plain curl_slide] }
+
+  it "has a machine here for every family, so that each is held to the contract" do
+    expect(described_class.all.map(&:id)).to match_array(machines.keys)
+  end
+
+  machines.each do |id, names|
+    names.each do |name|
+      describe "#{id}, #{name}" do
+        let(:family) { described_class.fetch(id) }
+        let(:machine) { Worked.machine(name) }
+        let(:body) { Worked.body("middle") }
+
+        it_behaves_like "a family"
+      end
+    end
+  end
+
+  it "refuses a family whose groups name what it has not" do
+    expect { described_class.fetch(:extension).with(joint: %i[lamp]) }.to raise_error(ArgumentError, /lamp/)
+  end
+end

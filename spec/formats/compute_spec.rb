@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+require "open3"
+
+RSpec.describe Verglas::Formats::Compute do
+  let(:door) { described_class.new(machines: Worked::MACHINES, bodies: Worked::BODIES) }
+  let(:schema) { Verglas::Formats::Schema.new("compute") }
+
+  def answer(request) = JSON.parse(door.answer(request.is_a?(String) ? request : JSON.generate(request)))
+
+  # Every expected field, wherever in the answer it stands; numbers to a tenth.
+  def agree(expected, given, path = "")
+    case expected
+    when Hash then expected.each { |key, value| agree(value, given.fetch(key), "#{path}/#{key}") }
+    when Array then expected.each_with_index { |value, index| agree(value, given.fetch(index), "#{path}/#{index}") }
+    when Numeric then expect(given).to be_within(path.match?(%r{ratio|/p|below|above$}) ? 0.001 : 0.1).of(expected), path
+    else expect(given).to eq(expected), path
+    end
+  end
+
+  Worked.examples("evaluate").concat(Worked.examples("advise"), Worked.examples("contact"), Worked.examples("parameters"), Worked.examples("probability"), Worked.examples("body")).each_with_index do |example, number|
+    it "answers worked example #{number + 1} (#{example["op"]}) with the same numbers, in the documented form" do
+      answered = answer({ op: example["op"], **example["input"] })
+      expected = example["expect"].except("sd_hip_depth_plus_thigh", "cov_thigh_shank", "cov_thigh_torso")
+      expected = { "joint" => expected } if expected.key?("k_s")
+      agree(expected, answered)
+      expect { schema.check!("#{example["op"]}_answer", answered) }.not_to raise_error
+    end
+  end
+
+  it "takes a machine and a body whole, as well as by their ids" do
+    named = { op: "advise", machine: "slide_back", body: "middle" }
+    whole = { op: "advise", machine: Worked::MACHINES["slide_back"], body: Worked::BODIES["middle"] }
+    expect(answer(whole)).to eq(answer(named))
+  end
+
+  it "takes a body as sex and readings, inside or beside" do
+    readings = [["stature", 1822], ["seat_to_kneecap", 641]]
+    inside = answer({ op: "advise", machine: "slide_back", body: { sex: "man", readings: readings } })
+    expect(inside).to eq(answer({ op: "advise", machine: "slide_back", sex: "man", readings: readings }))
+    expect(inside["from"]).to eq(%w[stature seat_to_kneecap])
+  end
+
+  bad = {
+    "{" => ["not_json", ""], "" => ["not_json", ""], "[]" => ["wrong_type", ""], "\xFF" => ["not_json", ""],
+    "{}" => ["missing", "/op"], '{"op":"dance"}' => ["unknown_operation", "/op"],
+    '{"op":"advise","body":"middle"}' => ["missing", "/machine"], '{"op":"advise","machine":"slide_back"}' => ["missing", "/body"],
+    '{"op":"advise","machine":"lamp","body":"middle"}' => ["unknown_machine", "/machine"],
+    '{"op":"advise","machine":"slide_back","body":"nobody"}' => ["unknown_body", "/body"],
+    '{"op":"advise","machine":"slide_back","body":{"stature":1700}}' => ["missing", "/body/thigh"],
+    '{"op":"advise","machine":"slide_back","body":"middle","options":{"wanted":"low"}}' => ["wrong_type", "/options/wanted"],
+    '{"op":"advise","machine":"slide_back","body":"middle","options":{"colour":1}}' => ["unknown_field", "/options/colour"],
+    '{"op":"advise","machine":"slide_back","body":"middle","options":{"cushions":{"back":[0]}}}' => ["cushion_out_of_range", "/options/cushions"],
+    '{"op":"evaluate","machine":"slide_back","body":"middle","marks":{"back pad":"9","roller":"A","start":"1"}}' => ["unknown_mark", "/marks/back pad"],
+    '{"op":"evaluate","machine":"slide_back","body":"middle","marks":{"back pad":"1"}}' => ["mark_missing", "/marks"],
+    '{"op":"evaluate","machine":{"family":"extension","constants":{},"adjusters":[]},"body":"middle","marks":{}}' => ["constant_missing", "/machine/constants"],
+    '{"op":"evaluate","machine":{"family":"sofa","constants":{},"adjusters":[]},"body":"middle","marks":{}}' => ["unknown_family", "/machine/family"],
+    '{"op":"body","readings":[["stature",-3]]}' => ["too_small", "/readings/0/1"], '{"op":"body","sex":"other"}' => ["not_allowed", "/sex"],
+    '{"op":"contact","e":[0,0],"R":0,"D":90,"side":1,"theta":[0]}' => ["too_small", "/R"],
+    '{"op":"contact","e":[0],"R":300,"D":90,"side":1,"theta":[0]}' => ["too_few", "/e"],
+    '{"op":"probability","positions":[1,1],"mu":0,"sigma":1}' => ["repeated", "/positions"]
+  }
+  bad.each do |line, (code, path)|
+    it "answers #{line[0, 60].inspect} with #{code} at #{path.inspect}" do
+      answered = answer(line)
+      expect(answered["error"].slice("code", "path")).to eq({ "code" => code, "path" => path })
+      expect { schema.check!("error_answer", answered) }.not_to raise_error
+    end
+  end
+
+  it "survives anything: a thousand mangled requests get an answer each" do
+    random = Random.new(9)
+    line = JSON.generate({ op: "evaluate", machine: Worked::MACHINES["slide_back"], body: Worked::BODIES["middle"], marks: { "back pad" => "3", "roller" => "C", "start" => "3" } })
+    1000.times do
+      mangled = line.dup
+      random.rand(1..6).times { mangled[random.rand(mangled.size)] = '0-9e.{}[]",:nulltrue'.chars.sample(random: random) }
+      expect(JSON.parse(door.answer(mangled))).to be_a(Hash)
+    end
+  end
+
+  it "works as a command: a line in, a line out, going on after a bad one, with ids from files" do
+    machines = File.join(Worked::FOLDER, "machines.json")
+    bodies = File.join(Worked::FOLDER, "worked_examples.json")
+    input = %({"op":"advise","machine":"slide_back","body":"middle"}\nnonsense\n{"op":"probability","positions":[0,10],"mu":4,"sigma":3}\n)
+    output, status = Open3.capture2(File.join(Verglas::ROOT, "bin", "compute"), "--machines", machines, "--bodies", bodies, stdin_data: input)
+    lines = output.lines.map { |line| JSON.parse(line) }
+    expect(status).to be_success
+    expect([lines[0]["status"], lines[1].dig("error", "code"), lines[2]["p"].size]).to eq(["fits", "not_json", 2])
+  end
+
+  it "says in one line which file it could not read" do
+    _, error, status = Open3.capture3(File.join(Verglas::ROOT, "bin", "compute"), "--machines", "no-such-file.json", stdin_data: "")
+    expect(status).not_to be_success
+    expect(error).to match(/unreadable file at no-such-file.json/)
+  end
+end

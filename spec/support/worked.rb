@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+require "json"
+
+# Worked examples from an independent implementation, and the invented machines and exact bodies they speak of.
+module Worked
+  FOLDER = File.expand_path("../fixtures", __dir__)
+  DATA = JSON.parse(File.read(File.join(FOLDER, "worked_examples.json")))
+  BODIES = DATA.fetch("bodies")
+  MACHINES = JSON.parse(File.read(File.join(FOLDER, "machines.json"))).fetch("machines").to_h { |machine| [machine["id"], machine] }
+
+  def self.examples(operation) = DATA.fetch("examples").select { |example| example["op"] == operation }
+  def self.machine(id) = Verglas::Machines::Reader.read(MACHINES.fetch(id))
+  def self.body(id) = Verglas::Body::Dimensions.from(BODIES.fetch(id).transform_keys(&:to_sym))
+  def self.exact(id) = Verglas::Body::Estimate.exact(body(id))
+  def self.subjects = Verglas::Formats::Subjects.new(machines: MACHINES, bodies: BODIES)
+  def self.wishes(machine, **given) = Verglas::Fitting::Wishes.for(machine.family, **given)
+end
