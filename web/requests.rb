@@ -19,6 +19,9 @@ module Verglas
 
       def parsed_body
         text = raw_body
+        # PostgreSQL's text cannot hold a NUL, nor anything that is not UTF-8.
+        raise Invalid.new(:not_json) if text.include?('\u0000') || !text.dup.force_encoding(Encoding::UTF_8).valid_encoding?
+
         text.empty? ? {} : JSON.parse(text).transform_keys(&:to_sym)
       rescue JSON::ParserError
         raise Invalid.new(:not_json)

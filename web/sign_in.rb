@@ -31,6 +31,7 @@ module Verglas
         login_column :email
         use_database_authentication_functions? false
         max_invalid_logins MOST_FAILURES
+        set_deadline_values? true
         account_lockouts_deadline_interval(minutes: 15)
         unlock_account_request_route nil
         unlock_account_route nil

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+require "database_helper"
+
+RSpec.describe "The database's own constraints" do
+  let(:loft) { gym }
+  let(:account) { staff(loft) }
+  let(:person) { client(loft, account) }
+
+  def refused(constraint)
+    expect { yield }.to raise_error(Sequel::DatabaseError) { |error|
+      expect(error.wrapped_exception.result.error_field(PG::PG_DIAG_CONSTRAINT_NAME) || error.message).to match(constraint)
+    }
+  end
+
+  bad_clients = { client_name_length: { name: "x" * 81 }, client_name_not_blank: { name: "   " }, client_detail_length: { detail: "x" * 81 },
+                  client_sex_known: { sex: "other" }, client_birth_date_plausible: { birth_date: "1899-12-31" }, client_body_mass_range: { body_mass_kg: 19 } }
+  bad_clients.each do |constraint, fields|
+    it "refuses a client against #{constraint}" do
+      refused(constraint.to_s) { db[:clients].insert({ gym_id: loft.id, name: "Ada" }.merge(fields)) }
+    end
+  end
+
+  bad_readings = { reading_observation_known: { observation: "arm_span" }, reading_unit_known: { unit: "ft" }, reading_value_range: { observation: "heel_to_toe", value_mm: 5 },
+                   stature_range: { value_mm: 1100 } }
+  bad_readings.each do |constraint, fields|
+    it "refuses a reading against #{constraint}" do
+      row = { client_id: person[:id], observation: "stature", value_mm: 1700, unit: "cm", taken_by: account }
+      refused(constraint.to_s) { db[:readings].insert(row.merge(fields)) }
+    end
+  end
+
+  it "refuses a missing name" do
+    refused(/null value/) { db[:clients].insert(gym_id: loft.id) }
+  end
+
+  it "refuses a fitting of one gym's client on another gym's machine" do
+    other = gym("The Sail Shed")
+    elsewhere = machine(other)
+    refused("fitting_machine_of_gym") do
+      db[:fittings].insert(gym_id: loft.id, client_id: person[:id], machine_id: elsewhere[:id], description_number: 1, marks: Sequel.pg_json({}),
+                           created_by: account, updated_by: account)
+    end
+  end
+
+  it "refuses a second draft, and an accepted fitting without its numbers" do
+    here = machine(loft)
+    row = { gym_id: loft.id, client_id: person[:id], machine_id: here[:id], description_number: 1, marks: Sequel.pg_json({}), created_by: account, updated_by: account }
+    db[:fittings].insert(row)
+    refused("one_draft_a_client_and_machine") { db[:fittings].insert(row) }
+    refused("accepted_whole") { db[:fittings].insert(row.merge(state: "accepted")) }
+  end
+
+  it "refuses one email for two people, in whatever case" do
+    account
+    refused("accounts_email") { staff(loft, email: "MAREN@netloft.example") }
+  end
+
+  it "translates what a person can cause into our own kind of error, and nothing else" do
+    loft.clients.insert(name: "Zoé Quill", detail: "mornings")
+    expect { loft.clients.insert(name: "zoe quill", detail: "Mornings") }.to raise_error(Verglas::Invalid) { |error| expect([error.code, error.path]).to eq([:namesake, "/detail"]) }
+    expect { Verglas::Store::ConstraintErrors.translate { db[:gyms].insert(name: "") } }.to raise_error(Sequel::CheckConstraintViolation)
+  end
+
+  it "has words for every refusal it translates" do
+    Verglas::Store::ConstraintErrors::TABLE.each_value { |code, _| expect(Verglas::Formats::Words.maybe("errors.#{code}") || code).to be_a(String).or eq(:draft_exists) }
+  end
+end

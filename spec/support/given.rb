@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+# What specs start from: gyms, staff, machines, clients with readings.
+module Given
+  PASSWORD = "a pane of ice"
+
+  def db = Verglas::DB
+
+  def gym(name = "The Net Loft")
+    Verglas::Store::Gym.new(db, db[:gyms].returning(:id).insert(name: name).first[:id])
+  end
+
+  def staff(gym, email: "maren@netloft.example", name: "Maren Oldcastle", unit: "cm")
+    id = db[:accounts].insert(gym_id: gym.id, email: email, name: name, length_unit: unit)
+    db[:account_password_hashes].insert(id: id, password_hash: Verglas::Web::SignIn.password_hash(PASSWORD))
+    id
+  end
+
+  # A machine of spec/fixtures in a gym; answers its row.
+  def machine(gym, fixture = "slide_back", name: fixture)
+    data = Worked::MACHINES.fetch(fixture)
+    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", constants: data["constants"], adjusters: data["adjusters"]))
+  end
+
+  # A client with readings in mm; answers the row.
+  def client(gym, by, name: "Ione Fairweather", detail: "", sex: nil, **readings)
+    row = gym.clients.insert(name: name, detail: detail, sex: sex)
+    readings.each do |observation, value|
+      gym.readings.put(client_id: row[:id], observation: observation.to_s, value_mm: value, unit: "cm", confirmed: false, taken_by: by)
+    end
+    row
+  end
+end

@@ -1,0 +1,157 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# Every field of every route: wrong type, out of range, missing, too long, unknown, another gym's. Always 4xx with a code
+# and a path, nothing half written, nothing personal in the log.
+RSpec.describe "Bad input" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let(:here) { machine(loft) }
+  let(:person) { client(loft, account, name: "Perpetua Lowe", stature: 1648) }
+  let(:marks) { { "back pad" => "3", "roller" => "C", "start" => "3" } }
+  let(:draft) { loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: marks, by: account).first }
+
+  before { sign_in }
+
+  def everything = db.tables.reject { |table| %i[account_active_session_keys account_login_failures].include?(table) }.to_h { |table| [table, db[table].order(Sequel.lit("1")).all.to_s] }
+
+  def expect_refused(method, path, body, code: nil, at: nil)
+    before = everything
+    error = call(method, path, body)
+    expect(status).to be_between(400, 499), "#{method} #{path} #{body} gave #{status}"
+    expect(error.values_at("code", "message")).to all(be_a(String)), error.to_s
+    expect(error["path"]).to eq(at) if at
+    expect(error["code"]).to eq(code) if code
+    expect(everything).to eq(before)
+  end
+
+  bad_clients = {
+    "/name" => [nil, 5, [], "", "   ", "x" * 81, { "a" => 1 }], "/detail" => [nil, 5, "x" * 81], "/sex" => ["other", 3, ""],
+    "/birth_date" => ["yesterday", 19_900_101, "1899-01-01", "2023-02-30", "2999-01-01"], "/body_mass_kg" => ["heavy", -1, 0, 19, 401, 1e9, []], "/colour" => ["red"]
+  }
+  bad_clients.each do |path, values|
+    it "refuses a client's #{path} when it is #{values.map { |value| value.inspect[0, 20] }.join(", ")}" do
+      values.each do |value|
+        field = path.delete_prefix("/")
+        expect_refused(:post, "/api/clients", { name: "Ada" }.merge(field.to_sym => value), at: path)
+        expect_refused(:patch, "/api/clients/#{person[:id]}", { version: 1, field.to_sym => value }, at: path)
+      end
+    end
+  end
+
+  it "refuses a client without a name, and a correction without a version" do
+    expect_refused(:post, "/api/clients", {}, code: "missing", at: "/name")
+    expect_refused(:patch, "/api/clients/#{person[:id]}", { name: "Ada" }, code: "missing", at: "/version")
+    [0, -1, "1", 1.5, 10**12].each { |version| expect_refused(:patch, "/api/clients/#{person[:id]}", { version: version }, at: "/version") }
+  end
+
+  bad_readings = { "/value" => [nil, "long", 0, -5, 301, []], "/unit" => [nil, "ft", 5], "/confirmed" => ["yes", 1], "/version" => [nil, 0, "1"] }
+  bad_readings.each do |path, values|
+    it "refuses a reading's #{path} when it is #{values.inspect}" do
+      good = { value: 57, unit: "cm", version: 1 }
+      values.each { |value| expect_refused(:put, "/api/clients/#{person[:id]}/readings/seat_to_kneecap", good.merge(path.delete_prefix("/").to_sym => value), at: path) }
+    end
+  end
+
+  it "refuses measures that are none, and a removal without its version" do
+    expect_refused(:put, "/api/clients/#{person[:id]}/readings/arm_span", { value: 57, unit: "cm", version: 1 }, code: "not_found")
+    expect_refused(:delete, "/api/clients/#{person[:id]}/readings/stature", nil)
+    expect_refused(:delete, "/api/clients/#{person[:id]}/readings/stature?version=many", nil)
+  end
+
+  bad_marks = [nil, [], "3", {}, { "back pad" => "3" }, { "back pad" => 3, "roller" => "C", "start" => "3" }, { "back pad" => "9", "roller" => "C", "start" => "3" },
+               { "back pad" => "3", "roller" => "C", "start" => "3", "lamp" => "1" }, { "back pad" => "x" * 21, "roller" => "C", "start" => "3" }]
+  bad_marks.each do |bad|
+    it "refuses marks that are #{bad.inspect[0, 70]}" do
+      { post: "evaluation", patch: "", "post " => "acceptance" }.each do |method, action|
+        body = action == "evaluation" ? { marks: bad } : { marks: bad, version: draft[:version] }
+        expect_refused(method.to_s.strip.to_sym, "/api/fittings/#{draft[:id]}#{"/#{action}" unless action.empty?}", body)
+      end
+    end
+  end
+
+  it "refuses to open a bench on what is no id or nobody's id" do
+    ["x", 5, nil, SecureRandom.uuid].each do |bad|
+      expect_refused(:post, "/api/fittings", { client_id: bad, machine_id: here[:id] })
+      expect_refused(:post, "/api/fittings", { client_id: person[:id], machine_id: bad })
+    end
+  end
+
+  it "refuses a search that is no text or too long" do
+    [nil, 5, "x" * 81].each { |text| expect_refused(:post, "/api/clients/search", { text: text }, at: "/text") }
+    [["a"], "a", %w[a b c d], ["a", "b", "not an id"]].each { |after| expect_refused(:post, "/api/clients/search", { text: "", after: after }) }
+  end
+
+  it "does not choke on a page mark that is no client" do
+    call(:post, "/api/clients/search", { text: "", after: ["a", "", "not an id"] })
+    expect(status).to eq(422)
+  end
+
+  it "refuses bodies that are no JSON, of another type, or hold what text cannot" do
+    ["{", "[]", "5", '"name"', "\xFF\xFE", "{\"name\":\"a\\u0000b\"}", "{\"name\":\"a\xFFb\"}"].each do |raw|
+      call(:post, "/api/clients", raw: raw)
+      expect(status).to be_between(400, 422), raw.inspect
+    end
+    call(:post, "/api/clients", raw: '{"name":"Ada"}', type: "text/plain")
+    expect(status).to eq(415)
+    expect(db[:clients].count).to eq(0)
+  end
+
+  it "refuses a write without a key or with a bad one" do
+    [nil, "1", "x" * 500].each do |key|
+      call(:post, "/api/clients", { name: "Ada" }, key: key)
+      expect([status, last_response.body]).to match([be_between(400, 422), include("/Idempotency-Key").or(include("key_missing"))])
+    end
+    expect(db[:clients].count).to eq(0)
+  end
+
+  describe "another gym's" do
+    let(:other) { gym("The Sail Shed") }
+    let(:stranger) { staff(other, email: "ines@sailshed.example", name: "Ines") }
+    let(:theirs) { client(other, stranger, name: "Secret Person", stature: 1700) }
+    let(:their_machine) { machine(other) }
+    let(:their_draft) { other.fittings.open(client_id: theirs[:id], machine_id: their_machine[:id], description_number: 1, marks: marks, by: stranger).first }
+
+    it "clients, machines and fittings are not there, for any method" do
+      [[:get, "/api/clients/#{theirs[:id]}"], [:patch, "/api/clients/#{theirs[:id]}", { version: 1, detail: "x" }],
+       [:put, "/api/clients/#{theirs[:id]}/readings/stature", { value: 170, unit: "cm", version: 1 }], [:delete, "/api/clients/#{theirs[:id]}/readings/stature?version=1"],
+       [:get, "/api/fittings/#{their_draft[:id]}"], [:patch, "/api/fittings/#{their_draft[:id]}", { marks: marks, version: 1 }],
+       [:post, "/api/fittings/#{their_draft[:id]}/evaluation", { marks: marks }], [:post, "/api/fittings/#{their_draft[:id]}/acceptance", { marks: marks, version: 1 }],
+       [:post, "/api/fittings/#{their_draft[:id]}/discard", { version: 1 }], [:post, "/api/fittings", { client_id: theirs[:id], machine_id: here[:id] }],
+       [:post, "/api/fittings", { client_id: person[:id], machine_id: their_machine[:id] }]].each do |method, path, body|
+        expect_refused(method, path, body, code: "not_found")
+      end
+    end
+
+    it "names are not found, not listed and not on the floor" do
+      their_draft
+      expect(call(:post, "/api/clients/search", { text: "secret" })["clients"]).to be_empty
+      call(:get, "/api/floor")
+      expect(last_response.body).not_to include("Secret Person")
+    end
+  end
+
+  it "needs somebody signed in for every route" do
+    clear_cookies
+    Http::CONTRACT.definition.operations.each do |operation|
+      call(operation.request_method.to_sym, operation.path.gsub("{id}", person[:id]).gsub("{observation}", "stature"), {})
+      expect(status).to eq(401), "#{operation.request_method} #{operation.path}"
+    end
+  end
+
+  it "writes nothing personal in a log, nor a fault's message" do
+    call(:post, "/api/clients", { name: "Perpetua Secret", detail: "hidden" })
+    call(:post, "/api/clients", { name: "Perpetua Secret", detail: "hidden" })
+    call(:post, "/api/clients/search", { text: "secret" })
+    call(:get, "/api/nowhere/Perpetua%20Secret")
+    call(:put, "/api/clients/#{person[:id]}/readings/floor_to_knee_top", { value: 12.3, unit: "cm", version: 1 })
+    allow(Verglas::Store::Queries::SearchClients).to receive(:new).and_raise("broken for Perpetua Secret")
+    expect { call(:post, "/api/clients/search", { text: "secret" }) }.to output(satisfy { |line| line.include?("RuntimeError") && !line.include?("Secret") }).to_stderr
+    expect(status).to eq(500)
+    expect(Http::LOG.string).not_to match(/secret|hidden|12\.3|perpetua/i)
+    expect(Http::LOG.string.lines.size).to be >= 6
+    server_log = Dir[File.join(Verglas::ROOT, "var/postgres-test/log"), "/var/lib/postgresql/verglas-*/log"].map { |file| File.read(file) }.join
+    expect(server_log).not_to match(/Perpetua|hidden/)
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+RSpec.describe "Pages" do
+  it "answer every address of a place with the front end, its nonce and its policy" do
+    %w[/ /clients /clients/0b7f0a52-0000-4000-8000-000000000000 /fittings/x /sign-in].each do |path|
+      get path
+      nonce = last_response.headers["content-security-policy"][/script-src 'self' 'nonce-([^']+)'/, 1]
+      expect(last_response.body).to include("nonce=\"#{nonce}\"")
+      expect(last_response.body).not_to include("__CSP_NONCE__")
+    end
+  end
+
+  it "never give the same nonce twice, and allow nothing from elsewhere" do
+    policies = Array.new(2) { get("/").headers["content-security-policy"] }
+    expect(policies.uniq.size).to eq(2)
+    expect(policies.first).to include("default-src 'none'", "frame-ancestors 'none'")
+    expect(policies.join).not_to match(%r{https?://|unsafe-eval|script-src[^;]*unsafe-inline})
+  end
+
+  it "ask nothing of the network: fonts, styles and scripts are ours" do
+    page = get("/").body
+    expect(page.scan(/(?:src|href)="([^"]+)"/).flatten.grep(%r{\A(https?:)?//})).to be_empty
+  end
+
+  it "are not kept by caches, while hashed assets are for ever" do
+    expect(get("/").headers["cache-control"]).to eq("no-store")
+    script = get("/").body[%r{/assets/[^"]+\.js}]
+    expect(get(script).headers["cache-control"]).to include("immutable")
+  end
+
+  it "say clearly that an unknown route of the interface is none" do
+    get "/api/nowhere"
+    expect(last_response.status).to eq(401).or eq(404)
+  end
+end
+
+RSpec.describe "The contract" do
+  let(:definition) { Http::CONTRACT.definition }
+
+  it "describes every route of the application and nothing more" do
+    routes = Verglas::Web::App.routes.flat_map do |method, entries|
+      method == "HEAD" ? [] : entries.map { |pattern, *| "#{method} #{pattern.to_s.gsub(/:(\w+)/, '{\1}')}" }
+    end
+    described = definition.operations.map { |operation| "#{operation.request_method.upcase} #{operation.path}" }
+    expect(routes.grep(%r{ /api/})).to match_array(described)
+  end
+
+  it "asks a key of every write" do
+    writes = definition.operations.reject { |operation| operation.request_method == "get" || %w[searchClients evaluate].include?(operation.operation_id) }
+    expect(writes.size).to be >= 8
+    keyless = YAML.safe_load_file(Verglas::Web::Contract::FILE, aliases: true)["paths"].flat_map do |path, item|
+      item.except("parameters").filter_map { |method, operation| "#{method} #{path}" unless operation.to_s.include?("parameters/Key") || method == "get" }
+    end
+    expect(keyless).to contain_exactly("post /api/clients/search", "post /api/fittings/{id}/evaluation")
+  end
+end
+
+RSpec.describe Verglas::Formats::Words do
+  it "has a sentence for every code that the web gives out" do
+    codes = Dir[File.join(Verglas::ROOT, "{web,formats,store}/**/*.rb")].flat_map { |file| File.read(file).scan(/Invalid\.new\(:(\w+)/).flatten }.uniq
+    command_line_only = %w[unknown_operation unknown_machine unknown_body unreadable_file not_computable]
+    expect((codes - command_line_only).reject { |code| described_class.maybe("errors.#{code}", **Hash.new { |_, _| "x" }, adjuster: "a", mark: "m", difference: "d", direction: "more", what: "w") }).to be_empty
+  end
+
+  it "says nothing without its numbers" do
+    expect { described_class.say("says.offset.off_by", mm: 3) }.to raise_error(I18n::MissingInterpolationArgument)
+  end
+end

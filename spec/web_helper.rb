@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+# For specs of the HTTP interface: every answer is checked against web/openapi.yaml.
+require "database_helper"
+require "rack/test"
+require "securerandom"
+
+module Http
+  include Rack::Test::Methods
+
+  LOG = StringIO.new
+  APP = Verglas::Web::Stack.build(Verglas::DB, log: LOG, limits: false)
+  CONTRACT = Verglas::Web::Contract.new
+
+  def app = APP
+
+  # A request as the front end makes it; answers the parsed body.
+  def call(method, path, body = nil, key: SecureRandom.uuid, type: "application/json", raw: nil)
+    header "Content-Type", type
+    header "Accept", "application/json"
+    header "Idempotency-Key", key
+    public_send(method, path, raw || (body && JSON.generate(body)))
+    check_answer(path)
+    last_response.body.start_with?("{") ? JSON.parse(last_response.body) : last_response.body
+  end
+
+  def check_answer(path)
+    # 403 is said before the interface is reached, 500 is our fault: neither is part of the contract.
+    return unless path.start_with?("/api/") && ![403, 500].include?(status) && CONTRACT.definition.request(last_request).known?
+
+    failure = CONTRACT.definition.validate_response(last_request, last_response).error
+    raise "#{last_request.request_method} #{path} #{last_response.status} breaks the contract: #{failure.exception_message} #{last_response.body[0, 300]}" if failure
+  end
+
+  def status = last_response.status
+  def sign_in(email: "maren@netloft.example", password: Given::PASSWORD) = call(:post, "/auth/login", { email: email, password: password })
+end
+
+RSpec.configure do |config|
+  config.include Http, file_path: %r{/spec/web/}
+  config.before { Http::LOG.truncate(Http::LOG.rewind) }
+end
