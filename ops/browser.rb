@@ -15,6 +15,7 @@ module Verglas
         Capybara.server = :puma, { Silent: true, Threads: "0:5" }
         Capybara.server_host = "127.0.0.1"
         Capybara.default_max_wait_time = 8
+        Capybara.enable_aria_label = true
         Capybara.register_driver(:verglas) do |current|
           Capybara::Cuprite::Driver.new(current, browser_path: path, headless: "new", window_size: window, process_timeout: 60,
                                                  timeout: 20, js_errors: true, browser_options: OPTIONS.dup)

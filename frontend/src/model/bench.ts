@@ -73,7 +73,7 @@ export function benchReducer(bench: Bench, event: BenchEvent): Bench {
       return moved(bench, event.marks);
     case "undo": {
       const last = bench.past.at(-1);
-      return last ? { ...bench, marks: last, past: bench.past.slice(0, -1) } : bench;
+      return last ? { ...bench, marks: last, past: bench.past.slice(0, -1), saving: { kind: "saving" } } : bench;
     }
     case "choose":
       return { ...bench, active: event.label };

@@ -27,9 +27,9 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
   const [bench, dispatch] = useReducer(benchReducer, null, () => {
     const begun = startBench(fitting, order[0] ?? null);
     const unsaved = unsavedMarks(fitting);
-    return unsaved ? { ...begun, marks: unsaved } : begun;
+    return unsaved ? { ...begun, marks: unsaved, saving: { kind: "saving" } } : begun;
   });
-  useDraft(id, bench, fitting.marks, dispatch);
+  useDraft(id, bench, fitting, dispatch);
   const me = useQuery(meQuery);
   const answer = useQuery(evaluationQuery(id, bench.marks, fitting.evaluation));
   const evaluation = answer.data ?? fitting.evaluation;

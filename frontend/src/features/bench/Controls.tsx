@@ -36,7 +36,7 @@ const Top = styled.div`
   justify-content: space-between;
   align-items: baseline;
   gap: ${space(2)};
-  h3 {
+  h2 {
     font-size: ${size.text};
   }
 `;
@@ -119,7 +119,7 @@ export function Controls({ advice, machine, bench, evaluation, dispatch }: Props
         return (
           <Card key={label} $active={bench.active === label} role="group" aria-label={name} data-adjuster={label}>
             <Top>
-              <h3>{name}</h3>
+              <h2>{name}</h2>
               {advised ? (
                 <Advice
                   advised={advised}

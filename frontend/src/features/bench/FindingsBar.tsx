@@ -32,7 +32,7 @@ const Head = styled.div`
   justify-content: space-between;
   align-items: center;
   gap: 0 ${space(2)};
-  h3 {
+  h2 {
     font-size: ${size.small};
     color: ${colour.inkMuted};
   }
@@ -132,7 +132,7 @@ export function FindingList({ findings }: { findings: Finding[] }) {
       {findings.map((finding) => (
         <li key={finding.code} data-finding={finding.code}>
           <Head>
-            <h3>{finding.title}</h3>
+            <h2>{finding.title}</h2>
             <BandName band={finding.band} likely={finding.likely} />
           </Head>
           <Value data-value>{value(finding)}</Value>

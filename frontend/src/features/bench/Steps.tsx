@@ -46,11 +46,15 @@ const Dot = styled.span<{ $state: "done" | "active" | "open" }>`
     ${({ $state }) => ($state === "open" ? colour.lineStrong : $state === "done" ? colour.inLine : colour.action)};
   background: ${({ $state }) => ($state === "open" ? "transparent" : $state === "done" ? colour.inLine : colour.action)};
 `;
-const What = styled.dl`
+const What = styled.div`
   padding: 0 ${space(4)} ${space(3)} ${space(11)};
   display: grid;
   gap: ${space(2)};
   line-height: 1.35;
+  dl {
+    display: grid;
+    gap: ${space(2)};
+  }
   dt {
     font-size: ${size.small};
     color: ${colour.inkMuted};
@@ -92,24 +96,26 @@ export function Steps({ advice, bench, dispatch }: Props) {
               </Head>
               {active ? (
                 <What>
-                  <dd>{step.do}</dd>
-                  <div>
-                    <dt>Look</dt>
-                    <dd>{step.look}</dd>
-                  </div>
-                  <div>
-                    <dt>Right</dt>
-                    <dd>{step.right}</dd>
-                  </div>
-                  {sure?.sure ? (
+                  <p>{step.do}</p>
+                  <dl>
                     <div>
-                      <dt>How sure</dt>
-                      <dd>
-                        {sure.too_far ? `${sure.too_far} ` : ""}
-                        {sure.sure}
-                      </dd>
+                      <dt>Look</dt>
+                      <dd>{step.look}</dd>
                     </div>
-                  ) : null}
+                    <div>
+                      <dt>Right</dt>
+                      <dd>{step.right}</dd>
+                    </div>
+                    {sure?.sure ? (
+                      <div>
+                        <dt>How sure</dt>
+                        <dd>
+                          {sure.too_far ? `${sure.too_far} ` : ""}
+                          {sure.sure}
+                        </dd>
+                      </div>
+                    ) : null}
+                  </dl>
                 </What>
               ) : null}
             </Item>
@@ -122,11 +128,13 @@ export function Steps({ advice, bench, dispatch }: Props) {
           </Head>
           {writing ? (
             <What>
-              <dd>Every pin heard home, then accept: the marks, the numbers and what they rest on go on the card.</dd>
-              <div>
-                <dt>Before loading</dt>
-                <dd>Pain is a reason to stop. The maker&rsquo;s plate and licensed advice come first.</dd>
-              </div>
+              <p>Every pin heard home, then accept: the marks, the numbers and what they rest on go on the card.</p>
+              <dl>
+                <div>
+                  <dt>Before loading</dt>
+                  <dd>Pain is a reason to stop. The maker&rsquo;s plate and licensed advice come first.</dd>
+                </div>
+              </dl>
             </What>
           ) : null}
         </Item>

@@ -20,8 +20,9 @@ export function unsavedMarks(fitting: FittingState): Marks | null {
 
 export const forgetUnsaved = (id: string) => localStorage.removeItem(store(id));
 
-export function useDraft(id: string, bench: Bench, savedAtFirst: Marks, dispatch: Dispatch<BenchEvent>) {
-  const saved = useRef<Marks>(savedAtFirst);
+export function useDraft(id: string, bench: Bench, first: FittingState, dispatch: Dispatch<BenchEvent>) {
+  const saved = useRef<Marks>(first.marks);
+  const savedAt = useRef(first.updated_at);
   const busy = useRef(false);
   const timer = useRef<number>(undefined);
 
@@ -38,6 +39,7 @@ export function useDraft(id: string, bench: Bench, savedAtFirst: Marks, dispatch
         }),
       );
       saved.current = marks;
+      savedAt.current = state.updated_at;
       forgetUnsaved(id);
       dispatch({ type: "saved", version: state.version, at: state.updated_at });
     } catch (thrown) {
@@ -54,10 +56,14 @@ export function useDraft(id: string, bench: Bench, savedAtFirst: Marks, dispatch
 
   const { marks, version, saving } = bench;
   useEffect(() => {
-    if (sameMarks(saved.current, marks)) return;
+    if (sameMarks(saved.current, marks)) {
+      // Undone before it was handed over: there is nothing to keep.
+      if (saving.kind === "saving" && !busy.current) dispatch({ type: "saved", version, at: savedAt.current });
+      return;
+    }
     localStorage.setItem(store(id), JSON.stringify({ marks, version }));
     window.clearTimeout(timer.current);
     timer.current = window.setTimeout(() => void save(), saving.kind === "waiting" ? RETRY_MS : PAUSE_MS);
     return () => window.clearTimeout(timer.current);
-  }, [id, marks, version, saving]);
+  }, [id, marks, version, saving, dispatch]);
 }

@@ -3,17 +3,20 @@ import styled from "styled-components";
 import { machinesQuery } from "../../api/queries";
 import { useTitle } from "../../app/Shell";
 import { Empty, Muted, Page, PageHead, Rows, Section, Small, Strong, Title } from "../../ui/Page";
-import { font, space } from "../../ui/tokens";
+import { breakpoint, font, space } from "../../ui/tokens";
 
 const Row = styled.li`
   display: grid;
-  grid-template-columns: minmax(14rem, 1fr) 2fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 2fr);
   gap: ${space(4)};
   padding: ${space(4)};
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `;
 const Marks = styled.dl`
   display: grid;
-  grid-template-columns: 6rem 1fr;
+  grid-template-columns: 6rem minmax(0, 1fr);
   gap: ${space(1)} ${space(3)};
   dd {
     font-family: ${font.mark};

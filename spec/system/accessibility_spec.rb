@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require "system_helper"
+
+# Each screen at each size: nothing for the axe engine to find, nothing cut.
+RSpec.describe "Every screen" do
+  let!(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
+  let!(:there) { machine(loft, "slide_seat", name: "Leg extension 2") }
+  let!(:person) { client(loft, account, name: "Imre Talbot-Vane", detail: "rows on Tuesdays", sex: "man", stature: 1700, seat_to_kneecap: 604) }
+  let(:draft) { opened(here) }
+  let(:accepted) do
+    row = opened(there)
+    bench = Verglas::Web::Bench.of(loft, row)
+    loft.fittings.accept(row[:id], version: 1, marks: row[:marks].to_h, result: bench.result(row[:marks].to_h), computed_from: bench.computed_from, by: account)
+  end
+
+  def opened(machine)
+    bench = Verglas::Web::Bench.new(client: person, readings: loft.readings.of(person[:id]), machine_row: machine)
+    loft.fittings.open(client_id: person[:id], machine_id: machine[:id], description_number: 1, marks: bench.advice.marks, by: account).first
+  end
+
+  # 200 % zoom of 1280 x 800 is a window of half that.
+  sizes = { "1280 x 800" => [1280, 800], "1024 x 768" => [1024, 768], "200 % zoom" => [640, 400], "a phone upright" => [390, 844] }
+  sizes.each do |name, size|
+    it "is accessible and whole at #{name}" do
+      resize(*size)
+      visit "/sign-in"
+      expect(page).to have_button("Sign in")
+      look "sign-in"
+      sign_in
+      screens = { "/" => "Left open", "/clients" => "Imre Talbot-Vane", "/clients/new" => "What tells them apart", "/clients/#{person[:id]}" => "Card",
+                  "/clients/#{person[:id]}/details" => "Correct Imre", "/clients/#{person[:id]}/tape" => "Expected", "/fittings/#{draft[:id]}" => "Knee to pivot",
+                  "/fittings/#{accepted[:id]}" => "Computed from", "/machines" => "Leg extension 1", "/sessions" => "Not built yet", "/rules" => "Not built yet", "/nowhere" => "nothing at this address" }
+      screens.each do |path, text|
+        visit path
+        expect(page).to have_text(text)
+        look path
+      end
+    end
+
+    def look(what)
+      expect_accessible(what)
+      expect_nothing_cut(what)
+    end
+  end
+
+  it "is accessible with a dialogue open, a bad fit, and a refused reading" do
+    sign_in
+    keys :escape
+    page.execute_script("document.activeElement.blur()")
+    keys "?"
+    expect(page).to have_css("[role=dialog]", text: "Keys")
+    expect_accessible("the list of keys")
+    visit "/fittings/#{draft[:id]}"
+    2.times { find("[aria-label^='Back pad one mark down']").click }
+    expect(page).to have_css("[data-finding=offset]", text: "off")
+    expect_accessible("a bad fit")
+    visit "/clients/#{person[:id]}/tape"
+    click_button "Floor to top of knee"
+    fill_in "Reading in cm", with: "70"
+    click_button "Keep the reading"
+    expect(page).to have_css("[role=alert]")
+    expect_accessible("a slip")
+  end
+
+  it "gives fingers enough to touch: every button 44 px, the adjusters' steps 56" do
+    sign_in
+    visit "/fittings/#{draft[:id]}"
+    expect(page).to have_css("[data-figure=side]")
+    small = page.evaluate_script("[...document.querySelectorAll('main button')].filter((button) => button.getBoundingClientRect().height < 43.5).map((button) => button.innerText)")
+    expect(small).to be_empty
+    heights = page.evaluate_script("[...document.querySelectorAll('[aria-label*=\"one mark\"]')].map((button) => button.getBoundingClientRect().height)")
+    expect(heights).to all(be >= 55.5)
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+# For specs in a real browser, on the built front end and a real server with its own database.
+require "database_helper"
+require "capybara/rspec"
+require "tmpdir"
+require_relative "../ops/browser"
+
+# Chromium leaves a folder behind at each start: give it one that goes.
+scratch = Dir.mktmpdir("verglas-browser")
+ENV["TMPDIR"] = scratch
+
+Verglas::Ops::Browser.prepare(Verglas::Web::Stack.build(Verglas::DB, limits: false))
+Capybara.default_driver = :verglas
+Capybara.javascript_driver = :verglas
+
+module Browsing
+  AXE = File.join(Verglas::ROOT, "frontend", "node_modules", "axe-core", "axe.min.js")
+
+  def sign_in(email: "maren@netloft.example", password: Given::PASSWORD)
+    visit "/"
+    fill_in "Email", with: email
+    fill_in "Password", with: password
+    click_button "Sign in"
+    expect(page).to have_text("Find a client")
+  end
+
+  # Nothing that the axe engine finds fault with.
+  def expect_accessible(what)
+    page.execute_script(File.read(AXE)) unless page.evaluate_script("Boolean(window.axe)")
+    page.execute_script("window.axeFound = null; axe.run(document, { resultTypes: ['violations'] }).then((result) => { window.axeFound = result.violations; })")
+    found = nil
+    Capybara.using_wait_time(15) { expect { found = page.evaluate_script("window.axeFound") }.not_to raise_error }
+    30.times do
+      break if (found = page.evaluate_script("window.axeFound"))
+
+      sleep 0.1
+    end
+    expect(found).not_to be_nil, "axe did not finish on #{what}"
+    told = found.map { |fault| "#{fault["id"]}: #{fault["nodes"].map { |node| node["target"] }.flatten.first(3).join(", ")} #{fault["nodes"].first["failureSummary"]}" }
+    expect(told).to be_empty, "#{what}: #{told.join("; ")}"
+  end
+
+  # No text is cut off: nothing wider than the window, no box with a hidden overflow that holds more than it shows.
+  def expect_nothing_cut(what)
+    cut = page.evaluate_script(<<~JS)
+      (() => {
+        const told = (element) => `${element.tagName} ${element.textContent.trim().slice(0, 40)}`;
+        const wide = document.documentElement.scrollWidth > window.innerWidth + 1 ? [`the page is ${document.documentElement.scrollWidth} wide`] : [];
+        const cut = [...document.querySelectorAll("h1,h2,h3,p,dt,dd,button,a,label,li,span,output,input")].filter((element) => {
+          const style = getComputedStyle(element);
+          const hidden = style.clipPath !== "none" || style.position === "absolute" || element.closest("[data-react-aria-hidden], svg");
+          return !hidden && style.display !== "inline" && element.clientWidth > 0 && element.scrollWidth > element.clientWidth + 2;
+        }).map(told);
+        return wide.concat(cut);
+      })()
+    JS
+    expect(cut).to be_empty, "#{what}: #{cut.join("; ")}"
+  end
+
+  def resize(width, height)
+    page.driver.browser.page.command("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: false)
+  end
+
+  def keys(*presses) = page.driver.browser.keyboard.type(*presses)
+  def finding(code) = find("[data-finding='#{code}'] [data-value]").text
+  def mark(adjuster) = find("[data-adjuster='#{adjuster}'] output").text
+  def kept = expect(page).to(have_css("[data-saving=kept]"))
+end
+
+RSpec.configure do |config|
+  config.include Browsing, file_path: %r{/spec/system/}
+  config.include Capybara::DSL, file_path: %r{/spec/system/}
+  config.after(:each, file_path: %r{/spec/system/}) { Capybara.reset_sessions! }
+  config.after(:suite) do
+    Capybara.current_session.driver.quit
+    FileUtils.rm_rf(scratch)
+  end
+end
