@@ -43,16 +43,16 @@ module Verglas
           @gym.readings.put(client_id: row[:id], observation: observation, value_mm: value, unit: "cm", confirmed: false, taken_by: @staff.first)
         end
         person.fetch("fitted", []).each { |name| accept(row, @machines.fetch(name)) }
-        person.fetch("open", []).each { |name| open(row, @machines.fetch(name)) }
+        person.fetch("open", []).each { |name| open_draft(row, @machines.fetch(name)) }
       end
 
       def accept(client, machine)
-        draft, bench = open(client, machine)
+        draft, bench = open_draft(client, machine)
         marks = draft[:marks].to_h
         @gym.fittings.accept(draft[:id], version: draft[:version], marks: marks, result: bench.result(marks), computed_from: bench.computed_from, by: @staff.first)
       end
 
-      def open(client, machine)
+      def open_draft(client, machine)
         bench = Web::Bench.new(client: client, readings: @gym.readings.of(client[:id]), machine_row: machine)
         draft, = @gym.fittings.open(client_id: client[:id], machine_id: machine[:id], description_number: machine[:number], marks: bench.advice.marks, by: @staff.last)
         [draft, bench]

@@ -36,7 +36,7 @@ module Verglas
 
         request
       rescue JSON::ParserError, EncodingError
-        raise Invalid.new(:not_json)
+        raise Invalid, :not_json
       end
 
       def carry_out(request)

@@ -34,7 +34,7 @@ TestDatabase.prepare
 require_relative "support/given"
 
 RSpec.configure do |config|
-  config.include Given
-  config.before { TestDatabase.empty }
+  config.include Given, file_path: %r{/spec/(store|web|system)/}
+  config.before(:each, file_path: %r{/spec/(store|web|system)/}) { TestDatabase.empty }
   config.after(:suite) { TestDatabase.stop }
 end

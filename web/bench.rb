@@ -4,15 +4,16 @@ module Verglas
   module Web
     # A client met by a machine, from their rows: where store's rows become core's questions.
     class Bench
-      attr_reader :client, :readings, :machine_row
+      attr_reader :client, :readings, :machine_row, :fitting
 
-      # A fitting's bench, on the machine as it was described when the fitting was opened.
-      def self.of(gym, fitting)
-        new(client: gym.clients.find(fitting[:client_id]), readings: gym.readings.of(fitting[:client_id]),
-            machine_row: gym.machines.at(fitting[:machine_id], fitting[:description_number]))
+      # The bench of a fitting, on the machine as it was described when the fitting was opened; nil where the gym has none.
+      def self.of(gym, fitting_id)
+        rows = Store::Queries::FittingOnBench.new(gym).call(fitting_id)
+        rows && new(fitting: rows[:fitting], client: rows[:client], readings: gym.readings.of(rows[:client][:id]), machine_row: rows[:machine])
       end
 
-      def initialize(client:, readings:, machine_row:)
+      def initialize(client:, readings:, machine_row:, fitting: nil)
+        @fitting = fitting
         @client = client
         @readings = readings
         @machine_row = machine_row

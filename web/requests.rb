@@ -9,7 +9,7 @@ module Verglas
         return @staff if defined?(@staff)
 
         rodauth = request.env["rodauth"]
-        @staff = rodauth&.logged_in? ? db[:accounts].first(id: rodauth.session_value, status_id: 2) : nil
+        @staff = rodauth&.logged_in? ? Store::Staff.find(db, rodauth.session_value) : nil
       end
 
       def gym = @gym ||= Store::Gym.new(db, staff[:gym_id])
@@ -20,11 +20,11 @@ module Verglas
       def parsed_body
         text = raw_body
         # PostgreSQL's text cannot hold a NUL, nor anything that is not UTF-8.
-        raise Invalid.new(:not_json) if text.include?('\u0000') || !text.dup.force_encoding(Encoding::UTF_8).valid_encoding?
+        raise Invalid, :not_json if text.include?('\u0000') || !text.dup.force_encoding(Encoding::UTF_8).valid_encoding?
 
         text.empty? ? {} : JSON.parse(text).transform_keys(&:to_sym)
       rescue JSON::ParserError
-        raise Invalid.new(:not_json)
+        raise Invalid, :not_json
       end
 
       def raw_body
@@ -32,7 +32,7 @@ module Verglas
         request.body&.read.to_s
       end
 
-      def refuse(code) = raise(Invalid.new(code))
+      def refuse(code) = raise(Invalid, code)
       def refuse_body(invalid, **extra) = JSON.generate(Errors.body(invalid, **extra))
       def found(row) = row || refuse(:not_found)
       def reply(data) = JSON.generate(data)

@@ -14,9 +14,7 @@ module Verglas
       def initialize(*values)
         super
         each_pair do |name, value|
-          unless value.is_a?(Numeric) && value.finite? && value.positive?
-            raise Invalid.new(:body_parameter_not_positive, path: "/#{name}", name: name, value: value)
-          end
+          raise Invalid.new(:body_parameter_not_positive, path: "/#{name}", name: name, value: value) unless value.is_a?(Numeric) && value.finite? && value.positive?
         end
         raise Invalid.new(:thigh_too_short, path: "/thigh", value: thigh) unless thigh > (hip_rise - knee_under).abs
 

@@ -25,8 +25,10 @@ module Verglas
       end
 
       # One array of slopes per output of the block, which takes Dimensions: output units per mm.
-      def gradients
-        Statistics::Gradient.of(normal.mean) { |values| yield(Dimensions.new(*values)) }
+      # along: the parameters on which the outputs depend; the slopes along all others are nought.
+      def gradients(along: PARAMETERS)
+        places = along.map { |name| PARAMETERS.index(name) }
+        Statistics::Gradient.of(normal.mean, along: places) { |values| yield(Dimensions.new(*values)) }
       end
     end
   end

@@ -13,7 +13,7 @@ module Verglas
 
       def initialize(sex:, body_mass_kg: nil, readings: [])
         check_mass(body_mass_kg)
-        @estimate = Prior.new(sex: sex).estimate(heavy: self.class.heavy?(sex, body_mass_kg, readings))
+        @estimate = Prior.estimate(sex: sex, heavy: self.class.heavy?(sex, body_mass_kg, readings))
         @reports = readings.map { |reading| take(reading) }.freeze
         freeze
       end
@@ -42,9 +42,7 @@ module Verglas
         expected, sigma = @estimate.expected(observation)
         slip = slip?(observation, reading.value_mm, expected, sigma)
         refused = slip && (observation.limits_mm || !reading.confirmed) ? true : false
-        unless refused
-          @estimate = Estimate.new(@estimate.normal.observe(row: observation.row, value: reading.value_mm, sd: observation.sd_mm))
-        end
+        @estimate = Estimate.new(@estimate.normal.observe(row: observation.row, value: reading.value_mm, sd: observation.sd_mm)) unless refused
         Report.new(reading: reading, expected_mm: expected, innovation_mm: reading.value_mm - expected, sigma_mm: sigma,
                    refused: refused, marked: slip && !refused)
       end

@@ -15,6 +15,12 @@ module Verglas
 
       def mean_stature_mm = stature[:mean]
 
+      # One a sex and build, made once: estimates are frozen.
+      def self.estimate(sex:, heavy: false)
+        @estimates ||= {}
+        @estimates[[sex, heavy]] ||= new(sex: sex).estimate(heavy: heavy)
+      end
+
       # heavy: doubles the residual SDs of the soft parameters.
       def estimate(heavy: false)
         loose = Statistics::Normal.new(mean: shares.map { |share| share * mean_stature_mm }, covariance: covariance(heavy))

@@ -14,7 +14,7 @@ module Verglas
       GRADED_QUANTITY = { crease_gap: :crease_gap_mm, contact: :above_ankle_mm, start: :knee_bend_start_deg,
                           kneecap_gap: :kneecap_gap_mm, thigh_press: :thigh_press_mm }.freeze
 
-      attr_reader :machine, :estimate, :wishes, :indices
+      attr_reader :machine, :estimate, :wishes, :indices, :parameters
 
       def initialize(machine:, estimate:, wishes:, indices:)
         @machine = machine
@@ -23,8 +23,6 @@ module Verglas
         @indices = indices
         @parameters = machine.parameters(indices)
       end
-
-      attr_reader :parameters
 
       def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
       def marks = machine.marks(indices)
@@ -64,18 +62,20 @@ module Verglas
       def quantities_of(mechanics, parameters) = mechanics.class::Quantities.of(mechanics, parameters)
 
       def probability(finding)
-        in_line, close = probabilities(finding)
-        [in_line, close - in_line, 1 - close, 1 - close][finding.severity].clamp(0.0, 1.0)
+        band = mechanics.class::BANDS[finding.code]
+        share = case finding.severity
+                when 0 then within(finding, band.in_line)
+                when 1 then within(finding, band.close) - within(finding, band.in_line)
+                else 1 - within(finding, band.close)
+                end
+        share.clamp(0.0, 1.0)
       end
 
-      # P(in line), P(in line or close)
-      def probabilities(finding)
-        band = mechanics.class::BANDS[finding.code]
-        ranges = [band.in_line, band.close]
-        return ranges.map { |range| joint_probability(range.max) } if finding.code == :offset
+      # P(the graded number lies in a range)
+      def within(finding, range)
+        return joint_probability(range.max) if finding.code == :offset
 
-        sd = sds[GRADED_QUANTITY.fetch(finding.code)]
-        ranges.map { |range| Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sd) }
+        Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sds[GRADED_QUANTITY.fetch(finding.code)])
       end
 
       def variance(one, other) = estimate.normal.covariance_of(body_gradients[one], body_gradients[other])
@@ -88,7 +88,7 @@ module Verglas
 
       def body_gradients
         @body_gradients ||= quantities.keys.zip(
-          estimate.gradients { |body| quantities_of(mechanics_for(body), parameters).values }
+          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| quantities_of(mechanics_for(body), parameters).values }
         ).to_h
       end
 

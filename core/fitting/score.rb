@@ -4,7 +4,7 @@ module Verglas
   module Fitting
     # How good a set of findings is, smaller first: worst severity, how many findings have it (0 when the worst is 0),
     # summed cost. Scores of disjoint sets of findings add up. docs/model.md section 9.
-    Score = Struct.new(:worst, :count, :cost) do
+    Score = Struct.new(:worst, :number, :cost) do
       include Comparable
 
       def self.of(findings)
@@ -14,12 +14,12 @@ module Verglas
 
       def +(other)
         worst = [self.worst, other.worst].max
-        count = (self.worst == worst ? self.count : 0) + (other.worst == worst ? other.count : 0)
-        Score.new(worst, count, cost + other.cost)
+        number = (self.worst == worst ? self.number : 0) + (other.worst == worst ? other.number : 0)
+        Score.new(worst, number, cost + other.cost)
       end
 
       # Costs that differ only by rounding are equal, so that the machine's printed order decides.
-      def key = [worst, count, cost.round(9)]
+      def key = [worst, number, cost.round(9)]
       def <=>(other) = key <=> other.key
     end
   end

@@ -8,6 +8,8 @@ module Verglas
       BANDS = Band.table(:seated_knee)
       FAULTS = Tables[:seated_knee][:faults]
       FIXED_SEAT = Tables[:seated_knee][:fixed_seat]
+      # The body's parameters that anything here depends on.
+      BODY_PARAMETERS = %i[thigh shank hip_depth hip_rise knee_back knee_under thigh_depth calf_half].freeze
       KNEECAP_EDGE_MM = Tables[:seated_knee][:kneecap_edge][:behind_knee_mm]
 
       # What is known once the seat is set: the knee relative to the pivot (Point, mm) and the gap behind it.

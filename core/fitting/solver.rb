@@ -3,7 +3,7 @@
 module Verglas
   module Fitting
     # The best marks for one exact body. Every combination of the joint adjusters is tried; for each, the groups of other
-    # adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity, count):
+    # adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity, number):
     # all that a whole result's score can see of it, so the answer is that of the full product. docs/model.md section 9.
     class Solver
       # indices: one mark's index an adjuster, in the machine's order.
@@ -51,7 +51,7 @@ module Verglas
       end
 
       def cheapest(solutions)
-        solutions.group_by { |solution| [solution.score.worst, solution.score.count] }.each_value.map(&:min)
+        solutions.group_by { |solution| [solution.score.worst, solution.score.number] }.each_value.map(&:min)
       end
 
       # {place => index}, in the machine's printed order, smaller index first.

@@ -12,7 +12,7 @@ module Verglas
 
       def +(other) = Point.new(s + other.s, n + other.n)
       def -(other) = Point.new(s - other.s, n - other.n)
-      def *(factor) = Point.new(s * factor, n * factor)
+      def *(other) = Point.new(s * other, n * other)
       def dot(other) = (s * other.s) + (n * other.n)
       def norm = Math.hypot(s, n)
 

@@ -24,7 +24,7 @@ module Verglas
 
       # Mean distance to the neighbouring marks (mm or degrees); one neighbour at an end, 0 when alone.
       def pitch(index)
-        neighbours = [index - 1, index + 1].select { |other| other.between?(0, size - 1) }
+        neighbours = [index - 1, index + 1].grep(0..(size - 1))
         return 0.0 if neighbours.empty?
 
         neighbours.sum { |other| (travel[other] - travel[index]).abs }.fdiv(neighbours.size)

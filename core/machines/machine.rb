@@ -39,7 +39,7 @@ module Verglas
 
       # {constant => value} at one index an adjuster.
       def parameters(indices)
-        adjusters.each_with_index.each_with_object(constants.dup) do |(adjuster, position), values|
+        adjusters.each_with_index.with_object(constants.dup) do |(adjuster, position), values|
           travel = adjuster.travel[indices[position]]
           adjuster.drives.each { |name, factor| values[name] += factor * travel }
         end

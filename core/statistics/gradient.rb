@@ -4,14 +4,16 @@ module Verglas
   module Statistics
     # Slopes by central differences. The block maps an array of inputs to an array of outputs.
     module Gradient
-      # One array of slopes per output, each in output units per input unit.
-      def self.of(inputs, step: 1.0)
-        columns = inputs.each_index.map do |index|
+      # One array of slopes per output, each in output units per input unit. along: which inputs matter; the slopes along
+      # the others are nought and are not computed.
+      def self.of(inputs, step: 1.0, along: inputs.each_index)
+        slopes = along.to_h do |index|
           above = yield(shifted(inputs, index, step))
           below = yield(shifted(inputs, index, -step))
-          above.zip(below).map { |high, low| (high - low) / (2 * step) }
+          [index, above.zip(below).map { |high, low| (high - low) / (2 * step) }]
         end
-        columns.transpose
+        none = slopes.empty? ? [] : Array.new(slopes.each_value.first.size, 0.0)
+        inputs.each_index.map { |index| slopes.fetch(index, none) }.transpose
       end
 
       def self.shifted(inputs, index, step) = inputs.dup.tap { |copy| copy[index] += step }

@@ -35,7 +35,13 @@ module Verglas
 
       # Variance of gradient . x, and covariance of two such sums.
       def variance(gradient) = covariance_of(gradient, gradient)
-      def covariance_of(one, other) = dot(one, times(other))
+
+      def covariance_of(one, other)
+        sum = 0.0
+        one.each_with_index { |entry, index| sum += entry * dot(other, covariance[index]) unless entry.zero? }
+        sum
+      end
+
       def sd(gradient) = Math.sqrt([variance(gradient), 0.0].max)
 
       private
@@ -48,7 +54,7 @@ module Verglas
         end
       end
 
-      def times(vector) = covariance.map { |row| dot(row, vector) }
+      def times(vector) = covariance.map { |row| dot(vector, row) }
 
       def dot(one, other)
         sum = 0.0

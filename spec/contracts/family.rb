@@ -41,6 +41,12 @@ RSpec.shared_examples "a family" do
     end
   end
 
+  it "depends on no part of the body but those it names" do
+    all = Verglas::Body::Estimate.exact(body).gradients { |given| mechanics.class::Quantities.of(Verglas::Fitting::Mechanisms.for(machine, given, wishes), parameters).values }
+    named = all.transpose.each_with_index.reject { |slopes, _| slopes.all?(&:zero?) }.map { |_, index| Verglas::Body::PARAMETERS[index] }
+    expect(named - mechanics.class::BODY_PARAMETERS).to be_empty
+  end
+
   it "decides every adjuster of its machine, and reaches the target where the requirement says" do
     machine.adjusters.each do |adjuster|
       requirement = requirement_of(adjuster)

@@ -3,7 +3,7 @@
 RSpec.describe Verglas::Value do
   let(:pair) do
     described_class.define(:low, :high) do
-      def check = low <= high || raise(Verglas::Invalid.new(:upside_down))
+      def check = low <= high || raise(Verglas::Invalid, :upside_down)
     end
   end
 

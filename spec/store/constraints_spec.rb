@@ -7,8 +7,8 @@ RSpec.describe "The database's own constraints" do
   let(:account) { staff(loft) }
   let(:person) { client(loft, account) }
 
-  def refused(constraint)
-    expect { yield }.to raise_error(Sequel::DatabaseError) { |error|
+  def refused(constraint, &block)
+    expect(&block).to raise_error(Sequel::DatabaseError) { |error|
       expect(error.wrapped_exception.result.error_field(PG::PG_DIAG_CONSTRAINT_NAME) || error.message).to match(constraint)
     }
   end

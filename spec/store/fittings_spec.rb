@@ -70,7 +70,14 @@ RSpec.describe Verglas::Store::Writes do
     account
     mutex = Mutex.new
     done = 0
-    answers = Array.new(3) { Thread.new { described_class.new(db, account_id: account).once(key, "r") { sleep 0.05; [200, mutex.synchronize { (done += 1).to_s }] } } }.map(&:value)
+    answers = Array.new(3) do
+      Thread.new do
+        described_class.new(db, account_id: account).once(key, "r") do
+          sleep 0.05
+          [200, mutex.synchronize { (done += 1).to_s }]
+        end
+      end
+    end.map(&:value)
     expect([done, answers.uniq]).to eq([1, [[200, "1"]]])
   end
 

@@ -9,6 +9,8 @@ RSpec.describe "The migrations" do
     expect(db.tables - [:schema_info]).to be_empty
     Verglas::Store::Database.migrate(db)
     expect(db.tables.sort).to eq(tables)
+  ensure
+    db.disconnect # plans made for the old tables
   end
 
   it "give every instant a time zone and every length a unit" do

@@ -21,7 +21,12 @@ RSpec.describe "The bench in the browser" do
 
   # Where an SVG circle's centre lies on the screen.
   def centre(part)
-    box = page.evaluate_script("(() => { const box = document.querySelector('[data-figure=side] [data-part=#{part}]').getBoundingClientRect(); return [box.x + box.width / 2, box.y + box.height / 2]; })()")
+    box = page.evaluate_script(<<~JS)
+      (() => {
+        const box = document.querySelector('[data-figure=side] [data-part=#{part}]').getBoundingClientRect();
+        return [box.x + box.width / 2, box.y + box.height / 2];
+      })()
+    JS
     box.map(&:to_f)
   end
 
@@ -34,7 +39,7 @@ RSpec.describe "The bench in the browser" do
   it "draws what it says, to the pixel: knee, pivot and roller" do
     open_bench
     4.times do |step|
-      evaluation = Verglas::Web::Bench.of(loft, loft.fittings.find(draft[:id])).evaluation(page_marks)
+      evaluation = Verglas::Web::Bench.of(loft, draft[:id]).evaluation(page_marks)
       expect(circle("knee")["cx"].to_f).to be_within(0.05).of(evaluation.quantities[:knee_s_mm])
       expect(circle("knee")["cy"].to_f).to be_within(0.05).of(-evaluation.quantities[:knee_n_mm])
       expect([circle("pivot-centre")["cx"].to_f, circle("pivot-centre")["cy"].to_f]).to eq([0.0, 0.0])
@@ -49,7 +54,7 @@ RSpec.describe "The bench in the browser" do
     end
   end
 
-  def page_marks = %w[back\ pad roller start].to_h { |label| [label, mark(label)] }
+  def page_marks = ["back pad", "roller", "start"].to_h { |label| [label, mark(label)] }
 
   it "changes everything at once when an adjuster is stepped" do
     open_bench

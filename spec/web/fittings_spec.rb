@@ -67,7 +67,9 @@ RSpec.describe "Fittings over HTTP" do
       expect(record).to include("state" => "accepted", "marks" => advised, "by" => "Maren Oldcastle", "advice" => nil)
       expect(Time.iso8601(record["accepted_at"])).to be_within(60).of(Time.now)
       expect(record["computed_from"]).to include("advised" => advised, "sex" => "man")
-      expect(record["computed_from"]["readings"].map { |reading| reading.values_at("observation", "value_mm") }).to eq([["stature", 1822.0], ["seat_to_kneecap", 641.0], ["floor_to_knee_top", 572.0]])
+      expect(record["computed_from"]["readings"].map do |reading|
+        reading.values_at("observation", "value_mm")
+      end).to eq([["stature", 1822.0], ["seat_to_kneecap", 641.0], ["floor_to_knee_top", 572.0]])
       expect(record["evaluation"]["quantities"]["offset_mm"]).to be_within(0.1).of(13.4371)
     end
 
@@ -90,7 +92,8 @@ RSpec.describe "Fittings over HTTP" do
       accept.call
       before = call(:get, path)["evaluation"]
       call(:put, "/api/clients/#{person[:id]}/readings/stature", { value: 170, unit: "cm", version: 1 })
-      db[:machine_descriptions].insert(machine_id: here[:id], number: 2, constants: Sequel.pg_json(here[:constants].to_h.merge("back_face" => -450)), adjusters: Sequel.pg_json(here[:adjusters].to_a))
+      db[:machine_descriptions].insert(machine_id: here[:id], number: 2, constants: Sequel.pg_json(here[:constants].to_h.merge("back_face" => -450)),
+                                       adjusters: Sequel.pg_json(here[:adjusters].to_a))
       db[:machines].update(description_number: 2)
       expect(call(:get, path)["evaluation"]).to eq(before)
     end

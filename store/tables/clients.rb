@@ -23,7 +23,7 @@ module Verglas
           ConstraintErrors.translate do
             rows = dataset.where(id: id, version: version).returning
                           .update(**fields.slice(*WRITABLE), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
-            rows.first || raise(Stale.new(find(id)))
+            rows.first || raise(Stale, find(id))
           end
         end
 

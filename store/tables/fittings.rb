@@ -34,7 +34,7 @@ module Verglas
         end
 
         def discard(id, version:)
-          drafts(id, version).delete.positive? || raise(Stale.new(find(id)))
+          drafts(id, version).delete.positive? || raise(Stale, find(id))
         end
 
         private
@@ -42,7 +42,7 @@ module Verglas
         # Only a draft changes, and only the version which the writer saw.
         def change(id, version:, **fields)
           row = drafts(id, version).returning.update(**fields, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
-          row || raise(Stale.new(find(id)))
+          row || raise(Stale, find(id))
         end
 
         def drafts(id, version) = dataset.where(id: id, version: version, state: "draft")

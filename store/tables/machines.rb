@@ -13,9 +13,6 @@ module Verglas
         def all = described.order(:place, :name).all
         def find(id) = described.first(Sequel[:machines][:id] => id)
 
-        # The machine as it was described then.
-        def at(id, number) = with_description(number).first(Sequel[:machines][:id] => id)
-
         # rows: as find and all give them.
         def self.value(row)
           Verglas::Machines::Reader.read("id" => row[:id], "family" => row[:family], "name" => row[:name],
@@ -33,10 +30,8 @@ module Verglas
 
         private
 
-        def described = with_description(Sequel[:machines][:description_number])
-
-        def with_description(number)
-          dataset.join(:machine_descriptions, machine_id: Sequel[:machines][:id], number: number)
+        def described
+          dataset.join(:machine_descriptions, machine_id: Sequel[:machines][:id], number: Sequel[:machines][:description_number])
                  .select_all(:machines).select_append(:number, :constants, :adjusters, :taped_at)
         end
       end

@@ -9,9 +9,16 @@ module Verglas
           @gym = gym
         end
 
+        # Asked at every step of an adjuster: planned once a connection.
         def of(client_id)
-          dataset.where(client_id: client_id).select_all(:readings).select_append(Sequel[:accounts][:name].as(:taken_by_name))
-                 .join(:accounts, id: Sequel[:readings][:taken_by]).order(Sequel[:readings][:taken_at], Sequel[:readings][:id]).all
+          statement = @gym.db.prepared_statement(:readings_of) || ordered(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid)).prepare(:select, :readings_of)
+          statement.call(client_id: client_id, gym_id: @gym.id)
+        end
+
+        # With the name of who took each.
+        def signed(client_id)
+          ordered(client_id).select_all(:readings).select_append(Sequel[:accounts][:name].as(:taken_by_name))
+                            .join(:accounts, id: Sequel[:readings][:taken_by]).all
         end
 
         # Takes the place of an earlier reading of the same observation.
@@ -26,6 +33,11 @@ module Verglas
         def delete(client_id:, observation:) = dataset.where(client_id: client_id, observation: observation).delete
 
         private
+
+        def ordered(client_id, gym_id = @gym.id)
+          of_gym = @gym.db[:clients].where(gym_id: gym_id).select(:id)
+          @gym.db[:readings].where(client_id: of_gym).where(client_id: client_id).order(Sequel[:readings][:taken_at], Sequel[:readings][:id])
+        end
 
         # Never without the gym: a client of another one has no readings here.
         def dataset = @gym.db[:readings].where(client_id: @gym.clients.dataset.select(:id))

@@ -19,18 +19,18 @@ module Verglas
             end
           end
 
-          app.get("/api/fittings/:id") { |id| reply(Views::Fitting.page(fitting_row(id), gym)) }
+          app.get("/api/fittings/:id") { |id| reply(Views::Fitting.page(bench(id), gym)) }
 
           # Pure computation: nothing is written, so it may be asked as often as an adjuster is stepped.
-          app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(bench(fitting_row(id)).evaluation(input[:marks]))) }
+          app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(bench(id).evaluation(input[:marks]))) }
 
           app.patch("/api/fittings/:id") do |id|
-            bench(fitting_row(id)).machine.indices(input[:marks])
+            bench(id).machine.indices(input[:marks])
             write_once { Views::Fitting.state(gym.fittings.save(id, version: input[:version], marks: input[:marks], by: staff[:id]), by: staff[:name]) }
           end
 
           app.post("/api/fittings/:id/acceptance") do |id|
-            bench = bench(fitting_row(id))
+            bench = bench(id)
             bench.machine.indices(input[:marks])
             write_once do
               row = gym.fittings.accept(id, version: input[:version], marks: input[:marks], result: bench.result(input[:marks]),
@@ -40,7 +40,7 @@ module Verglas
           end
 
           app.post("/api/fittings/:id/discard") do |id|
-            fitting_row(id)
+            bench(id)
             write_once do
               gym.fittings.discard(id, version: input[:version])
               { ok: true }
@@ -50,8 +50,7 @@ module Verglas
 
         # What these routes share.
         module Helpers
-          def fitting_row(id) = found(gym.fittings.find(id))
-          def bench(row) = Bench.of(gym, row)
+          def bench(id) = found(Bench.of(gym, id))
 
           def open_fitting(client, machine)
             last = gym.fittings.last_accepted(client[:id], machine[:id])

@@ -28,8 +28,15 @@ module Verglas
 
         # One reading and what became of it.
         def report(report)
-          { observation: report.reading.observation, title: Formats::Words.say("observations.#{report.reading.observation}.title"), value_mm: report.reading.value_mm, expected_mm: report.expected_mm.round(1),
-            state: if report.refused then "left_out" else report.marked ? "confirmed" : "used" end }
+          reading = report.reading
+          { observation: reading.observation, title: Formats::Words.say("observations.#{reading.observation}.title"),
+            value_mm: reading.value_mm, expected_mm: report.expected_mm.round(1), state: state(report) }
+        end
+
+        def state(report)
+          return "left_out" if report.refused
+
+          report.marked ? "confirmed" : "used"
         end
 
         # Every way of taping: what is expected (judged by all other readings), and what was read.
@@ -50,13 +57,13 @@ module Verglas
         end
 
         def reading(row, report)
-          { value_mm: row[:value_mm].to_f, unit: row[:unit], state: report(report)[:state], taken_at: Views.time(row[:taken_at]), taken_by: row[:taken_by_name] }
+          { value_mm: row[:value_mm].to_f, unit: row[:unit], state: state(report), taken_at: Views.time(row[:taken_at]), taken_by: row[:taken_by_name] }
         end
 
         # The share of what is still unsure about the open settings that this reading would take away, 0..1.
         def gain(ranking, observation)
           offer = ranking.find { |candidate| candidate.observation == observation.name }
-          offer && offer.variance_before_mm2.positive? ? (offer.drop_mm2 / offer.variance_before_mm2).round(3) : 0.0
+          offer&.variance_before_mm2&.positive? ? (offer.drop_mm2 / offer.variance_before_mm2).round(3) : 0.0
         end
       end
     end

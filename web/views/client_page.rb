@@ -8,13 +8,13 @@ module Verglas
         module_function
 
         def of(gym, row)
-          readings = gym.readings.of(row[:id])
+          readings = gym.readings.signed(row[:id])
           machines = gym.machines.all
           estimation = Inputs::ClientBody.estimation(row, readings)
           ranking = ranking(row, readings, machines, estimation)
           card = Store::Queries::ClientCard.new(gym)
           { client: details(row), body: Body.dimensions(estimation), observations: Body.observations(row, readings, estimation, ranking),
-            ask_for: ask_for(row, readings, estimation), next: best(ranking),
+            ask_for: ask_for(row, readings), next: best(ranking),
             card: card.call(row[:id]).map { |line| Fitting.card_line(line) },
             history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
             machines: machines.map { |machine| Machine.summary(machine) } }
@@ -31,7 +31,7 @@ module Verglas
         end
 
         # What the heavy table asks for and nobody has taped.
-        def ask_for(row, readings, _estimation)
+        def ask_for(row, readings)
           values = readings.map { |reading| Inputs::ClientBody.reading(reading) }
           return [] unless Verglas::Body::Estimation.heavy?(row[:sex], row[:body_mass_kg]&.to_f, values)
 
@@ -41,7 +41,7 @@ module Verglas
         # Worth offering while it takes away at least a tenth of what is unsure.
         def best(ranking)
           offer = ranking.first
-          offer && offer.variance_before_mm2.positive? && offer.drop_mm2 / offer.variance_before_mm2 > 0.1 ? offer.observation : nil
+          offer&.variance_before_mm2&.positive? && offer.drop_mm2 / offer.variance_before_mm2 > 0.1 ? offer.observation : nil
         end
       end
     end

@@ -47,7 +47,7 @@ module Verglas
 
         def motion(quantities)
           creep = quantities[:creep_mm].round
-          key = creep.zero? ? "none" : creep.positive? ? "down" : "up"
+          key = { -1 => "up", 0 => "none", 1 => "down" }.fetch(creep <=> 0)
           { creep: Formats::Words.say("motion.creep_#{key}", mm: creep.abs),
             ratio: Formats::Words.say("motion.ratio", start: format("%.2f", quantities[:torque_ratio_start]), end: format("%.2f", quantities[:torque_ratio_end])) }
         end

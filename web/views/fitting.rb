@@ -11,8 +11,8 @@ module Verglas
         module_function
 
         # The bench of a draft; the record, as it was kept, of an accepted one.
-        def page(row, gym)
-          bench = Bench.of(gym, row)
+        def page(bench, gym)
+          row = bench.fitting
           common = { **state(row, by: staff_name(gym, row[:accepted_by] || row[:updated_by])), client: client(bench.client), machine: Machine.summary(bench.machine_row) }
           return { **common, evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil } if row[:state] == "accepted"
 

@@ -46,7 +46,7 @@ module Verglas
           @knee = mechanics(estimate.dimensions).joint(@parameters).knee
           @positions = positions_of(adjuster, indices)
           @mean = required(estimate.dimensions)
-          @gradient = estimate.gradients { |body| [required(body)] }.first
+          @gradient = estimate.gradients(along: BODY_PARAMETERS) { |body| [required(body)] }.first
           taped_sd = Machines::Constant.new(unit: @unit, range: nil).taped_sd
           @sd = Math.sqrt(estimate.normal.variance(@gradient) + (constants * (taped_sd**2)))
           freeze

@@ -21,7 +21,7 @@ RSpec.describe Verglas::Fitting::SeatedKnee::Requirement do
   end
 
   it "asks for the roller that touches where it is wanted, for knees on and off the pivot" do
-    ["slide_back", "curl_plain"].each do |name|
+    %w[slide_back curl_plain].each do |name|
       machine = Worked.machine(name)
       [[2, 2, 2], [0, 2, 2], [4, 1, 1]].each do |indices|
         asked = requirement(machine, "roller", indices)

@@ -28,7 +28,8 @@ RSpec.describe Verglas::Fitting::RollerContact do
       (side * across) - clearance
     end
     start = Math.atan2(-roller[1], roller[0]) * 180 / Math::PI
-    low, high = start, start + (side * 90)
+    low = start
+    high = start + (side * 90)
     60.times { gap.call((low + high) / 2).negative? ? low = (low + high) / 2 : high = (low + high) / 2 }
     leg = low * Math::PI / 180
     [low, (roller[0] * Math.cos(leg)) - (roller[1] * Math.sin(leg))]
@@ -38,7 +39,10 @@ RSpec.describe Verglas::Fitting::RollerContact do
     random = Random.new(11)
     300.times do
       knee = [(random.rand - 0.5) * 120, (random.rand - 0.5) * 80]
-      reach, clearance, side, arm = 300 + (random.rand * 120), 70 + (random.rand * 40), [1, -1].sample(random: random), -10 + (random.rand * 130)
+      reach = 300 + (random.rand * 120)
+      clearance = 70 + (random.rand * 40)
+      side = [1, -1].sample(random: random)
+      arm = -10 + (random.rand * 130)
       shin, along = rolled(knee, reach, clearance, side, arm)
       contact = at(knee, reach, clearance, side, arm)
       expect(contact.shin_deg).to be_within(1e-6).of(shin)
@@ -50,8 +54,11 @@ RSpec.describe Verglas::Fitting::RollerContact do
     random = Random.new(12)
     200.times do
       knee = [(random.rand - 0.5) * 100, (random.rand - 0.5) * 60]
-      side, arm, step = [1, -1].sample(random: random), 5 + (random.rand * 90), 1e-4
-      low, high = at(knee, 360, 95, side, arm - step), at(knee, 360, 95, side, arm + step)
+      side = [1, -1].sample(random: random)
+      arm = 5 + (random.rand * 90)
+      step = 1e-4
+      low = at(knee, 360, 95, side, arm - step)
+      high = at(knee, 360, 95, side, arm + step)
       expect(at(knee, 360, 95, side, arm).torque_ratio).to be_within(1e-5).of((2 * step) / (high.shin_deg - low.shin_deg))
     end
   end
@@ -76,7 +83,8 @@ RSpec.describe Verglas::Fitting::RollerContact do
   end
 
   it "mirrors: a roller behind the leg is one in front, seen in a mirror" do
-    front, behind = at([12, 7], 350, 90, 1, 40), at([12, -7], 350, 90, -1, -40)
+    front = at([12, 7], 350, 90, 1, 40)
+    behind = at([12, -7], 350, 90, -1, -40)
     expect(behind.shin_deg).to be_within(1e-9).of(-front.shin_deg)
     expect(behind.contact_mm).to be_within(1e-9).of(front.contact_mm)
   end

@@ -13,7 +13,9 @@ RSpec.describe Verglas::Fitting::Score do
   end
 
   it "compares severity before number before cost" do
-    worse, more, dearer = described_class.new(2, 1, 0.0), described_class.new(1, 3, 0.0), described_class.new(1, 2, 9.0)
+    worse = described_class.new(2, 1, 0.0)
+    more = described_class.new(1, 3, 0.0)
+    dearer = described_class.new(1, 2, 9.0)
     expect([worse, more, dearer].sort).to eq([dearer, more, worse])
   end
 

@@ -63,7 +63,8 @@ RSpec.describe Verglas::Fitting::SeatedKnee do
       body = Verglas::Body::Dimensions.from(middle.to_h.merge(thigh: thigh))
       described_class.new(machine: machine, body: body, wishes: Worked.wishes(machine)).all_findings(machine.parameters([3, 1])).find { |finding| finding.code == :crease_gap }
     end
-    gap, pinch = crease.call(480.0), crease.call(345.0)
+    gap = crease.call(480.0)
+    pinch = crease.call(345.0)
     expect([gap.severity, gap.cost]).to eq([1, 4])
     expect(gap.value).to be > 30
     expect(pinch.severity).to eq(2)

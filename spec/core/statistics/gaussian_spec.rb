@@ -13,7 +13,8 @@ RSpec.describe Verglas::Statistics::Gaussian do
     random = Random.new(7)
     normal = -> { Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand) }
     inside = Array.new(40_000) do
-      a, b = normal.call, normal.call
+      a = normal.call
+      b = normal.call
       Math.hypot(8 + (9 * a), -4 + (3 * a) + (6 * b)) <= 15 ? 1 : 0
     end
     expect(disc(8, -4, 81, 45, 27, 15.0)).to be_within(0.01).of(inside.sum / 40_000.0)

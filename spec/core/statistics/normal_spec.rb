@@ -14,7 +14,8 @@ RSpec.describe Verglas::Statistics::Normal do
   it "agrees with the Joseph form written with matrices" do
     row = [1, -1, 0.5]
     observed = normal.observe(row: row, value: 7, sd: 2)
-    p, h = Matrix[*normal.covariance], Matrix[row]
+    p = Matrix[*normal.covariance]
+    h = Matrix[row]
     gain = p * h.transpose / ((h * p * h.transpose)[0, 0] + 4)
     rest = Matrix.identity(3) - (gain * h)
     joseph = (rest * p * rest.transpose) + (gain * 4 * gain.transpose)

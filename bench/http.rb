@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+# A change of a mark at the bench, over HTTP on a warm connection, compared with the least that a route of the same server
+# can do, in the same run.   RUBYOPT=--yjit bundle exec ruby bench/http.rb
+require_relative "support"
+require "json"
+require "net/http"
+require "securerandom"
+
+Bench.with_demo do
+  require "puma"
+  require "puma/server"
+  # A process of its own, as in use, so that the measuring does not share its lock.
+  Verglas::DB.disconnect
+  told, tell = IO.pipe
+  child = fork do
+    server = Puma::Server.new(Verglas::Web::Stack.build(Verglas::DB, limits: false), nil, { min_threads: 5, max_threads: 5, log_writer: Puma::LogWriter.null })
+    tell.puts server.add_tcp_listener("127.0.0.1", 0).addr[1]
+    server.run.join
+  end
+  port = Integer(told.gets)
+
+  Net::HTTP.start("127.0.0.1", port) do |http|
+    cookie = nil
+    call = lambda do |method, path, body = nil|
+      request = Net::HTTP.const_get(method.capitalize).new(path, { "content-type" => "application/json", "cookie" => cookie.to_s, "idempotency-key" => SecureRandom.uuid })
+      request.body = JSON.generate(body) if body
+      answer = http.request(request)
+      cookie = answer["set-cookie"].split(";").first if answer["set-cookie"]
+      abort "#{method} #{path}: #{answer.code} #{answer.body}" unless answer.is_a?(Net::HTTPSuccess)
+      answer.body.empty? ? nil : JSON.parse(answer.body)
+    end
+    call.call("post", "/auth/login", { email: Verglas::Demo::Loader::SIGN_IN[:email], password: Verglas::Demo::Loader::SIGN_IN[:password] })
+
+    client = call.call("post", "/api/clients/search", { text: "perpetua" })["clients"].first
+    page = call.call("get", "/api/clients/#{client["id"]}")
+    fittings = page["machines"].map { |machine| call.call("post", "/api/fittings", { client_id: client["id"], machine_id: machine["id"] })["id"] }
+    benches = fittings.to_h { |id| [id, call.call("get", "/api/fittings/#{id}")] }
+    change = lambda do |id, number|
+      adjuster = benches[id]["machine"]["adjusters"][number % 3]
+      call.call("post", "/api/fittings/#{id}/evaluation", { marks: benches[id]["marks"].merge(adjuster["label"] => adjuster["marks"][number % adjuster["marks"].size]) })
+    end
+
+    200.times do |number|
+      call.call("get", "/api/ping")
+      change.call(fittings[number % 2], number)
+    end
+    ping = Bench.median(400) { call.call("get", "/api/ping") }
+    Bench.report("a bare JSON route (session checked, nothing else)", ping)
+    fittings.each do |id|
+      number = 0
+      Bench.report("a change of a mark: #{benches[id]["machine"]["name"]}", Bench.median(400) do
+        change.call(id, number += 1)
+      end, compared_with: ping, limit: "20 ms, 4 x")
+    end
+    Bench.report("opening a bench", Bench.median(60) { call.call("get", "/api/fittings/#{fittings.first}") }, compared_with: ping)
+    Bench.report("opening a client's page", Bench.median(60) { call.call("get", "/api/clients/#{client["id"]}") }, compared_with: ping)
+    Bench.report("the floor", Bench.median(100) { call.call("get", "/api/floor") }, compared_with: ping)
+    Bench.report("finding a client by two letters", Bench.median(100) { call.call("post", "/api/clients/search", { text: "or" }) }, compared_with: ping)
+    version = benches[fittings.first]["version"]
+    Bench.report("keeping a draft", Bench.median(60) do
+      version = call.call("patch", "/api/fittings/#{fittings.first}", { marks: benches[fittings.first]["marks"], version: version })["version"]
+    end, compared_with: ping)
+  end
+ensure
+  Process.kill(:KILL, child) && Process.wait(child) if child
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Queries
+      # A fitting with its client and its machine as described when it was opened, in one round trip: asked at every step of
+      # an adjuster. Answers {fitting:, client:, machine:} as their tables give them, or nil.
+      class FittingOnBench
+        PARTS = {
+          fitting: [:fittings, %i[id gym_id client_id machine_id description_number state marks version created_at updated_by updated_at accepted_by accepted_at result computed_from]],
+          client: [:clients, %i[id name detail sex birth_date body_mass_kg version]],
+          machine: [:machines, %i[id family name place description_number]],
+          description: [:machine_descriptions, %i[number constants adjusters taped_at]]
+        }.freeze
+        COLUMNS = PARTS.flat_map { |part, (table, columns)| columns.map { |column| Sequel[table][column].as(:"#{part}_#{column}") } }.freeze
+
+        def initialize(gym)
+          @gym = gym
+        end
+
+        def call(id)
+          row = prepared.call(id: id, gym_id: @gym.id)
+          return unless row
+
+          parts = PARTS.to_h { |part, (_, columns)| [part, columns.to_h { |column| [column, row[:"#{part}_#{column}"]] }] }
+          { fitting: parts[:fitting], client: parts[:client], machine: parts[:machine].merge(parts[:description]) }
+        end
+
+        private
+
+        # Planned once a connection.
+        def prepared = @gym.db.prepared_statement(:fitting_on_bench) || joined.prepare(:first, :fitting_on_bench)
+
+        def joined
+          @gym.db[:fittings].where(Sequel[:fittings][:id] => Sequel.cast(:$id, :uuid), Sequel[:fittings][:gym_id] => Sequel.cast(:$gym_id, :uuid))
+              .join(:clients, id: Sequel[:fittings][:client_id])
+              .join(:machines, id: Sequel[:fittings][:machine_id])
+              .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
+              .select(*COLUMNS)
+        end
+      end
+    end
+  end
+end
