@@ -36,15 +36,15 @@ RSpec.describe Verglas::Store::Queries::SearchClients do
   it "pages through everybody by name, in the order people expect" do
     first = search.call("", limit: 3)
     expect(first.map { |row| row[:name] }).to eq(["Conor O'Shea", "Dagny Holm-Reyes", "Imre Talbot-Vane"])
-    rest = search.call("", limit: 50, after: first.last.values_at(:name, :detail, :id))
+    rest = search.call("", limit: 50, after: first.last.values_at(:search_name, :detail, :id))
     expect(rest.map { |row| row[:name] }).to eq(["Matteus Orr", "Ósk Brannagh", "Per_cy 100%", "Zéphyrine Maddox"])
   end
 
   it "can use the trigram index for two letters at the start of a word" do
     db.transaction do
       db.run("SET LOCAL enable_seqscan = off")
-      plan = loft.clients.dataset.where(Sequel.lit("folded_name LIKE '% or%' OR folded_name LIKE 'or%'")).explain
-      expect(plan).to include("clients_folded_name_trigrams").or include("clients_namesakes")
+      plan = db[:clients].where(Sequel.lit("search_name LIKE '% or%'")).explain
+      expect(plan).to include("clients_trigrams")
     end
   end
 end

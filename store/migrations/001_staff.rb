@@ -5,12 +5,11 @@ Sequel.migration do
   up do
     run "CREATE EXTENSION IF NOT EXISTS pg_trgm"
     run "CREATE EXTENSION IF NOT EXISTS unaccent"
-    # unaccent is only STABLE, because its dictionary could change; ours does not, and an index needs IMMUTABLE.
+    # Accents, case, hyphens and apostrophes taken off. unaccent is only STABLE, because its dictionary could change; ours does not, and an index needs IMMUTABLE.
     run <<~SQL
       CREATE FUNCTION folded(value text) RETURNS text LANGUAGE sql IMMUTABLE PARALLEL SAFE STRICT
-      RETURN lower(public.unaccent('public.unaccent'::regdictionary, value))
+      RETURN translate(lower(public.unaccent('public.unaccent'::regdictionary, value)), '-''', '  ')
     SQL
-    run "CREATE COLLATION people (provider = icu, locale = 'und-u-ks-level2', deterministic = true)"
 
     create_table(:gyms) do
       column :id, :uuid, primary_key: true, default: Sequel.function(:gen_random_uuid)
@@ -63,7 +62,6 @@ Sequel.migration do
 
   down do
     drop_table :account_active_session_keys, :account_lockouts, :account_login_failures, :account_password_hashes, :accounts, :gyms
-    run "DROP COLLATION people"
     run "DROP FUNCTION folded(text)"
     run "DROP EXTENSION unaccent"
     run "DROP EXTENSION pg_trgm"

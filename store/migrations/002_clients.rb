@@ -6,9 +6,9 @@ Sequel.migration do
     create_table(:clients) do
       column :id, :uuid, primary_key: true, default: Sequel.function(:gen_random_uuid)
       foreign_key :gym_id, :gyms, type: :uuid, null: false
-      column :name, :text, null: false, collate: :people
+      column :name, :text, null: false
       column :detail, :text, null: false, default: ""
-      column :folded_name, :text, generated_always_as: Sequel.function(:folded, :name)
+      column :search_name, :text, generated_always_as: Sequel.join([" ", Sequel.function(:folded, :name)])
       column :sex, :text
       column :birth_date, :date
       column :body_mass_kg, "numeric(5,2)"
@@ -22,9 +22,9 @@ Sequel.migration do
       constraint(:client_birth_date_plausible) { birth_date >= Date.new(1900, 1, 1) }
       constraint(:client_body_mass_range) { body_mass_kg =~ (20..400) }
       unique %i[id gym_id], name: :client_in_gym
-      index %i[gym_id name detail id], name: :clients_by_name
-      index [:gym_id, :folded_name, Sequel.function(:folded, :detail)], name: :clients_namesakes, unique: true
-      index Sequel.lit("folded_name gin_trgm_ops"), name: :clients_folded_name_trigrams, type: :gin
+      index %i[gym_id search_name detail id], name: :clients_by_name
+      index [:gym_id, :search_name, Sequel.function(:folded, :detail)], name: :clients_namesakes, unique: true
+      index Sequel.lit("search_name gin_trgm_ops"), name: :clients_trigrams, type: :gin
     end
 
     create_table(:readings) do

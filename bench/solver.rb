@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+# The full advice (marks, intervals, probabilities, runner-up, steps either way, next reading) for the demo's machines and for
+# taped bodies; and the solver against the full product of all marks.   RUBYOPT=--yjit bundle exec ruby bench/solver.rb
+require_relative "../config/core"
+require_relative "support"
+require "yaml"
+
+include Verglas # rubocop:disable Style/MixinUsage -- a script
+
+demo = YAML.safe_load_file(File.join(ROOT, "demo", "net_loft.yml"))
+bodies = demo["clients"].map do |client|
+  readings = client["readings"].map { |name, value| Body::Reading.new(observation: name.to_sym, value_mm: value, confirmed: false) }
+  Body::Estimation.new(sex: client["sex"], body_mass_kg: client["body_mass_kg"], readings: readings).estimate
+end
+
+def full_product(machine, body, wishes)
+  mechanics = Fitting::Mechanisms.for(machine, body, wishes)
+  ranges = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
+  ranges.first.product(*ranges.drop(1)).min_by { |indices| Fitting::Score.of(mechanics.all_findings(machine.parameters(indices))).key }
+end
+
+demo["machines"].each do |data|
+  machine = Machines::Reader.read(data)
+  wishes = Fitting::Wishes.for(machine.family)
+  number = 0
+  whole = Bench.median(300) do
+    advice = Fitting::Advice.new(machine: machine, estimate: bodies[(number += 1) % bodies.size], wishes: wishes, taken: [:stature])
+    [advice.evaluation.intervals, advice.evaluation.graded, advice.adjusters, advice.runner_up&.findings, advice.next_readings,
+     Fitting::Neighbours.steps(advice.evaluation).values.flatten.compact.map(&:findings)]
+  end
+  Bench.report("full advice, #{data["name"]}", whole, limit: "50 ms")
+  solver = Bench.median(300) { Fitting::Solver.new(machine: machine, body: bodies[(number += 1) % bodies.size].dimensions, wishes: wishes).solutions }
+  Bench.report("  the solver alone", solver)
+  Bench.report("  the full product of its marks", Bench.median(60) { full_product(machine, bodies[(number += 1) % bodies.size].dimensions, wishes) }, compared_with: solver)
+end
