@@ -90,10 +90,11 @@ module Verglas
         FileUtils.rm_f(handover) if handover
       end
 
+      # A folder that only the server's user may enter, or a file that only they may read.
       def own(path)
-        FileUtils.mkdir_p(path, mode: 0o700)
+        FileUtils.mkdir_p(path) unless File.file?(path)
         FileUtils.chown("postgres", "postgres", path) if root?
-        File.chmod(0o700, path) if File.directory?(path)
+        File.chmod(File.directory?(path) ? 0o700 : 0o600, path)
       end
 
       def launch
