@@ -9,7 +9,7 @@ module Verglas
     class Pictures
       include Capybara::DSL
 
-      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off record].freeze
+      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off bench-short record].freeze
 
       def initialize(folder)
         @folder = folder
@@ -28,6 +28,7 @@ module Verglas
         bench("Imre Talbot-Vane", "Leg extension 1", "bench")
         off
         bench("Perpetua Lowe", "Leg extension 2", "bench-two-seats")
+        bench("Wendell Achterberg", "Leg extension 1", "bench-short")
         record("Caspian Thwaite")
       ensure
         Capybara.reset_sessions!

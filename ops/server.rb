@@ -39,6 +39,12 @@ module Verglas
         Store::Database.migrate(DB)
         require_relative "../demo/loader"
         Demo::Loader.new(DB).load unless DB[:gyms].first
+        Store::Writes.sweep(DB)
+      end
+
+      def request_log
+        FileUtils.mkdir_p(File.join(@folder, "log"))
+        File.open(File.join(@folder, "log", "requests.log"), "a").tap { |log| log.sync = true }
       end
 
       # Signs the cookies; kept so that a restart signs nobody out.
@@ -54,7 +60,7 @@ module Verglas
         require "puma/launcher"
         port = free_port
         configuration = Puma::Configuration.new do |config|
-          config.app Web::Stack.build(DB)
+          config.app Web::Stack.build(DB, log: request_log)
           config.bind "tcp://127.0.0.1:#{port}"
           config.threads 1, 5
           config.workers 0

@@ -10,6 +10,9 @@ import { colour, font, radius, size, space, target } from "../ui/tokens";
 
 const Typed = styled(Input)`
   width: 100%;
+  &::-webkit-search-cancel-button {
+    display: none;
+  }
   min-height: ${target.step};
   padding: ${space(2)} ${space(3)};
   font-size: ${size.large};

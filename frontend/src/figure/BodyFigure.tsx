@@ -46,7 +46,7 @@ export function BodyFigure({ body, unit }: Props) {
   ];
   const seat = knee[1] - mm("knee_under");
   const lines: { name: string; from: Point; to: Point; label: Point; anchor: "start" }[] = [
-    { name: "thigh", from: hip, to: knee, label: [2 * half + 30, knee[1] + 122], anchor: "start" },
+    { name: "thigh", from: hip, to: knee, label: [2 * half + 30, knee[1] + 152], anchor: "start" },
     { name: "shank", from: knee, to: ankle, label: [knee[0] + 84, (knee[1] + ankle[1]) / 2 + 30], anchor: "start" },
     {
       name: "torso",

@@ -29,22 +29,26 @@ const Drawing = styled.svg`
 `;
 
 /** What is in the picture, mm: from behind the hip to beyond the ghost's foot, from above the lens to the floor. */
-const FRAME = { left: -690, top: -468, width: 1260, height: 1090 };
+const FRAME = { left: -690, top: -440, height: 1062 };
 /** Where the lens hangs: above the knee, clear of the thigh and of the ghost. */
-const LENS = { s: 40, n: 248, scale: 2.45 };
+const LENS = { s: 40, n: 238, scale: 2.45 };
 /** The chest fades out between these heights. */
 const FADE = { from: 300, to: 80 };
 const FLOOR_N = -600;
 const PAD_THICKNESS = 62;
 
+/** How far to the right the straight leg may reach, by the body alone, so that the scale stays while marks are stepped. */
+const ghostEnd = (figure: Figure) => Math.max(570, (figure.body.shank ?? 0) + 0.4 * (figure.body.foot ?? 0) + 70);
+
 type Props = { figure: Figure; findings: Finding[]; inLineMm: number; description: string; lens?: ReactNode };
 
 export function SideView({ figure, findings, inLineMm, description, lens }: Props) {
   const { start, end } = figure.poses;
+  const width = ghostEnd(figure) - FRAME.left;
   const contact = findings.find((finding) => finding.code === "contact");
   return (
     <Drawing
-      viewBox={`${FRAME.left} ${FRAME.top} ${FRAME.width} ${FRAME.height}`}
+      viewBox={`${FRAME.left} ${FRAME.top} ${width} ${FRAME.height}`}
       role="img"
       aria-label={description}
       data-figure="side"
@@ -55,15 +59,8 @@ export function SideView({ figure, findings, inLineMm, description, lens }: Prop
           <stop offset="0" stopColor="white" stopOpacity="0" />
           <stop offset="1" stopColor="white" />
         </linearGradient>
-        <mask
-          id="fade"
-          maskUnits="userSpaceOnUse"
-          x={FRAME.left}
-          y={FRAME.top}
-          width={FRAME.width}
-          height={FRAME.height}
-        >
-          <rect x={FRAME.left} y={FRAME.top} width={FRAME.width} height={FRAME.height} fill="url(#chest)" />
+        <mask id="fade" maskUnits="userSpaceOnUse" x={FRAME.left} y={FRAME.top} width={width} height={FRAME.height}>
+          <rect x={FRAME.left} y={FRAME.top} width={width} height={FRAME.height} fill="url(#chest)" />
         </mask>
       </defs>
       <line x1="-3000" x2="3000" y1={-FLOOR_N} y2={-FLOOR_N} stroke={colour.line} strokeWidth="3" />

@@ -7,7 +7,7 @@ import type { FittingPage } from "../../api/types";
 import { useShortcut } from "../../app/useShortcut";
 import { PivotLens } from "../../figure/PivotLens";
 import { SideView } from "../../figure/SideView";
-import { benchReducer, startBench } from "../../model/bench";
+import { type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
 import { BandName } from "../../ui/Band";
 import { QuietButton } from "../../ui/Button";
 import { Muted, Strong } from "../../ui/Page";
@@ -16,7 +16,7 @@ import { Controls } from "./Controls";
 import { describeLens, describeSide } from "./descriptions";
 import { FindingsBar } from "./FindingsBar";
 import { Kept } from "./Kept";
-import { ClientLink, Corner, FigureArea, Frame, Head, Push } from "./layout";
+import { ClientLink, FigureArea, Frame, Head, Push, Verdict, VerdictLine } from "./layout";
 import { Steps } from "./Steps";
 import { forgetUnsaved, unsavedMarks, useDraft } from "./useDraft";
 
@@ -24,7 +24,7 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
   const { id, machine, client } = fitting;
   const advice = fitting.advice;
   const order = advice?.steps.map((step) => step.adjuster) ?? machine.adjusters.map((adjuster) => adjuster.label);
-  const [bench, dispatch] = useReducer(benchReducer, null, () => {
+  const [bench, dispatch] = useReducer(benchReducer, null, (): BenchState => {
     const begun = startBench(fitting, order[0] ?? null);
     const unsaved = unsavedMarks(fitting);
     return unsaved ? { ...begun, marks: unsaved, saving: { kind: "saving" } } : begun;
@@ -63,6 +63,24 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
       </Head>
       <Steps advice={advice} machine={machine} bench={bench} evaluation={evaluation} dispatch={dispatch} />
       <FigureArea aria-label="Side view">
+        <Verdict>
+          <VerdictLine>
+            {advice ? <Strong>{asAdvised ? advice.status_name : "Changed from the advised marks"}</Strong> : null}
+            <BandName band={evaluation.grade} />
+            {advice && !asAdvised ? (
+              <QuietButton onPress={() => dispatch({ type: "setAll", marks: advice.marks })}>
+                Back to the advised
+              </QuietButton>
+            ) : null}
+            {advice?.next_reading ? (
+              <Push>
+                <Link to={`/clients/${client.id}/tape`}>Tape {advice.next_reading.title.toLowerCase()}</Link>: from ±
+                {Math.round(advice.next_reading.before_mm)} to ±{Math.round(advice.next_reading.after_mm)} mm
+              </Push>
+            ) : null}
+          </VerdictLine>
+          {asAdvised ? advice?.shortfalls.map((shortfall) => <p key={shortfall.code}>{shortfall.says}</p>) : null}
+        </Verdict>
         <SideView
           figure={evaluation.figure}
           findings={evaluation.findings}
@@ -80,28 +98,6 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
             ) : null
           }
         />
-        <Corner>
-          {advice ? (
-            <span>
-              <Strong>{asAdvised ? advice.status_name : "Changed from the advised marks"}</Strong>
-              {asAdvised ? null : (
-                <QuietButton onPress={() => dispatch({ type: "setAll", marks: advice.marks })}>
-                  Back to the advised
-                </QuietButton>
-              )}
-            </span>
-          ) : null}
-          <BandName band={evaluation.grade} />
-          {advice?.shortfalls.map((shortfall) => (
-            <span key={shortfall.code}>{shortfall.says}</span>
-          ))}
-          {advice?.next_reading ? (
-            <span>
-              <Link to={`/clients/${client.id}/tape`}>Tape {advice.next_reading.title.toLowerCase()}</Link>: from ±
-              {Math.round(advice.next_reading.before_mm)} to ±{Math.round(advice.next_reading.after_mm)} mm
-            </span>
-          ) : null}
-        </Corner>
       </FigureArea>
       <Controls advice={advice} machine={machine} bench={bench} evaluation={evaluation} dispatch={dispatch} />
       <FindingsBar

@@ -55,7 +55,8 @@ const What = styled.div`
     display: grid;
     gap: ${space(2)};
   }
-  dt {
+  dt,
+  dd[data-quiet] {
     font-size: ${size.small};
     color: ${colour.inkMuted};
   }
@@ -109,7 +110,7 @@ export function Steps({ advice, bench, dispatch }: Props) {
                     {sure?.sure ? (
                       <div>
                         <dt>How sure</dt>
-                        <dd>
+                        <dd data-quiet>
                           {sure.too_far ? `${sure.too_far} ` : ""}
                           {sure.sure}
                         </dd>

@@ -41,19 +41,28 @@ export const Push = styled.span`
 `;
 export const FigureArea = styled.section`
   grid-area: figure;
-  position: relative;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
   background: ${colour.ground};
   overflow: hidden;
   @media ${breakpoint.phone} {
-    height: 70vw;
+    height: auto;
+    grid-template-rows: auto 80vw;
   }
 `;
-export const Corner = styled.div`
-  position: absolute;
-  top: ${space(3)};
-  left: ${space(4)};
+
+/** What is advised as a whole, above the drawing and never on it. */
+export const Verdict = styled.div`
   display: grid;
   gap: ${space(1)};
-  max-width: 34%;
+  padding: ${space(2.5)} ${space(4)} ${space(1)};
   font-size: ${size.small};
+  line-height: 1.35;
+`;
+export const VerdictLine = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space(1)} ${space(3)};
+  min-height: 1.75rem;
 `;

@@ -15,6 +15,9 @@ const Name = styled(Label)`
 `;
 const Typed = styled(Input)`
   width: 100%;
+  &::-webkit-search-cancel-button {
+    display: none;
+  }
   min-height: 64px;
   padding: ${space(2)} ${space(4)};
   font-size: ${size.large};

@@ -26,7 +26,7 @@ export function ExpectedRange({
   const { low_mm: low, high_mm: high, expected_mm: expected } = observation;
   const span = high - low;
   const [from, to] = [expected - 1.6 * span, expected + 1.6 * span];
-  const x = (mm: number) => (100 * (Math.min(Math.max(mm, from), to) - from)) / (to - from);
+  const x = (mm: number) => 2 + (96 * (Math.min(Math.max(mm, from), to) - from)) / (to - from);
   const inside = typedMm !== null && typedMm >= low && typedMm <= high;
   return (
     <div>
