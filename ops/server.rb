@@ -44,7 +44,7 @@ module Verglas
 
       def request_log
         FileUtils.mkdir_p(File.join(@folder, "log"))
-        File.open(File.join(@folder, "log", "requests.log"), "a").tap { |log| log.sync = true }
+        File.open(File.join(@folder, "log", "requests.log"), "a").tap { |log| log.sync = true } # rubocop:disable Style/FileOpen -- open as long as the server
       end
 
       # Signs the cookies; kept so that a restart signs nobody out.

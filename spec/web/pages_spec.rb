@@ -68,6 +68,11 @@ RSpec.describe Verglas::Formats::Words do
     end).to be_empty
   end
 
+  it "has only words as keys: YAML takes on, off, yes and no for truth values" do
+    keys = ->(node) { node.is_a?(Hash) ? node.flat_map { |key, value| [key, *keys.call(value)] } : [] }
+    Dir[File.join(Verglas::ROOT, "config/messages/*.yml")].each { |file| expect(keys.call(YAML.safe_load_file(file))).to all(be_a(String)) }
+  end
+
   it "says nothing without its numbers" do
     expect { described_class.say("says.offset.off_by", mm: 3) }.to raise_error(I18n::MissingInterpolationArgument)
   end

@@ -43,7 +43,7 @@ module Verglas
         end
 
         def offset(finding, quantities)
-          return words("says.offset.on") if finding.value < ON_THE_PIVOT_MM
+          return words("says.offset.centred") if finding.value < ON_THE_PIVOT_MM
 
           one, other = directions(quantities).map { |direction| words("says.direction.#{direction}") }
           direction = other ? words("says.direction.both", one: one, other: other) : one

@@ -1,12 +1,13 @@
 // One field that finds clients, machines and places from anywhere.
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Autocomplete, Input, ListBox, ListBoxItem, SearchField } from "react-aria-components";
+import { Autocomplete, Input, SearchField } from "react-aria-components";
 import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { machinesQuery, searchQuery } from "../api/queries";
 import { Dialogue } from "../ui/Dialogue";
-import { colour, font, radius, size, space, target } from "../ui/tokens";
+import { type Found, FoundList } from "../ui/FoundList";
+import { colour, radius, size, space, target } from "../ui/tokens";
 
 const Typed = styled(Input)`
   width: 100%;
@@ -19,36 +20,7 @@ const Typed = styled(Input)`
   border: 2px solid ${colour.action};
   border-radius: ${radius};
 `;
-const Found = styled(ListBox)`
-  margin-top: ${space(3)};
-  max-height: 50vh;
-  overflow: auto;
-  outline: none;
-`;
-const Item = styled(ListBoxItem)`
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: ${space(3)};
-  min-height: ${target.least};
-  padding: ${space(1)} ${space(3)};
-  border-radius: ${radius};
-  cursor: pointer;
-  outline-offset: -3px;
-  &[data-focused],
-  &[data-hovered] {
-    background: ${colour.actionQuiet};
-  }
-  span:last-child {
-    color: ${colour.inkMuted};
-    font-size: ${size.small};
-  }
-  span:first-child {
-    font-weight: ${font.strong};
-  }
-`;
-
-type Entry = { id: string; to: string; name: string; what: string };
+type Entry = Found & { to: string };
 
 const ACTIONS: Entry[] = [
   { id: "new", to: "/clients/new", name: "Add a client", what: "action" },
@@ -101,19 +73,7 @@ function Finder({ onClose }: { onClose: () => void }) {
       <SearchField aria-label="Find a client, a machine or a place" autoFocus>
         <Typed placeholder="Two letters of any part of a name" />
       </SearchField>
-      <Found
-        aria-label="Found"
-        selectionMode="none"
-        onAction={(key) => open(String(key))}
-        renderEmptyState={() => "Nothing has these letters."}
-      >
-        {entries.map((entry) => (
-          <Item key={entry.id} id={entry.id} textValue={entry.name}>
-            <span>{entry.name}</span>
-            <span>{entry.what}</span>
-          </Item>
-        ))}
-      </Found>
+      <FoundList label="Found" found={entries} nothing="Nothing has these letters." onOpen={open} />
     </Autocomplete>
   );
 }

@@ -5,7 +5,8 @@ import type { Figure, Finding } from "../api/types";
 import { colour, font, motion } from "../ui/tokens";
 import { add, arc, at, front, norm, type Point, scale, slab, sub, unit, xy } from "./geometry";
 import { REACH_MM } from "./PivotLens";
-import { LEAN_DEG, foot, shin, thigh, trunk, UPWARDS } from "./limbs";
+import { Limbs } from "./Limbs";
+import { foot, shin, thigh, trunk, UPWARDS } from "./fitted";
 
 const Drawing = styled.svg`
   display: block;
@@ -144,23 +145,15 @@ function Machine({ figure }: { figure: Figure }) {
   );
 }
 
-/** One outline round all limbs: every outline first, then every filling. */
 function Body({ figure }: { figure: Figure }) {
   const { start } = figure.poses;
-  const limbs = [thigh(figure), shin(figure, start), foot(figure, start)];
   return (
     <g data-part="body" opacity="0.94">
       <g mask="url(#fade)">
         <path className="moving" d={trunk(figure)} fill={colour.bodyFill} stroke={colour.body} strokeWidth="4" />
       </g>
-      {limbs.map((limb, index) => (
-        <path key={`outline ${index}`} className="moving" d={limb} stroke={colour.body} strokeWidth="7" fill="none" />
-      ))}
-      {limbs.map((limb, index) => (
-        <path key={`filling ${index}`} className="moving" d={limb} fill={colour.bodyFill} />
-      ))}
+      <Limbs paths={[thigh(figure), shin(figure, start), foot(figure, start)]} width={7} />
       <circle cx={figure.hip.s} cy={-figure.hip.n} r="7" fill="none" stroke={colour.body} strokeWidth="4" />
-      <title>{`Trunk drawn ${LEAN_DEG} degrees back`}</title>
     </g>
   );
 }

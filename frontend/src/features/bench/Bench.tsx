@@ -72,7 +72,7 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
                 Back to the advised
               </QuietButton>
             ) : null}
-            {advice?.next_reading ? (
+            {asAdvised && advice?.next_reading ? (
               <Push>
                 <Link to={`/clients/${client.id}/tape`}>Tape {advice.next_reading.title.toLowerCase()}</Link>: from ±
                 {Math.round(advice.next_reading.before_mm)} to ±{Math.round(advice.next_reading.after_mm)} mm

@@ -55,7 +55,7 @@ export const FigureArea = styled.section`
 export const Verdict = styled.div`
   display: grid;
   gap: ${space(1)};
-  padding: ${space(2.5)} ${space(4)} ${space(1)};
+  padding: ${space(1)} ${space(4)};
   font-size: ${size.small};
   line-height: 1.35;
 `;
@@ -64,5 +64,5 @@ export const VerdictLine = styled.div`
   flex-wrap: wrap;
   align-items: center;
   gap: ${space(1)} ${space(3)};
-  min-height: 1.75rem;
+  min-height: 44px;
 `;

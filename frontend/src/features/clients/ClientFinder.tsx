@@ -1,11 +1,12 @@
 // A field and, under it, whoever has these letters in some part of the name. Arrows and Enter, or a touch.
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Autocomplete, Input, Label, ListBox, ListBoxItem, SearchField } from "react-aria-components";
+import { Autocomplete, Input, Label, SearchField } from "react-aria-components";
 import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { searchQuery } from "../../api/queries";
-import { colour, font, radius, size, space, target } from "../../ui/tokens";
+import { FoundList } from "../../ui/FoundList";
+import { colour, font, radius, size, space } from "../../ui/tokens";
 
 const Name = styled(Label)`
   display: block;
@@ -29,42 +30,6 @@ const Typed = styled(Input)`
     opacity: 1;
   }
 `;
-const Found = styled(ListBox)`
-  border: 1px solid ${colour.line};
-  border-top: 0;
-  background: ${colour.panel};
-  max-height: 24rem;
-  overflow: auto;
-  outline: none;
-`;
-const Row = styled(ListBoxItem)`
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: ${space(3)};
-  min-height: ${target.step};
-  padding: ${space(1)} ${space(4)};
-  cursor: pointer;
-  outline-offset: -3px;
-  & + & {
-    border-top: 1px solid ${colour.line};
-  }
-  &[data-focused],
-  &[data-hovered] {
-    background: ${colour.actionQuiet};
-  }
-  span:first-child {
-    font-weight: ${font.strong};
-  }
-  span:last-child {
-    color: ${colour.inkMuted};
-  }
-`;
-const Nobody = styled.div`
-  padding: ${space(4)};
-  color: ${colour.inkMuted};
-`;
-
 export function ClientFinder({ autoFocus = false }: { autoFocus?: boolean }) {
   const [text, setText] = useState("");
   const navigate = useNavigate();
@@ -79,21 +44,12 @@ export function ClientFinder({ autoFocus = false }: { autoFocus?: boolean }) {
         <Typed placeholder="Two letters of any part of the name" autoComplete="off" />
       </SearchField>
       {looking ? (
-        <Found
-          aria-label="Clients found"
-          selectionMode="none"
-          onAction={(id) => void navigate(`/clients/${String(id)}`)}
-          renderEmptyState={() => (
-            <Nobody>{found.isSuccess ? "Nobody has these letters. Add them as a new client?" : "Looking…"}</Nobody>
-          )}
-        >
-          {clients.map((client) => (
-            <Row key={client.id} id={client.id} textValue={client.name}>
-              <span>{client.name}</span>
-              <span>{client.detail}</span>
-            </Row>
-          ))}
-        </Found>
+        <FoundList
+          label="Clients found"
+          found={clients.map((client) => ({ id: client.id, name: client.name, what: client.detail }))}
+          nothing={found.isSuccess ? "Nobody has these letters. Add them as a new client?" : "Looking…"}
+          onOpen={(id) => void navigate(`/clients/${id}`)}
+        />
       ) : null}
     </Autocomplete>
   );

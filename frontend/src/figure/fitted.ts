@@ -1,9 +1,9 @@
-// A body as tapered limbs, from its own dimensions (mm): nothing pretends to be anatomy.
+// A fitted body as tapered limbs, from the core's points and the body's own dimensions (mm): nothing pretends to be anatomy.
 import type { Figure, Pose } from "../api/types";
 import { add, at, capsule, front, norm, type Point, scale, sub, unit } from "./geometry";
 
 /** Degrees by which the back pad and the trunk lean back: drawn, not taped. */
-export const LEAN_DEG = 9;
+const LEAN_DEG = 9;
 export const UPWARDS: Point = [-Math.sin((LEAN_DEG * Math.PI) / 180), Math.cos((LEAN_DEG * Math.PI) / 180)];
 
 const value = (figure: Figure, name: string): number => figure.body[name] ?? 0;
