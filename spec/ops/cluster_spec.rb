@@ -50,5 +50,6 @@ RSpec.describe Verglas::Ops::Cluster do
     allow(Dir).to receive(:[]).and_call_original
     allow(Dir).to receive(:[]).with("/usr/lib/postgresql/*/bin").and_return([])
     expect { cluster.start }.to raise_error(described_class::Failure, /not installed: apt-get install/)
+    RSpec::Mocks.space.proxy_for(Dir).reset
   end
 end

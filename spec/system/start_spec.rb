@@ -8,14 +8,13 @@ require "pty"
 # The README's first command, from outside: it starts, says where, serves, stops all it started, and keeps the data.
 RSpec.describe "bin/start" do
   let(:folder) { Dir.mktmpdir("verglas-start").tap { |made| File.chmod(0o755, made) } }
+  let(:program) do
+    "require './ops/server'; Verglas::Ops::Server.new(port: 4700, folder: ARGV[0], fresh: ARGV[1] == 'fresh').run"
+  end
 
   after do
     Verglas::Ops::Cluster.new(File.join(folder, "postgres")).destroy
     FileUtils.rm_rf(folder)
-  end
-
-  let(:program) do
-    "require './ops/server'; Verglas::Ops::Server.new(port: 4700, folder: ARGV[0], fresh: ARGV[1] == 'fresh').run"
   end
 
   # Runs the server until it says where it is; yields the address; stops it as Ctrl-C does.
