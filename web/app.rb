@@ -15,7 +15,7 @@ module Verglas
       set :static, false
       set :strict_paths, false
 
-      CONTRACT = Contract.new
+      CONTRACT = Contract.shared
 
       attr_reader :db
 
@@ -30,6 +30,7 @@ module Verglas
       before "/api/*" do
         content_type :json
         refuse(:sign_in_needed) unless staff
+        raw_body
         CONTRACT.check_request!(request)
         @input = parsed_body
       end

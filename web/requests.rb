@@ -18,19 +18,12 @@ module Verglas
       attr_reader :input
 
       def parsed_body
-        text = raw_body
-        # PostgreSQL's text cannot hold a NUL, nor anything that is not UTF-8.
-        raise Invalid, :not_json if text.include?('\u0000') || !text.dup.force_encoding(Encoding::UTF_8).valid_encoding?
-
-        text.empty? ? {} : JSON.parse(text).transform_keys(&:to_sym)
+        raw_body.empty? ? {} : JSON.parse(raw_body).transform_keys(&:to_sym)
       rescue JSON::ParserError
         raise Invalid, :not_json
       end
 
-      def raw_body
-        request.body&.rewind if request.body.respond_to?(:rewind)
-        request.body&.read.to_s
-      end
+      def raw_body = @raw_body ||= RequestBody.read(request)
 
       def refuse(code) = raise(Invalid, code)
       def refuse_body(invalid, **extra) = JSON.generate(Errors.body(invalid, **extra))

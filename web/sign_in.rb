@@ -19,8 +19,7 @@ module Verglas
                    login_required: :sign_in_needed }.freeze
 
       plugin :middleware
-      plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i,
-                           parse_error_handler: ->(request) { request.halt(Errors.response(400, Invalid.new(:not_json)).map(&:itself)) }
+      plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
       plugin :rodauth, json: :only do
         enable :json, :login, :logout, :lockout, :active_sessions, :session_expiration, :argon2
         prefix "/auth"
@@ -56,8 +55,20 @@ module Verglas
           rodauth.check_session_expiration
         end
         env["rodauth"] = rodauth
-        r.on("auth") { r.rodauth }
+        r.on("auth") do
+          check(r)
+          r.rodauth
+        end
         nil
+      end
+
+      # Rodauth takes what it gets: the contract is asked first.
+      def check(request)
+        RequestBody.read(request)
+        Contract.shared.check_request!(request)
+      rescue Invalid => e
+        status, headers, body = Errors.response(Errors.status(e), e)
+        request.halt([status, headers, body])
       end
 
       # What is stored of a password.

@@ -82,8 +82,9 @@ RSpec.describe Verglas::Web::Views::Finding do
   it "words every shortfall and every step of every family" do
     words = Verglas::Formats::Words
     Verglas::Fitting::SeatedKnee::Requirement::RULES.each_key { |rule| expect(words.maybe("steps.#{rule}.title")).to be_a(String), rule.to_s }
-    mends = File.read(File.join(Verglas::ROOT, "core/fitting/seated_knee/shortfall.rb")).scan(/\? :(\w+) : :(\w+)/).flatten
-    expect(mends.size).to be >= 12
-    mends.each { |mend| expect(words.maybe("mends.#{mend}", amount: "1 mm")).to be_a(String), mend }
+    shortfall = Verglas::Fitting::SeatedKnee::Shortfall
+    mends = shortfall::MENDS.values.flatten + %i[back_pad_further_back cushion_on_seat lower_seat]
+    expect(shortfall::MENDS.keys).to match_array(Verglas::Fitting::SeatedKnee::BANDS.keys - [:offset])
+    mends.each { |mend| expect(words.maybe("mends.#{mend}", amount: "1 mm")).to be_a(String), mend.to_s }
   end
 end

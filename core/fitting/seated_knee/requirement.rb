@@ -11,6 +11,9 @@ module Verglas
         RULES = { pivot: [:mm, 1], crease: [:mm, 2], height: [:mm, 1], contact: [:mm, 2], start: [:deg, 1],
                   thigh_press: [:mm, 1], kneecap: [:mm, 2] }.freeze
 
+        DECIDED_BY = { pivot_above_seat: :height, roller_reach: :contact, roller_radius: :contact, start_angle: :start,
+                       thigh_pad_height: :thigh_press, thigh_pad_front: :kneecap }.freeze
+
         attr_reader :decided_by, :unit, :positions, :mean, :sd, :gradient
 
         # nil for an adjuster whose place no rule decides (the end of the arc alone).
@@ -19,23 +22,23 @@ module Verglas
           new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by
         end
 
-        # What decides an adjuster: a back pad that slides on a sliding seat sets the seat's length; alone, or as a whole seat, the pivot.
+        # What decides an adjuster, by what it drives; nil where no rule does.
         def self.rule(machine, adjuster)
+          seat_rule(machine, adjuster) || DECIDED_BY.find { |name, _| adjuster.drives?(name) }&.last
+        end
+
+        # A back pad that slides on a sliding seat sets the seat's length; alone, or as a whole seat, the pivot.
+        def self.seat_rule(machine, adjuster)
           back, edge = %i[back_face seat_edge].map { |name| adjuster.drives.fetch(name, 0) }
-          return back.zero? || (back != edge && whole_seat?(machine)) ? :crease : :pivot unless back.zero? && edge.zero?
-          return :height if adjuster.drives?(:pivot_above_seat)
-          return :contact if adjuster.drives?(:roller_reach) || adjuster.drives?(:roller_radius)
+          return if back.zero? && edge.zero?
 
-          return :start if adjuster.drives?(:start_angle)
-          return :thigh_press if adjuster.drives?(:thigh_pad_height)
-
-          :kneecap if adjuster.drives?(:thigh_pad_front)
+          back.zero? || (back != edge && whole_seat?(machine)) ? :crease : :pivot
         end
 
         def self.whole_seat?(machine)
           machine.adjusters.any? { |other| other.drives?(:back_face) && other.drives[:back_face] == other.drives[:seat_edge] }
         end
-        private_class_method :whole_seat?
+        private_class_method :seat_rule, :whole_seat?
 
         def initialize(machine, estimate, wishes, indices, adjuster, decided_by)
           @machine = machine

@@ -7,6 +7,11 @@ module Verglas
       #   by      how far the graded number lies outside the close band (mm or degrees, see the band's unit)
       #   mend    what would bring it to its target; amount in the same unit
       Shortfall = Value.define(:code, :by, :mend, :amount) do
+        # By finding: what mends a number that is too small, and one that is too large.
+        const_set(:MENDS, { crease_gap: %i[cushion_behind_back longer_seat], contact: %i[shorter_roller_arm longer_roller_arm],
+                            start: %i[start_further_back start_nearer_straight], kneecap_gap: %i[seat_forward seat_back],
+                            thigh_press: %i[lower_thigh_pad raise_thigh_pad] }.freeze)
+
         # Worst first. quantities: as of Quantities.
         def self.all(findings, quantities)
           findings.select { |finding| finding.severity > 1 }
@@ -20,14 +25,11 @@ module Verglas
         end
 
         def self.mend(finding, quantities)
-          case finding.code
-          when :offset then offset_mend(quantities[:knee_s_mm], quantities[:knee_n_mm])
-          when :crease_gap then [finding.graded.negative? ? :cushion_behind_back : :longer_seat, finding.graded - BANDS[:crease_gap].target]
-          when :contact then [finding.graded.negative? ? :shorter_roller_arm : :longer_roller_arm, finding.graded]
-          when :kneecap_gap then [finding.graded < BANDS[:kneecap_gap].target ? :seat_forward : :seat_back, finding.graded - BANDS[:kneecap_gap].target]
-          when :thigh_press then [finding.graded.negative? ? :lower_thigh_pad : :raise_thigh_pad, finding.graded - BANDS[:thigh_press].target]
-          when :start then [finding.graded.negative? ? :start_further_back : :start_nearer_straight, finding.graded]
-          end
+          return offset_mend(quantities[:knee_s_mm], quantities[:knee_n_mm]) if finding.code == :offset
+
+          missing = finding.graded - BANDS[finding.code].target
+          too_small, too_large = self::MENDS.fetch(finding.code)
+          [missing.negative? ? too_small : too_large, missing]
         end
 
         # s + ahead of the pivot, n + above it: the larger of the two errors is the one to mend.

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    # A request's body as text, read once; refuses what no route can use before anything parses it.
+    module RequestBody
+      MOST_BYTES = 64 * 1024
+
+      # PostgreSQL's text cannot hold a NUL, nor anything that is not UTF-8.
+      NUL = '\u0000'
+
+      def self.read(request)
+        raise Invalid, :body_too_large if request.content_length.to_i > MOST_BYTES
+
+        request.body&.rewind if request.body.respond_to?(:rewind)
+        text = request.body&.read(MOST_BYTES + 1).to_s.dup.force_encoding(Encoding::UTF_8)
+        request.body&.rewind if request.body.respond_to?(:rewind)
+        raise Invalid, :body_too_large if text.bytesize > MOST_BYTES
+        raise Invalid, :not_json if text.include?(NUL) || !text.valid_encoding?
+
+        text
+      end
+    end
+  end
+end
