@@ -31,17 +31,20 @@ module Verglas
       def score = Score.of(findings)
       def grade = SEVERITIES[score.worst]
 
-      # {quantity => SD}, body and taped constants together.
-      def sds = @sds ||= quantities.keys.to_h { |name| [name, Math.sqrt(variance(name, name) + taped_covariance(name, name))] }
+      # SD of a quantity, body and taped constants together; nine in ten lie in the interval [low, high].
+      def sd(name) = (@sds ||= {})[name] ||= Math.sqrt(variance(name, name) + taped_covariance(name, name))
+
+      def interval(name)
+        half = Statistics::Gaussian::INTERVAL * sd(name)
+        [quantities[name] - half, quantities[name] + half]
+      end
+
+      # All of them, {quantity => ...}.
+      def sds = quantities.keys.to_h { |name| [name, sd(name)] }
+      def intervals = quantities.keys.to_h { |name| [name, interval(name)] }
 
       # SD of the body's share alone.
       def body_sd(name) = Math.sqrt([variance(name, name), 0.0].max)
-
-      # {quantity => [low, high]}, 90 percent.
-      def intervals
-        half = Statistics::Gaussian::INTERVAL
-        sds.to_h { |name, sd| [name, [quantities[name] - (half * sd), quantities[name] + (half * sd)]] }
-      end
 
       def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding)) }
 
@@ -52,7 +55,7 @@ module Verglas
       def joint_probability(radius_mm)
         Statistics::Gaussian.disc_probability(
           mean: Geometry::Point.new(quantities[:knee_s_mm], quantities[:knee_n_mm]),
-          variance_s: sds[:knee_s_mm]**2, variance_n: sds[:knee_n_mm]**2, covariance: joint_covariance, radius: radius_mm.to_f
+          variance_s: sd(:knee_s_mm)**2, variance_n: sd(:knee_n_mm)**2, covariance: joint_covariance, radius: radius_mm.to_f
         )
       end
 
@@ -75,7 +78,7 @@ module Verglas
       def within(finding, range)
         return joint_probability(range.max) if finding.code == :offset
 
-        Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sds[GRADED_QUANTITY.fetch(finding.code)])
+        Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sd(GRADED_QUANTITY.fetch(finding.code)))
       end
 
       def variance(one, other) = estimate.normal.covariance_of(body_gradients[one], body_gradients[other])

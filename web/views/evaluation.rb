@@ -12,7 +12,7 @@ module Verglas
           steps = Verglas::Fitting::Neighbours.steps(evaluation)
           Views.rounded(
             marks: evaluation.marks, grade: evaluation.grade, findings: findings(evaluation, steps),
-            quantities: evaluation.quantities, sds: evaluation.sds, motion: motion(evaluation.quantities), joint: joint(evaluation),
+            quantities: evaluation.quantities, motion: motion(evaluation.quantities), joint: joint(evaluation),
             steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, lens: lens(evaluation),
             figure: Verglas::Fitting::SeatedKnee::Figure.of(evaluation)
           )
@@ -25,8 +25,8 @@ module Verglas
         end
 
         def joint(evaluation)
-          { s_mm: evaluation.quantities[:knee_s_mm], n_mm: evaluation.quantities[:knee_n_mm], sd_s_mm: evaluation.sds[:knee_s_mm],
-            sd_n_mm: evaluation.sds[:knee_n_mm], covariance_mm2: evaluation.joint_covariance,
+          { s_mm: evaluation.quantities[:knee_s_mm], n_mm: evaluation.quantities[:knee_n_mm], sd_s_mm: evaluation.sd(:knee_s_mm),
+            sd_n_mm: evaluation.sd(:knee_n_mm), covariance_mm2: evaluation.joint_covariance,
             in_line_mm: bands.in_line.max, close_mm: bands.close.max }
         end
 

@@ -94,7 +94,7 @@ module Verglas
 
         def interval(finding, evaluation)
           name = finding.code == :offset ? :offset_mm : Verglas::Fitting::Evaluation::GRADED_QUANTITY[finding.code]
-          low, high = evaluation.intervals[name]
+          low, high = evaluation.interval(name)
           finding.code == :offset ? [[low, 0.0].max, high] : [low, high]
         end
 

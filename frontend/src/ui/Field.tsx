@@ -28,7 +28,7 @@ export const FieldInput = styled(Input)`
   }
 `;
 
-const Complaint = styled(FieldError)`
+export const Complaint = styled(FieldError)`
   display: block;
   color: ${colour.off};
   font-weight: ${font.strong};

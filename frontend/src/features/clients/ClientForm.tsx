@@ -6,6 +6,7 @@ import { complaintAt, refusal } from "../../api/client";
 import { parseNumber } from "../../model/lengths";
 import { PrimaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
+import { DateEntry } from "../../ui/DateEntry";
 import { Field } from "../../ui/Field";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
@@ -63,7 +64,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
   const [name, setName] = useState(start.name);
   const [detail, setDetail] = useState(start.detail);
   const [sex, setSex] = useState<"man" | "woman" | "">(start.sex ?? "");
-  const [birthDate, setBirthDate] = useState(start.birth_date ?? "");
+  const [birthDate, setBirthDate] = useState(start.birth_date);
   const [mass, setMass] = useState(start.body_mass_kg === null ? "" : String(start.body_mass_kg));
   const [massProblem, setMassProblem] = useState<string>();
   const error = refusal(thrown);
@@ -73,7 +74,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
     const kilograms = mass.trim() === "" ? null : parseNumber(mass);
     setMassProblem(mass.trim() !== "" && kilograms === null ? "A number of kilograms, or nothing." : undefined);
     if (mass.trim() !== "" && kilograms === null) return;
-    onSubmit({ name, detail, sex: sex || null, birth_date: birthDate || null, body_mass_kg: kilograms });
+    onSubmit({ name, detail, sex: sex || null, birth_date: birthDate, body_mass_kg: kilograms });
   };
 
   return (
@@ -113,9 +114,8 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
         onChange={setSex}
       />
       <Pair>
-        <Field
+        <DateEntry
           label="Date of birth (optional)"
-          type="date"
           value={birthDate}
           onChange={setBirthDate}
           hint="Past sixty-five height shrinks and legs do not."
