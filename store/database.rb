@@ -15,7 +15,7 @@ module Verglas
 
       def connect(url)
         Sequel.connect(url, max_connections: CONNECTIONS, preconnect: false, after_connect: method(:prepare)).tap do |db|
-          db.extension :pg_json, :error_sql
+          db.extension :pg_json
           db.wrap_json_primitives = true
         end
       end

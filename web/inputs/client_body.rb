@@ -7,9 +7,12 @@ module Verglas
       module ClientBody
         module_function
 
+        RECENT = Recent.new(500)
+
         # and_then: further readings, after those of the rows.
         def estimation(client, rows, and_then: [])
-          Body::Estimation.new(sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f, readings: rows.map { |row| reading(row) } + and_then)
+          basis = { sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f, readings: rows.map { |row| reading(row) } + and_then }
+          RECENT.fetch(basis) { Body::Estimation.new(**basis) }
         end
 
         def reading(row)

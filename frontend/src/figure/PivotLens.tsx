@@ -33,7 +33,8 @@ const Glass = styled.g`
 
 /** Half the width of what the lens shows, mm. */
 export const REACH_MM = 62;
-const SDS_90 = 1.645;
+/** Nine in ten knees lie within so many SDs of a plane normal: sqrt(-2 ln 0.1). */
+const SDS_90 = 2.146;
 
 type Props = {
   joint: Evaluation["joint"];
