@@ -8,7 +8,7 @@ export const Frame = styled.main`
   grid-template: auto minmax(0, 1fr) auto / 15.5rem minmax(0, 1fr) 15.5rem;
   grid-template-areas: "head head head" "steps figure controls" "findings findings findings";
   height: 100vh;
-  min-height: 46rem;
+  min-height: 40rem;
   background: ${colour.panel};
   @media ${breakpoint.narrow} {
     grid-template-columns: 13.5rem minmax(0, 1fr) 14rem;
