@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "digest"
-require "etc"
 require "fileutils"
 require "open3"
 require "securerandom"

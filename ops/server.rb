@@ -11,12 +11,11 @@ module Verglas
     class Server
       ROOT = File.expand_path("..", __dir__)
 
-      def initialize(port:, fresh: false, folder: File.join(ROOT, "var"), quiet: false)
+      def initialize(port:, fresh: false, folder: File.join(ROOT, "var"))
         @cluster = Cluster.new(File.join(folder, "postgres"))
         @port = port
         @fresh = fresh
         @folder = folder
-        @quiet = quiet
       end
 
       # Blocks until a signal comes.
@@ -73,8 +72,6 @@ module Verglas
       end
 
       def say_where(port)
-        return if @quiet
-
         puts <<~TEXT
           Verglas is ready: http://127.0.0.1:#{port}
           Sign in as #{Demo::Loader::SIGN_IN[:email]} with the password #{Demo::Loader::SIGN_IN[:password]}

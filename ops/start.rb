@@ -13,6 +13,6 @@ begin
     parser.on("--port N", Integer, "port of the web server (default 4567, or the next free one)") { |port| options[:port] = port }
   end.parse!
   Verglas::Ops::Server.new(**options).run
-rescue OptionParser::ParseError, Verglas::Ops::Cluster::Failure => e
+rescue OptionParser::ParseError, Verglas::Ops::Cluster::Failure, SystemCallError, SocketError => e
   abort "verglas: #{e.message}"
 end

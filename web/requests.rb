@@ -30,7 +30,8 @@ module Verglas
       def found(row) = row || refuse(:not_found)
       def reply(data) = JSON.generate(data)
 
-      # Does the block's write once under the request's key: the same request again gets the same answer.
+      # Does the block's write once under the request's key: the same request again gets the same answer, whatever has
+      # changed since. So all that a write asks first stands inside the block too.
       def write_once(status: 200)
         once = Store::Writes.new(db, account_id: staff[:id])
         code, body = once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do

@@ -8,6 +8,10 @@ module Verglas
       # The summed variance of the positions (mm^2) before and after one observation.
       Offer = Value.define(:observation, :variance_before_mm2, :variance_after_mm2) do
         def drop_mm2 = variance_before_mm2 - variance_after_mm2
+
+        # The share of what is unsure that it would take away, 0..1; worth the client's time from a tenth on (w).
+        def share = variance_before_mm2.positive? ? drop_mm2 / variance_before_mm2 : 0.0
+        def worth_taking? = share > 0.1
       end
 
       # gradients: one array of slopes by parameter (mm per mm) for each required position. Best offer first.

@@ -116,6 +116,44 @@ RSpec.describe "The bench in the browser" do
     expect(page).to have_css("[data-saving=kept]", wait: 12)
   end
 
+  it "never says kept of what is not kept yet" do
+    open_bench
+    page.execute_script(<<~JS)
+      window.said = [];
+      const status = document.querySelector("[data-saving]");
+      new MutationObserver(() => window.said.push(status.dataset.saving)).observe(status, { attributes: true, attributeFilter: ["data-saving"] });
+      document.querySelector("[aria-label^='Roller one mark down']").click();
+    JS
+    expect(page).to have_css("[data-adjuster=roller] output", text: "C")
+    expect(page).to have_css("[data-saving=kept]")
+    expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("C")
+    expect(page.evaluate_script("window.said")).to eq(%w[saving kept])
+  end
+
+  it "does not bring back after a reload what was undone before it was handed over" do
+    open_bench
+    page.execute_script("document.querySelector(\"[aria-label^='Roller one mark down']\").click()")
+    page.execute_script("[...document.querySelectorAll('button')].find((button) => button.innerText === 'Undo').click()")
+    expect(mark("roller")).to eq("D")
+    kept
+    visit current_path
+    expect(page).to have_css("[data-figure=side]")
+    expect(mark("roller")).to eq("D")
+    expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved')).length")).to eq(0)
+  end
+
+  it "lets a fitting that was opened by mistake go, after asking" do
+    open_bench
+    click_button "Discard"
+    within("[role=dialog]") { click_button "Keep it open" }
+    expect(db[:fittings].count).to eq(1)
+    click_button "Discard"
+    expect_accessible("the question before discarding")
+    within("[role=dialog]") { click_button "Discard it" }
+    expect(page).to have_css("h1", text: "Matteus Orr")
+    expect(db[:fittings].count).to eq(0)
+  end
+
   it "shows both versions when a colleague changed the same fitting, and overwrites nothing unasked" do
     colleague = staff(loft, email: "tobias@netloft.example", name: "Tobias Wick")
     open_bench

@@ -93,6 +93,14 @@ RSpec.describe "Clients over HTTP" do
       expect(page["body"].map { |dimension| dimension["source"] }).to all(eq("estimated"))
     end
 
+    it "gives a reading sent again its first answer, whatever has changed since" do
+      key = SecureRandom.uuid
+      first = call(:put, "#{path}/floor_to_knee_top", { value: 56, unit: "cm", version: 1 }, key: key)
+      call(:put, "#{path}/stature", { value: 130, unit: "cm", version: 2 })
+      expect(call(:put, "#{path}/floor_to_knee_top", { value: 56, unit: "cm", version: 1 }, key: key)).to eq(first)
+      expect(db[:clients].get(:version)).to eq(3)
+    end
+
     it "takes a reading back" do
       page = call(:delete, "#{path}/stature?version=1")
       expect([status, page["observations"].count { |observation| observation["reading"] }]).to eq([200, 0])

@@ -106,9 +106,14 @@ RSpec.describe "Fittings over HTTP" do
     end
   end
 
-  it "lets a draft go" do
+  it "lets a draft go, and answers the same when the request is sent again" do
+    key = SecureRandom.uuid
+    2.times do
+      expect(call(:post, "#{path}/discard", { version: 1 }, key: key)).to eq({ "ok" => true })
+      expect([status, db[:fittings].count]).to eq([200, 0])
+    end
     call(:post, "#{path}/discard", { version: 1 })
-    expect([status, db[:fittings].count]).to eq([200, 0])
+    expect(status).to eq(404)
   end
 
   it "shows on the floor what was left open" do

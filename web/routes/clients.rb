@@ -16,16 +16,16 @@ module Verglas
           end
 
           app.post("/api/clients") do
-            fields = Inputs::Client.fields(input)
-            write_once(status: 201) { Views::Client.summary(gym.clients.insert(fields)) }
+            write_once(status: 201) { Views::Client.summary(gym.clients.insert(Inputs::Client.fields(input))) }
           end
 
           app.get("/api/clients/:id") { |id| reply(Views::ClientPage.of(gym, client_row(id))) }
 
           app.patch("/api/clients/:id") do |id|
-            client_row(id)
-            fields = Inputs::Client.fields(input)
-            write_once { Views::Client.summary(gym.clients.update(id, version: input[:version], **fields)) }
+            write_once do
+              client_row(id)
+              Views::Client.summary(gym.clients.update(id, version: input[:version], **Inputs::Client.fields(input)))
+            end
           end
         end
       end

@@ -10,9 +10,9 @@ module Verglas
 
           # Opens a client's bench on a machine: the draft that is there, or a new one at the last accepted or advised marks.
           app.post("/api/fittings") do
-            client = client_row(input[:client_id])
-            machine = machine_row(input[:machine_id])
             write_once(status: 201) do
+              client = client_row(input[:client_id])
+              machine = machine_row(input[:machine_id])
               existing = gym.fittings.draft(client[:id], machine[:id])
               row = existing || open_fitting(client, machine)
               { id: row[:id], made: existing.nil? }
@@ -25,14 +25,15 @@ module Verglas
           app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(bench(id).evaluation(input[:marks]))) }
 
           app.patch("/api/fittings/:id") do |id|
-            bench(id).machine.indices(input[:marks])
-            write_once { Views::Fitting.state(gym.fittings.save(id, version: input[:version], marks: input[:marks], by: staff[:id]), by: staff[:name]) }
+            write_once do
+              bench(id).machine.indices(input[:marks])
+              Views::Fitting.state(gym.fittings.save(id, version: input[:version], marks: input[:marks], by: staff[:id]), by: staff[:name])
+            end
           end
 
           app.post("/api/fittings/:id/acceptance") do |id|
-            bench = bench(id)
-            bench.machine.indices(input[:marks])
             write_once do
+              bench = bench(id)
               row = gym.fittings.accept(id, version: input[:version], marks: input[:marks], result: bench.result(input[:marks]),
                                             computed_from: bench.computed_from, by: staff[:id])
               Views::Fitting.state(row, by: staff[:name])
@@ -40,8 +41,8 @@ module Verglas
           end
 
           app.post("/api/fittings/:id/discard") do |id|
-            bench(id)
             write_once do
+              bench(id)
               gym.fittings.discard(id, version: input[:version])
               { ok: true }
             end

@@ -7,10 +7,9 @@ module Verglas
       module Readings
         def self.registered(app)
           app.put("/api/clients/:id/readings/:observation") do |id, observation|
-            client = client_row(id)
-            reading = Inputs::Reading.of(input, observation)
-            Inputs::Reading.check_slip!(client, gym.readings.of(id), reading)
             write_once do
+              reading = Inputs::Reading.of(input, observation)
+              Inputs::Reading.check_slip!(client_row(id), gym.readings.of(id), reading)
               gym.clients.touch(id, version: input[:version])
               gym.readings.put(client_id: id, observation: observation, value_mm: reading.value_mm, unit: input[:unit],
                                confirmed: reading.confirmed, taken_by: staff[:id])
@@ -19,8 +18,8 @@ module Verglas
           end
 
           app.delete("/api/clients/:id/readings/:observation") do |id, observation|
-            client_row(id)
             write_once do
+              client_row(id)
               gym.clients.touch(id, version: Integer(request.params["version"], 10))
               gym.readings.delete(client_id: id, observation: observation)
               Views::ClientPage.of(gym, client_row(id))

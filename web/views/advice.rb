@@ -68,7 +68,7 @@ module Verglas
 
         def next_reading(advice)
           offer = advice.next_readings.first
-          return unless offer&.variance_before_mm2&.positive? && offer.drop_mm2 / offer.variance_before_mm2 > 0.1
+          return unless offer&.worth_taking?
 
           { observation: offer.observation, title: Formats::Words.say("observations.#{offer.observation}.title"),
             before_mm: Math.sqrt(offer.variance_before_mm2).round(1), after_mm: Math.sqrt([offer.variance_after_mm2, 0].max).round(1) }

@@ -62,8 +62,7 @@ module Verglas
 
         # The share of what is still unsure about the open settings that this reading would take away, 0..1.
         def gain(ranking, observation)
-          offer = ranking.find { |candidate| candidate.observation == observation.name }
-          offer&.variance_before_mm2&.positive? ? (offer.drop_mm2 / offer.variance_before_mm2).round(3) : 0.0
+          ranking.find { |offer| offer.observation == observation.name }&.share.to_f.round(3)
         end
       end
     end

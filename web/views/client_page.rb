@@ -38,11 +38,7 @@ module Verglas
           Tables[:body][:heavy][:ask_for] - readings.map { |reading| reading[:observation] }
         end
 
-        # Worth offering while it takes away at least a tenth of what is unsure.
-        def best(ranking)
-          offer = ranking.first
-          offer&.variance_before_mm2&.positive? && offer.drop_mm2 / offer.variance_before_mm2 > 0.1 ? offer.observation : nil
-        end
+        def best(ranking) = ranking.first&.worth_taking? ? ranking.first.observation : nil
       end
     end
   end

@@ -1,5 +1,6 @@
 // Server data: key, fetcher and type of each question in one place.
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { sameMarks } from "../model/marks";
 import { api, unwrap } from "./client";
 import type { Evaluation, Marks } from "./types";
 
@@ -48,6 +49,3 @@ export const evaluationQuery = (id: string, marks: Marks, first: Evaluation) =>
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
-
-export const sameMarks = (one: Marks, other: Marks): boolean =>
-  Object.keys(one).every((label) => one[label] === other[label]);

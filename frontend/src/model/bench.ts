@@ -1,5 +1,6 @@
 // The bench's own state: marks, the step at hand, what can be undone, and what the server has. A pure reducer.
 import type { FittingState, Machine, Marks } from "../api/types";
+import { sameMarks } from "./marks";
 
 export type Saving =
   | { kind: "kept"; at: string | null }
@@ -26,7 +27,7 @@ export type BenchEvent =
   | { type: "next"; order: readonly string[] }
   | { type: "previous"; order: readonly string[] }
   | { type: "saving" }
-  | { type: "saved"; version: number; at: string | null }
+  | { type: "saved"; marks: Marks; version: number; at: string | null }
   | { type: "unsaved" }
   | { type: "conflict"; theirs: FittingState }
   | { type: "keepMine" }
@@ -52,6 +53,7 @@ const moved = (bench: Bench, marks: Marks): Bench => ({
   ...bench,
   marks,
   past: [...bench.past, bench.marks].slice(-50),
+  saving: { kind: "saving" },
 });
 
 /** The step after (or before) the one at hand; past the last comes writing down (null). */
@@ -88,7 +90,12 @@ export function benchReducer(bench: Bench, event: BenchEvent): Bench {
     case "saving":
       return { ...bench, saving: { kind: "saving" } };
     case "saved":
-      return { ...bench, version: event.version, saving: { kind: "kept", at: event.at } };
+      // A step taken while the request was under way is not kept yet.
+      return {
+        ...bench,
+        version: event.version,
+        saving: sameMarks(event.marks, bench.marks) ? { kind: "kept", at: event.at } : { kind: "saving" },
+      };
     case "unsaved":
       return { ...bench, saving: { kind: "waiting" } };
     case "conflict":

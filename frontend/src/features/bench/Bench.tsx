@@ -2,17 +2,19 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useReducer } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, newKey, refusal, unwrap } from "../../api/client";
-import { evaluationQuery, fittingQuery, meQuery, sameMarks } from "../../api/queries";
+import { evaluationQuery, fittingQuery, meQuery } from "../../api/queries";
 import type { FittingPage } from "../../api/types";
 import { useShortcut } from "../../app/useShortcut";
 import { PivotLens } from "../../figure/PivotLens";
 import { SideView } from "../../figure/SideView";
 import { type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
+import { sameMarks } from "../../model/marks";
 import { BandName } from "../../ui/Band";
 import { QuietButton } from "../../ui/Button";
 import { Muted, Strong } from "../../ui/Page";
 import { Conflict } from "./Conflict";
 import { Controls } from "./Controls";
+import { Discard } from "./Discard";
 import { describeLens, describeSide } from "./descriptions";
 import { FindingsBar } from "./FindingsBar";
 import { Kept } from "./Kept";
@@ -61,7 +63,12 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
           <Kept saving={bench.saving} locale={me.data?.gym.locale ?? "en-GB"} />
         </Push>
       </Head>
-      <Steps advice={advice} machine={machine} bench={bench} evaluation={evaluation} dispatch={dispatch} />
+      <Steps
+        advice={advice}
+        bench={bench}
+        dispatch={dispatch}
+        discard={<Discard id={id} clientId={client.id} version={bench.version} />}
+      />
       <FigureArea aria-label="Side view">
         <Verdict>
           <VerdictLine>

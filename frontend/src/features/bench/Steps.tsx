@@ -1,7 +1,7 @@
-import type { Dispatch } from "react";
+import type { Dispatch, ReactNode } from "react";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
-import type { Advice, Evaluation, Machine } from "../../api/types";
+import type { Advice } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
 import { QuietButton } from "../../ui/Button";
 import { breakpoint, colour, font, size, space, target } from "../../ui/tokens";
@@ -68,16 +68,10 @@ const Foot = styled.div`
   flex-wrap: wrap;
 `;
 
-type Props = {
-  advice: Advice | null;
-  machine: Machine;
-  bench: Bench;
-  evaluation: Evaluation;
-  dispatch: Dispatch<BenchEvent>;
-};
+type Props = { advice: Advice | null; bench: Bench; dispatch: Dispatch<BenchEvent>; discard: ReactNode };
 
 /** The steps in the order in which a fitting is done; the one at hand says what to do, where to look, what is right. */
-export function Steps({ advice, bench, dispatch }: Props) {
+export function Steps({ advice, bench, dispatch, discard }: Props) {
   const writing = bench.active === null;
   return (
     <Area aria-label="Steps">
@@ -144,6 +138,7 @@ export function Steps({ advice, bench, dispatch }: Props) {
         <QuietButton onPress={() => dispatch({ type: "undo" })} isDisabled={bench.past.length === 0}>
           Undo
         </QuietButton>
+        {discard}
       </Foot>
     </Area>
   );

@@ -2,9 +2,9 @@
 // it yet lies in this browser under the fitting's random id (marks only), so a reload or a lost network loses nothing.
 import { useEffect, useEffectEvent, useRef, type Dispatch } from "react";
 import { api, newKey, Refused, unwrap } from "../../api/client";
-import { sameMarks } from "../../api/queries";
 import type { FittingState, Marks } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
+import { sameMarks } from "../../model/marks";
 
 const PAUSE_MS = 250;
 const RETRY_MS = 2500;
@@ -41,12 +41,12 @@ export function useDraft(id: string, bench: Bench, first: FittingState, dispatch
       saved.current = marks;
       savedAt.current = state.updated_at;
       forgetUnsaved(id);
-      dispatch({ type: "saved", version: state.version, at: state.updated_at });
+      dispatch({ type: "saved", marks, version: state.version, at: state.updated_at });
     } catch (thrown) {
       const current = thrown instanceof Refused && thrown.status === 409 ? thrown.error.current : undefined;
       if (current && sameMarks(current.marks, marks) && current.state === "draft") {
         saved.current = marks;
-        dispatch({ type: "saved", version: current.version, at: current.updated_at });
+        dispatch({ type: "saved", marks, version: current.version, at: current.updated_at });
       } else if (current) dispatch({ type: "conflict", theirs: current });
       else dispatch({ type: "unsaved" });
     } finally {
@@ -58,7 +58,10 @@ export function useDraft(id: string, bench: Bench, first: FittingState, dispatch
   useEffect(() => {
     if (sameMarks(saved.current, marks)) {
       // Undone before it was handed over: there is nothing to keep.
-      if (saving.kind === "saving" && !busy.current) dispatch({ type: "saved", version, at: savedAt.current });
+      if (saving.kind === "saving" && !busy.current) {
+        forgetUnsaved(id);
+        dispatch({ type: "saved", marks, version, at: savedAt.current });
+      }
       return;
     }
     localStorage.setItem(store(id), JSON.stringify({ marks, version }));

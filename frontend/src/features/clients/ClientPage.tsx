@@ -7,7 +7,6 @@ import type { ClientPage as ClientPageData, Machine } from "../../api/types";
 import { useTitle } from "../../app/Shell";
 import { BodyFigure } from "../../figure/BodyFigure";
 import { dayText, momentText } from "../../model/dates";
-import type { LengthUnit } from "../../model/lengths";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { PrimaryLink, QuietLink, SecondaryLink } from "../../ui/LinkButton";
@@ -110,7 +109,7 @@ export function ClientPage() {
         </Section>
         <div>
           <Card page={page.data} id={id} locale={locale} />
-          <History page={page.data} locale={locale} unit={me.data.length_unit} />
+          <History page={page.data} locale={locale} />
         </div>
       </Columns>
     </Page>
@@ -205,7 +204,7 @@ function CardLine({ machine, page, locale, busy, onOpen }: LineProps) {
   );
 }
 
-function History({ page, locale }: { page: ClientPageData; locale: string; unit: LengthUnit }) {
+function History({ page, locale }: { page: ClientPageData; locale: string }) {
   if (page.history.length === 0) return null;
   return (
     <Section>

@@ -1,0 +1,43 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
+import { Dialogue } from "../../ui/Dialogue";
+import { MarkRow } from "../../ui/MarkTag";
+import { Notice } from "../../ui/Notice";
+import { forgetUnsaved } from "./useDraft";
+
+/** Lets a fitting go that was opened by mistake, after asking: what was accepted before stays on the card. */
+export function Discard({ id, clientId, version }: { id: string; clientId: string; version: number }) {
+  const [asking, setAsking] = useState(false);
+  const navigate = useNavigate();
+  const queryClient = useQueryClient();
+  const discard = useMutation({
+    mutationFn: () =>
+      unwrap(api.POST("/api/fittings/{id}/discard", { params: { path: { id }, header: newKey() }, body: { version } })),
+    onSuccess: async () => {
+      forgetUnsaved(id);
+      queryClient.removeQueries({ queryKey: ["fitting", id] });
+      await queryClient.invalidateQueries();
+      await navigate(`/clients/${clientId}`);
+    },
+  });
+  return (
+    <>
+      <QuietButton onPress={() => setAsking(true)}>Discard</QuietButton>
+      <Dialogue title="Discard this fitting?" isOpen={asking} onClose={() => setAsking(false)}>
+        {discard.error ? (
+          <Notice tone="wrong">{refusal(discard.error)?.message ?? "It could not be discarded."}</Notice>
+        ) : null}
+        <p>Its marks are let go and nothing goes on the card. What was accepted before stays.</p>
+        <MarkRow style={{ marginTop: "1rem" }}>
+          <PrimaryButton onPress={() => setAsking(false)}>Keep it open</PrimaryButton>
+          <SecondaryButton onPress={() => discard.mutate()} isDisabled={discard.isPending}>
+            Discard it
+          </SecondaryButton>
+        </MarkRow>
+      </Dialogue>
+    </>
+  );
+}
