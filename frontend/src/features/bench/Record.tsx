@@ -30,6 +30,9 @@ const Picture = styled.figure`
   overflow: hidden;
 `;
 const Sheet = styled.div`
+  > ul {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
   border: 1px solid ${colour.line};
   border-radius: ${radius};
   background: ${colour.panel};
