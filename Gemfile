@@ -4,6 +4,7 @@
 source "https://rubygems.org"
 
 gem "argon2", "~> 2.3"
+gem "fastimage", "~> 2.4"
 gem "i18n", "~> 1.14"
 gem "json", "~> 2.18"
 gem "json_schemer", "~> 2.5"

@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
+require "time"
 require "yaml"
 
 module Verglas
   module Demo
-    # Fills an empty database with The Net Loft: staff, machines, clients with readings, some accepted fittings, one left open.
+    # Fills an empty database with The Net Loft: staff, machines, cushions, clients with readings, accepted fittings, one left open.
     class Loader
       FILE = File.join(__dir__, "net_loft.yml")
       SIGN_IN = { email: "maren@netloft.example", password: "mend the nets" }.freeze
@@ -19,6 +20,7 @@ module Verglas
         @db.transaction do
           @gym = Store::Gym.new(@db, @db[:gyms].returning(:id).insert(@data["gym"].transform_keys(&:to_sym)).first[:id])
           @staff = @data["staff"].map { |person| account(person) }
+          @gym.equipment.replace(@data["equipment"])
           @machines = @data["machines"].to_h { |machine| [machine["name"], @gym.machines.find(machine_id(machine))] }
           @data["clients"].each { |person| client(person) }
           @gym.id
@@ -34,7 +36,14 @@ module Verglas
       end
 
       def machine_id(machine)
-        @gym.machines.insert(**machine.slice("family", "name", "place", "constants", "adjusters").transform_keys(&:to_sym), taped_by: @staff.first)
+        @gym.machines.insert(**machine.transform_keys(&:to_sym), taped: taped(machine), taped_by: @staff.first)
+      end
+
+      # The lead taped every length that is known.
+      def taped(machine)
+        parts = { nil => machine, **machine.fetch("exercises", {}) }
+        names = parts.flat_map { |exercise, part| part.fetch("constants", {}).keys.map { |name| [exercise, name].compact.join("/") } }
+        names.to_h { |name| [name, { by: @staff.first, at: Time.now.utc.iso8601 }] }
       end
 
       def client(person)
@@ -42,19 +51,23 @@ module Verglas
         person["readings"].each do |observation, value|
           @gym.readings.put(client_id: row[:id], observation: observation, value_mm: value, unit: "cm", confirmed: false, taken_by: @staff.first)
         end
-        person.fetch("fitted", []).each { |name| accept(row, @machines.fetch(name)) }
-        person.fetch("open", []).each { |name| open_draft(row, @machines.fetch(name)) }
+        person.fetch("fitted", []).each { |name| accept(row, name) }
+        person.fetch("checked", []).each { |name| accept(row, name, knee_off_mm: 0, roller_seen: true) }
+        person.fetch("open", []).each { |name| open_draft(row, name) }
       end
 
-      def accept(client, machine)
-        draft, bench = open_draft(client, machine)
+      def accept(client, name, **seen)
+        draft, bench = open_draft(client, name)
         marks = draft[:marks].to_h
-        @gym.fittings.accept(draft[:id], version: draft[:version], marks: marks, result: bench.result(marks), computed_from: bench.computed_from, by: @staff.first)
+        @gym.fittings.accept(draft[:id], version: draft[:version], result: bench.result(marks, draft[:aids].to_h), computed_from: bench.computed_from, by: @staff.first, marks: marks, **seen)
       end
 
-      def open_draft(client, machine)
-        bench = Web::Bench.new(client: client, readings: @gym.readings.of(client[:id]), machine_row: machine)
-        draft, = @gym.fittings.open(client_id: client[:id], machine_id: machine[:id], description_number: machine[:number], marks: bench.advice.marks, by: @staff.last)
+      # name: of the machine; on a station followed by its exercise, as in "Station 1, curl".
+      def open_draft(client, name)
+        machine, exercise = name.split(", ")
+        bench = Web::Bench.new(@gym, client: client, machine_row: @machines.fetch(machine), exercise: exercise.to_s)
+        sheet = Web::Sheet.at_opening(bench, last: nil, sibling: nil)
+        draft, = @gym.fittings.open(client_id: client[:id], machine_id: bench.machine_row[:id], exercise: exercise.to_s, description_number: bench.machine_row[:number], by: @staff.last, **sheet)
         [draft, bench]
       end
     end

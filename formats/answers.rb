@@ -11,7 +11,8 @@ module Verglas
         torque_ratio_start: :ratio_start, torque_ratio_middle: :ratio_mid, torque_ratio_end: :ratio_end,
         shin_start_deg: :phi_start, shin_end_deg: :phi_end, knee_bend_start_deg: :knee_bend_start, knee_bend_end_deg: :knee_bend_end,
         above_ankle_mm: :above_ankle, contact_error_mm: :contact_error, force_per_torque_n_per_nm: :force_per_torque,
-        crease_gap_mm: :crease_gap, kneecap_gap_mm: :kneecap_gap, thigh_press_mm: :thigh_press
+        crease_gap_mm: :crease_gap, kneecap_gap_mm: :kneecap_gap, thigh_press_mm: :thigh_press,
+        kneecap_clear_mm: :kneecap_clear, hip_bend_deg: :hip_bend
       }.freeze
 
       module_function
@@ -19,13 +20,15 @@ module Verglas
       def evaluation(evaluation)
         { grade: evaluation.grade, findings: findings(evaluation), quantities: evaluation.quantities.transform_keys(QUANTITIES),
           sd: evaluation.sds.transform_keys(QUANTITIES), interval: evaluation.intervals.transform_keys(QUANTITIES),
-          p: evaluation.graded.to_h { |graded| [graded.finding.code, graded.probability] } }
+          by_hand: evaluation.graded.select(&:by_hand).map { |graded| graded.finding.code }, p: evaluation.graded.to_h { |graded| [graded.finding.code, graded.probability] } }
       end
 
       def findings(evaluation) = evaluation.findings.to_h { |finding| [finding.code, [finding.value, finding.band]] }
 
       # The joint's place, with the body's SD alone and with the taped constants', and P(|e| <= 15), P(|e| <= 30).
       def joint(evaluation)
+        return {} unless evaluation.quantities.key?(:knee_s_mm)
+
         { k_s: evaluation.quantities[:knee_s_mm], k_n: evaluation.quantities[:knee_n_mm],
           sd_k_s_body: evaluation.body_sd(:knee_s_mm), sd_k_n_body: evaluation.body_sd(:knee_n_mm),
           sd_k_s: evaluation.sds[:knee_s_mm], sd_k_n: evaluation.sds[:knee_n_mm], cov: evaluation.joint_covariance,
@@ -39,6 +42,14 @@ module Verglas
           steps: Fitting::Neighbours.steps(advice.evaluation).transform_values { |pair| pair.map { |one| one && outcome(one) } },
           shortfalls: advice.shortfalls.map(&:to_h), from: advice.taken,
           next_reading: advice.next_readings.map { |offer| { name: offer.observation, before: offer.variance_before_mm2, after: offer.variance_after_mm2 } } }
+      end
+
+      # Each exercise's advice with the shared marks, and what it would be alone.
+      def station(advice)
+        each = advice.exercises.to_h do |name, one|
+          [name, advice(one).merge(alone: advice.alone[name].marks, grade_alone: advice.alone[name].evaluation.grade)]
+        end
+        each.merge(cushion_back: advice.cushion_back_mm, cushion_seat: advice.cushion_seat_mm)
       end
 
       def outcome(evaluation) = { marks: evaluation.marks, grade: evaluation.grade, findings: findings(evaluation) }

@@ -7,8 +7,23 @@ module Verglas
       module_function
 
       def body(request, subjects)
-        estimation = subjects.estimation(request)
-        { mean: estimation.estimate.mean, sd: estimation.estimate.sd, reports: estimation.reports.map { |report| report(report) } }
+        estimation = subjects.estimation(request, checked: subjects.checked(request))
+        { mean: estimation.estimate.mean, sd: estimation.estimate.sd, reports: estimation.reports.map { |report| report(report) },
+          **learned(request, estimation.learned.flatten) }
+      end
+
+      # The observations that a checked fitting made: the seat's first, then the roller's.
+      def learned(request, observations)
+        names = [*("back" if request["back_face"]), *("roller" if request["roller_reach"])]
+        names.zip(observations).flat_map { |name, one| [[:"z_#{name}", one.value_mm], [:"r_#{name}", one.sd_mm]] }.to_h
+      end
+
+      # The pad under the hips on a flat bench, mm; with sizes, the nearest of those too.
+      def hip_pad(request, subjects)
+        return request["bodies"].to_h { |id| [id, Fitting::HipPad.wanted_mm(subjects.body(id))] } if request["bodies"]
+
+        body = subjects.estimate(request).dimensions
+        { pad: Fitting::HipPad.wanted_mm(body), nearest: request["sizes"] && Fitting::HipPad.nearest(body, request["sizes"]) }.compact
       end
 
       def report(report)
@@ -40,10 +55,20 @@ module Verglas
       end
 
       def advise(request, subjects)
+        machines = subjects.station(request)
+        return advise_station(request, subjects, machines) if machines
+
         machine = subjects.machine(request)
         advice = Fitting::Advice.new(machine: machine, estimate: subjects.estimate(request), wishes: subjects.wishes(request, machine),
                                      taken: subjects.taken(request), cushions: subjects.cushions(request))
         Answers.advice(advice)
+      end
+
+      def advise_station(request, subjects, machines)
+        advice = Fitting::StationAdvice.new(machines: machines, shared: subjects.shared(request), estimate: subjects.estimate(request),
+                                            wishes: machines.transform_values { |machine| subjects.wishes(request, machine) },
+                                            taken: subjects.taken(request), cushions: subjects.cushions(request))
+        Answers.station(advice)
       end
 
       def probability(request, _subjects)

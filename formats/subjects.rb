@@ -5,20 +5,30 @@ module Verglas
     # The machine, the body and the wishes that a request speaks of, given whole or by the id of a known one.
     class Subjects
       OPTIONS = { "wanted" => :contact_above_ankle_mm, "start" => :start_bend_deg, "shim_back" => :cushion_back_mm,
-                  "shim_seat" => :cushion_seat_mm, "knee_bend_limit" => :knee_bend_limit_deg }.freeze
+                  "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "knee_bend_limit" => :knee_bend_limit_deg }.freeze
 
       def initialize(machines:, bodies:)
         @machines = machines
         @bodies = bodies
       end
 
-      def machine(request)
-        given = request.fetch("machine")
-        data = given.is_a?(Hash) ? given : known(@machines, given, "/machine", :unknown_machine)
-        Machines::Reader.read(data)
-      rescue Invalid => e
-        raise e.path.start_with?("/machine") ? e : e.below("/machine")
+      # The machine of the request's exercise. Where a constant or a travel is null, it is told as far as it is taped.
+      def machine(request, exercise: request["exercise"])
+        reading(request) { |data| untaped?(data) ? Machines::Reader.read_known(data, exercise: exercise) : Machines::Reader.read(data, exercise: exercise) }
       end
+
+      # Whether the request speaks of a whole station: then {exercise => Machine}, else nil.
+      def station(request)
+        reading(request) do |data|
+          family = Machines::Families.fetch(data.fetch("family"))
+          next if family.exercises.key?(nil) || request["exercise"]
+
+          family.exercises.keys.to_h { |name| [name, machine(request, exercise: name)] }
+        end
+      end
+
+      # Labels of what a station's exercises share.
+      def shared(request) = reading(request) { |data| Machines::Families.fetch(data.fetch("family")).shared(data) }
 
       # An exact body, by parameters or id, or one estimated from sex and readings.
       def estimate(request)
@@ -29,12 +39,24 @@ module Verglas
         estimation(given || request).estimate
       end
 
-      def estimation(data)
+      def estimation(data, checked: [])
         readings = data.fetch("readings", []).map do |name, value|
           Body::Reading.new(observation: name.to_sym, value_mm: value, confirmed: data.fetch("confirmed", []).include?(name))
         end
-        Body::Estimation.new(sex: data["sex"], body_mass_kg: data["body_mass"], readings: readings)
+        Body::Estimation.new(sex: data["sex"], body_mass_kg: data["body_mass"], readings: readings, checked: checked)
       end
+
+      # The checked fitting that a request tells of, in a list of one or none.
+      def checked(request)
+        return [] unless request["back_face"] || request["roller_reach"]
+
+        [Body::CheckedFitting.new(machine: "", back_face_mm: request["back_face"], pitch_back_mm: request["pitch_back"], knee_off_mm: request.fetch("knee_off", 0),
+                                  roller_reach_mm: request["roller_reach"], roller_radius_mm: request["roller_radius"], pitch_roller_mm: request["pitch_roller"],
+                                  contact_above_ankle_mm: request.fetch("wanted", Machines::Families.fetch(:extension).wanted[:contact_above_ankle_mm]))]
+      end
+
+      # One exact body by its id.
+      def body(id) = dimensions(known(@bodies, id, "/bodies", :unknown_body))
 
       # What the estimate rests on, by name.
       def taken(request)
@@ -42,6 +64,7 @@ module Verglas
         data.fetch("readings", []).map { |name, _| name.to_sym }
       end
 
+      # machine: for what its family aims at.
       def wishes(request, machine)
         options = request.fetch("options", {}).slice(*OPTIONS.keys)
         Fitting::Wishes.for(machine.family, **options.transform_keys(OPTIONS))
@@ -53,6 +76,18 @@ module Verglas
       end
 
       private
+
+      def reading(request)
+        given = request.fetch("machine")
+        yield(given.is_a?(Hash) ? given : known(@machines, given, "/machine", :unknown_machine))
+      rescue Invalid => e
+        raise e.path.match?(%r{\A/(machine|exercise)}) ? e : e.below("/machine")
+      end
+
+      def untaped?(data)
+        parts = [data, *data.fetch("exercises", {}).values]
+        parts.any? { |part| part.fetch("constants").value?(nil) || part.fetch("adjusters").any? { |adjuster| adjuster["travel"].nil? } }
+      end
 
       def dimensions(data)
         Body::Dimensions.from(data.transform_keys(&:to_sym).slice(*Body::PARAMETERS))

@@ -32,7 +32,8 @@ module Verglas
 
       def load_demo
         ENV["DATABASE_URL"] = @cluster.database("verglas")
-        ENV["SESSION_SECRET"] ||= secret
+        ENV["SESSION_SECRET"] ||= secret("session_secret", 64)
+        ENV["NOTES_KEY"] ||= secret("notes_key", 32)
         ENV["APP_ENV"] ||= "production"
         require_relative "../config/application"
         Store::Database.migrate(DB)
@@ -46,10 +47,10 @@ module Verglas
         File.open(File.join(@folder, "log", "requests.log"), "a").tap { |log| log.sync = true } # rubocop:disable Style/FileOpen -- open as long as the server
       end
 
-      # Signs the cookies; kept so that a restart signs nobody out.
-      def secret
-        file = File.join(@folder, "session_secret")
-        File.write(file, SecureRandom.hex(64), perm: 0o600) unless File.exist?(file)
+      # Made once and kept, so that a restart signs nobody out and can read what was encrypted.
+      def secret(name, bytes)
+        file = File.join(@folder, name)
+        File.write(file, SecureRandom.hex(bytes), perm: 0o600) unless File.exist?(file)
         File.read(file)
       end
 

@@ -13,6 +13,7 @@ module TestDatabase
     CLUSTER.drop(NAME)
     ENV["DATABASE_URL"] = CLUSTER.database(NAME)
     ENV["SESSION_SECRET"] ||= "s" * 64
+    ENV["NOTES_KEY"] ||= "0f" * 32
     ENV["APP_ENV"] = "test"
     require_relative "../config/application"
     Verglas::Store::Database.migrate(Verglas::DB)

@@ -15,7 +15,9 @@ module Verglas
         reading_value_range: [:out_of_range, "/value"],
         stature_range: [:stature_out_of_range, "/value"],
         reading_observation_known: [:unknown_observation, "/observation"],
-        one_draft_a_client_and_machine: [:draft_exists, ""]
+        machine_names_differ: [:machine_name_taken, "/name"],
+        machine_codes_differ: [:machine_code_taken, "/code"],
+        one_draft_a_client_and_exercise: [:draft_exists, ""]
       }.freeze
 
       # Runs the block; a known constraint's refusal becomes Invalid, anything else stays what it is.

@@ -15,6 +15,8 @@ module Verglas
       def readings = Tables::Readings.new(self)
       def machines = Tables::Machines.new(self)
       def fittings = Tables::Fittings.new(self)
+      def photographs = Tables::Photographs.new(self)
+      def equipment = Tables::Equipment.new(self)
       def row = db[:gyms].first(id: id)
     end
   end

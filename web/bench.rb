@@ -2,46 +2,95 @@
 
 module Verglas
   module Web
-    # A client met by a machine, from their rows: where store's rows become core's questions.
+    # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of its
+    # exercises; the advice is then the station's, with the seat shared.
     class Bench
-      attr_reader :client, :readings, :machine_row, :fitting
+      attr_reader :gym, :client, :readings, :machine_row, :exercise, :fitting
 
-      # The bench of a fitting, on the machine as it was described when the fitting was opened; nil where the gym has none.
+      # The bench of a fitting; nil where the gym has none.
       def self.of(gym, fitting_id)
         rows = Store::Queries::FittingOnBench.new(gym).call(fitting_id)
-        rows && new(fitting: rows[:fitting], client: rows[:client], readings: gym.readings.of(rows[:client][:id]), machine_row: rows[:machine])
+        rows && new(gym, fitting: rows[:fitting], client: rows[:client], machine_row: rows[:machine], exercise: rows[:fitting][:exercise])
       end
 
-      def initialize(client:, readings:, machine_row:, fitting: nil)
-        @fitting = fitting
+      # exercise: its name, "" on a machine with one.
+      def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil)
+        @gym = gym
         @client = client
         @readings = readings
         @machine_row = machine_row
+        @exercise = exercise
+        @fitting = fitting
       end
 
-      def machine = @machine ||= Store::Tables::Machines.value(machine_row)
-      def estimation = @estimation ||= Inputs::ClientBody.estimation(client, readings)
-      def wishes = @wishes ||= Fitting::Wishes.for(machine.family)
+      def machine = @machine ||= machine_of(exercise[/.+/])
+      def checked_rows = @checked_rows ||= Store::Queries::CheckedFittings.new(gym).call(client[:id])
+      def checked = @checked ||= Inputs::CheckedFittings.of(checked_rows)
+      def estimation = @estimation ||= Inputs::ClientBody.estimation(client, readings, checked: checked)
+      def equipment = @equipment ||= gym.equipment.sizes
 
       # Names of the readings which the body rests on: what was refused is left out.
       def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
 
-      def advice = @advice ||= Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: wishes, taken: taken)
+      def station? = !exercise.empty?
+      def advice = @advice ||= station? ? station_advice.exercises[exercise] : plain_advice
 
-      def evaluation(marks)
+      # {exercise => Machine} and what they are advised together.
+      def exercises = @exercises ||= Store::Tables::Machines.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
+
+      def station_advice
+        @station_advice ||= Fitting::StationAdvice.new(machines: exercises, shared: shared, cushions: cushions, estimate: estimation.estimate, taken: taken,
+                                                       wishes: exercises.transform_values { |machine| Fitting::Wishes.for(machine.family) })
+      end
+
+      # Labels of the adjusters which a station's exercises share.
+      def shared = station? ? Machines::Families.fetch(machine_row[:family]).shared(Store::Tables::Machines.data(machine_row)) : []
+
+      # What a further reading would narrow, each exercise by itself.
+      def plain_gradients = plain_advice.gradients
+
+      # Cushions and pads that go with the advised marks.
+      def advised_aids
+        Inputs::Aids.of(advice.wishes.to_h)
+      end
+
+      def evaluation(marks, aids = {})
+        wishes = Fitting::Wishes.for(machine.family, **Inputs::Aids.wishes(aids))
         Fitting::Evaluation.new(machine: machine, estimate: estimation.estimate, wishes: wishes, indices: machine.indices(marks))
       end
 
       # What an accepted fitting keeps: as it was shown.
-      def result(marks) = Views::Evaluation.of(evaluation(marks))
+      def result(marks, aids = {}) = Views::Evaluation.of(evaluation(marks, aids))
 
       # And what it was computed from.
       def computed_from
         { model: Views::Fitting::MODEL, sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f,
-          readings: estimation.reports.map { |report| Views::Body.report(report) },
+          readings: estimation.reports.map { |report| Views::Body.report(report) }, learned: Views::Body.learned(checked_rows),
           mean_mm: Views.rounded(estimation.estimate.mean), sd_mm: Views.rounded(estimation.estimate.sd),
           machine: { id: machine.id, name: machine.name, description_number: machine_row[:number] },
-          wishes: wishes.to_h, advised: advice.marks, advised_status: advice.status }
+          wishes: advice.wishes.to_h, advised: advice.marks, advised_status: advice.status }
+      end
+
+      private
+
+      def machine_of(exercise) = Store::Tables::Machines.value(machine_row, exercise: exercise)
+
+      def plain_advice
+        Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: Fitting::Wishes.for(machine.family, hip_pad_mm: hip_pad_mm), taken: taken, cushions: cushions)
+      end
+
+      # Only what the gym owns and the machine's maker allows.
+      def cushions
+        return Fitting::Cushions.none unless machine_row[:cushions_allowed] && machine.family.mechanism == :seated_knee
+
+        Fitting::Cushions.new(back_mm: equipment["cushion_back"], seat_mm: equipment["cushion_seat"])
+      end
+
+      # On a flat bench, the pad that bends the hips best.
+      def hip_pad_mm
+        return 0.0 unless machine.family.mechanism == :lying_knee && !machine.hinged?
+
+        Fitting::HipPad.nearest(estimation.estimate.dimensions, equipment["hip_pad"]).to_f
       end
     end
   end

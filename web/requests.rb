@@ -44,7 +44,7 @@ module Verglas
       def current_state(row)
         return Views::Fitting.state(row, by: db[:accounts].where(id: row[:updated_by]).get(:name)) if row.key?(:marks)
 
-        Views::Client.summary(row)
+        row.key?(:family) ? Views::Machine.summary(row).merge(version: row[:version]) : Views::Client.summary(row)
       end
 
       def client_row(id) = found(gym.clients.find(id))

@@ -2,19 +2,25 @@
 
 module Verglas
   module Body
-    # From sex, body mass and tape readings to an estimate and one report a reading. Always from the whole list:
-    # prior, then the readings in the order they were taken. docs/model.md section 1.
+    # From sex, body mass, tape readings and checked fittings to an estimate and one report a reading. Always from the whole
+    # list: prior, then the readings in the order they were taken, then the fittings. docs/model.md section 1.
     class Estimation
       # What became of one reading. expected and sigma are of the body before it; refused ones were left out, marked ones
       # were confirmed although they look like a slip.
       Report = Value.define(:reading, :expected_mm, :innovation_mm, :sigma_mm, :refused, :marked)
 
-      attr_reader :estimate, :reports
+      attr_reader :estimate, :reports, :learned
 
-      def initialize(sex:, body_mass_kg: nil, readings: [])
+      # checked: CheckedFittings, at most one a machine, the oldest first. A machine that learns from bodies leaves its own
+      # out, lest the same knowledge count twice.
+      def initialize(sex:, body_mass_kg: nil, readings: [], checked: [])
         check_mass(body_mass_kg)
+        sources = checked.map(&:machine)
+        raise Invalid.new(:checked_twice, path: "/checked") unless sources.uniq.size == sources.size
+
         @estimate = Prior.estimate(sex: sex, heavy: self.class.heavy?(sex, body_mass_kg, readings))
         @reports = readings.map { |reading| take(reading) }.freeze
+        @learned = checked.map { |fitting| learn(fitting) }.freeze
         freeze
       end
 
@@ -45,6 +51,13 @@ module Verglas
         @estimate = Estimate.new(@estimate.normal.observe(row: observation.row, value: reading.value_mm, sd: observation.sd_mm)) unless refused
         Report.new(reading: reading, expected_mm: expected, innovation_mm: reading.value_mm - expected, sigma_mm: sigma,
                    refused: refused, marked: slip && !refused)
+      end
+
+      # Answers the observations that were made of it.
+      def learn(fitting)
+        rows = fitting.observations(@estimate.dimensions)
+        @estimate = rows.inject(@estimate) { |known, row| Estimate.new(known.normal.observe(row: row.row, value: row.value_mm, sd: row.sd_mm)) }
+        rows
       end
 
       def slip?(observation, value, expected, sigma)

@@ -9,32 +9,43 @@ module Verglas
       WORTH_NAMING = 0.2
       NO_MARK = 0.5
 
-      # mark: as advised; probability: that it is the right one; also: {mark => probability} of others worth naming;
-      # requirement: what decides it (nil where no rule does); too_far: :below or :above when probably no mark reaches,
-      # missing: by how much (mm or degrees) the nearest mark misses the required place then.
+      # mark: as advised, nil for one that is recorded only; probability: that it is the right one; also: {mark =>
+      # probability} of others worth naming; requirement: what decides it (nil where no rule does); too_far: :below or :above
+      # when probably no mark reaches, missing: by how much (mm or degrees) the nearest mark misses the required place then.
       AdjusterAdvice = Value.define(:label, :mark, :requirement, :probability, :also, :too_far, :missing)
 
       attr_reader :machine, :estimate, :wishes, :taken
 
-      # estimate: Body::Estimate; taken: names of the tape readings it rests on; cushions: what may be added.
-      def initialize(machine:, estimate:, wishes:, taken: [], cushions: Cushions.none)
+      # estimate: Body::Estimate; taken: names of the tape readings it rests on; cushions: what may be added; held: {label =>
+      # index} of adjusters that stand where they are, and instead: where they would stand in the runner-up.
+      def initialize(machine:, estimate:, wishes:, taken: [], cushions: Cushions.none, held: {}, instead: nil)
         @machine = machine
         @estimate = estimate
         @taken = taken
-        @wishes, @solutions = with_cushions(wishes, cushions)
+        @held = held
+        @instead = instead
+        @without = solve(wishes).first
+        (back, seat), = cushions.search(@without) { |*pair| solve(cushioned(wishes, *pair)).first }
+        @wishes = [back, seat] == [0, 0] ? wishes : cushioned(wishes, back, seat)
+        @solutions = solve(@wishes)
       end
 
       def evaluation = @evaluation ||= evaluate(@solutions.first.indices)
       def marks = evaluation.marks
-      def status = STATUSES[evaluation.score.worst]
+
+      # nil where nothing is taped, so that nothing is claimed.
+      def status = evaluation.grade && STATUSES[evaluation.score.worst]
 
       # The best result with the joint set otherwise; nil where the machine leaves no choice.
-      def runner_up = @solutions[1] && (@runner_up ||= evaluate(@solutions[1].indices))
+      def runner_up
+        second = @instead ? solve(@wishes, @instead).first : @solutions[1]
+        second && (@runner_up ||= evaluate(second.indices))
+      end
 
-      def shortfalls = evaluation.mechanics.class::Shortfall.all(evaluation.findings, evaluation.quantities)
+      def shortfalls = Shortfall.all(evaluation.mechanics.class, evaluation.findings, evaluation.quantities)
 
       # The worst finding's severity had no cushion been used.
-      def grade_without_cushions = SEVERITIES[@without.score.worst]
+      def grade_without_cushions = SEVERITIES[@without.worst]
 
       def adjusters
         @adjusters ||= machine.adjusters.each_with_index.map { |adjuster, place| adjuster_advice(adjuster, evaluation.indices[place]) }
@@ -50,34 +61,14 @@ module Verglas
       private
 
       def evaluate(indices) = Evaluation.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices)
-      def solve(wishes) = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions
-
-      # Cushions are searched only if without one the worst severity is not 0, and proposed only where they lower it:
-      # then the thinnest total that does.
-      def with_cushions(wishes, cushions)
-        plain = solve(wishes)
-        @without = plain.first
-        return [wishes, plain] if @without.score.worst.zero?
-
-        cushions.by_total.each do |pairs|
-          best = pairs.map { |pair| cushioned(wishes, *pair) }.min_by { |_, solutions| solutions.first }
-          return best if best.last.first.score.worst < @without.score.worst
-        end
-        [wishes, plain]
-      end
-
-      def cushioned(wishes, back, seat)
-        changed = wishes.with(cushion_back_mm: back.to_f, cushion_seat_mm: seat.to_f)
-        [changed, solve(changed)]
-      end
+      def solve(wishes, held = @held) = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes, held: held).solutions
+      def cushioned(wishes, back, seat) = wishes.with(cushion_back_mm: back.to_f, cushion_seat_mm: seat.to_f)
 
       def adjuster_advice(adjuster, index)
-        requirement = Mechanisms.fetch(machine.family.mechanism)::Requirement.of(
-          machine: machine, estimate: estimate, wishes: wishes, indices: evaluation.indices, adjuster: adjuster
-        )
+        requirement = Requirement.of(machine: machine, estimate: estimate, wishes: wishes, indices: evaluation.indices, adjuster: adjuster)
         probability = requirement && MarkProbability.of(positions: requirement.positions, mean: requirement.mean, sd: requirement.sd)
         too_far = probability && reach(probability)
-        AdjusterAdvice.new(label: adjuster.label, mark: adjuster.marks[index], requirement: requirement,
+        AdjusterAdvice.new(label: adjuster.label, mark: adjuster.recorded_only? ? nil : adjuster.marks[index], requirement: requirement,
                            probability: probability&.marks&.at(index), also: also(adjuster, probability, index),
                            too_far: too_far, missing: too_far && missing(requirement))
       end

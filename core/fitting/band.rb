@@ -6,9 +6,8 @@ module Verglas
 
     # What counts as in line and as close, as ranges of the graded number (mm or degrees). Decided on unrounded numbers.
     Band = Value.define(:unit, :target, :in_line, :close, :half) do
-      def self.table(name)
-        Tables[name][:bands].to_h { |code, row| [code, from(row)] }.freeze
-      end
+      # {code => Band} of a table's rows.
+      def self.table(rows) = rows.to_h { |code, row| [code, from(row)] }.freeze
 
       def self.from(row)
         new(unit: row[:unit].to_sym, target: row[:target].to_f, half: row[:half].to_f,

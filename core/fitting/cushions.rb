@@ -17,6 +17,19 @@ module Verglas
         pairs = [0, *back_mm].product([0, *seat_mm]).uniq - [[0, 0]]
         pairs.group_by(&:sum).sort_by(&:first).map(&:last)
       end
+
+      # Cushions are searched only if without one the worst severity is not 0, and proposed only where they lower it: then the
+      # thinnest total that does. The block solves for cushions behind and below (mm): something comparable with a worst
+      # severity. Answers [[behind, below], what the block said].
+      def search(plain)
+        return [[0, 0], plain] if plain.worst.zero?
+
+        by_total.each do |pairs|
+          best = pairs.map { |pair| [pair, yield(*pair)] }.min_by(&:last)
+          return best if best.last.worst < plain.worst
+        end
+        [[0, 0], plain]
+      end
     end
   end
 end

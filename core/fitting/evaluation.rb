@@ -5,14 +5,11 @@ module Verglas
     # A body, known as well as it is, at given marks of a machine: every number with its SD, every finding with the
     # probability of its band. SD = sqrt(g P g') and the taped constants' own. docs/model.md sections 1 and 3.
     class Evaluation
-      # A finding together with how likely its band is, the body being uncertain.
-      Graded = Struct.new(:finding, :probability) do
+      # A finding together with how likely its band is, the body being uncertain; by_hand where the body is known too
+      # loosely to grade it at all.
+      Graded = Struct.new(:finding, :probability, :by_hand) do
         def likely? = probability < 0.5
       end
-
-      # Which quantity's SD belongs to a finding's graded number.
-      GRADED_QUANTITY = { crease_gap: :crease_gap_mm, contact: :above_ankle_mm, start: :knee_bend_start_deg,
-                          kneecap_gap: :kneecap_gap_mm, thigh_press: :thigh_press_mm }.freeze
 
       attr_reader :machine, :estimate, :wishes, :indices, :parameters
 
@@ -26,10 +23,15 @@ module Verglas
 
       def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
       def marks = machine.marks(indices)
-      def quantities = @quantities ||= quantities_of(mechanics, parameters)
+      def quantities = @quantities ||= mechanics.quantities(parameters)
       def findings = @findings ||= mechanics.all_findings(parameters)
-      def score = Score.of(findings)
-      def grade = SEVERITIES[score.worst]
+
+      # Of everything that can be graded.
+      def score = @score ||= Score.of(findings.reject { |finding| by_hand.include?(finding.code) })
+
+      # nil where nothing is taped, so that nothing is claimed.
+      def grade = findings.empty? ? nil : SEVERITIES[score.worst]
+      def by_hand = @by_hand ||= mechanics.class.by_hand(estimate)
 
       # SD of a quantity, body and taped constants together; nine in ten lie in the interval [low, high].
       def sd(name) = (@sds ||= {})[name] ||= Math.sqrt(variance(name, name) + taped_covariance(name, name))
@@ -46,7 +48,7 @@ module Verglas
       # SD of the body's share alone.
       def body_sd(name) = Math.sqrt([variance(name, name), 0.0].max)
 
-      def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding)) }
+      def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding), by_hand.include?(finding.code)) }
 
       # Covariance of the joint's two coordinates: knee_s_mm with knee_n_mm, mm^2.
       def joint_covariance = variance(:knee_s_mm, :knee_n_mm) + taped_covariance(:knee_s_mm, :knee_n_mm)
@@ -62,7 +64,6 @@ module Verglas
       private
 
       def mechanics_for(body) = Mechanisms.for(machine, body, wishes)
-      def quantities_of(mechanics, parameters) = mechanics.class::Quantities.of(mechanics, parameters)
 
       def probability(finding)
         band = mechanics.class::BANDS[finding.code]
@@ -78,7 +79,7 @@ module Verglas
       def within(finding, range)
         return joint_probability(range.max) if finding.code == :offset
 
-        Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sd(GRADED_QUANTITY.fetch(finding.code)))
+        Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sd(mechanics.class::GRADED_QUANTITY.fetch(finding.code)))
       end
 
       def variance(one, other) = estimate.normal.covariance_of(body_gradients[one], body_gradients[other])
@@ -91,7 +92,7 @@ module Verglas
 
       def body_gradients
         @body_gradients ||= quantities.keys.zip(
-          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| quantities_of(mechanics_for(body), parameters).values }
+          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| mechanics_for(body).quantities(parameters).values }
         ).to_h
       end
 
@@ -99,7 +100,7 @@ module Verglas
         @taped_gradients ||= begin
           names = machine.constants.keys
           slopes = Statistics::Gradient.of(parameters.values_at(*names)) do |values|
-            quantities_of(mechanics, parameters.merge(names.zip(values).to_h)).values
+            mechanics.quantities(parameters.merge(names.zip(values).to_h)).values
           end
           quantities.keys.zip(slopes).to_h
         end

@@ -23,7 +23,7 @@ module Verglas
         place = evaluation.machine.adjusters.index(adjuster)
         adjuster.marks.each_with_index.to_h do |mark, index|
           parameters = evaluation.machine.parameters(replaced(evaluation.indices, place, index))
-          [mark, evaluation.mechanics.joint(parameters).knee]
+          [mark, evaluation.mechanics.joint(parameters)]
         end
       end
 

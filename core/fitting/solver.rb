@@ -10,11 +10,14 @@ module Verglas
       Solution = Struct.new(:indices, :score, :order) do
         include Comparable
 
+        def worst = score.worst
         def <=>(other) = [*score.key, *order] <=> [*other.score.key, *other.order]
       end
 
-      def initialize(machine:, body:, wishes:)
+      # held: {label => index} of adjusters that stand where they are.
+      def initialize(machine:, body:, wishes:, held: {})
         @machine = machine
+        @held = held
         @mechanics = Mechanisms.for(machine, body, wishes)
         places = machine.adjusters.each_index.group_by { |place| machine.family.group_of(machine.adjusters[place]) }
         @joint_places = places.delete(:joint) || []
@@ -27,6 +30,8 @@ module Verglas
       private
 
       def best_for(joint_choice)
+        return Solution.new(filled({}), Score.of([]), []) if @machine.family.findings.empty?
+
         parameters = @machine.parameters(filled(joint_choice))
         joint = @mechanics.joint(parameters)
         start = Solution.new(filled(joint_choice), Score.of(@mechanics.findings(:joint, joint, parameters)), joint_choice.values)
@@ -38,10 +43,24 @@ module Verglas
       end
 
       def members(group, places, joint_choice, joint)
+        return [settled(places, joint_choice)] unless @machine.family.findings.value?(group)
+
         cheapest(combinations(places).map do |choice|
           parameters = @machine.parameters(filled(joint_choice.merge(choice)))
           Solution.new(choice, Score.of(@mechanics.findings(group, joint, parameters)), choice.values)
         end)
+      end
+
+      # Where nothing is graded, each adjuster stands nearest to what its rule asks.
+      def settled(places, joint_choice)
+        choice = places.to_h { |place| [place, choices(@machine.adjusters[place]).min_by { |index| miss(place, index, joint_choice) }] }
+        Solution.new(choice, Score.of([]), choice.values)
+      end
+
+      def miss(place, index, joint_choice)
+        rule = @mechanics.class::RULES.fetch(@mechanics.class.deciding(@machine, @machine.adjusters[place]))
+        parameters = @machine.parameters(filled(joint_choice.merge(place => index)))
+        (rule.position.call(parameters) - rule.required.call(@mechanics, parameters)).abs
       end
 
       def joined(whole, member)
@@ -58,10 +77,11 @@ module Verglas
       def combinations(places)
         return [{}] if places.empty?
 
-        first, *others = places.map { |place| (0...@machine.adjusters[place].size).to_a }
+        first, *others = places.map { |place| choices(@machine.adjusters[place]) }
         first.product(*others).map { |indices| places.zip(indices).to_h }
       end
 
+      def choices(adjuster) = @held.key?(adjuster.label) ? [@held[adjuster.label]] : (0...adjuster.size).to_a
       def filled(choice) = @machine.adjusters.each_index.map { |place| choice.fetch(place, 0) }
     end
   end

@@ -8,7 +8,7 @@ module Verglas
     #   constants   {name => Constant}
     #   joint       constants whose adjusters decide where the joint is: all their combinations are tried
     #   groups      {name => constants} that are solved one group at a time for a given place of the joint
-    #   findings    what is graded, in the order in which it is told
+    #   findings    {code => group it belongs to}, in the order in which they are told
     #   wanted      defaults of what is aimed at
     #   straight    which end of the arc is the straight one (:start or :end) and the least knee bend allowed there, degrees
     #   gap_graded  whether a gap behind the knee is graded (a pinch always is)
@@ -16,17 +16,47 @@ module Verglas
       def check
         unknown = [*joint, *groups.values.flatten] - constants.keys
         raise ArgumentError, "#{id} groups #{unknown.join(", ")}, which it does not have" unless unknown.empty?
-        raise ArgumentError, "#{id} has no findings" if findings.empty?
+
+        stray = findings.values.uniq - [:joint, *groups.keys]
+        raise ArgumentError, "#{id} finds things in #{stray.join(", ")}, which it does not have" unless stray.empty?
+      end
+
+      # The exercises that are done on it: one, which needs no name; a station has several.
+      def exercises = { nil => self }
+
+      # A machine's plain data as that of one exercise.
+      def exercise_data(data, exercise)
+        raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise) if exercise
+
+        data
       end
 
       def constant(name)
         constants.fetch(name) { raise Invalid.new(:unknown_constant, path: "/#{name}", family: id.to_s, name: name.to_s) }
       end
 
-      # The group in which an adjuster is solved: :joint unless everything it drives lies within one group.
+      # The group in which an adjuster is solved: :joint unless everything it drives lies within one group; :recorded when it
+      # drives nothing that is known, so that its mark is written down and never advised.
       def group_of(adjuster)
+        return :recorded if adjuster.drives.empty?
+
         groups.keys.find { |name| (adjuster.drives.keys - groups[name]).empty? } || :joint
       end
+
+      # The groups of which something is told, the joint first.
+      def told = [*(:joint unless joint.empty?), *groups.keys]
+
+      # The family as far as these constants are known: a group is told when all of its constants are known, and without the
+      # joint's nothing is.
+      def told_by(known)
+        kept = (joint - known).empty? ? groups.select { |_, names| (names - known).empty? } : {}
+        place = (joint - known).empty? ? joint : []
+        with(joint: place, groups: kept, constants: constants.slice(*place, *kept.values.flatten),
+             findings: findings.select { |_, group| group == :joint ? place.any? : kept.key?(group) })
+      end
+
+      # {name => value} of what holds where nobody taped it.
+      def defaults = constants.transform_values(&:default).compact
     end
   end
 end

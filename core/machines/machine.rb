@@ -45,19 +45,28 @@ module Verglas
         end
       end
 
+      # The least and the greatest value of a constant over all marks.
+      def reach(name)
+        driving = adjusters.select { |adjuster| adjuster.drives?(name) }
+        ends = driving.map { |adjuster| adjuster.travel.map { |travel| travel * adjuster.drives[name] }.minmax }
+        [0, 1].map { |side| constants.fetch(name) + ends.sum { |pair| pair[side] } }
+      end
+
       # Whether some adjuster moves the back pad against the seat's edge, so that the seat's length is a choice.
       def seat_length_adjustable?
         adjusters.any? { |adjuster| adjuster.drives.fetch(:back_face, 0) != adjuster.drives.fetch(:seat_edge, 0) }
       end
+
+      # Whether a bench bends at the hip, at some mark or always.
+      def hinged? = constants.key?(:hinge_angle) && reach(:hinge_angle).max.positive?
 
       private
 
       # The far marks must stay possible too.
       def check_reach(name)
         range = family.constant(name).range
-        ends = adjusters.map { |adjuster| adjuster.travel.map { |travel| travel * adjuster.drives.fetch(name, 0) }.minmax }
-        low, high = ends.transpose.map(&:sum)
-        return if ends.empty? || (range.cover?(constants[name] + low) && range.cover?(constants[name] + high))
+        low, high = reach(name)
+        return if range.cover?(low) && range.cover?(high)
 
         raise Invalid.new(:parameter_out_of_range, path: "/adjusters", name: name.to_s, low: range.min, high: range.max)
       end

@@ -6,9 +6,34 @@ module Verglas
     module Reader
       module_function
 
-      def read(data)
-        Machine.new(id: data.fetch("id", ""), name: data.fetch("name", ""), family: Families.fetch(data.fetch("family")),
-                    constants: data.fetch("constants").transform_keys(&:to_sym), adjusters: adjusters(data.fetch("adjusters")))
+      # A machine of which everything is taped. exercise: which one is done on it, where a station has several.
+      def read(data, exercise: nil)
+        own = Families.fetch(data.fetch("family")).exercise_data(data, exercise)
+        build(own, Families.fetch(own.fetch("family")), own.fetch("adjusters"))
+      end
+
+      # A machine as far as it is taped: constants may be missing or null, travel null. What is not known is not claimed: the
+      # family is cut down to what can be told, and an adjuster that moves anything else is recorded only.
+      def read_known(data, exercise: nil)
+        own = Families.fetch(data.fetch("family")).exercise_data(data, exercise)
+        family = Families.fetch(own.fetch("family"))
+        family = family.told_by(known(own, family))
+        told = family.constants.keys.map(&:to_s)
+        adjusters = own.fetch("adjusters").map do |adjuster|
+          adjuster.merge("travel" => adjuster["travel"] || [], "drives" => adjuster.fetch("drives").slice(*told))
+        end
+        build(own.merge("constants" => own.fetch("constants").slice(*told).compact), family, adjusters)
+      end
+
+      # Names of the constants whose value is known at every mark.
+      def known(data, family)
+        moved_unknown = data.fetch("adjusters").reject { |adjuster| adjuster["travel"] }.flat_map { |adjuster| adjuster.fetch("drives").keys }
+        family.defaults.keys | (data.fetch("constants").compact.keys - moved_unknown).map(&:to_sym)
+      end
+
+      def build(data, family, adjusters)
+        Machine.new(id: data.fetch("id", ""), name: data.fetch("name", ""), family: family,
+                    constants: family.defaults.merge(data.fetch("constants").transform_keys(&:to_sym)), adjusters: adjusters(adjusters))
       end
 
       def adjusters(list)
@@ -19,7 +44,7 @@ module Verglas
           raise e.below("/adjusters/#{index}")
         end
       end
-      private_class_method :adjusters
+      private_class_method :known, :build, :adjusters
     end
   end
 end

@@ -18,12 +18,12 @@ RSpec.describe Verglas::Formats::Compute do
     end
   end
 
-  Worked.examples("evaluate").concat(Worked.examples("advise"), Worked.examples("contact"), Worked.examples("parameters"), Worked.examples("probability"),
+  Worked.examples("evaluate").concat(Worked.examples("advise"), Worked.examples("contact"), Worked.examples("parameters"), Worked.examples("probability"), Worked.examples("hip_pad"),
                                      Worked.examples("body")).each_with_index do |example, number|
     it "answers worked example #{number + 1} (#{example["op"]}) with the same numbers, in the documented form" do
       answered = answer({ op: example["op"], **example["input"] })
       expected = example["expect"].except("sd_hip_depth_plus_thigh", "cov_thigh_shank", "cov_thigh_torso")
-      expected = { "joint" => expected } if expected.key?("k_s")
+      expected = { "joint" => expected } if expected.key?("p_in_line")
       agree(expected, answered)
       expect { schema.check!("#{example["op"]}_answer", answered) }.not_to raise_error
     end

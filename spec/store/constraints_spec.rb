@@ -47,7 +47,7 @@ RSpec.describe "The database's own constraints" do
     here = machine(loft)
     row = { gym_id: loft.id, client_id: person[:id], machine_id: here[:id], description_number: 1, marks: Sequel.pg_json({}), created_by: account, updated_by: account }
     db[:fittings].insert(row)
-    refused("one_draft_a_client_and_machine") { db[:fittings].insert(row) }
+    refused("one_draft_a_client_and_exercise") { db[:fittings].insert(row) }
     refused("accepted_whole") { db[:fittings].insert(row.merge(state: "accepted")) }
   end
 

@@ -16,7 +16,7 @@ RSpec.describe "The migrations" do
   it "give every instant a time zone and every length a unit" do
     columns = db.fetch("SELECT column_name, data_type FROM information_schema.columns WHERE table_schema = 'public'").all
     expect(columns.select { |column| column[:data_type] == "timestamp without time zone" }).to be_empty
-    expect(columns.map { |column| column[:column_name] }.grep(/mass|stature|height|value/)).to all(match(/_(kg|mm)\z/))
+    expect(columns.map { |column| column[:column_name] }.grep(/mass|stature|height|value/)).to all(match(/_(kg|mm|px)\z/))
   end
 
   it "name every check" do

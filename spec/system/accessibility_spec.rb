@@ -17,7 +17,7 @@ RSpec.describe "Every screen" do
   end
 
   def opened(machine)
-    bench = Verglas::Web::Bench.new(client: person, readings: loft.readings.of(person[:id]), machine_row: machine)
+    bench = Verglas::Web::Bench.new(loft, client: person, machine_row: machine)
     loft.fittings.open(client_id: person[:id], machine_id: machine[:id], description_number: 1, marks: bench.advice.marks, by: account).first
   end
 

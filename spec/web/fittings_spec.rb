@@ -76,7 +76,8 @@ RSpec.describe "Fittings over HTTP" do
     it "stands on the client's card" do
       accept.call
       line = call(:get, "/api/clients/#{person[:id]}")["card"].first
-      expect(line["accepted"]).to include("marks" => advised, "grade" => "in line", "by" => "Maren Oldcastle")
+      expect(line["accepted"]["marks"].to_h { |tag| tag.values_at("label", "mark") }).to eq(advised)
+    expect(line["accepted"]).to include("checked" => false, "grade" => "in line", "by" => "Maren Oldcastle")
       expect(line["draft"]).to be_nil
     end
 

@@ -13,7 +13,7 @@ RSpec.describe Verglas::Web::Views::Finding do
 
   def says(code, *given, **wishes)
     evaluation = evaluation(*given, **wishes)
-    described_class.says(evaluation.findings.find { |finding| finding.code == code }, evaluation.quantities)
+    described_class.says(evaluation.findings.find { |finding| finding.code == code }, evaluation)
   end
 
   it "says where the knee is: ahead, behind, above, below, and both where both matter" do
@@ -65,11 +65,27 @@ RSpec.describe Verglas::Web::Views::Finding do
     expect(says(:thigh_press, **marks.call(3, 2, 0))).to include("too hard")
   end
 
+  it "says of a lying client where the knee is along the bench, and above or below the pivot the right way up" do
+    bench = Worked.machine("lie_flat")
+    expect(says(:offset, machine: bench, indices: [2], knee_laid_mm: 18.0)).to eq("Knee 18 mm past the pivot.")
+    expect(says(:offset, machine: bench, indices: [2], knee_laid_mm: -18.0)).to eq("Knee 18 mm short of the pivot.")
+    thick = Verglas::Body::Dimensions.from(Worked.body("middle").to_h.merge(knee_front: 77.0))
+    expect(says(:offset, thick, machine: bench, indices: [2])).to eq("Knee 20 mm above the pivot.")
+    expect(says(:kneecap_clear, machine: bench, indices: [2])).to eq("Kneecaps just off the end of the pad.")
+    expect(says(:kneecap_clear, machine: bench, indices: [2], knee_laid_mm: -30.0)).to eq("Kneecaps 30 mm too far up: the pad's end presses on them.")
+    expect(says(:kneecap_clear, machine: bench, indices: [2], knee_laid_mm: 30.0)).to eq("Kneecaps 30 mm too far beyond the pad's end.")
+  end
+
   it "says in few words what a step would show, for every rule that decides an adjuster" do
-    quantities = evaluation("middle", machine: Worked.machine("curl_plain"), indices: [3, 2, 4]).quantities
-    shorts = Verglas::Fitting::SeatedKnee::Requirement::RULES.keys.to_h { |rule| [rule, described_class.short(rule, quantities)] }
-    expect(shorts.values).to all(match(/\d/))
-    expect(shorts).to include(pivot: "3 mm ahead", crease: "gap 8 mm", contact: "63 mm", start: "8°")
+    shorts = lambda do |name, indices|
+      shown = evaluation("middle", machine: Worked.machine(name), indices: indices)
+      shown.mechanics.class::RULES.keys.to_h { |rule| [rule, described_class.short(rule, shown)] }
+    end
+    seated = shorts.call("curl_plain", [3, 2, 4])
+    lying = shorts.call("lie_hinged", [2, 1])
+    expect([*seated.values, *lying.values]).to all(match(/\d/))
+    expect(seated).to include(pivot: "3 mm ahead", crease: "gap 8 mm", contact: "63 mm", start: "8°")
+    expect(lying).to include(height: "1 mm above", bench_end: "12 mm clear", hips: "14°")
   end
 
   it "offers a step only where the whole gets better, and none where all is in line" do
@@ -81,10 +97,11 @@ RSpec.describe Verglas::Web::Views::Finding do
 
   it "words every shortfall and every step of every family" do
     words = Verglas::Formats::Words
-    Verglas::Fitting::SeatedKnee::Requirement::RULES.each_key { |rule| expect(words.maybe("steps.#{rule}.title")).to be_a(String), rule.to_s }
-    shortfall = Verglas::Fitting::SeatedKnee::Shortfall
-    mends = shortfall::MENDS.values.flatten + %i[back_pad_further_back cushion_on_seat lower_seat]
-    expect(shortfall::MENDS.keys).to match_array(Verglas::Fitting::SeatedKnee::BANDS.keys - [:offset])
-    mends.each { |mend| expect(words.maybe("mends.#{mend}", amount: "1 mm")).to be_a(String), mend.to_s }
+    mechanisms = Verglas::Fitting::Mechanisms::ALL.values
+    mechanisms.flat_map { |mechanism| mechanism::RULES.keys }.each { |rule| expect(words.maybe("steps.#{rule}.title")).to be_a(String), rule.to_s }
+    joints = [-1, 0, 1].product([-1, 0, 1]).flat_map { |at| mechanisms.map { |mechanism| mechanism.joint_mend(*at).first } }
+    mends = mechanisms.flat_map { |mechanism| mechanism::MENDS.values.flatten } + joints
+    expect(mechanisms.flat_map { |mechanism| mechanism::MENDS.keys }.uniq).to match_array(Verglas::Fitting::KneeOnPivot::BANDS.keys - [:offset])
+    mends.uniq.each { |mend| expect(words.maybe("mends.#{mend}", amount: "1 mm")).to be_a(String), mend.to_s }
   end
 end

@@ -3,14 +3,15 @@
 module Verglas
   module Store
     module Queries
-      # What stands on a client's card? A row a machine on which a fitting was accepted or is open: the latest of each.
+      # What stands on a client's card? A row a machine and exercise on which a fitting was accepted or is open: the latest of each.
       class ClientCard
         def initialize(gym)
           @gym = gym
         end
 
         def call(client_id)
-          latest(client_id, "accepted").to_hash(:machine_id).merge(latest(client_id, "draft").to_hash(:machine_id)) do |_, accepted, draft|
+          key = %i[machine_id exercise]
+          latest(client_id, "accepted").to_hash(key).merge(latest(client_id, "draft").to_hash(key)) do |_, accepted, draft|
             accepted.merge(draft: draft)
           end.values
         end
@@ -21,16 +22,16 @@ module Verglas
         private
 
         def latest(client_id, state)
-          described(client_id, state).distinct(Sequel[:fittings][:machine_id])
-                                     .order(Sequel[:fittings][:machine_id], Sequel.desc(:accepted_at))
+          described(client_id, state).distinct(Sequel[:fittings][:machine_id], :exercise)
+                                     .order(Sequel[:fittings][:machine_id], :exercise, Sequel.desc(:accepted_at))
         end
 
         def described(client_id, state)
-          @gym.fittings.dataset.where(client_id: client_id, state: state)
+          @gym.fittings.dataset.where(:client_id => client_id, Sequel[:fittings][:state] => state)
               .join(:machines, id: Sequel[:fittings][:machine_id])
               .left_join(:accounts, id: Sequel.function(:coalesce, Sequel[:fittings][:accepted_by], Sequel[:fittings][:updated_by]))
               .select_all(:fittings)
-              .select_append(Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:place].as(:machine_place),
+              .select_append(Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:place].as(:machine_place), Sequel[:machines][:family].as(:machine_family),
                              Sequel[:accounts][:name].as(:by_name))
         end
       end

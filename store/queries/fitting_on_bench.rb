@@ -3,14 +3,15 @@
 module Verglas
   module Store
     module Queries
-      # A fitting with its client and its machine as described when it was opened, in one round trip: asked at every step of
-      # an adjuster. Answers {fitting:, client:, machine:} as their tables give them, or nil.
+      # A fitting with its client and its machine, in one round trip: asked at every step of
+      # an adjuster. A draft meets the machine as it is described now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as their tables give them, or nil.
       class FittingOnBench
         PARTS = {
-          fitting: [:fittings, %i[id gym_id client_id machine_id description_number state marks version created_at updated_by updated_at accepted_by accepted_at result computed_from]],
+          fitting: [:fittings, %i[id gym_id client_id machine_id exercise description_number state marks aids load signs note_cipher knee_off_mm roller_seen version
+                                  created_at updated_by updated_at accepted_by accepted_at result computed_from]],
           client: [:clients, %i[id name detail sex birth_date body_mass_kg version]],
-          machine: [:machines, %i[id family name place description_number]],
-          description: [:machine_descriptions, %i[number constants adjusters taped_at]]
+          machine: [:machines, %i[id family name place code state cushions_allowed slack_from_deg user_mass_limit_kg least_age_years description_number]],
+          description: [:machine_descriptions, %i[number constants adjusters exercises taped_at]]
         }.freeze
         COLUMNS = PARTS.flat_map { |part, (table, columns)| columns.map { |column| Sequel[table][column].as(:"#{part}_#{column}") } }.freeze
 
@@ -31,11 +32,15 @@ module Verglas
         # Planned once a connection.
         def prepared = @gym.db.prepared_statement(:fitting_on_bench) || joined.prepare(:first, :fitting_on_bench)
 
+        def number
+          Sequel.case({ { Sequel[:fittings][:state] => "draft" } => Sequel[:machines][:description_number] }, Sequel[:fittings][:description_number])
+        end
+
         def joined
           @gym.db[:fittings].where(Sequel[:fittings][:id] => Sequel.cast(:$id, :uuid), Sequel[:fittings][:gym_id] => Sequel.cast(:$gym_id, :uuid))
               .join(:clients, id: Sequel[:fittings][:client_id])
               .join(:machines, id: Sequel[:fittings][:machine_id])
-              .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
+              .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: number)
               .select(*COLUMNS)
         end
       end

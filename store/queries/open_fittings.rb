@@ -12,11 +12,11 @@ module Verglas
         end
 
         def call
-          @gym.fittings.dataset.where(state: "draft")
+          @gym.fittings.dataset.where(Sequel[:fittings][:state] => "draft")
               .join(:machines, id: Sequel[:fittings][:machine_id])
               .join(:clients, id: Sequel[:fittings][:client_id])
               .join(:accounts, id: Sequel[:fittings][:updated_by])
-              .select(Sequel[:fittings][:id], :client_id, :machine_id, Sequel[:fittings][:marks], Sequel[:fittings][:updated_at],
+              .select(Sequel[:fittings][:id], :client_id, :machine_id, :exercise, Sequel[:fittings][:marks], Sequel[:fittings][:updated_at],
                       Sequel[:clients][:name].as(:client_name), Sequel[:clients][:detail].as(:client_detail),
                       Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:place].as(:machine_place),
                       Sequel[:accounts][:name].as(:by_name))

@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # Fittings of one gym: one open draft a client and machine, and what was accepted.
+      # Fittings of one gym: one open draft a client, machine and exercise, and what was accepted. A sheet is what a fitting
+      # holds: {marks:, aids:, load:, signs:, note:, knee_off_mm:, roller_seen:}; what is left out stays as it was.
       class Fittings
         def initialize(gym)
           @gym = gym
@@ -11,26 +12,40 @@ module Verglas
 
         def dataset = @gym.db[:fittings].where(Sequel[:fittings][:gym_id] => @gym.id)
         def find(id) = dataset.first(id: id)
-        def draft(client_id, machine_id) = dataset.first(client_id: client_id, machine_id: machine_id, state: "draft")
+        def draft(client_id, machine_id, exercise = "") = open_ones(client_id, machine_id).first(exercise: exercise)
 
-        def last_accepted(client_id, machine_id)
-          dataset.where(client_id: client_id, machine_id: machine_id, state: "accepted").order(Sequel.desc(:accepted_at)).first
+        def last_accepted(client_id, machine_id, exercise = "")
+          accepted(client_id, machine_id).where(exercise: exercise).first
+        end
+
+        # The fitting of another exercise on the same station, whose seat this one shares: its draft, else the last accepted.
+        def sibling(client_id, machine_id, exercise)
+          open_ones(client_id, machine_id).exclude(exercise: exercise).first || accepted(client_id, machine_id).exclude(exercise: exercise).first
         end
 
         # Two people may open the same bench at once: the second finds the first one's draft. [row, made here?]
-        def open(client_id:, machine_id:, description_number:, marks:, by:)
+        def open(client_id:, machine_id:, description_number:, marks:, by:, exercise: "", **sheet)
           made = dataset.insert_conflict.returning.insert(
-            gym_id: @gym.id, client_id: client_id, machine_id: machine_id, description_number: description_number,
-            marks: Sequel.pg_json(marks), created_by: by, updated_by: by
+            gym_id: @gym.id, client_id: client_id, machine_id: machine_id, exercise: exercise, description_number: description_number,
+            created_by: by, updated_by: by, **columns(marks: marks, **sheet)
           ).first
-          made ? [made, true] : [draft(client_id, machine_id), false]
+          made ? [made, true] : [draft(client_id, machine_id, exercise), false]
         end
 
-        def save(id, version:, marks:, by:) = change(id, version: version, marks: Sequel.pg_json(marks), updated_by: by)
+        def save(id, version:, by:, **sheet) = change(id, version: version, updated_by: by, **columns(sheet))
 
-        def accept(id, version:, marks:, result:, computed_from:, by:)
-          change(id, version: version, marks: Sequel.pg_json(marks), state: "accepted", updated_by: by, accepted_by: by,
-                     accepted_at: Sequel::CURRENT_TIMESTAMP, result: Sequel.pg_json(result), computed_from: Sequel.pg_json(computed_from))
+        # description_number: of the machine as it now stands, on which the result was computed.
+        def accept(id, version:, result:, computed_from:, by:, description_number: nil, **sheet)
+          change(id, version: version, **columns(sheet), **{ description_number: description_number }.compact, state: "accepted", updated_by: by,
+                     accepted_by: by, accepted_at: Sequel::CURRENT_TIMESTAMP, result: Sequel.pg_json(result), computed_from: Sequel.pg_json(computed_from))
+        end
+
+        # Moves shared marks to the other exercises' drafts of the same client and station.
+        def share(row, marks, by:)
+          open_ones(row[:client_id], row[:machine_id]).exclude(id: row[:id]).each do |other|
+            changed = other[:marks].to_h.merge(marks)
+            change(other[:id], version: other[:version], marks: Sequel.pg_json(changed), updated_by: by) unless changed == other[:marks].to_h
+          end
         end
 
         def discard(id, version:)
@@ -39,6 +54,9 @@ module Verglas
 
         private
 
+        def open_ones(client_id, machine_id) = dataset.where(client_id: client_id, machine_id: machine_id, state: "draft")
+        def accepted(client_id, machine_id) = dataset.where(client_id: client_id, machine_id: machine_id, state: "accepted").order(Sequel.desc(:accepted_at))
+
         # Only a draft changes, and only the version which the writer saw.
         def change(id, version:, **fields)
           row = drafts(id, version).returning.update(**fields, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
@@ -46,6 +64,13 @@ module Verglas
         end
 
         def drafts(id, version) = dataset.where(id: id, version: version, state: "draft")
+
+        def columns(sheet)
+          fields = sheet.slice(:load, :knee_off_mm, :roller_seen)
+          %i[marks aids signs].each { |name| fields[name] = Sequel.pg_json(sheet[name]) if sheet.key?(name) }
+          fields[:note_cipher] = Secrets.lock(sheet[:note]) if sheet.key?(:note)
+          fields
+        end
       end
     end
   end

@@ -5,35 +5,83 @@ module Verglas
     module Tables
       # The machines of one gym with a version of their description; rows become core values here.
       class Machines
+        FACTS = %i[name code place state state_note getting_in getting_out left_behind slack_from_deg user_mass_limit_kg least_age_years cushions_allowed].freeze
+        DESCRIPTION = %i[constants adjusters exercises taped].freeze
+
         def initialize(gym)
           @gym = gym
         end
 
         def dataset = @gym.db[:machines].where(gym_id: @gym.id)
         def all = described.order(:place, :name).all
+
+        # Those on which somebody can be fitted: not retired.
+        def in_service = described.exclude(Sequel[:machines][:state] => "retired").order(:place, :name).all
         def find(id) = described.first(Sequel[:machines][:id] => id)
 
-        # rows: as find and all give them.
-        def self.value(row)
-          Verglas::Machines::Reader.read("id" => row[:id], "family" => row[:family], "name" => row[:name],
-                                         "constants" => row[:constants].to_h, "adjusters" => row[:adjusters].to_a)
+        # A machine as it was described at some time.
+        def described_as(id, number) = described(number).first(Sequel[:machines][:id] => id)
+
+        # rows: as find and all give them; exercise: which one, on a station. As far as it is taped.
+        def self.value(row, exercise: nil)
+          Verglas::Machines::Reader.read_known(data(row), exercise: exercise)
         end
 
-        def insert(family:, name:, place:, constants:, adjusters:, taped_by: nil)
-          @gym.db.transaction do
-            id = dataset.returning(:id).insert(gym_id: @gym.id, family: family, name: name, place: place).first[:id]
-            @gym.db[:machine_descriptions].insert(machine_id: id, number: 1, constants: Sequel.pg_json(constants),
-                                                  adjusters: Sequel.pg_json(adjusters), taped_by: taped_by)
-            id
+        # A row as the plain data that the core reads.
+        def self.data(row)
+          { "id" => row[:id], "family" => row[:family], "name" => row[:name],
+            "constants" => row[:constants].to_h, "adjusters" => row[:adjusters].to_a, "exercises" => row[:exercises].to_h }
+        end
+
+        # The names of the exercises that are done on a row's machine: [nil] where there is one.
+        def self.exercises(row) = Verglas::Machines::Families.fetch(row[:family]).exercises.keys
+
+        def insert(family:, name:, constants: {}, adjusters: [], exercises: {}, taped: {}, taped_by: nil, copied_from: nil, **facts)
+          ConstraintErrors.translate do
+            @gym.db.transaction do
+              id = dataset.returning(:id).insert(gym_id: @gym.id, family: family, name: name, copied_from: copied_from, **facts.slice(*FACTS)).first[:id]
+              describe(id, 1, { constants: constants, adjusters: adjusters, exercises: exercises, taped: taped }, by: taped_by)
+              id
+            end
+          end
+        end
+
+        # Facts and, where given, a new description; over the version which the writer saw. A description on which an accepted
+        # fitting rests is kept as it was: the new one gets the next number.
+        def update(id, version:, by:, description: nil, **facts)
+          ConstraintErrors.translate do
+            changed = dataset.where(id: id, version: version).returning
+                             .update(**facts.slice(*FACTS), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
+            raise Stale, find(id) unless changed
+
+            rewrite(changed, description, by: by) if description
+            find(id)
           end
         end
 
         private
 
-        def described
-          dataset.join(:machine_descriptions, machine_id: Sequel[:machines][:id], number: Sequel[:machines][:description_number])
-                 .select_all(:machines).select_append(:number, :constants, :adjusters, :taped_at)
+        def described(number = Sequel[:machines][:description_number])
+          dataset.join(:machine_descriptions, machine_id: Sequel[:machines][:id], number: number)
+                 .select_all(:machines).select_append(:number, :constants, :adjusters, :exercises, :taped, :taped_at)
         end
+
+        def rewrite(machine, description, by:)
+          number = machine[:description_number]
+          rested_on = @gym.db[:fittings].where(machine_id: machine[:id], description_number: number, state: "accepted")
+          if rested_on.empty?
+            @gym.db[:machine_descriptions].where(machine_id: machine[:id], number: number).update(taped_by: by, taped_at: Sequel::CURRENT_TIMESTAMP, **json(description))
+          else
+            describe(machine[:id], number + 1, description, by: by)
+            dataset.where(id: machine[:id]).update(description_number: number + 1)
+          end
+        end
+
+        def describe(id, number, description, by:)
+          @gym.db[:machine_descriptions].insert(machine_id: id, number: number, taped_by: by, **json(description))
+        end
+
+        def json(description) = description.slice(*DESCRIPTION).transform_values { |part| Sequel.pg_json(part) }
       end
     end
   end

@@ -9,9 +9,9 @@ module Verglas
 
         RECENT = Recent.new(500)
 
-        # and_then: further readings, after those of the rows.
-        def estimation(client, rows, and_then: [])
-          basis = { sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f, readings: rows.map { |row| reading(row) } + and_then }
+        # and_then: further readings, after those of the rows; checked: Body::CheckedFittings.
+        def estimation(client, rows, and_then: [], checked: [])
+          basis = { sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f, readings: rows.map { |row| reading(row) } + and_then, checked: checked }
           RECENT.fetch(basis) { Body::Estimation.new(**basis) }
         end
 

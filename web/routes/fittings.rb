@@ -13,8 +13,9 @@ module Verglas
             write_once(status: 201) do
               client = client_row(input[:client_id])
               machine = machine_row(input[:machine_id])
-              existing = gym.fittings.draft(client[:id], machine[:id])
-              row = existing || open_fitting(client, machine)
+              exercise = exercise_of(machine)
+              existing = gym.fittings.draft(client[:id], machine[:id], exercise)
+              row = existing || open_fitting(client, machine, exercise)
               { id: row[:id], made: existing.nil? }
             end
           end
@@ -22,20 +23,25 @@ module Verglas
           app.get("/api/fittings/:id") { |id| reply(Views::Fitting.page(bench(id), gym)) }
 
           # Pure computation: nothing is written, so it may be asked as often as an adjuster is stepped.
-          app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(bench(id).evaluation(input[:marks]))) }
+          app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(bench(id).evaluation(input[:marks], input.fetch(:aids, {})))) }
 
           app.patch("/api/fittings/:id") do |id|
             write_once do
-              bench(id).machine.indices(input[:marks])
-              Views::Fitting.state(gym.fittings.save(id, version: input[:version], marks: input[:marks], by: staff[:id]), by: staff[:name])
+              bench = bench(id)
+              row = gym.fittings.save(id, version: input[:version], by: staff[:id], **Sheet.of_input(bench, input))
+              share_seat(bench, row)
+              Views::Fitting.state(row, by: staff[:name])
             end
           end
 
           app.post("/api/fittings/:id/acceptance") do |id|
             write_once do
               bench = bench(id)
-              row = gym.fittings.accept(id, version: input[:version], marks: input[:marks], result: bench.result(input[:marks]),
-                                            computed_from: bench.computed_from, by: staff[:id])
+              sheet = Sheet.of_input(bench, input)
+              aids = sheet.fetch(:aids) { bench.fitting[:aids].to_h }
+              row = gym.fittings.accept(id, version: input[:version], result: bench.result(input[:marks], aids), computed_from: bench.computed_from,
+                                            description_number: bench.machine_row[:number], by: staff[:id], **sheet)
+              share_seat(bench, row)
               Views::Fitting.state(row, by: staff[:name])
             end
           end
@@ -53,12 +59,27 @@ module Verglas
         module Helpers
           def bench(id) = found(Bench.of(gym, id))
 
-          def open_fitting(client, machine)
-            last = gym.fittings.last_accepted(client[:id], machine[:id])
-            bench = Bench.new(client: client, readings: gym.readings.of(client[:id]), machine_row: machine)
-            marks = last && last[:description_number] == machine[:number] ? last[:marks] : bench.advice.marks
-            gym.fittings.open(client_id: client[:id], machine_id: machine[:id], description_number: machine[:number],
-                              marks: marks, by: staff[:id]).first
+          # Named on a station, and nowhere else.
+          def exercise_of(machine)
+            known = Store::Tables::Machines.exercises(machine).map(&:to_s)
+            given = input[:exercise].to_s
+            raise Invalid.new(:not_allowed, path: "/exercise", known: known) unless known.include?(given)
+
+            given
+          end
+
+          def open_fitting(client, machine, exercise)
+            raise Invalid.new(:machine_retired, path: "/machine_id") if machine[:state] == "retired"
+
+            bench = Bench.new(gym, client: client, machine_row: machine, exercise: exercise)
+            sheet = Sheet.at_opening(bench, last: gym.fittings.last_accepted(client[:id], machine[:id], exercise),
+                                            sibling: bench.station? ? gym.fittings.sibling(client[:id], machine[:id], exercise) : nil)
+            gym.fittings.open(client_id: client[:id], machine_id: machine[:id], exercise: exercise, description_number: machine[:number], by: staff[:id], **sheet).first
+          end
+
+          # A station has one seat: its marks move in every draft that is open on it.
+          def share_seat(bench, row)
+            gym.fittings.share(row, row[:marks].to_h.slice(*bench.shared), by: staff[:id]) if bench.station?
           end
         end
       end

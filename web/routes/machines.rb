@@ -3,10 +3,95 @@
 module Verglas
   module Web
     module Routes
-      # The gym's machines.
+      # The gym's machines: entering, correcting, taping, copying; who fits them.
       module Machines
         def self.registered(app)
+          app.helpers Helpers
           app.get("/api/machines") { reply(machines: gym.machines.all.map { |row| Views::Machine.summary(row) }) }
+          app.get("/api/families") { reply(families: Views::Families.all) }
+          app.get("/api/machines/:id") { |id| reply(Views::MachinePage.of(gym, machine_row(id))) }
+
+          app.post("/api/machines") do
+            write_once(status: 201) do
+              family = Verglas::Machines::Families.fetch(input[:family])
+              id = gym.machines.insert(family: input[:family], **Inputs::Machine.facts(input), **Inputs::Machine.adjusters(input, family), taped_by: staff[:id])
+              checked_page(id)
+            end
+          end
+
+          app.patch("/api/machines/:id") do |id|
+            write_once do
+              row = machine_row(id)
+              gym.machines.update(id, version: input[:version], by: staff[:id], description: new_description(row), **Inputs::Machine.facts(input))
+              checked_page(id)
+            end
+          end
+
+          # One length or one adjuster's travel. What looks like a slip is refused with why; the same confirmed stands.
+          app.put("/api/machines/:id/lengths") do |id|
+            write_once do
+              taping = taping(machine_row(id), by: staff[:id], at: Time.now.utc.iso8601)
+              refuse_odd(taping)
+              gym.machines.update(id, version: input[:version], by: staff[:id], description: taping.description)
+              Views::MachinePage.of(gym, machine_row(id))
+            end
+          end
+
+          # What a length would do; nothing is written.
+          app.post("/api/machines/:id/trial") { |id| reply(Views::Taping.trial(taping(machine_row(id)))) }
+
+          app.post("/api/machines/:id/copy") do |id|
+            write_once(status: 201) { Views::MachinePage.of(gym, machine_row(copy(machine_row(id)))) }
+          end
+
+          app.get("/api/machines/:id/population") do |id|
+            reply(Population.new(gym, machine_row(id), exercise: params["exercise"].to_s[/.+/]).fits)
+          end
+
+          app.get("/api/machines/:id/changes") do |id|
+            row = machine_row(id)
+            earlier = row[:number] > 1 && gym.machines.described_as(id, row[:number] - 1)
+            reply(earlier ? Population.new(gym, row).changed_since(earlier) : { clients: [], asked: 0, of: 0 })
+          end
+        end
+
+        # What these routes share.
+        module Helpers
+          # The page of what was just written; reading it refuses a description that does not add up, and the write with it.
+          def checked_page(id)
+            row = machine_row(id)
+            Store::Tables::Machines.exercises(row).each { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
+            Views::MachinePage.of(gym, row)
+          end
+
+          def new_description(row)
+            return unless input.key?(:adjusters) || input.key?(:exercises)
+
+            before = { adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h }
+            changed = Inputs::Machine.adjusters(input, Verglas::Machines::Families.fetch(row[:family]), before: before)
+            { constants: row[:constants].to_h, taped: row[:taped].to_h, **changed }
+          end
+
+          def taping(row, **given)
+            taping = Taping.new(row, exercise: input[:exercise].to_s[/.+/], **given)
+            return taping.travel(input[:adjuster], input[:travel]) if input.key?(:adjuster)
+
+            input.key?(:name) ? taping.constant(input[:name], input[:value]) : taping
+          end
+
+          def refuse_odd(taping)
+            odd = taping.remarks_on(input.key?(:adjuster) ? taping.driven(input[:adjuster]) : [input[:name]])
+            return if odd.empty? || input[:confirmed] || (input.key?(:value) && input[:value].nil?)
+
+            says = odd.map { |remark| Views::Taping.remark(remark, taping.machine)[:says] }
+            raise Invalid.new(:odd_length, path: input.key?(:adjuster) ? "/travel" : "/value", says: says.uniq.join(" "))
+          end
+
+          def copy(row)
+            taped = row[:taped].to_h.transform_values { |one| one.merge("copied" => true) }
+            gym.machines.insert(family: row[:family], name: input[:name].strip, **row.slice(:getting_in, :getting_out, :left_behind, :slack_from_deg, :user_mass_limit_kg, :least_age_years, :cushions_allowed),
+                                place: row[:place], constants: row[:constants].to_h, adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h, taped: taped, taped_by: staff[:id], copied_from: row[:id])
+          end
         end
       end
     end

@@ -6,17 +6,27 @@ module Verglas
       # The advised marks with how sure and why, as steps in the order in which they are set.
       module Advice
         # Joint to pivot, support, range, far pad, near pad: the order of a fitting.
-        ORDER = %i[height pivot crease start contact thigh_press kneecap].freeze
+        ORDER = %i[height pivot bench_end hips crease start contact thigh_press kneecap].freeze
 
         module_function
 
         def of(bench)
           advice = bench.advice
-          { status: advice.status, status_name: Formats::Words.say("status.#{advice.status}"), marks: advice.marks, grade: advice.evaluation.grade,
+          { status: advice.status, status_name: Formats::Words.say("status.#{advice.status || "untaped"}"), marks: advised_marks(advice), aids: bench.advised_aids,
+            aids_says: aids_says(bench, advice), grade: advice.evaluation.grade,
             adjusters: advice.adjusters.map { |adjuster| adjuster(bench, adjuster) },
             runner_up: advice.runner_up && { marks: advice.runner_up.marks, grade: advice.runner_up.grade },
             shortfalls: advice.shortfalls.map { |shortfall| shortfall(shortfall) },
-            steps: steps(bench, advice), from: bench.taken, next_reading: next_reading(advice) }
+            steps: steps(bench, advice), from: bench.taken, learned: Body.learned(bench.checked_rows), next_reading: next_reading(advice) }
+        end
+
+        # Of what is advised; what is recorded only stands as it is.
+        def advised_marks(advice) = advice.adjusters.reject { |adjuster| adjuster.mark.nil? }.to_h { |adjuster| [adjuster.label, adjuster.mark] }
+
+        # Cushions and pads in words, and what they are for.
+        def aids_says(bench, advice)
+          used = bench.advised_aids.select { |_, size| size.positive? }
+          used.map { |name, size| Formats::Words.say("aids.#{name}.advised", size: size.round, without: advice.grade_without_cushions) }
         end
 
         def adjuster(bench, adjuster)
@@ -34,34 +44,46 @@ module Verglas
 
           machine_adjuster = bench.machine.adjuster(adjuster.label)
           pitch = machine_adjuster.pitch(machine_adjuster.index(adjuster.mark)).round
-          [Formats::Words.say("sure.#{source(bench.taken)}", sd: requirement.sd.round, pitch: pitch, readings: readings(bench.taken)),
+          [Formats::Words.say("sure.#{source(bench)}", machines: learned(bench), sd: requirement.sd.round, pitch: pitch, readings: readings(bench.taken)),
            *adjuster.also.map { |mark, share| Formats::Words.say("sure.also", mark: mark, percent: (share * 100).round) }].join(" ")
         end
 
-        def source(taken)
-          return "nothing" if taken.empty?
+        def source(bench)
+          return "learned" if bench.taken.size < 2 && bench.checked.any?
+          return "nothing" if bench.taken.empty?
 
-          taken == [:stature] ? "estimated" : "taped"
+          bench.taken == [:stature] ? "estimated" : "taped"
         end
+
+        def learned(bench) = bench.checked_rows.map { |row| row[:name].downcase }.join(", ")
 
         def readings(taken) = taken.map { |name| Formats::Words.say("observations.#{name}.title").downcase }.join(", ")
 
         def shortfall(shortfall)
-          unit = Verglas::Fitting::SeatedKnee::BANDS[shortfall.code].unit
+          unit = Verglas::Fitting::KneeOnPivot::BANDS[shortfall.code].unit
           { code: shortfall.code, by: shortfall.by.round(1), says: Formats::Words.say("mends.#{shortfall.mend}", amount: amount(shortfall.amount, unit)) }
         end
 
         def amount(value, unit) = unit == :deg ? "#{value.round}°" : "#{value.round} mm"
 
         def steps(bench, advice)
-          advice.adjusters.sort_by.with_index { |adjuster, index| [ORDER.index(adjuster.requirement&.decided_by) || ORDER.size, index] }
-                .map { |adjuster| step(bench, adjuster) }
+          own = advice.adjusters.sort_by.with_index { |adjuster, index| [ORDER.index(adjuster.requirement&.decided_by) || ORDER.size, index] }
+                      .map { |adjuster| step(bench, adjuster) }
+          bench.machine.family.mechanism == :lying_knee && advice.status ? [lie(advice), *own] : own
         end
 
         def step(bench, adjuster)
-          rule = adjuster.requirement&.decided_by || :other
-          numbers = { adjuster: adjuster.label, mark: adjuster.mark, wanted: bench.wishes.contact_above_ankle_mm.round, wanted_deg: bench.wishes.start_bend_deg.round }
-          { adjuster: adjuster.label, title: say(rule, :title, numbers), look: say(rule, :look, numbers), right: say(rule, :right, numbers), do: say(rule, :do, numbers) }
+          rule = adjuster.requirement&.decided_by || (adjuster.mark ? :other : :recorded)
+          wishes = bench.advice.wishes
+          numbers = { adjuster: rule == :recorded ? Formats::Words.adjuster(adjuster.label) : adjuster.label, mark: adjuster.mark,
+                      wanted: wishes.contact_above_ankle_mm.round, wanted_deg: wishes.start_bend_deg.round }
+          { id: adjuster.label, adjuster: adjuster.label, title: say(rule, :title, numbers), look: say(rule, :look, numbers), right: say(rule, :right, numbers), do: say(rule, :do, numbers) }
+        end
+
+        # Where the client slides, the joint is set before any adjuster.
+        def lie(advice)
+          pad = advice.wishes.hip_pad_mm.round
+          { id: "lie", adjuster: nil, title: say(:lie, :title, {}), do: say(:lie, pad.positive? ? :do_with_pad : :do, { pad: pad }), look: say(:lie, :look, {}), right: say(:lie, :right, {}) }
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)

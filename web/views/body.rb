@@ -9,22 +9,37 @@ module Verglas
 
         module_function
 
+        # Every parameter: taped where some used reading speaks of it, learned where a checked fitting does.
         def dimensions(estimation)
           mean = estimation.estimate.mean
           sds = estimation.estimate.sd
           taped = taped(estimation)
+          learned = speaks_of(estimation.learned.flatten.map(&:row))
           mean.map do |name, value|
             { name: name, title: Formats::Words.say("dimensions.#{name}"), mm: value.round(1), sd_mm: sds[name].round(1),
-              source: taped.include?(name) ? "taped" : "estimated" }
+              source: source(name, taped, learned) }
+          end
+        end
+
+        def source(name, taped, learned)
+          return "taped" if taped.include?(name)
+
+          learned.include?(name) ? "learned" : "estimated"
+        end
+
+        # The machines whose checked fittings the body learned from. rows: as Store::Queries::CheckedFittings gives them.
+        def learned(rows)
+          rows.zip(rows.map { |row| Inputs::CheckedFittings.of([row]) }).reject { |_, taught| taught.empty? }.map do |row, _|
+            { machine: Machine.exercise_name(row[:name], row[:exercise]), fitting_id: row[:fitting_id], accepted_at: Views.time(row[:accepted_at]) }
           end
         end
 
         # Parameters which some used reading speaks of directly.
         def taped(estimation)
-          estimation.reports.reject(&:refused).flat_map do |report|
-            Verglas::Body::PARAMETERS.zip(Verglas::Body::Observation.fetch(report.reading.observation).row).reject { |_, factor| factor.zero? }.map(&:first)
-          end
+          speaks_of(estimation.reports.reject(&:refused).map { |report| Verglas::Body::Observation.fetch(report.reading.observation).row })
         end
+
+        def speaks_of(rows) = rows.flat_map { |row| Verglas::Body::PARAMETERS.zip(row).reject { |_, factor| factor.zero? }.map(&:first) }.uniq
 
         # One reading and what became of it.
         def report(report)

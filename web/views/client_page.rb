@@ -9,12 +9,13 @@ module Verglas
 
         def of(gym, row)
           readings = gym.readings.signed(row[:id])
-          machines = gym.machines.all
-          estimation = Inputs::ClientBody.estimation(row, readings)
-          ranking = ranking(row, readings, machines, estimation)
+          machines = gym.machines.in_service
+          checked = Store::Queries::CheckedFittings.new(gym).call(row[:id])
+          estimation = Inputs::ClientBody.estimation(row, readings, checked: Inputs::CheckedFittings.of(checked))
+          ranking = ranking(gym, row, readings, open_machines(machines, checked), estimation)
           card = Store::Queries::ClientCard.new(gym)
-          { client: details(row), body: Body.dimensions(estimation), observations: Body.observations(row, readings, estimation, ranking),
-            ask_for: ask_for(row, readings), next: best(ranking),
+          { client: details(row), body: Body.dimensions(estimation), learned: Body.learned(checked),
+            observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(row, readings), next: best(ranking),
             card: card.call(row[:id]).map { |line| Fitting.card_line(line) },
             history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
             machines: machines.map { |machine| Machine.summary(machine) } }
@@ -24,10 +25,21 @@ module Verglas
           Client.summary(row).merge(birth_date: row[:birth_date]&.iso8601, body_mass_kg: row[:body_mass_kg]&.to_f)
         end
 
-        # Over all machines that can be advised.
-        def ranking(row, readings, machines, estimation)
-          gradients = machines.flat_map { |machine| Bench.new(client: row, readings: readings, machine_row: machine).advice.gradients }
+        # Those whose settings are still open: in use, and not checked by eye for this client.
+        def open_machines(machines, checked)
+          settled = checked.map { |fitting| fitting[:id] }
+          machines.select { |machine| machine[:state] == "in_use" && !settled.include?(machine[:id]) }
+        end
+
+        def ranking(gym, row, readings, machines, estimation)
+          gradients = machines.flat_map { |machine| gradients(gym, row, readings, machine) }
           Verglas::Body::NextReading.rank(estimate: estimation.estimate, gradients: gradients, taken: readings.map { |reading| reading[:observation].to_sym })
+        end
+
+        def gradients(gym, row, readings, machine)
+          Store::Tables::Machines.exercises(machine).flat_map do |exercise|
+            Bench.new(gym, client: row, readings: readings, machine_row: machine, exercise: exercise.to_s).plain_gradients
+          end
         end
 
         # What the heavy table asks for and nobody has taped.

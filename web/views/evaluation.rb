@@ -12,9 +12,9 @@ module Verglas
           steps = Verglas::Fitting::Neighbours.steps(evaluation)
           Views.rounded(
             marks: evaluation.marks, grade: evaluation.grade, findings: findings(evaluation, steps),
-            quantities: evaluation.quantities, motion: motion(evaluation.quantities), joint: joint(evaluation),
+            quantities: evaluation.quantities, motion: motion(evaluation.quantities), joint: joint(evaluation), aids: aids(evaluation.wishes),
             steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, lens: lens(evaluation),
-            figure: Verglas::Fitting::SeatedKnee::Figure.of(evaluation)
+            figure: Verglas::Fitting::Figure.of(evaluation)
           )
         end
 
@@ -24,19 +24,25 @@ module Verglas
                     .map { |graded, _| Finding.of(graded, evaluation, by_mark) }
         end
 
+        # Cushions and pads in use.
+        def aids(wishes) = Inputs::Aids.of(wishes.to_h)
+
+        # nil where nothing is taped that says where the knee is.
         def joint(evaluation)
+          return unless evaluation.quantities.key?(:knee_s_mm)
+
           { s_mm: evaluation.quantities[:knee_s_mm], n_mm: evaluation.quantities[:knee_n_mm], sd_s_mm: evaluation.sd(:knee_s_mm),
             sd_n_mm: evaluation.sd(:knee_n_mm), covariance_mm2: evaluation.joint_covariance,
             in_line_mm: bands.in_line.max, close_mm: bands.close.max }
         end
 
         def step_pair(evaluation, label, pair)
-          decided_by = decided_by(evaluation.machine, label)
+          decided_by = evaluation.mechanics.class.deciding(evaluation.machine, evaluation.machine.adjuster(label))
           %i[down up].zip(pair).to_h { |direction, other| [direction, other && step(label, other, decided_by)] }
         end
 
         def step(label, other, decided_by)
-          { mark: other.marks[label], short: Finding.short(decided_by, other.quantities), severity: other.score.worst }
+          { mark: other.marks[label], short: Finding.short(decided_by, other), severity: decided_by && other.score.worst }
         end
 
         def lens(evaluation)
@@ -45,15 +51,17 @@ module Verglas
           end
         end
 
+        # nil where the arm is not taped.
         def motion(quantities)
+          return unless quantities.key?(:creep_mm)
+
           creep = quantities[:creep_mm].round
           key = { -1 => "up", 0 => "none", 1 => "down" }.fetch(creep <=> 0)
           { creep: Formats::Words.say("motion.creep_#{key}", mm: creep.abs),
             ratio: Formats::Words.say("motion.ratio", start: format("%.2f", quantities[:torque_ratio_start]), end: format("%.2f", quantities[:torque_ratio_end])) }
         end
 
-        def decided_by(machine, label) = Verglas::Fitting::SeatedKnee::Requirement.rule(machine, machine.adjuster(label))
-        def bands = Verglas::Fitting::SeatedKnee::BANDS[:offset]
+        def bands = Verglas::Fitting::KneeOnPivot::BANDS[:offset]
       end
     end
   end

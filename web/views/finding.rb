@@ -14,46 +14,54 @@ module Verglas
         def of(graded, evaluation, steps)
           finding = graded.finding
           { code: finding.code, title: words("findings.#{finding.code}.title"), value: finding.value, unit: unit(finding),
-            band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?,
-            interval: interval(finding, evaluation), says: says(finding, evaluation.quantities), move: move(finding, evaluation, steps) }
+            band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?, by_hand: graded.by_hand,
+            interval: interval(finding, evaluation), says: graded.by_hand ? words("says.thigh_press.by_hand") : says(finding, evaluation),
+            move: graded.by_hand ? nil : move(finding, evaluation, steps) }
         end
 
-        def says(finding, quantities)
+        # evaluation: for where the joint is, and which way its frame points.
+        def says(finding, evaluation)
           case finding.code
-          when :offset then offset(finding, quantities)
+          when :offset then offset(finding, evaluation)
           when :crease_gap then gap(finding)
           when :contact then contact(finding)
           when :start then start(finding)
           when :kneecap_gap then kneecap_gap(finding)
           when :thigh_press then thigh_press(finding)
+          when :kneecap_clear then kneecap_clear(finding)
           end
         end
 
         # A few words for a step's button: what it would show.
-        def short(decided_by, quantities)
+        def short(decided_by, evaluation)
+          quantities = evaluation.quantities
           case decided_by
-          when :pivot, :height then words("short.offset", mm: quantities[:offset_mm].round, direction: words("short.direction.#{directions(quantities).first}"))
+          when :pivot, :height then words("short.offset", mm: quantities[:offset_mm].round, direction: words("short.direction.#{directions(evaluation).first}"))
           when :crease then gap_short(quantities[:crease_gap_mm])
           when :contact then words("short.contact", mm: quantities[:above_ankle_mm].round)
           when :start then words("short.start", deg: quantities[:knee_bend_start_deg].round)
-          when :thigh_press then words("short.thigh_press", mm: quantities[:thigh_press_mm].round)
+          when :thigh_press then press_short(quantities[:thigh_press_mm])
+          when :bench_end then words("short.bench_end", mm: quantities[:kneecap_clear_mm].round)
+          when :hips then words("short.hips", deg: quantities[:hip_bend_deg].round)
           when :kneecap then words("short.kneecap", mm: quantities[:kneecap_gap_mm].round)
           else ""
           end
         end
 
-        def offset(finding, quantities)
+        def offset(finding, evaluation)
           return words("says.offset.centred") if finding.value < ON_THE_PIVOT_MM
 
-          one, other = directions(quantities).map { |direction| words("says.direction.#{direction}") }
+          one, other = directions(evaluation).map { |direction| words("says.direction.#{direction}") }
           direction = other ? words("says.direction.both", one: one, other: other) : one
           words("says.offset.off_by", mm: finding.value.round, direction: direction)
         end
 
         # The larger component first; the smaller only where it matters.
-        def directions(quantities)
-          s, n = quantities.values_at(:knee_s_mm, :knee_n_mm)
-          named = [[s.abs, s.positive? ? :ahead : :behind], [n.abs, n.positive? ? :above : :below]].sort_by { |size, _| -size }
+        def directions(evaluation)
+          up = evaluation.mechanics.class::UP
+          s, n = evaluation.quantities.values_at(:knee_s_mm, :knee_n_mm)
+          along = up.positive? ? %i[ahead behind] : %i[past short_of]
+          named = [[s.abs, s.positive? ? along.first : along.last], [n.abs, (n * up).positive? ? :above : :below]].sort_by { |size, _| -size }
           named[1][0] > 0.5 * named[0][0] ? named.map(&:last) : [named[0][1]]
         end
 
@@ -65,6 +73,8 @@ module Verglas
 
         def gap_short(gap) = words(gap.negative? ? "short.crease_gap.pinch" : "short.crease_gap.gap", mm: gap.abs.round)
 
+        def press_short(press) = words(press.negative? ? "short.thigh_clear" : "short.thigh_press", mm: press.abs.round)
+
         def contact(finding)
           return words("says.contact.#{finding.fault}", above: finding.value.round) if finding.fault
           return words("says.contact.right") if finding.severity.zero?
@@ -74,7 +84,7 @@ module Verglas
 
         def start(finding)
           return words("says.start.#{finding.fault}") if finding.fault
-          return words("says.start.right") if finding.severity.zero?
+          return words("says.start.#{finding.graded == finding.value - 90 ? "right" : "as_wanted"}") if finding.severity.zero?
 
           words(finding.graded.positive? ? "says.start.deep" : "says.start.shallow", deg: finding.graded.abs.round)
         end
@@ -92,9 +102,15 @@ module Verglas
           words(finding.value.negative? ? "says.thigh_press.loose" : "says.thigh_press.hard", mm: finding.value.abs.round)
         end
 
+        def kneecap_clear(finding)
+          return words("says.kneecap_clear.right") if finding.severity.zero?
+
+          target = Verglas::Fitting::KneeOnPivot::BANDS[:kneecap_clear].target
+          words(finding.value < target ? "says.kneecap_clear.under" : "says.kneecap_clear.beyond", mm: (finding.value - target).abs.round)
+        end
+
         def interval(finding, evaluation)
-          name = finding.code == :offset ? :offset_mm : Verglas::Fitting::Evaluation::GRADED_QUANTITY[finding.code]
-          low, high = evaluation.interval(name)
+          low, high = evaluation.interval(evaluation.mechanics.class::GRADED_QUANTITY.fetch(finding.code))
           finding.code == :offset ? [[low, 0.0].max, high] : [low, high]
         end
 
@@ -107,7 +123,7 @@ module Verglas
 
           (adjuster, mark), other = helping.min_by { |_, candidate| candidate.score }
           after = other.findings.find { |candidate| candidate.code == finding.code }
-          { adjuster: adjuster, mark: mark, says: words("says.move", adjuster: Formats::Words.adjuster(adjuster), mark: mark, result: lower(says(after, other.quantities))) }
+          { adjuster: adjuster, mark: mark, says: words("says.move", adjuster: Formats::Words.adjuster(adjuster), mark: mark, result: lower(says(after, other))) }
         end
 
         def helps?(finding, other)
@@ -115,7 +131,7 @@ module Verglas
           ([after.severity, after.cost] <=> [finding.severity, finding.cost]).negative?
         end
 
-        def unit(finding) = Verglas::Fitting::SeatedKnee::BANDS[finding.code].unit
+        def unit(finding) = Verglas::Fitting::KneeOnPivot::BANDS[finding.code].unit
         def lower(sentence) = sentence.sub(/\A\p{Upper}/, &:downcase)
         def words(key, **params) = Formats::Words.say(key, **params)
       end

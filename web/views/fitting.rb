@@ -13,36 +13,50 @@ module Verglas
         # The bench of a draft; the record, as it was kept, of an accepted one.
         def page(bench, gym)
           row = bench.fitting
-          common = { **state(row, by: staff_name(gym, row[:accepted_by] || row[:updated_by])), client: client(bench.client), machine: Machine.summary(bench.machine_row) }
-          return { **common, evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil } if row[:state] == "accepted"
-
-          { **common, evaluation: Evaluation.of(bench.evaluation(row[:marks].to_h)), advice: Advice.of(bench), computed_from: nil }
+          row[:state] == "accepted" ? record(bench, gym) : draft(bench, gym)
         end
 
-        def client(row) = Client.summary(row)
+        def record(bench, gym)
+          row = bench.fitting
+          { **common(bench, gym, of: row[:accepted_by]), evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil, repaired: false }
+        end
+
+        # A draft whose marks were chosen on an older description is shown with those that still stand.
+        def draft(bench, gym)
+          marks = Sheet.repaired(bench, bench.fitting[:marks].to_h)
+          { **common(bench, gym, of: bench.fitting[:updated_by]), marks: marks, evaluation: Evaluation.of(bench.evaluation(marks, bench.fitting[:aids].to_h)),
+            advice: Advice.of(bench), computed_from: nil, repaired: marks != bench.fitting[:marks].to_h }
+        end
+
+        def common(bench, gym, of:)
+          { **state(bench.fitting, by: staff_name(gym, of)), client: Client.summary(bench.client), machine: Machine.on_bench(bench),
+            station: bench.station? ? Station.of(bench, gym) : nil }
+        end
 
         def state(row, by:)
-          { id: row[:id], state: row[:state], version: row[:version], marks: row[:marks].to_h, by: by,
+          { id: row[:id], state: row[:state], version: row[:version], **Sheet.of_row(row), by: by,
             updated_at: Views.time(row[:updated_at]), accepted_at: Views.time(row[:accepted_at]) }
         end
 
         def open_line(row)
           { id: row[:id], client: { id: row[:client_id], name: row[:client_name], detail: row[:client_detail] },
-            machine: { id: row[:machine_id], name: row[:machine_name], place: row[:machine_place] },
-            marks: row[:marks].to_h, by: row[:by_name], updated_at: Views.time(row[:updated_at]) }
+            machine: { id: row[:machine_id], name: Machine.exercise_name(row[:machine_name], row[:exercise]), place: row[:machine_place] },
+            marks: Machine.tags(row[:marks].to_h), by: row[:by_name], updated_at: Views.time(row[:updated_at]) }
         end
 
-        # One line a machine: the marks that stand, and the draft on top of them.
+        # One line a machine and exercise: the marks that stand, and the draft on top of them.
         def card_line(row)
           draft = row[:state] == "draft" ? row : row[:draft]
           accepted = row[:state] == "accepted" ? row : nil
-          { machine: { id: row[:machine_id], name: row[:machine_name], place: row[:machine_place] },
+          { machine: { id: row[:machine_id], name: row[:machine_name], place: row[:machine_place] }, exercise: row[:exercise],
             accepted: accepted && history_line(accepted), draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Views.time(draft[:updated_at]) } }
         end
 
         def history_line(row)
-          { id: row[:id], machine_name: row[:machine_name], marks: row[:marks].to_h, grade: row[:result]["grade"],
-            worst: row[:result]["findings"].max_by { |finding| finding["severity"] }["says"], by: row[:by_name], accepted_at: Views.time(row[:accepted_at]) }
+          worst = row[:result]["findings"].max_by { |finding| finding["severity"] }
+          { id: row[:id], machine_name: Machine.exercise_name(row[:machine_name], row[:exercise]), marks: Machine.tags(row[:marks].to_h), load: row[:load],
+            grade: row[:result]["grade"], worst: worst ? worst["says"] : Formats::Words.say("taping.untaped.record"),
+            checked: !row[:knee_off_mm].nil? || row[:roller_seen], by: row[:by_name], accepted_at: Views.time(row[:accepted_at]) }
         end
 
         def staff_name(gym, id) = gym.db[:accounts].where(id: id).get(:name)

@@ -10,17 +10,17 @@ module Verglas
           mechanism: :seated_knee,
           side: 1,
           constants: {
-            pivot_above_seat: Constant.new(unit: :mm, range: -50..300),
-            back_face: Constant.new(unit: :mm, range: -1000..-150),
-            seat_edge: Constant.new(unit: :mm, range: -500..200),
-            roller_reach: Constant.new(unit: :mm, range: 100..700),
-            roller_radius: Constant.new(unit: :mm, range: 15..150),
-            start_angle: Constant.new(unit: :deg, range: 30..150),
-            end_angle: Constant.new(unit: :deg, range: -60..60)
+            pivot_above_seat: Constant.mm(-50..300, usual: 30..110),
+            back_face: Constant.mm(-1000..-150, usual: -680..-360),
+            seat_edge: Constant.mm(-500..200, usual: -230..0),
+            roller_reach: Constant.mm(100..700, usual: 200..480),
+            roller_radius: Constant.mm(15..150, usual: 35..80),
+            start_angle: Constant.deg(30..150, usual: 60..115),
+            end_angle: Constant.deg(-60..60, usual: -20..20)
           },
           joint: %i[pivot_above_seat back_face seat_edge],
           groups: { arm: %i[roller_reach roller_radius start_angle end_angle] },
-          findings: %i[offset crease_gap contact start],
+          findings: { offset: :joint, crease_gap: :joint, contact: :arm, start: :arm },
           wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 90.0 },
           straight: { at: :end, least_bend_deg: -3 },
           gap_graded: true

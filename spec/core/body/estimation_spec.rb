@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Verglas::Body::Estimation do
-  Worked.examples("body").each do |example|
+  Worked.examples("body").reject { |example| example["expect"]["z_back"] }.each do |example|
     it "agrees with the worked example: #{example["what"]}, #{example["input"].slice("sex", "readings")}" do
       estimation = Worked.subjects.estimation(example["input"])
       expect_body(estimation.estimate, example["expect"])

@@ -21,7 +21,7 @@ RSpec.describe Verglas::Fitting::Evaluation do
       steps = scales.map { |scale| scale * Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand) }
       offset = (root.eigenvector_matrix * Vector[*steps]).to_a
       body = Verglas::Body::Dimensions.new(*known.normal.mean.zip(offset).map(&:sum))
-      Verglas::Fitting::SeatedKnee::Quantities.of(Verglas::Fitting::SeatedKnee.new(machine: machine, body: body, wishes: evaluation.wishes), evaluation.parameters)
+      Verglas::Fitting::SeatedKnee.new(machine: machine, body: body, wishes: evaluation.wishes).quantities(evaluation.parameters)
     end
     %i[knee_s_mm knee_n_mm crease_gap_mm above_ankle_mm knee_bend_start_deg].each do |name|
       values = draws.map { |draw| draw[name] }
@@ -46,5 +46,16 @@ RSpec.describe Verglas::Fitting::Evaluation do
   it "has intervals of nine in ten" do
     low, high = evaluation.intervals[:knee_s_mm]
     expect((high - low) / evaluation.sds[:knee_s_mm]).to be_within(1e-9).of(2 * 1.645)
+  end
+
+  it "leaves a thigh pad to the hand while the thigh's thickness is known too loosely" do
+    curl = Worked.machine("curl_plain")
+    loose, taped = [{}, { thigh_depth: 150 }].map do |more|
+      described_class.new(machine: curl, estimate: estimate(sex: "man", stature: 1822, **more), wishes: Worked.wishes(curl), indices: [4, 2, 0])
+    end
+    expect([loose, taped].map(&:by_hand)).to eq([[:thigh_press], []])
+    press = loose.findings.find { |finding| finding.code == :thigh_press }
+    expect(press.severity).to eq(2)
+    expect([loose.score.worst, taped.score.worst]).to eq([1, 2])
   end
 end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Verglas::Fitting::SeatedKnee::Requirement do
+RSpec.describe Verglas::Fitting::Requirement do
   let(:known) { estimate(sex: "man", stature: 1822, seat_to_kneecap: 641) }
 
   def requirement(machine, label, indices)
@@ -9,8 +9,8 @@ RSpec.describe Verglas::Fitting::SeatedKnee::Requirement do
 
   # Put a machine's constant where the requirement asks and look whether the target is met.
   def quantities_with(machine, indices, **changed)
-    mechanics = Verglas::Fitting::SeatedKnee.new(machine: machine, body: known.dimensions, wishes: Worked.wishes(machine))
-    Verglas::Fitting::SeatedKnee::Quantities.of(mechanics, machine.parameters(indices).merge(changed))
+    mechanics = Verglas::Fitting::Mechanisms.for(machine, known.dimensions, Worked.wishes(machine))
+    mechanics.quantities(machine.parameters(indices).merge(changed))
   end
 
   it "asks for the back pad that brings the knee level with the pivot" do
@@ -42,7 +42,7 @@ RSpec.describe Verglas::Fitting::SeatedKnee::Requirement do
 
   it "lets a back pad on a sliding seat set the seat's length, and the seat the pivot" do
     machine = Worked.machine("slide_seat")
-    expect(machine.adjusters.map { |adjuster| described_class.rule(machine, adjuster) }).to eq(%i[pivot crease contact])
+    expect(machine.adjusters.map { |adjuster| Verglas::Fitting::SeatedKnee.deciding(machine, adjuster) }).to eq(%i[pivot crease contact])
     asked = requirement(machine, "back pad", [3, 3, 2])
     edge = machine.parameters([3, 3, 2])[:seat_edge]
     gap = quantities_with(machine, [3, 3, 2], back_face: edge + asked.mean)[:crease_gap_mm]
@@ -53,6 +53,17 @@ RSpec.describe Verglas::Fitting::SeatedKnee::Requirement do
     machine = Worked.machine("slide_back")
     asked = requirement(machine, "back pad", [2, 2, 2])
     expect(asked.sd).to be_within(1e-9).of(Math.sqrt(known.normal.variance(asked.gradient) + 16))
+  end
+
+  it "asks of a lying curl's roller what the seated one is asked" do
+    machine = Worked.machine("lie_flat")
+    asked = requirement(machine, "roller", [2])
+    expect(quantities_with(machine, [2], roller_reach: asked.mean)[:contact_error_mm]).to be_within(1e-6).of(0)
+  end
+
+  it "asks nothing of an adjuster whose mark is only recorded" do
+    machine = Worked.machine("curl_shin")
+    expect(requirement(machine, "shin pad", [3, 2, 0])).to be_nil
   end
 
   it "presses the thigh pad as wanted" do

@@ -32,7 +32,7 @@ RSpec.describe Verglas::Fitting::SeatedKnee do
   it "moves the knee ahead by what the cushion behind the back is thick, and up by the one on the seat" do
     machine = Worked.machine("slide_back")
     knee = lambda do |**given|
-      described_class.new(machine: machine, body: middle, wishes: Worked.wishes(machine, **given)).joint(machine.parameters([2, 2, 2])).knee
+      described_class.new(machine: machine, body: middle, wishes: Worked.wishes(machine, **given)).joint(machine.parameters([2, 2, 2]))
     end
     moved = knee.call(cushion_back_mm: 20.0, cushion_seat_mm: 10.0) - knee.call
     expect(moved.to_a.map { |value| value.round(9) }).to eq([20.0, 10.0])

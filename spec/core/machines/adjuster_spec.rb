@@ -21,9 +21,13 @@ RSpec.describe Verglas::Machines::Adjuster do
 
   it "refuses marks and travels that do not go together" do
     { no_marks: { marks: [], travel: [] }, marks_repeated: { marks: %w[I I III IV] }, travel_per_mark: { travel: [0.0] },
-      travel_not_finite: { travel: [0.0, 1.0, Float::NAN, 3.0] }, travel_repeated: { travel: [0.0, 36.0, 36.0, 108.0] },
-      drives_nothing: { drives: {} } }.each do |code, given|
+      travel_not_finite: { travel: [0.0, 1.0, Float::NAN, 3.0] }, travel_repeated: { travel: [0.0, 36.0, 36.0, 108.0] } }.each do |code, given|
       expect { adjuster(**given) }.to raise_error(Verglas::Invalid) { |error| expect(error.code).to eq(code) }
     end
+  end
+
+  it "needs no travel where its mark is only recorded" do
+    recorded = adjuster(drives: {}, travel: [])
+    expect([recorded.recorded_only?, recorded.pitch(1), recorded.index("IV")]).to eq([true, 0.0, 3])
   end
 end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # Whether the lengths of a machine, as far as it is taped, make sense: each in itself, in their order, and together, for
+    # a machine was built for people. What is remarked is no error: it is asked about, and stands when confirmed.
+    module Plausibility
+      # code; constants: whose lengths to read again; params: numbers for words (mm, degrees).
+      Remark = Value.define(:code, :constants, :params)
+
+      # The constants that a finding rests on, besides those of the joint.
+      RESTS_ON = { offset: %i[back_face pivot_above_seat pivot_above_bench], crease_gap: %i[back_face seat_edge], contact: %i[roller_reach roller_radius],
+                   start: %i[start_angle], kneecap_gap: %i[thigh_pad_front], thigh_press: %i[thigh_pad_height], kneecap_clear: %i[bench_end] }.freeze
+      # Between the back pad and the seat's front edge at the first marks.
+      SHORTEST_SEAT_MM = 200
+      # A finding wants to be close or better for this share of people (working figure): a slip of 100 mm nearly always costs more.
+      FEWEST = 0.65
+
+      module_function
+
+      def of(machine) = [*unusual(machine), *disorder(machine), *fits_few(machine)]
+
+      # A constant outside the usual range of its family.
+      def unusual(machine)
+        machine.constants.filter_map do |name, value|
+          usual = machine.family.constant(name).usual
+          Remark.new(code: :unusual, constants: [name], params: { value: value, low: usual.min, high: usual.max }) unless usual.cover?(value)
+        end
+      end
+
+      # Ends that lie on the wrong side of one another.
+      def disorder(machine)
+        at = machine.constants
+        found = []
+        found << [:seat_behind_back, %i[back_face seat_edge]] if at.key?(:seat_edge) && at[:seat_edge] - at[:back_face] < SHORTEST_SEAT_MM
+        found << [:arc_backwards, %i[start_angle end_angle]] if at.key?(:start_angle) && !((at[:start_angle] - at[:end_angle]) * machine.family.side).positive?
+        found.map { |code, constants| Remark.new(code: code, constants: constants, params: {}) }
+      end
+
+      # A finding that is off for too many of the usual statures, each at the marks which suit them best.
+      def fits_few(machine)
+        errors = Body::People.range.map { |estimate| errors(machine, estimate) }
+        machine.family.findings.keys.filter_map do |code|
+          off = errors.map { |found| found.fetch(code) }.reject(&:zero?)
+          remark(:fits_few, code, off, errors.size) unless errors.size - off.size >= FEWEST * errors.size
+        end
+      end
+
+      # {finding => how far outside its close band: below it negative, above it positive, inside 0}
+      def errors(machine, estimate)
+        wishes = Wishes.for(machine.family)
+        indices = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions.first.indices
+        mechanics = Mechanisms.for(machine, estimate.dimensions, wishes)
+        mechanics.all_findings(machine.parameters(indices)).to_h { |finding| [finding.code, error(finding, mechanics.class::BANDS[finding.code])] }
+      end
+
+      def error(finding, band)
+        return 0 if finding.severity < 2
+
+        band.shortfall(finding.graded) * (finding.graded <=> band.target)
+      end
+
+      def remark(code, finding, off, tried)
+        Remark.new(code: code, constants: RESTS_ON.fetch(finding), params: { finding: finding, off: off.size, tried: tried, least: off.min_by(&:abs) })
+      end
+      private_class_method :errors, :error, :remark
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # Which place a body asks of one adjuster, the others standing where they are: what decides it, the places which its
+    # marks offer, the place required (mean and SD) and the slopes of that place by body parameter. The machine's own frame;
+    # mm, or degrees where an angle is asked. docs/model.md sections 3, 4 and 8.
+    class Requirement
+      attr_reader :decided_by, :unit, :positions, :mean, :sd, :gradient
+
+      # nil for an adjuster whose place no rule decides (the end of the arc alone; one that is recorded only).
+      def self.of(machine:, estimate:, wishes:, indices:, adjuster:)
+        decided_by = Mechanisms.of(machine).deciding(machine, adjuster)
+        new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by
+      end
+
+      def initialize(machine, estimate, wishes, indices, adjuster, decided_by)
+        @machine = machine
+        @wishes = wishes
+        @decided_by = decided_by
+        @rule = mechanism::RULES.fetch(decided_by)
+        @unit = @rule.unit
+        @parameters = machine.parameters(indices)
+        @positions = positions_of(adjuster, indices)
+        @mean = required(estimate.dimensions)
+        @gradient = estimate.gradients(along: mechanism::BODY_PARAMETERS) { |body| [required(body)] }.first
+        @sd = Math.sqrt(estimate.normal.variance(@gradient) + (@rule.constants * (Machines::Constant.taped_sd(@unit)**2)))
+        freeze
+      end
+
+      private
+
+      def mechanism = Mechanisms.of(@machine)
+
+      def positions_of(adjuster, indices)
+        at = @machine.adjusters.index(adjuster)
+        adjuster.marks.each_index.map { |mark| @rule.position.call(@machine.parameters(indices.dup.tap { |copy| copy[at] = mark })) }
+      end
+
+      def required(body) = @rule.required.call(Mechanisms.for(@machine, body, @wishes), @parameters)
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+RSpec.describe Verglas::Fitting::StationAdvice do
+  let(:data) { Worked::MACHINES["shared_seat"] }
+  let(:machines) { %w[extension curl].to_h { |exercise| [exercise, Verglas::Machines::Reader.read(data, exercise: exercise)] } }
+  let(:wishes) { machines.transform_values { |machine| Worked.wishes(machine) } }
+
+  def advice(estimate, **given)
+    described_class.new(machines: machines, shared: ["back pad"], estimate: estimate, wishes: wishes, **given)
+  end
+
+  Worked.examples("advise").select { |example| example["expect"]["curl"] }.each do |example|
+    it "agrees with the worked example of a #{example["input"]["body"]} body" do
+      advised = advice(Worked.exact(example["input"]["body"]))
+      example["expect"].each do |exercise, wanted|
+        one = advised.exercises[exercise]
+        expect([one.marks, one.evaluation.grade]).to eq(wanted.values_at("marks", "grade"))
+        expect([advised.alone[exercise].marks, advised.alone[exercise].evaluation.grade]).to eq(wanted.values_at("alone", "grade_alone"))
+        wanted["findings"].each do |code, (value, band)|
+          finding = one.evaluation.findings.find { |candidate| candidate.code.to_s == code }
+          expect([finding.value, finding.band]).to match([be_within(0.1).of(value), band])
+        end
+      end
+    end
+  end
+
+  # Every mark of the station's seat with every mark of both arms, by the words of the key alone.
+  def outcomes(machine, body)
+    mechanics = Verglas::Fitting::Mechanisms.for(machine, body, Worked.wishes(machine))
+    ranges = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
+    ranges.first.product(*ranges.drop(1)).map do |indices|
+      findings = mechanics.all_findings(machine.parameters(indices))
+      worst = findings.map(&:severity).max
+      [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost)]
+    end
+  end
+
+  def brute_force(body)
+    outcomes = machines.transform_values { |machine| outcomes(machine, body).group_by { |indices, *| indices.first } }
+    (0..5).flat_map { |seat| outcomes["extension"][seat].product(outcomes["curl"][seat]) }.min_by do |extension, curl|
+      [[extension[1], curl[1]].max, extension[2] + curl[2], (extension[3] + curl[3]).round(9), extension[0].first, *extension[0].drop(1), *curl[0].drop(1)]
+    end
+  end
+
+  it "finds what the full product of both exercises finds, for random bodies" do
+    random = Random.new(31)
+    40.times do
+      body = random_body(random)
+      advised = advice(Verglas::Body::Estimate.exact(body))
+      found = advised.exercises.map { |_, one| one.evaluation.indices }
+      expect(found).to eq(brute_force(body).map(&:first)), body.to_h.to_s
+    end
+  end
+
+  it "tells what each gave up, and a runner-up with the seat set otherwise for both" do
+    random = Random.new(4)
+    torn = Array.new(60) { advice(Verglas::Body::Estimate.exact(random_body(random))) }.find { |advised| advised.exercises.keys.any? { |exercise| advised.gave_up?(exercise) } }
+    expect(torn).not_to be_nil
+    loser = torn.exercises.keys.find { |exercise| torn.gave_up?(exercise) }
+    expect(torn.alone[loser].evaluation.score).to be <= torn.exercises[loser].evaluation.score
+    seats = torn.exercises.values.map { |one| one.runner_up.marks["back pad"] }
+    expect(seats.uniq.size).to eq(1)
+    expect(seats.first).not_to eq(torn.exercises["curl"].marks["back pad"])
+  end
+
+  it "takes one cushion for both, the thinnest that lowers the worst of the two" do
+    short = Verglas::Body::Estimate.exact(Verglas::Body::Dimensions.from(Worked.body("small").to_h.merge(thigh: 335.0)))
+    cushioned = advice(short, cushions: Verglas::Fitting::Cushions.new(back_mm: [20, 40], seat_mm: []))
+    expect(cushioned.cushion_back_mm).to be_positive
+    worst = ->(given) { given.exercises.values.map { |one| one.evaluation.score.worst }.max }
+    expect(worst.call(cushioned)).to be < worst.call(advice(short))
+    expect(cushioned.exercises.values.map { |one| one.wishes.cushion_back_mm }.uniq).to eq([cushioned.cushion_back_mm.to_f])
+  end
+end

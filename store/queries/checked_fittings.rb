@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Queries
+      # Which accepted fittings of a client did somebody check by eye? The latest of each machine, oldest first, with the
+      # machine as it was described then.
+      class CheckedFittings
+        def initialize(gym)
+          @gym = gym
+        end
+
+        # Asked at every step of an adjuster: planned once a connection.
+        def call(client_id) = prepared.call(client_id: client_id, gym_id: @gym.id)
+
+        private
+
+        def prepared
+          @gym.db.prepared_statement(:checked_fittings) ||
+            latest.order(:accepted_at).prepare(:select, :checked_fittings)
+        end
+
+        def latest
+          rows = @gym.db[:fittings].where(Sequel[:fittings][:client_id] => Sequel.cast(:$client_id, :uuid), Sequel[:fittings][:gym_id] => Sequel.cast(:$gym_id, :uuid))
+                     .where(Sequel[:fittings][:state] => "accepted").where(Sequel.~(knee_off_mm: nil) | :roller_seen)
+                     .join(:machines, id: Sequel[:fittings][:machine_id])
+                     .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
+                     .distinct(Sequel[:fittings][:machine_id]).order(Sequel[:fittings][:machine_id], Sequel.desc(:accepted_at))
+                     .select(Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :knee_off_mm, :roller_seen, :accepted_at,
+                             :family, :name, :constants, :adjusters, :exercises)
+          @gym.db[:latest].with(:latest, rows)
+        end
+      end
+    end
+  end
+end

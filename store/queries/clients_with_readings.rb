@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Queries
+      # A sample of the gym's clients with their readings, in two round trips: for questions about everybody.
+      class ClientsWithReadings
+        def initialize(gym)
+          @gym = gym
+        end
+
+        # limit: how many at most, drawn by their random ids. {rows: [[client, readings]], of: how many there are}.
+        def call(limit:)
+          clients = @gym.clients.dataset.order(:id).limit(limit).all
+          readings = @gym.db[:readings].where(client_id: clients.map { |client| client[:id] }).order(:taken_at, :id).all.group_by { |reading| reading[:client_id] }
+          { rows: clients.map { |client| [client, readings.fetch(client[:id], [])] }, of: @gym.clients.dataset.count }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Tables
+      # What one gym owns besides machines: cushions behind the back and on the seat, pads under the hips, by size in mm.
+      class Equipment
+        KINDS = %w[cushion_back cushion_seat hip_pad].freeze
+
+        def initialize(gym)
+          @gym = gym
+        end
+
+        # {kind => sizes}, every kind, thinnest first.
+        def sizes
+          rows = @gym.db[:gym_equipment].where(gym_id: @gym.id).order(:size_mm).select_hash_groups(:kind, :size_mm)
+          KINDS.to_h { |kind| [kind, rows.fetch(kind, []).map(&:to_f)] }
+        end
+
+        def replace(sizes)
+          @gym.db.transaction do
+            @gym.db[:gym_equipment].where(gym_id: @gym.id).delete
+            rows = sizes.flat_map { |kind, list| list.uniq.map { |size| { gym_id: @gym.id, kind: kind, size_mm: size } } }
+            @gym.db[:gym_equipment].multi_insert(rows)
+          end
+        end
+      end
+    end
+  end
+end

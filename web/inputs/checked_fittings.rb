@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Inputs
+      # Accepted fittings that somebody checked by eye, from their rows, as observations of the body.
+      module CheckedFittings
+        module_function
+
+        # rows: as Store::Queries::CheckedFittings answers them. Only what teaches something.
+        def of(rows) = rows.filter_map { |row| one(row) }
+
+        def one(row)
+          machine = Store::Tables::Machines.value(row, exercise: row[:exercise][/.+/])
+          wishes = Fitting::Wishes.for(machine.family, **Aids.wishes(row[:aids].to_h))
+          # Only the marks are read, so any body serves.
+          evaluation = Fitting::Evaluation.new(machine: machine, estimate: Body::Prior.estimate(sex: nil), wishes: wishes, indices: machine.indices(row[:marks].to_h))
+          Fitting::Checked.of(evaluation, machine: row[:id], knee_off_mm: row[:knee_off_mm]&.to_f, roller_seen: row[:roller_seen])
+        end
+        private_class_method :one
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Inputs
+      # What was typed of a machine: facts of the walk-round, and adjusters with their marks as printed.
+      module Machine
+        WALK_ROUND = %w[side handle unlocks reachable_seated weight_off_first].freeze
+
+        module_function
+
+        # Only what was sent is answered: a correction may leave facts out.
+        def facts(input)
+          facts = input.slice(*Store::Tables::Machines::FACTS)
+          %i[name code place state_note getting_in getting_out left_behind].each { |name| facts[name] = facts[name].strip.gsub(/\s+/, " ") if facts.key?(name) }
+          raise Invalid.new(:blank, path: "/name") if facts[:name] == ""
+
+          facts
+        end
+
+        # A description's adjusters and exercises, for a family. before: the description they take the place of; an adjuster of
+        # the same name and marks keeps its travel, another has to be taped anew.
+        def adjusters(input, family, before: {})
+          shared = list(input.fetch(:adjusters, []), family, "", before.fetch(:adjusters, []))
+          { adjusters: shared, exercises: exercises(input, family, before.fetch(:exercises, {})) }
+        end
+
+        def exercises(input, family, before)
+          given = input.fetch(:exercises, nil).to_h
+          family.exercises.keys.compact.to_h do |name|
+            old = before.fetch(name, {})
+            [name, { "constants" => old.fetch("constants", {}), "adjusters" => list(given.dig(name, "adjusters").to_a, family, "/exercises/#{name}", old.fetch("adjusters", [])) }]
+          end
+        end
+
+        def list(adjusters, family, path, before)
+          adjusters.each_with_index.map do |adjuster, index|
+            one(adjuster, family, before)
+          rescue Invalid => e
+            raise e.below("#{path}/adjusters/#{index}")
+          end
+        end
+
+        def one(adjuster, family, before)
+          kind = Machines::AdjusterKind.fetch(adjuster["kind"])
+          possible = family.exercises.values.flat_map { |one| Machines::AdjusterKind.of_family(one) }
+          raise Invalid.new(:not_allowed, path: "/kind") unless possible.include?(kind)
+
+          marks = adjuster["marks"].map(&:strip)
+          raise Invalid.new(:blank, path: "/marks") if marks.any?(&:empty?)
+
+          label = adjuster["label"].strip.gsub(/\s+/, " ")
+          raise Invalid.new(:blank, path: "/label") if label.empty?
+
+          drives = kind.driven(forwards: adjuster.fetch("forwards", true)).transform_keys(&:to_s)
+          { "label" => label, "marks" => marks, "travel" => kept_travel(before, label, marks, drives), "drives" => drives, "walk_round" => adjuster.fetch("walk_round", {}).slice(*WALK_ROUND) }
+        end
+
+        def kept_travel(before, label, marks, drives)
+          old = before.find { |candidate| candidate["label"] == label && candidate["marks"] == marks && candidate["drives"] == drives }
+          old && old["travel"]
+        end
+        private_class_method :exercises, :list, :one, :kept_travel
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # The families of machines that can be entered, and what their adjusters may move.
+      module Families
+        module_function
+
+        def all
+          Machines::Families.all.map do |family|
+            { id: family.id, name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
+              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one) } } }
+          end
+        end
+
+        def kinds(family)
+          Machines::AdjusterKind.of_family(family).map do |kind|
+            words = ->(part) { Formats::Words.say("adjuster_kinds.#{kind.name}.#{part}") }
+            { name: kind.name, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
+          end
+        end
+        private_class_method :kinds
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # Everything that stands on a machine's page: facts, adjusters, lengths with who taped them, photographs, what its
+      # accepted fittings used.
+      module MachinePage
+        module_function
+
+        def of(gym, row)
+          names = staff_names(gym, row)
+          { machine: Machine.summary(row), facts: facts(row), number: row[:number], version: row[:version], copied_from: copied_from(gym, row),
+            exercises: parts(row).map { |exercise, family| exercise(row, exercise, family, names) },
+            photographs: gym.photographs.of(row[:id]), use: use(gym, row), fittings: fittings(gym, row) }
+        end
+
+        def facts(row)
+          %i[getting_in getting_out left_behind cushions_allowed least_age_years].to_h { |name| [name, row[name]] }
+            .merge(slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f)
+        end
+
+        def copied_from(gym, row)
+          row[:copied_from] && gym.machines.dataset.where(id: row[:copied_from]).get(:name)
+        end
+
+        # One exercise with its lengths in the order of taping: joint, then the groups, each adjuster's travel behind its first mark.
+        def exercise(row, exercise, family, names)
+          part = row[:exercises].to_h[exercise] || {}
+          adjusters = [*row[:adjusters].map { |adjuster| [adjuster, true] }, *part.fetch("adjusters", []).map { |adjuster| [adjuster, false] }]
+          taping = Web::Taping.new(row, exercise: exercise)
+          { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"), mechanism: family.mechanism, side: family.side,
+            lengths: family.constants.map { |name, constant| length(row, exercise, name, constant, { **row[:constants].to_h, **part.fetch("constants", {}) }, names) },
+            adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, adjuster, shared && !exercise.nil?, names) }, **Taping.trial(taping) }
+        end
+
+        def length(row, exercise, name, constant, values, names)
+          { name: name, title: say(name, :title), how: say(name, :how), unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
+            usual_low: constant.usual.min, usual_high: constant.usual.max, default: constant.default, taped: taped(row, exercise, name.to_s, names) }
+        end
+
+        def adjuster(row, exercise, adjuster, shared, names)
+          kind, forwards = Machines::AdjusterKind.matching(adjuster["drives"].transform_keys(&:to_sym))
+          { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"], travel: adjuster["travel"], kind: kind&.name, unit: kind ? kind.unit : :mm,
+            forwards: forwards.nil? || forwards, shared: shared, walk_round: walk_round(adjuster.fetch("walk_round", {})), taped: taped(row, exercise, "#{adjuster["label"]}/travel", names) }
+        end
+
+        def walk_round(given)
+          { side: given.fetch("side", ""), handle: given.fetch("handle", ""), unlocks: given.fetch("unlocks", ""),
+            reachable_seated: given.fetch("reachable_seated", true), weight_off_first: given.fetch("weight_off_first", false) }
+        end
+
+        # Who taped it and when; a copy's lengths were taped on another machine and are to be checked here.
+        def taped(row, exercise, key, names)
+          found = row[:taped].to_h.values_at([exercise, key].compact.join("/"), key).compact.first
+          found && { by: names[found["by"]], at: found["at"], copied: found.fetch("copied", false) }
+        end
+
+        # How often each mark stands on a card: the latest fitting of each client.
+        def use(gym, row)
+          Store::Queries::MarkUse.new(gym).call(row[:id]).map { |line| { exercise: line[:exercise], label: line[:label], mark: line[:mark], count: line[:count] } }
+        end
+
+        def fittings(gym, row)
+          Store::Queries::MachineFittings.new(gym).call(row[:id]).map do |line|
+            { id: line[:id], client: { id: line[:client_id], name: line[:client_name], detail: line[:client_detail] }, exercise: line[:exercise], marks: Machine.tags(line[:marks].to_h),
+              grade: line[:grade], by: line[:by_name], accepted_at: Views.time(line[:accepted_at]) }
+          end
+        end
+
+        def parts(row) = Machines::Families.fetch(row[:family]).exercises
+        def staff_names(gym, row) = gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(:id, :name)
+        def say(name, part) = Formats::Words.say("constants.#{name}.#{part}")
+        private_class_method :facts, :copied_from, :exercise, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
+      end
+    end
+  end
+end

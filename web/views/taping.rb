@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # How people would sit on a machine as far as it is taped, and what is odd about its lengths.
+      module Taping
+        module_function
+
+        def trial(taping)
+          machine = taping.machine
+          { told: machine.family.findings.keys.map { |code| Formats::Words.say("findings.#{code}.title") },
+            remarks: taping.remarks.map { |remark| remark(remark, machine) },
+            people: Verglas::Body::People.three.map { |name, estimate| person(name, estimate, machine) } }
+        end
+
+        # Remarks as sentences.
+        def remark(remark, machine)
+          { code: remark.code, constants: remark.constants, says: send(:"#{remark.code}_words", remark, machine) }
+        end
+
+        def person(name, estimate, machine)
+          advice = Verglas::Fitting::Advice.new(machine: machine, estimate: estimate, wishes: Verglas::Fitting::Wishes.for(machine.family))
+          evaluation = advice.evaluation
+          { name: name, title: Formats::Words.say("people.#{name}", height: (estimate.mean[:stature] / 10).round), grade: evaluation.grade, marks: Machine.tags(advice.marks),
+            findings: evaluation.findings.sort_by { |finding| -finding.severity }.map { |finding| finding(finding, evaluation) }, figure: figure(evaluation) }
+        end
+
+        def finding(finding, evaluation)
+          { code: finding.code, title: Formats::Words.say("findings.#{finding.code}.title"), band: finding.band, says: Finding.says(finding, evaluation) }
+        end
+
+        def figure(evaluation) = Views.rounded(Verglas::Fitting::Figure.of(evaluation))
+
+        # Lengths behind the pivot are typed without their sign, so they are told without it.
+        def unusual_words(remark, machine)
+          unit = machine.family.constant(remark.constants.first).unit
+          value, *usual = remark.params.values_at(:value, :low, :high).map { |number| remark.params[:high].positive? ? number : -number }
+          Formats::Words.say("remarks.unusual", value: amount(value, unit), low: usual.min.round, high: amount(usual.max, unit))
+        end
+
+        def fits_few_words(remark, _machine)
+          finding, off, tried, least = remark.params.values_at(:finding, :off, :tried, :least)
+          unit = Verglas::Fitting::KneeOnPivot::BANDS[finding].unit
+          Formats::Words.say("remarks.fits_few", finding: Formats::Words.say("findings.#{finding}.title"), off: off, tried: tried, least: amount(least.abs, unit),
+                                                 constants: remark.constants.map { |name| Formats::Words.say("constants.#{name}.title").downcase }.join(", "))
+        end
+
+        def seat_behind_back_words(*) = Formats::Words.say("remarks.seat_behind_back")
+        def arc_backwards_words(*) = Formats::Words.say("remarks.arc_backwards")
+
+        def amount(value, unit) = unit == :deg ? "#{value.round}°" : "#{value.round} mm"
+        private_class_method :person, :finding, :figure, :unusual_words, :fits_few_words, :seat_behind_back_words, :arc_backwards_words, :amount
+      end
+    end
+  end
+end
