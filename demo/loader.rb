@@ -36,7 +36,9 @@ module Verglas
       end
 
       def machine_id(machine)
-        @gym.machines.insert(**machine.transform_keys(&:to_sym), taped: taped(machine), taped_by: @staff.first)
+        facts = machine.transform_keys(&:to_sym)
+        description = facts.slice(:constants, :adjusters, :exercises)
+        @gym.machines.insert(description: { **description, taped: taped(machine) }, by: @staff.first, **facts.except(*description.keys))
       end
 
       # The lead taped every length that is known.
@@ -67,7 +69,8 @@ module Verglas
         machine, exercise = name.split(", ")
         bench = Web::Bench.new(@gym, client: client, machine_row: @machines.fetch(machine), exercise: exercise.to_s)
         sheet = Web::Sheet.at_opening(bench, last: nil, sibling: nil)
-        draft, = @gym.fittings.open(client_id: client[:id], machine_id: bench.machine_row[:id], exercise: exercise.to_s, description_number: bench.machine_row[:number], by: @staff.last, **sheet)
+        draft, = @gym.fittings.open(client_id: client[:id], machine_id: bench.machine_row[:id], exercise: exercise.to_s, description_number: bench.machine_row[:number], by: @staff.last,
+                                    **sheet)
         [draft, bench]
       end
     end

@@ -27,7 +27,11 @@ module Verglas
       def checked_rows = @checked_rows ||= Store::Queries::CheckedFittings.new(gym).call(client[:id])
       def checked = @checked ||= Inputs::CheckedFittings.of(checked_rows)
       def estimation = @estimation ||= Inputs::ClientBody.estimation(client, readings, checked: checked)
-      def equipment = @equipment ||= gym.equipment.sizes
+
+      # {aid => sizes, mm} of the cushions and pads which the gym owns and this machine takes.
+      def aid_sizes
+        @aid_sizes ||= Fitting::Mechanisms.of(machine)::AIDS.select { |aid| takes?(aid) }.to_h { |aid| [aid, gym.equipment.sizes.fetch(aid.to_s.delete_suffix("_mm"))] }
+      end
 
       # Names of the readings which the body rests on: what was refused is left out.
       def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
@@ -50,9 +54,7 @@ module Verglas
       def plain_gradients = plain_advice.gradients
 
       # Cushions and pads that go with the advised marks.
-      def advised_aids
-        Inputs::Aids.of(advice.wishes.to_h)
-      end
+      def advised_aids = Inputs::Aids.of(advice.wishes.to_h)
 
       def evaluation(marks, aids = {})
         wishes = Fitting::Wishes.for(machine.family, **Inputs::Aids.wishes(aids))
@@ -79,19 +81,16 @@ module Verglas
         Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: Fitting::Wishes.for(machine.family, hip_pad_mm: hip_pad_mm), taken: taken, cushions: cushions)
       end
 
-      # Only what the gym owns and the machine's maker allows.
       def cushions
-        return Fitting::Cushions.none unless machine_row[:cushions_allowed] && machine.family.mechanism == :seated_knee
-
-        Fitting::Cushions.new(back_mm: equipment["cushion_back"], seat_mm: equipment["cushion_seat"])
+        behind, below = aid_sizes.values_at(:cushion_back_mm, :cushion_seat_mm)
+        Fitting::Cushions.new(back_mm: behind.to_a, seat_mm: below.to_a)
       end
 
       # On a flat bench, the pad that bends the hips best.
-      def hip_pad_mm
-        return 0.0 unless machine.family.mechanism == :lying_knee && !machine.hinged?
+      def hip_pad_mm = Fitting::HipPad.nearest(estimation.estimate.dimensions, aid_sizes[:hip_pad_mm].to_a).to_f
 
-        Fitting::HipPad.nearest(estimation.estimate.dimensions, equipment["hip_pad"]).to_f
-      end
+      # A hinge bends the hips by itself; cushions are the maker's to allow.
+      def takes?(aid) = aid == :hip_pad_mm ? !machine.hinged? : machine_row[:cushions_allowed]
     end
   end
 end

@@ -12,7 +12,7 @@ module Verglas
       NUL = '\u0000'
 
       def self.read(request)
-        most = request.path_info.end_with?("/photographs") ? MOST_PICTURE_BYTES : MOST_BYTES
+        most = most_bytes(request)
         raise Invalid, :body_too_large if request.content_length.to_i > most
 
         request.body&.rewind if request.body.respond_to?(:rewind)
@@ -23,6 +23,9 @@ module Verglas
 
         text
       end
+
+      def self.most_bytes(request) = request.path_info.end_with?("/photographs") ? MOST_PICTURE_BYTES : MOST_BYTES
+      private_class_method :most_bytes
     end
   end
 end

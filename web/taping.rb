@@ -43,7 +43,7 @@ module Verglas
       # What is odd about it: all of it, or what concerns one length just taped.
       def remarks = Fitting::Plausibility.of(machine)
 
-      def remarks_on(constants) = remarks.select { |remark| (remark.constants & constants.map(&:to_sym)).any? }
+      def remarks_on(constants) = remarks.select { |remark| remark.constants.intersect?(constants.map(&:to_sym)) }
 
       # Constants which an adjuster moves.
       def driven(label) = adjuster(label)["drives"].keys

@@ -7,8 +7,10 @@ module Verglas
     # that the arm's angle grows as the roller rises. docs/model.md section 4.
     class LyingKnee < KneeOnPivot
       BODY_PARAMETERS = %i[thigh shank knee_front torso calf_half].freeze
-      # Which way +n points: down.
+      # As on a seat (SeatedKnee): n points down, a pad goes under the hips, the client slides.
       UP = -1
+      AIDS = %i[hip_pad_mm].freeze
+      SLIDES = true
       GRADED_QUANTITY = { offset: :offset_mm, contact: :above_ankle_mm, kneecap_clear: :kneecap_clear_mm, start: :knee_bend_start_deg }.freeze
 
       RULES = {

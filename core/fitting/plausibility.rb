@@ -42,7 +42,7 @@ module Verglas
         errors = Body::People.range.map { |estimate| errors(machine, estimate) }
         machine.family.findings.keys.filter_map do |code|
           off = errors.map { |found| found.fetch(code) }.reject(&:zero?)
-          remark(:fits_few, code, off, errors.size) unless errors.size - off.size >= FEWEST * errors.size
+          few(machine, code, off, errors.size) unless errors.size - off.size >= FEWEST * errors.size
         end
       end
 
@@ -60,10 +60,10 @@ module Verglas
         band.shortfall(finding.graded) * (finding.graded <=> band.target)
       end
 
-      def remark(code, finding, off, tried)
-        Remark.new(code: code, constants: RESTS_ON.fetch(finding), params: { finding: finding, off: off.size, tried: tried, least: off.min_by(&:abs) })
+      def few(machine, finding, off, tried)
+        Remark.new(code: :fits_few, constants: RESTS_ON.fetch(finding) & machine.constants.keys, params: { finding: finding, off: off.size, tried: tried, least: off.min_by(&:abs) })
       end
-      private_class_method :errors, :error, :remark
+      private_class_method :errors, :error, :few
     end
   end
 end

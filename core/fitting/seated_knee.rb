@@ -7,8 +7,11 @@ module Verglas
     class SeatedKnee < KneeOnPivot
       # The body's parameters that anything here depends on.
       BODY_PARAMETERS = %i[thigh shank hip_depth hip_rise knee_back knee_under thigh_depth calf_half].freeze
-      # Which way +n points: up.
+      # Which way +n points: up. What may be put under and behind a client, where the maker allows it. Whether the client
+      # slides to the joint's place before any adjuster is set.
       UP = 1
+      AIDS = %i[cushion_back_mm cushion_seat_mm].freeze
+      SLIDES = false
       FIXED_SEAT = TABLE[:fixed_seat]
       BY_HAND = TABLE[:by_hand]
 

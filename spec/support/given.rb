@@ -19,7 +19,7 @@ module Given
   # A machine of spec/fixtures in a gym; answers its row.
   def machine(gym, fixture = "slide_back", name: fixture)
     data = Worked::MACHINES.fetch(fixture)
-    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", constants: data["constants"], adjusters: data["adjusters"]))
+    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)))
   end
 
   # A client with readings in mm; answers the row.

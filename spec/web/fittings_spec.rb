@@ -77,7 +77,7 @@ RSpec.describe "Fittings over HTTP" do
       accept.call
       line = call(:get, "/api/clients/#{person[:id]}")["card"].first
       expect(line["accepted"]["marks"].to_h { |tag| tag.values_at("label", "mark") }).to eq(advised)
-    expect(line["accepted"]).to include("checked" => false, "grade" => "in line", "by" => "Maren Oldcastle")
+      expect(line["accepted"]).to include("checked" => false, "grade" => "in line", "by" => "Maren Oldcastle")
       expect(line["draft"]).to be_nil
     end
 

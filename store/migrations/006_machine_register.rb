@@ -3,7 +3,7 @@
 # Machines that a gym enters and tapes itself: who stands where, what the walk-round found, what the maker allows, photographs;
 # stations with several exercises; who taped each length; and the cushions and pads that the gym owns.
 Sequel.migration do
-  change do
+  up do
     alter_table(:machines) do
       add_column :code, :text, null: false, default: ""
       add_column :state, :text, null: false, default: "in_use"
@@ -57,6 +57,21 @@ Sequel.migration do
       primary_key %i[gym_id kind size_mm]
       constraint :equipment_kind_known, kind: %w[cushion_back cushion_seat hip_pad]
       constraint(:equipment_size_range) { size_mm =~ (1..200) }
+    end
+  end
+
+  down do
+    drop_table :gym_equipment, :machine_photographs
+    alter_table(:machine_descriptions) do
+      %i[exercises_are_an_object taped_is_an_object].each { |name| drop_constraint name }
+      %i[exercises taped].each { |name| drop_column name }
+    end
+    alter_table(:machines) do
+      drop_index %i[gym_id code], name: :machine_codes_differ
+      %i[machine_code_length machine_state_known machine_words_length machine_slack_range machine_mass_limit_range machine_least_age_range].each { |name| drop_constraint name }
+      %i[code state state_note getting_in getting_out left_behind slack_from_deg user_mass_limit_kg least_age_years cushions_allowed copied_from version updated_at].each do |name|
+        drop_column name
+      end
     end
   end
 end

@@ -22,6 +22,7 @@ Sequel.migration do
       add_index %i[machine_id accepted_at], name: :fittings_of_machine, where: { state: "accepted" }
     end
   end
+
   down do
     alter_table(:fittings) do
       drop_index %i[machine_id accepted_at], name: :fittings_of_machine

@@ -20,10 +20,13 @@ module Verglas
             latest.order(:accepted_at).prepare(:select, :checked_fittings)
         end
 
+        def seen
+          @gym.db[:fittings].where(Sequel[:fittings][:client_id] => Sequel.cast(:$client_id, :uuid), Sequel[:fittings][:gym_id] => Sequel.cast(:$gym_id, :uuid))
+              .where(Sequel[:fittings][:state] => "accepted").where(Sequel.~(knee_off_mm: nil) | :roller_seen)
+        end
+
         def latest
-          rows = @gym.db[:fittings].where(Sequel[:fittings][:client_id] => Sequel.cast(:$client_id, :uuid), Sequel[:fittings][:gym_id] => Sequel.cast(:$gym_id, :uuid))
-                     .where(Sequel[:fittings][:state] => "accepted").where(Sequel.~(knee_off_mm: nil) | :roller_seen)
-                     .join(:machines, id: Sequel[:fittings][:machine_id])
+          rows = seen.join(:machines, id: Sequel[:fittings][:machine_id])
                      .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
                      .distinct(Sequel[:fittings][:machine_id]).order(Sequel[:fittings][:machine_id], Sequel.desc(:accepted_at))
                      .select(Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :knee_off_mm, :roller_seen, :accepted_at,

@@ -11,7 +11,11 @@ module Verglas
           @gym = gym
         end
 
-        def call
+        def call = joined.order(Sequel.desc(Sequel[:fittings][:updated_at])).limit(LIMIT).all
+
+        private
+
+        def joined
           @gym.fittings.dataset.where(Sequel[:fittings][:state] => "draft")
               .join(:machines, id: Sequel[:fittings][:machine_id])
               .join(:clients, id: Sequel[:fittings][:client_id])
@@ -20,7 +24,6 @@ module Verglas
                       Sequel[:clients][:name].as(:client_name), Sequel[:clients][:detail].as(:client_detail),
                       Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:place].as(:machine_place),
                       Sequel[:accounts][:name].as(:by_name))
-              .order(Sequel.desc(Sequel[:fittings][:updated_at])).limit(LIMIT).all
         end
       end
     end

@@ -36,11 +36,12 @@ module Verglas
         # The names of the exercises that are done on a row's machine: [nil] where there is one.
         def self.exercises(row) = Verglas::Machines::Families.fetch(row[:family]).exercises.keys
 
-        def insert(family:, name:, constants: {}, adjusters: [], exercises: {}, taped: {}, taped_by: nil, copied_from: nil, **facts)
+        # description: {constants:, adjusters:, exercises:, taped:}; nothing is known of what is left out.
+        def insert(family:, description:, by: nil, copied_from: nil, **facts)
           ConstraintErrors.translate do
             @gym.db.transaction do
-              id = dataset.returning(:id).insert(gym_id: @gym.id, family: family, name: name, copied_from: copied_from, **facts.slice(*FACTS)).first[:id]
-              describe(id, 1, { constants: constants, adjusters: adjusters, exercises: exercises, taped: taped }, by: taped_by)
+              id = dataset.returning(:id).insert(gym_id: @gym.id, family: family, copied_from: copied_from, **facts.slice(*FACTS)).first[:id]
+              describe(id, 1, { constants: {}, adjusters: [], exercises: {}, taped: {}, **description }, by: by)
               id
             end
           end

@@ -53,7 +53,8 @@ module Verglas
           raise Invalid.new(:blank, path: "/label") if label.empty?
 
           drives = kind.driven(forwards: adjuster.fetch("forwards", true)).transform_keys(&:to_s)
-          { "label" => label, "marks" => marks, "travel" => kept_travel(before, label, marks, drives), "drives" => drives, "walk_round" => adjuster.fetch("walk_round", {}).slice(*WALK_ROUND) }
+          { "label" => label, "marks" => marks, "travel" => kept_travel(before, label, marks, drives), "drives" => drives,
+            "walk_round" => adjuster.fetch("walk_round", {}).slice(*WALK_ROUND) }
         end
 
         def kept_travel(before, label, marks, drives)

@@ -14,7 +14,7 @@ module Verglas
           app.post("/api/machines") do
             write_once(status: 201) do
               family = Verglas::Machines::Families.fetch(input[:family])
-              id = gym.machines.insert(family: input[:family], **Inputs::Machine.facts(input), **Inputs::Machine.adjusters(input, family), taped_by: staff[:id])
+              id = gym.machines.insert(family: input[:family], description: Inputs::Machine.adjusters(input, family), by: staff[:id], **Inputs::Machine.facts(input))
               checked_page(id)
             end
           end
@@ -83,14 +83,16 @@ module Verglas
             odd = taping.remarks_on(input.key?(:adjuster) ? taping.driven(input[:adjuster]) : [input[:name]])
             return if odd.empty? || input[:confirmed] || (input.key?(:value) && input[:value].nil?)
 
-            says = odd.map { |remark| Views::Taping.remark(remark, taping.machine)[:says] }
-            raise Invalid.new(:odd_length, path: input.key?(:adjuster) ? "/travel" : "/value", says: says.uniq.join(" "))
+            says = Views::Taping.remark(odd.first, taping.machine)[:says]
+            raise Invalid.new(:odd_length, path: input.key?(:adjuster) ? "/travel" : "/value", says: says)
           end
 
+          # Another of the same make: what was taped was taped elsewhere, and is to be checked here.
           def copy(row)
             taped = row[:taped].to_h.transform_values { |one| one.merge("copied" => true) }
-            gym.machines.insert(family: row[:family], name: input[:name].strip, **row.slice(:getting_in, :getting_out, :left_behind, :slack_from_deg, :user_mass_limit_kg, :least_age_years, :cushions_allowed),
-                                place: row[:place], constants: row[:constants].to_h, adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h, taped: taped, taped_by: staff[:id], copied_from: row[:id])
+            facts = row.slice(*Store::Tables::Machines::FACTS - %i[name code state state_note])
+            parts = { constants: row[:constants].to_h, adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h }
+            gym.machines.insert(family: row[:family], name: input[:name].strip, description: { **parts, taped: taped }, by: staff[:id], copied_from: row[:id], **facts)
           end
         end
       end

@@ -57,7 +57,11 @@ module Verglas
 
         def learned(bench) = bench.checked_rows.map { |row| row[:name].downcase }.join(", ")
 
-        def readings(taken) = taken.map { |name| Formats::Words.say("observations.#{name}.title").downcase }.join(", ")
+        # The first three by name, the others by number.
+        def readings(taken)
+          named = taken.first(3).map { |name| Formats::Words.say("observations.#{name}.title").downcase }.join(", ")
+          taken.size > 3 ? Formats::Words.say("sure.and_more", named: named, count: taken.size - 3) : named
+        end
 
         def shortfall(shortfall)
           unit = Verglas::Fitting::KneeOnPivot::BANDS[shortfall.code].unit
@@ -69,7 +73,7 @@ module Verglas
         def steps(bench, advice)
           own = advice.adjusters.sort_by.with_index { |adjuster, index| [ORDER.index(adjuster.requirement&.decided_by) || ORDER.size, index] }
                       .map { |adjuster| step(bench, adjuster) }
-          bench.machine.family.mechanism == :lying_knee && advice.status ? [lie(advice), *own] : own
+          Verglas::Fitting::Mechanisms.of(bench.machine)::SLIDES && advice.status ? [lie(advice), *own] : own
         end
 
         def step(bench, adjuster)
@@ -83,7 +87,8 @@ module Verglas
         # Where the client slides, the joint is set before any adjuster.
         def lie(advice)
           pad = advice.wishes.hip_pad_mm.round
-          { id: "lie", adjuster: nil, title: say(:lie, :title, {}), do: say(:lie, pad.positive? ? :do_with_pad : :do, { pad: pad }), look: say(:lie, :look, {}), right: say(:lie, :right, {}) }
+          { id: "lie", adjuster: nil, title: say(:lie, :title, {}), do: say(:lie, pad.positive? ? :do_with_pad : :do, { pad: pad }), look: say(:lie, :look, {}),
+            right: say(:lie, :right, {}) }
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)

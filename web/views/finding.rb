@@ -39,7 +39,7 @@ module Verglas
           when :pivot, :height then words("short.offset", mm: quantities[:offset_mm].round, direction: words("short.direction.#{directions(evaluation).first}"))
           when :crease then gap_short(quantities[:crease_gap_mm])
           when :contact then words("short.contact", mm: quantities[:above_ankle_mm].round)
-          when :start then words("short.start", deg: quantities[:knee_bend_start_deg].round)
+          when :start then words("short.start", deg: signed(quantities[:knee_bend_start_deg]))
           when :thigh_press then press_short(quantities[:thigh_press_mm])
           when :bench_end then words("short.bench_end", mm: quantities[:kneecap_clear_mm].round)
           when :hips then words("short.hips", deg: quantities[:hip_bend_deg].round)
@@ -73,10 +73,11 @@ module Verglas
 
         def gap_short(gap) = words(gap.negative? ? "short.crease_gap.pinch" : "short.crease_gap.gap", mm: gap.abs.round)
 
+        def signed(number) = number.round.to_s.sub("-", "−")
         def press_short(press) = words(press.negative? ? "short.thigh_clear" : "short.thigh_press", mm: press.abs.round)
 
         def contact(finding)
-          return words("says.contact.#{finding.fault}", above: finding.value.round) if finding.fault
+          return words("says.contact.#{finding.fault}#{"_below" if finding.value.negative?}", above: finding.value.abs.round) if finding.fault
           return words("says.contact.right") if finding.severity.zero?
 
           words(finding.graded.negative? ? "says.contact.low" : "says.contact.high", mm: finding.graded.abs.round)

@@ -25,12 +25,12 @@ module Verglas
         def draft(bench, gym)
           marks = Sheet.repaired(bench, bench.fitting[:marks].to_h)
           { **common(bench, gym, of: bench.fitting[:updated_by]), marks: marks, evaluation: Evaluation.of(bench.evaluation(marks, bench.fitting[:aids].to_h)),
-            advice: Advice.of(bench), computed_from: nil, repaired: marks != bench.fitting[:marks].to_h }
+                                                                  advice: Advice.of(bench), computed_from: nil, repaired: marks != bench.fitting[:marks].to_h }
         end
 
         def common(bench, gym, of:)
           { **state(bench.fitting, by: staff_name(gym, of)), client: Client.summary(bench.client), machine: Machine.on_bench(bench),
-            station: bench.station? ? Station.of(bench, gym) : nil }
+                                                             station: bench.station? ? Station.of(bench, gym) : nil }
         end
 
         def state(row, by:)

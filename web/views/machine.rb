@@ -8,31 +8,29 @@ module Verglas
         module_function
 
         def summary(row)
-          exercises = Store::Tables::Machines.exercises(row)
           { id: row[:id], name: row[:name], code: row[:code], place: row[:place], family: row[:family], family_name: Formats::Words.say("families.#{row[:family]}"),
             state: row[:state], state_note: row[:state_note], taped: taped(row),
             adjusters: adjusters(row[:adjusters].to_a),
-            exercises: exercises.compact.map { |name| { name: name, title: Formats::Words.say("exercises.#{name}"), adjusters: adjusters([*row[:adjusters], *row[:exercises].to_h.fetch(name)["adjusters"]]) } } }
+            exercises: Store::Tables::Machines.exercises(row).compact.map { |name| exercise(row, name) } }
         end
 
-        # One exercise's machine: its own adjusters, the shared ones first.
+        # An exercise of a station, with the shared adjusters and its own.
+        def exercise(row, name)
+          own = row[:exercises].to_h.fetch(name)["adjusters"]
+          { name: name, title: Formats::Words.say("exercises.#{name}"), adjusters: adjusters([*row[:adjusters], *own]) }
+        end
+
+        # One exercise's machine: its own adjusters, the shared ones first. aids: sizes to choose from.
         def on_bench(bench)
           row = bench.machine_row
-          name = exercise_name(row[:name], bench.exercise)
-          { id: row[:id], name: name, place: row[:place], family: row[:family], family_name: Formats::Words.say("families.#{row[:family]}"), state: row[:state],
-            taped: taped(row), up: Verglas::Fitting::Mechanisms.of(bench.machine)::UP, signs: Verglas::Fitting::Signs.of(bench.machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}") } },
-            adjusters: adjusters(bench.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }), aids: aids(bench) }
+          { id: row[:id], name: exercise_name(row[:name], bench.exercise), place: row[:place], family: row[:family],
+            family_name: Formats::Words.say("families.#{row[:family]}"), state: row[:state], taped: taped(row),
+            up: Verglas::Fitting::Mechanisms.of(bench.machine)::UP, signs: signs(bench.machine), aids: bench.aid_sizes,
+            adjusters: adjusters(bench.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }) }
         end
 
-        # Sizes to choose from, where the gym owns some and the machine takes them.
-        def aids(bench)
-          return {} if bench.fitting[:state] == "accepted"
-
-          sizes = bench.equipment
-          return { hip_pad_mm: sizes["hip_pad"] } if bench.machine.family.mechanism == :lying_knee && !bench.machine.hinged?
-          return {} unless bench.machine_row[:cushions_allowed] && bench.machine.family.mechanism == :seated_knee
-
-          { cushion_back_mm: sizes["cushion_back"], cushion_seat_mm: sizes["cushion_seat"] }
+        def signs(machine)
+          Verglas::Fitting::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}") } }
         end
 
         # How far it is taped: untaped (nothing can be told), partly, taped.
@@ -60,7 +58,7 @@ module Verglas
         def tags(marks) = marks.map { |label, mark| { label: label, name: Formats::Words.adjuster(label), mark: mark } }
 
         def exercise_name(name, exercise) = exercise.empty? ? name : "#{name}: #{Formats::Words.say("exercises.#{exercise}").downcase}"
-        private_class_method :aids, :families, :told
+        private_class_method :signs, :exercise, :families, :told
       end
     end
   end

@@ -17,7 +17,7 @@ module Verglas
 
         def facts(row)
           %i[getting_in getting_out left_behind cushions_allowed least_age_years].to_h { |name| [name, row[name]] }
-            .merge(slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f)
+                                                                                 .merge(slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f)
         end
 
         def copied_from(gym, row)
@@ -30,19 +30,23 @@ module Verglas
           adjusters = [*row[:adjusters].map { |adjuster| [adjuster, true] }, *part.fetch("adjusters", []).map { |adjuster| [adjuster, false] }]
           taping = Web::Taping.new(row, exercise: exercise)
           { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"), mechanism: family.mechanism, side: family.side,
-            lengths: family.constants.map { |name, constant| length(row, exercise, name, constant, { **row[:constants].to_h, **part.fetch("constants", {}) }, names) },
+            lengths: family.constants.map { |name, constant| length(row, exercise, family.mechanism, name, constant, { **row[:constants].to_h, **part.fetch("constants", {}) }, names) },
             adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, adjuster, shared && !exercise.nil?, names) }, **Taping.trial(taping) }
         end
 
-        def length(row, exercise, name, constant, values, names)
-          { name: name, title: say(name, :title), how: say(name, :how), unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
+        # An arm's angle counts another way on a bench.
+        def how(name, mechanism) = Formats::Words.maybe("constants.#{name}.how_#{mechanism}") || say(name, :how)
+
+        def length(row, exercise, mechanism, name, constant, values, names)
+          { name: name, title: say(name, :title), how: how(name, mechanism), unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
             usual_low: constant.usual.min, usual_high: constant.usual.max, default: constant.default, taped: taped(row, exercise, name.to_s, names) }
         end
 
         def adjuster(row, exercise, adjuster, shared, names)
           kind, forwards = Machines::AdjusterKind.matching(adjuster["drives"].transform_keys(&:to_sym))
-          { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"], travel: adjuster["travel"], kind: kind&.name, unit: kind ? kind.unit : :mm,
-            forwards: forwards.nil? || forwards, shared: shared, walk_round: walk_round(adjuster.fetch("walk_round", {})), taped: taped(row, exercise, "#{adjuster["label"]}/travel", names) }
+          { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"], travel: adjuster["travel"],
+            drives: adjuster["drives"].keys, kind: kind&.name, unit: kind ? kind.unit : :mm, forwards: forwards.nil? || forwards, shared: shared,
+            walk_round: walk_round(adjuster.fetch("walk_round", {})), taped: taped(row, exercise, "#{adjuster["label"]}/travel", names) }
         end
 
         def walk_round(given)
@@ -71,7 +75,7 @@ module Verglas
         def parts(row) = Machines::Families.fetch(row[:family]).exercises
         def staff_names(gym, row) = gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(:id, :name)
         def say(name, part) = Formats::Words.say("constants.#{name}.#{part}")
-        private_class_method :facts, :copied_from, :exercise, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
+        private_class_method :facts, :copied_from, :exercise, :how, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
       end
     end
   end

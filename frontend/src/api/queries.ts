@@ -1,8 +1,8 @@
 // Server data: key, fetcher and type of each question in one place.
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
-import { sameMarks } from "../model/marks";
+import { sameAids, sameMarks } from "../model/sheet";
 import { api, unwrap } from "./client";
-import type { Evaluation, Marks } from "./types";
+import type { Aids, Evaluation, ExerciseName, Marks } from "./types";
 
 export const meQuery = queryOptions({
   queryKey: ["me"],
@@ -16,6 +16,38 @@ export const machinesQuery = queryOptions({
   queryKey: ["machines"],
   queryFn: () => unwrap(api.GET("/api/machines")).then(({ machines }) => machines),
   staleTime: 60_000,
+});
+
+export const familiesQuery = queryOptions({
+  queryKey: ["families"],
+  queryFn: () => unwrap(api.GET("/api/families")).then(({ families }) => families),
+  staleTime: Infinity,
+});
+
+export const machineQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["machine", id],
+    queryFn: () => unwrap(api.GET("/api/machines/{id}", { params: { path: { id } } })),
+  });
+
+export const populationQuery = (id: string, exercise: ExerciseName) =>
+  queryOptions({
+    queryKey: ["machine", id, "population", exercise],
+    queryFn: () => unwrap(api.GET("/api/machines/{id}/population", { params: { path: { id }, query: { exercise } } })),
+    staleTime: 60_000,
+  });
+
+/** Whose advice the last change of a machine's lengths changed. */
+export const changesQuery = (id: string, number: number) =>
+  queryOptions({
+    queryKey: ["machine", id, "changes", number],
+    queryFn: () => unwrap(api.GET("/api/machines/{id}/changes", { params: { path: { id } } })),
+    enabled: number > 1,
+  });
+
+export const equipmentQuery = queryOptions({
+  queryKey: ["equipment"],
+  queryFn: () => unwrap(api.GET("/api/equipment")),
 });
 
 export const clientQuery = (id: string) =>
@@ -41,11 +73,12 @@ export const fittingQuery = (id: string) =>
   });
 
 /** What marks do. The same marks are not asked twice while the body is the same. */
-export const evaluationQuery = (id: string, marks: Marks, first: Evaluation) =>
+export const evaluationQuery = (id: string, { marks, aids }: { marks: Marks; aids: Aids }, first: Evaluation) =>
   queryOptions({
-    queryKey: ["fitting", id, "evaluation", marks],
-    queryFn: () => unwrap(api.POST("/api/fittings/{id}/evaluation", { params: { path: { id } }, body: { marks } })),
-    initialData: () => (sameMarks(first.marks, marks) ? first : undefined),
+    queryKey: ["fitting", id, "evaluation", marks, aids],
+    queryFn: () =>
+      unwrap(api.POST("/api/fittings/{id}/evaluation", { params: { path: { id } }, body: { marks, aids } })),
+    initialData: () => (sameMarks(first.marks, marks) && sameAids(first.aids, aids) ? first : undefined),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });

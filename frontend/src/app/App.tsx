@@ -11,7 +11,10 @@ import { EditClientPage } from "../features/clients/EditClientPage";
 import { NewClientPage } from "../features/clients/NewClientPage";
 import { FloorPage } from "../features/floor/FloorPage";
 import { HouseRulesPage, SessionsPage } from "../features/later/LaterPages";
+import { CorrectMachinePage, EnterMachinePage } from "../features/machines/EnterMachinePage";
+import { MachinePage } from "../features/machines/MachinePage";
 import { MachinesPage } from "../features/machines/MachinesPage";
+import { TapingPage } from "../features/machines/TapingPage";
 import { SignInPage } from "../features/sign-in/SignInPage";
 import { TapePage } from "../features/tape/TapePage";
 import { GlobalStyle } from "../ui/GlobalStyle";
@@ -54,6 +57,10 @@ function Places() {
           <Route path="clients/:id/tape" element={<TapePage />} />
           <Route path="fittings/:id" element={<BenchPage />} />
           <Route path="machines" element={<MachinesPage />} />
+          <Route path="machines/new" element={<EnterMachinePage />} />
+          <Route path="machines/:id" element={<MachinePage />} />
+          <Route path="machines/:id/correct" element={<CorrectMachinePage />} />
+          <Route path="machines/:id/tape" element={<TapingPage />} />
           <Route path="sessions" element={<SessionsPage />} />
           <Route path="rules" element={<HouseRulesPage />} />
           <Route path="*" element={<NotFoundPage />} />

@@ -24,6 +24,7 @@ type Entry = Found & { to: string };
 
 const ACTIONS: Entry[] = [
   { id: "new", to: "/clients/new", name: "Add a client", what: "action" },
+  { id: "new-machine", to: "/machines/new", name: "Enter a machine", what: "action" },
   { id: "floor", to: "/", name: "Floor", what: "place" },
   { id: "clients", to: "/clients", name: "Clients", what: "place" },
   { id: "machines", to: "/machines", name: "Machines", what: "place" },
@@ -55,7 +56,7 @@ function Finder({ onClose }: { onClose: () => void }) {
     ...[
       ...(machines.data ?? []).map((machine) => ({
         id: machine.id,
-        to: "/machines",
+        to: `/machines/${machine.id}`,
         name: machine.name,
         what: machine.place,
       })),

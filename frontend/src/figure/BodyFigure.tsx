@@ -24,6 +24,9 @@ const Drawing = styled.svg`
   }
 `;
 
+/** Firm where taped, dashed where learned from a fitting, dotted where estimated. */
+const DASHES = { taped: undefined, learned: "22 12", estimated: "4 11" };
+
 type Line = { name: string; from: Point; to: Point; label: Point };
 const SDS_90 = 1.645;
 
@@ -61,7 +64,7 @@ function Length({ line, dimension, unit }: { line: Line; dimension: Dimension | 
         d={`M${xy(line.from)}L${xy(line.to)}`}
         stroke={colour.ink}
         strokeWidth="5"
-        strokeDasharray={dimension.source === "taped" ? undefined : "4 11"}
+        strokeDasharray={DASHES[dimension.source]}
         strokeLinecap="round"
       />
       {[line.from, line.to].map((end, index) => (

@@ -1,5 +1,6 @@
 // The pivot, magnified, as a part of the side view: tolerance rings, where each mark of one adjuster would put the knee, and
 // how unsure that is. Drawn in millimetres about its own centre; the side view places and enlarges it.
+import { useId } from "react";
 import styled from "styled-components";
 import type { Evaluation } from "../api/types";
 import { colour, font } from "../ui/tokens";
@@ -37,15 +38,22 @@ export const REACH_MM = 62;
 const SDS_90 = 2.146;
 
 type Props = {
-  joint: Evaluation["joint"];
+  joint: NonNullable<Evaluation["joint"]>;
+  /** which way the frame's +n points: 1 up, -1 down */
+  up: number;
   places: Evaluation["lens"][string];
   mark: string | undefined;
   description: string;
   title: string;
 };
 
-export function PivotLens({ joint, places, mark, description, title }: Props) {
+/** What lies either side of the pivot, said of somebody who sits and of somebody who lies. */
+const sides = (up: number) => (up === 1 ? (["behind", "ahead"] as const) : (["short", "past"] as const));
+
+export function PivotLens({ joint, up, places, mark, description, title }: Props) {
   const unsure = ellipse(joint.sd_s_mm ** 2, joint.sd_n_mm ** 2, joint.covariance_mm2, SDS_90);
+  const [behind, ahead] = sides(up);
+  const glass = useId();
   const inside = places.filter((place) => Math.hypot(place.s_mm, place.n_mm) < REACH_MM + 14);
   return (
     <Glass role="img" aria-label={description} data-figure="lens">
@@ -53,19 +61,19 @@ export function PivotLens({ joint, places, mark, description, title }: Props) {
         {title}
       </text>
       <defs>
-        <clipPath id="glass">
+        <clipPath id={glass}>
           <circle r={REACH_MM} />
         </clipPath>
       </defs>
       <circle r={REACH_MM + 1.5} fill={colour.panel} stroke={colour.ink} strokeWidth="1.6" />
-      <g clipPath="url(#glass)">
+      <g clipPath={`url(#${glass})`}>
         <circle r={joint.close_mm} fill={colour.closeFill} stroke={colour.close} strokeDasharray="3 2.5" />
         <circle r={joint.in_line_mm} fill={colour.inLineFill} stroke={colour.inLine} />
         <path d={`M${-REACH_MM} 0H${REACH_MM}M0 ${-REACH_MM}V${REACH_MM}`} stroke={colour.pivot} strokeWidth="0.7" />
         <ellipse
           rx={unsure.rx}
           ry={unsure.ry}
-          transform={`translate(${joint.s_mm} ${-joint.n_mm}) rotate(${unsure.turnDeg})`}
+          transform={`translate(${joint.s_mm} ${-joint.n_mm * up}) rotate(${unsure.turnDeg * up})`}
           fill={colour.body}
           fillOpacity="0.16"
           stroke={colour.body}
@@ -73,20 +81,30 @@ export function PivotLens({ joint, places, mark, description, title }: Props) {
           strokeWidth="0.8"
           data-part="unsure"
         />
+        {places.length === 0 ? (
+          <circle
+            cx={joint.s_mm}
+            cy={-joint.n_mm * up}
+            r="5.4"
+            fill={colour.body}
+            stroke={colour.body}
+            data-part="lens-knee"
+          />
+        ) : null}
         {inside.map((place) => {
           const here = place.mark === mark;
           return (
             <g key={place.mark}>
               <circle
                 cx={place.s_mm}
-                cy={-place.n_mm}
+                cy={-place.n_mm * up}
                 r={here ? 5.4 : 3.2}
                 fill={here ? colour.body : colour.panel}
                 stroke={colour.body}
                 strokeWidth="1.6"
                 data-mark={place.mark}
               />
-              <text x={place.s_mm} y={-place.n_mm + 16} fontSize={here ? 12 : 9.5}>
+              <text x={place.s_mm} y={-place.n_mm * up + 16} fontSize={here ? 12 : 9.5}>
                 {place.mark}
               </text>
             </g>
@@ -94,10 +112,10 @@ export function PivotLens({ joint, places, mark, description, title }: Props) {
         })}
       </g>
       <text className="side" x={-REACH_MM - 26} y="3">
-        behind
+        {behind}
       </text>
       <text className="side" x={REACH_MM + 24} y="3">
-        ahead
+        {ahead}
       </text>
     </Glass>
   );

@@ -1,12 +1,16 @@
 // The bench's side view: machine, body, pivot and movement, drawn to scale from the model's own points.
-import type { ReactNode } from "react";
+import { type ReactNode, useId } from "react";
 import styled from "styled-components";
-import type { Figure, Finding } from "../api/types";
+import type { Figure } from "../api/types";
 import { colour, font, motion } from "../ui/tokens";
-import { add, arc, at, front, norm, type Point, scale, slab, sub, unit, xy } from "./geometry";
-import { REACH_MM } from "./PivotLens";
+import { ahead, foot, lyingThigh, lyingTrunk, shin, thigh, trunk } from "./fitted";
+import { frameOf } from "./frames";
+import { add, arc, at, norm, scale, sub, unit, xy } from "./geometry";
 import { Limbs } from "./Limbs";
-import { foot, shin, thigh, trunk, UPWARDS } from "./fitted";
+import { LyingBench } from "./LyingBench";
+import { REACH_MM } from "./PivotLens";
+import { Seat, ThighPad } from "./Seat";
+import { upright } from "./upright";
 
 const Drawing = styled.svg`
   display: block;
@@ -16,10 +20,13 @@ const Drawing = styled.svg`
     transition: d ${motion} ease-out;
   }
   circle,
-  line {
+  line,
+  rect {
     transition:
       cx ${motion} ease-out,
-      cy ${motion} ease-out;
+      cy ${motion} ease-out,
+      x ${motion} ease-out,
+      y ${motion} ease-out;
   }
   > g > text {
     font-family: ${font.mark};
@@ -29,43 +36,56 @@ const Drawing = styled.svg`
   }
 `;
 
-/** What is in the picture, mm: from behind the hip to beyond the ghost's foot, from above the lens to the floor. */
-const FRAME = { left: -690, top: -440, height: 1062 };
-/** Where the lens hangs: above the knee, clear of the thigh and of the ghost. */
-const LENS = { s: 40, n: 238, scale: 2.45 };
-/** The chest fades out between these heights. */
-const FADE = { from: 300, to: 80 };
-const FLOOR_N = -600;
-const PAD_THICKNESS = 62;
+/** A kind of machine: what stands below the body, what lies on top of it, and the body's own shapes. */
+const KINDS = {
+  seated_knee: { Below: Seat, trunk, thigh },
+  lying_knee: { Below: LyingBench, trunk: lyingTrunk, thigh: lyingThigh },
+};
 
-/** How far to the right the straight leg may reach, by the body alone, so that the scale stays while marks are stepped. */
-const ghostEnd = (figure: Figure) => Math.max(570, (figure.body.shank ?? 0) + 0.4 * (figure.body.foot ?? 0) + 70);
+type Props = {
+  figure: Figure;
+  /** what was found: the contact's number is compared with what is drawn */
+  findings: readonly { code: string; value?: number }[];
+  inLineMm: number;
+  description: string;
+  lens?: ReactNode;
+};
 
-type Props = { figure: Figure; findings: Finding[]; inLineMm: number; description: string; lens?: ReactNode };
-
-export function SideView({ figure, findings, inLineMm, description, lens }: Props) {
+export function SideView({ figure: given, findings, inLineMm, description, lens }: Props) {
+  const figure = upright(given);
+  const frame = frameOf(figure);
+  const chest = useId();
+  const fade = useId();
+  const mask = `url(#${fade})`;
   const { start, end } = figure.poses;
-  const width = ghostEnd(figure) - FRAME.left;
-  const contact = findings.find((finding) => finding.code === "contact");
+  const { Below } = KINDS[figure.kind];
+  const graded = findings.find((finding) => finding.code === "contact")?.value ?? null;
   return (
     <Drawing
-      viewBox={`${FRAME.left} ${FRAME.top} ${width} ${FRAME.height}`}
+      viewBox={`${frame.left} ${frame.top} ${frame.width} ${frame.height}`}
       role="img"
       aria-label={description}
       data-figure="side"
       preserveAspectRatio="xMidYMax meet"
     >
       <defs>
-        <linearGradient id="chest" x1="0" y1={-FADE.from} x2="0" y2={-FADE.to} gradientUnits="userSpaceOnUse">
+        <linearGradient id={chest} {...frame.fade} gradientUnits="userSpaceOnUse">
           <stop offset="0" stopColor="white" stopOpacity="0" />
           <stop offset="1" stopColor="white" />
         </linearGradient>
-        <mask id="fade" maskUnits="userSpaceOnUse" x={FRAME.left} y={FRAME.top} width={width} height={FRAME.height}>
-          <rect x={FRAME.left} y={FRAME.top} width={width} height={FRAME.height} fill="url(#chest)" />
+        <mask
+          id={fade}
+          maskUnits="userSpaceOnUse"
+          x={frame.left}
+          y={frame.top}
+          width={frame.width}
+          height={frame.height}
+        >
+          <rect x={frame.left} y={frame.top} width={frame.width} height={frame.height} fill={`url(#${chest})`} />
         </mask>
       </defs>
-      <line x1="-3000" x2="3000" y1={-FLOOR_N} y2={-FLOOR_N} stroke={colour.line} strokeWidth="3" />
-      <Machine figure={figure} />
+      <line x1="-3000" x2="3000" y1={-frame.floorN} y2={-frame.floorN} stroke={colour.line} strokeWidth="3" />
+      <Below figure={figure} floorN={frame.floorN} mask={mask} />
       <g fill="none" stroke={colour.bodyGhost} strokeWidth="3" data-part="ghost">
         <path className="moving" d={shin(figure, end)} />
         <path className="moving" d={foot(figure, end)} />
@@ -87,17 +107,14 @@ export function SideView({ figure, findings, inLineMm, description, lens }: Prop
         strokeLinecap="round"
         data-part="arc"
       />
-      <Body figure={figure} />
+      <Body figure={figure} mask={mask} />
+      <ThighPad figure={figure} />
       <Arm figure={figure} />
-      <AboveAnkle figure={figure} middleMm={contact?.value ?? 0} />
+      <AboveAnkle figure={figure} middleMm={graded} />
       {lens ? (
         <g data-part="lens-place">
-          <path
-            d={`M0 -52L${LENS.s * 0.45} ${-LENS.n + REACH_MM * LENS.scale + 6}`}
-            stroke={colour.lineStrong}
-            strokeWidth="2.5"
-          />
-          <g transform={`translate(${LENS.s} ${-LENS.n}) scale(${LENS.scale})`}>{lens}</g>
+          <Leader lens={frame.lens} />
+          <g transform={`translate(${frame.lens.s} ${-frame.lens.n}) scale(${frame.lens.scale})`}>{lens}</g>
         </g>
       ) : null}
       <Pivot inLineMm={inLineMm} />
@@ -114,45 +131,23 @@ export function SideView({ figure, findings, inLineMm, description, lens }: Prop
   );
 }
 
-/** Seat, back pad, cushions and the frame they stand on. */
-function Machine({ figure }: { figure: Figure }) {
-  const { machine } = figure;
-  const seatN = -(machine.pivot_above_seat ?? 0);
-  const edge = machine.seat_edge ?? 0;
-  const face = machine.back_face ?? 0;
-  const rear = face - 30;
-  const foot: Point = [face, seatN + 26];
-  const head = add(foot, scale(UPWARDS, 640));
-  const cushionBack = machine.cushion_back ?? 0;
-  const cushionSeat = machine.cushion_seat ?? 0;
-  return (
-    <g data-part="machine" stroke={colour.machine} strokeWidth="4" strokeLinejoin="round" fill={colour.machineFill}>
-      <g strokeWidth="13" strokeLinecap="round" fill="none">
-        <path d={`M${xy([edge - 40, seatN - 50])}L${xy([edge - 40, FLOOR_N + 8])}`} />
-        <path d={`M${xy([rear + 150, seatN - 50])}L${xy([rear + 150, FLOOR_N + 8])}`} />
-        <path d={`M${xy([rear + 60, FLOOR_N + 8])}L${xy([edge + 140, FLOOR_N + 8])}`} />
-        <path d={`M${xy([edge - 40, seatN - 90])}L${xy([0, seatN - 90])}L${xy([0, 0])}`} strokeWidth="11" />
-      </g>
-      <g mask="url(#fade)">
-        <path className="moving" d={slab(head, foot, -PAD_THICKNESS)} />
-      </g>
-      <rect x={rear} y={-seatN} width={edge - rear} height={PAD_THICKNESS} rx="14" data-part="seat" data-edge={edge} />
-      {cushionBack > 0 ? <path d={slab(add(foot, [cushionBack, 0]), foot, 1)} /> : null}
-      {cushionSeat > 0 ? (
-        <rect x={rear} y={-seatN - cushionSeat} width={edge - rear} height={cushionSeat} rx="6" />
-      ) : null}
-    </g>
-  );
+/** From the pivot to the lens that magnifies it. */
+function Leader({ lens }: { lens: { s: number; n: number; scale: number } }) {
+  const away = norm([lens.s, lens.n]);
+  const from = scale([lens.s, lens.n], 52 / away);
+  const to = scale([lens.s, lens.n], (away - REACH_MM * lens.scale - 6) / away);
+  return <path d={`M${xy(from)}L${xy(to)}`} stroke={colour.lineStrong} strokeWidth="2.5" />;
 }
 
-function Body({ figure }: { figure: Figure }) {
+function Body({ figure, mask }: { figure: Figure; mask: string }) {
   const { start } = figure.poses;
+  const shapes = KINDS[figure.kind];
   return (
     <g data-part="body" opacity="0.94">
-      <g mask="url(#fade)">
-        <path className="moving" d={trunk(figure)} fill={colour.bodyFill} stroke={colour.body} strokeWidth="4" />
+      <g mask={mask}>
+        <path className="moving" d={shapes.trunk(figure)} fill={colour.bodyFill} stroke={colour.body} strokeWidth="4" />
       </g>
-      <Limbs paths={[thigh(figure), shin(figure, start), foot(figure, start)]} width={7} />
+      <Limbs paths={[shapes.thigh(figure), shin(figure, start), foot(figure, start)]} width={7} />
       <circle cx={figure.hip.s} cy={-figure.hip.n} r="7" fill="none" stroke={colour.body} strokeWidth="4" />
     </g>
   );
@@ -201,17 +196,22 @@ function Pivot({ inLineMm }: { inLineMm: number }) {
   );
 }
 
-/** A dimension where the tape would lie: from the roller's contact to the ankle bone, in this pose; it says so where the
- *  middle of the arc, which is graded, differs. */
-function AboveAnkle({ figure, middleMm }: { figure: Figure; middleMm: number }) {
+/** A dimension where the tape would lie: from the roller's contact to the ankle bone, in this pose, on the side of the leg
+ *  that is free; it says so where the middle of the arc, which is graded, differs. */
+function AboveAnkle({ figure, middleMm }: { figure: Figure; middleMm: number | null }) {
   const { start } = figure.poses;
   const [knee, ankle, contact] = [at(start.knee), at(start.ankle), at(start.contact)];
   const shownMm = Math.round(norm(sub(ankle, contact)));
-  const ahead = front(unit(sub(ankle, knee)));
-  const clear = scale(ahead, (figure.body.calf_half ?? 0) + 2 * (figure.machine.roller_radius ?? 0) + 26);
+  const outwards = ahead(figure, unit(sub(ankle, knee)));
+  const beside = figure.side === 1 ? 2 * (figure.machine.roller_radius ?? 0) + 26 : 34;
+  const clear = scale(outwards, (figure.body.calf_half ?? 0) + beside);
   const [from, to] = [add(contact, clear), add(ankle, clear)];
-  const tick = scale(ahead, 14);
-  const label = add(scale(add(from, to), 0.5), scale(ahead, 26));
+  const tick = scale(outwards, 14);
+  // Where the leg lies level the label stands before it, clear of the foot.
+  const label =
+    figure.side === 1
+      ? add(scale(add(from, to), 0.5), scale(outwards, 26))
+      : add(from, scale(unit(sub(knee, ankle)), 16));
   return (
     <g stroke={colour.ink} strokeWidth="3" data-part="above-ankle">
       <path
@@ -224,8 +224,8 @@ function AboveAnkle({ figure, middleMm }: { figure: Figure; middleMm: number }) 
         ].join("")}
       />
       <circle cx={ankle[0]} cy={-ankle[1]} r="7" fill={colour.panel} stroke={colour.body} strokeWidth="4" />
-      <text x={label[0]} y={-label[1] + 8} stroke="none">
-        {shownMm} mm{shownMm === Math.round(middleMm) ? "" : " at start"}
+      <text x={label[0]} y={-label[1] + 8} stroke="none" textAnchor={figure.side === 1 ? "start" : "end"}>
+        {shownMm} mm{middleMm === null || shownMm === Math.round(middleMm) ? "" : " at start"}
       </text>
     </g>
   );

@@ -1,6 +1,6 @@
-// The bench's own state: marks, the step at hand, what can be undone, and what the server has. A pure reducer.
-import type { FittingState, Machine, Marks } from "../api/types";
-import { sameMarks } from "./marks";
+// The bench's own state: the sheet, the step at hand, what can be undone, and what the server has. A pure reducer.
+import type { Adjuster, Aids, FittingState, Marks, Sheet } from "../api/types";
+import { sameSheet, sheetOf } from "./sheet";
 
 export type Saving =
   | { kind: "kept"; at: string | null }
@@ -9,32 +9,34 @@ export type Saving =
   | { kind: "conflict"; theirs: FittingState };
 
 export type Bench = {
-  marks: Marks;
-  /** the adjuster at hand, by label; null when writing down */
+  sheet: Sheet;
+  /** the step at hand, by id (an adjuster's label, or where the client lies); null when writing down */
   active: string | null;
   done: readonly string[];
-  past: readonly Marks[];
+  past: readonly Sheet[];
   version: number;
   saving: Saving;
 };
 
 export type BenchEvent =
-  | { type: "step"; machine: Machine; label: string; by: 1 | -1 }
+  | { type: "step"; adjusters: readonly Adjuster[]; label: string; by: 1 | -1 }
   | { type: "set"; label: string; mark: string }
-  | { type: "setAll"; marks: Marks }
+  | { type: "setAll"; marks: Marks; aids: Aids }
+  | { type: "aid"; name: keyof Aids; mm: number }
+  | { type: "write"; fields: Partial<Omit<Sheet, "marks" | "aids">> }
   | { type: "undo" }
-  | { type: "choose"; label: string | null }
+  | { type: "choose"; id: string | null }
   | { type: "next"; order: readonly string[] }
   | { type: "previous"; order: readonly string[] }
   | { type: "saving" }
-  | { type: "saved"; marks: Marks; version: number; at: string | null }
+  | { type: "saved"; sheet: Sheet; version: number; at: string | null }
   | { type: "unsaved" }
   | { type: "conflict"; theirs: FittingState }
   | { type: "keepMine" }
   | { type: "takeTheirs" };
 
 export const startBench = (fitting: FittingState, first: string | null): Bench => ({
-  marks: fitting.marks,
+  sheet: sheetOf(fitting),
   active: first,
   done: [],
   past: [],
@@ -43,16 +45,22 @@ export const startBench = (fitting: FittingState, first: string | null): Bench =
 });
 
 /** The mark one step away as printed on the machine, or null at the end of the row. */
-export function neighbour(machine: Machine, label: string, mark: string | undefined, by: 1 | -1): string | null {
-  const marks = machine.adjusters.find((adjuster) => adjuster.label === label)?.marks ?? [];
+export function neighbour(
+  adjusters: readonly Adjuster[],
+  label: string,
+  mark: string | undefined,
+  by: 1 | -1,
+): string | null {
+  const marks = adjusters.find((adjuster) => adjuster.label === label)?.marks ?? [];
   const index = marks.indexOf(mark ?? "");
   return index < 0 ? null : (marks[index + by] ?? null);
 }
 
-const moved = (bench: Bench, marks: Marks): Bench => ({
+/** A change that undo takes back. */
+const moved = (bench: Bench, fields: Partial<Sheet>): Bench => ({
   ...bench,
-  marks,
-  past: [...bench.past, bench.marks].slice(-50),
+  sheet: { ...bench.sheet, ...fields },
+  past: [...bench.past, bench.sheet].slice(-50),
   saving: { kind: "saving" },
 });
 
@@ -66,19 +74,32 @@ function stepped(order: readonly string[], active: string | null, by: 1 | -1): s
 export function benchReducer(bench: Bench, event: BenchEvent): Bench {
   switch (event.type) {
     case "step": {
-      const mark = neighbour(event.machine, event.label, bench.marks[event.label], event.by);
-      return mark === null ? bench : moved({ ...bench, active: event.label }, { ...bench.marks, [event.label]: mark });
+      const { marks } = bench.sheet;
+      const mark = neighbour(event.adjusters, event.label, marks[event.label], event.by);
+      if (mark === null) return bench;
+      return moved({ ...bench, active: event.label }, { marks: { ...marks, [event.label]: mark } });
     }
     case "set":
-      return moved({ ...bench, active: event.label }, { ...bench.marks, [event.label]: event.mark });
+      return moved({ ...bench, active: event.label }, { marks: { ...bench.sheet.marks, [event.label]: event.mark } });
     case "setAll":
-      return moved(bench, event.marks);
+      return moved(bench, { marks: { ...bench.sheet.marks, ...event.marks }, aids: event.aids });
+    case "aid":
+      return moved(bench, { aids: { ...bench.sheet.aids, [event.name]: event.mm } });
+    case "write":
+      return { ...bench, sheet: { ...bench.sheet, ...event.fields }, saving: { kind: "saving" } };
     case "undo": {
       const last = bench.past.at(-1);
-      return last ? { ...bench, marks: last, past: bench.past.slice(0, -1), saving: { kind: "saving" } } : bench;
+      return last
+        ? {
+            ...bench,
+            sheet: { ...bench.sheet, marks: last.marks, aids: last.aids },
+            past: bench.past.slice(0, -1),
+            saving: { kind: "saving" },
+          }
+        : bench;
     }
     case "choose":
-      return { ...bench, active: event.label };
+      return { ...bench, active: event.id };
     case "next":
       return {
         ...bench,
@@ -94,7 +115,7 @@ export function benchReducer(bench: Bench, event: BenchEvent): Bench {
       return {
         ...bench,
         version: event.version,
-        saving: sameMarks(event.marks, bench.marks) ? { kind: "kept", at: event.at } : { kind: "saving" },
+        saving: sameSheet(event.sheet, bench.sheet) ? { kind: "kept", at: event.at } : { kind: "saving" },
       };
     case "unsaved":
       return { ...bench, saving: { kind: "waiting" } };
@@ -107,7 +128,7 @@ export function benchReducer(bench: Bench, event: BenchEvent): Bench {
     case "takeTheirs":
       return bench.saving.kind === "conflict"
         ? {
-            ...moved(bench, bench.saving.theirs.marks),
+            ...moved(bench, sheetOf(bench.saving.theirs)),
             version: bench.saving.theirs.version,
             saving: { kind: "kept", at: bench.saving.theirs.updated_at },
           }

@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { Band } from "../api/types";
+import type { Band, Grade } from "../api/types";
 import { colour, font, size, space } from "./tokens";
 
 const COLOURS: Record<Band, string> = {
@@ -42,8 +42,14 @@ const Row = styled.span<{ $band: Band }>`
   white-space: nowrap;
 `;
 
-/** A band in colour, shape and word; "likely" where the body is too unsure to grade. */
-export function BandName({ band, likely = false }: { band: Band; likely?: boolean }) {
+const Untaped = styled.span`
+  font-size: ${size.small};
+  color: ${colour.inkMuted};
+`;
+
+/** A band in colour, shape and word; "likely" where the body is too unsure to grade; none where nothing is taped. */
+export function BandName({ band, likely = false }: { band: Grade; likely?: boolean }) {
+  if (band === null) return <Untaped>not taped</Untaped>;
   return (
     <Row $band={band}>
       <BandShape band={band} />

@@ -3,8 +3,8 @@ import styled from "styled-components";
 import { FieldHint, FieldLabel } from "./Field";
 import { colour, font, radius, space, target } from "./tokens";
 
-const Row = styled.div`
-  display: inline-flex;
+const Row = styled.div<{ $stacked: boolean }>`
+  display: ${({ $stacked }) => ($stacked ? "grid" : "inline-flex")};
   flex-wrap: wrap;
   border: 1px solid ${colour.lineStrong};
   border-radius: ${radius};
@@ -12,16 +12,17 @@ const Row = styled.div`
   overflow: visible;
 `;
 
-const Option = styled(Radio)`
+const Option = styled(Radio)<{ $tight: boolean; $stacked: boolean }>`
   display: inline-flex;
   align-items: center;
   justify-content: center;
   min-height: ${target.least};
   min-width: ${target.least};
-  padding: 0 ${space(4)};
+  padding: 0 ${({ $tight }) => ($tight ? space(2) : space(4))};
   cursor: pointer;
   & + & {
-    border-left: 1px solid ${colour.line};
+    border: 0 solid ${colour.line};
+    border-${({ $stacked }) => ($stacked ? "top" : "left")}-width: 1px;
   }
   &[data-selected] {
     background: ${colour.action};
@@ -45,16 +46,32 @@ type Props<T extends string> = {
   value: T;
   onChange: (value: T) => void;
   compact?: boolean;
+  /** one below the other, or close together, where the room is narrow */
+  stacked?: boolean;
+  tight?: boolean;
 };
 
 /** One of a few, all in sight. */
-export function Choice<T extends string>({ label, hint, options, value, onChange, compact = false }: Props<T>) {
+export function Choice<T extends string>({
+  label,
+  hint,
+  options,
+  value,
+  onChange,
+  compact = false,
+  stacked = false,
+  tight = false,
+}: Props<T>) {
   return (
-    <RadioGroup value={value} onChange={(next) => onChange(next as T)} orientation="horizontal">
+    <RadioGroup
+      value={value}
+      onChange={(next) => onChange(next as T)}
+      orientation={stacked ? "vertical" : "horizontal"}
+    >
       {compact ? <Hidden>{label}</Hidden> : <FieldLabel>{label}</FieldLabel>}
-      <Row>
+      <Row $stacked={stacked}>
         {options.map(([key, name]) => (
-          <Option key={key} value={key}>
+          <Option key={key} value={key} $tight={tight} $stacked={stacked}>
             {name}
           </Option>
         ))}

@@ -1,4 +1,5 @@
 import styled from "styled-components";
+import type { Tags } from "../api/types";
 import { colour, font, radius, size, space } from "./tokens";
 
 const Frame = styled.span`
@@ -31,6 +32,17 @@ export function MarkTag({ label, mark }: { label: string; mark: string }) {
       <Label>{label}</Label>
       <Mark>{mark}</Mark>
     </Frame>
+  );
+}
+
+/** Marks in the machine's order, a tag an adjuster. */
+export function MarkTags({ tags }: { tags: Tags }) {
+  return (
+    <MarkRow>
+      {tags.map((tag) => (
+        <MarkTag key={tag.label} label={tag.name} mark={tag.mark} />
+      ))}
+    </MarkRow>
   );
 }
 

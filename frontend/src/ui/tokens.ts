@@ -20,6 +20,7 @@ export const themes = {
     machine: "#5b6b75",
     machineFill: "#b4bfc5",
     machineQuiet: "#8b9aa3",
+    cushion: "#d8cfae",
     body: "#c2693d",
     bodyFill: "#f2dccf",
     bodyGhost: "#dba78d",

@@ -1,53 +1,54 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useReducer } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { evaluationQuery, fittingQuery, meQuery } from "../../api/queries";
-import type { FittingPage } from "../../api/types";
+import type { FittingPage, Sheet } from "../../api/types";
 import { useShortcut } from "../../app/useShortcut";
-import { PivotLens } from "../../figure/PivotLens";
-import { SideView } from "../../figure/SideView";
 import { type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
-import { sameMarks } from "../../model/marks";
-import { BandName } from "../../ui/Band";
-import { QuietButton } from "../../ui/Button";
-import { Muted, Strong } from "../../ui/Page";
+import { sameAids, sameMarks } from "../../model/sheet";
+import { Muted } from "../../ui/Page";
 import { Conflict } from "./Conflict";
 import { Controls } from "./Controls";
 import { Discard } from "./Discard";
-import { describeLens, describeSide } from "./descriptions";
+import { ExerciseSwitch } from "./ExerciseSwitch";
 import { FindingsBar } from "./FindingsBar";
 import { Kept } from "./Kept";
-import { ClientLink, FigureArea, Frame, Head, Push, Verdict, VerdictLine } from "./layout";
+import { ClientLink, FigureArea, Frame, Head, Push } from "./layout";
+import { Picture } from "./Picture";
 import { Steps } from "./Steps";
-import { forgetUnsaved, unsavedMarks, useDraft } from "./useDraft";
+import { forgetUnsaved, unsavedSheet, useDraft } from "./useDraft";
+import { Verdict } from "./Verdict";
+import { WriteDown } from "./WriteDown";
 
 export function Bench({ fitting }: { fitting: FittingPage }) {
-  const { id, machine, client } = fitting;
-  const advice = fitting.advice;
-  const order = advice?.steps.map((step) => step.adjuster) ?? machine.adjusters.map((adjuster) => adjuster.label);
+  const { id, machine, client, advice } = fitting;
+  const order = advice?.steps.map((step) => step.id) ?? machine.adjusters.map((adjuster) => adjuster.label);
   const [bench, dispatch] = useReducer(benchReducer, null, (): BenchState => {
     const begun = startBench(fitting, order[0] ?? null);
-    const unsaved = unsavedMarks(fitting);
-    return unsaved ? { ...begun, marks: unsaved, saving: { kind: "saving" } } : begun;
+    const unsaved = unsavedSheet(fitting);
+    return unsaved ? { ...begun, sheet: unsaved, saving: { kind: "saving" } } : begun;
   });
   useDraft(id, bench, fitting, dispatch);
   const me = useQuery(meQuery);
-  const answer = useQuery(evaluationQuery(id, bench.marks, fitting.evaluation));
+  const answer = useQuery(evaluationQuery(id, bench.sheet, fitting.evaluation));
   const evaluation = answer.data ?? fitting.evaluation;
   const accept = useAccept(fitting, bench.version);
 
   const active = bench.active;
-  useShortcut("ArrowLeft", () => active && dispatch({ type: "step", machine, label: active, by: -1 }));
-  useShortcut("ArrowRight", () => active && dispatch({ type: "step", machine, label: active, by: 1 }));
+  const adjuster = machine.adjusters.find(({ label }) => label === active)?.label;
+  const step = (by: 1 | -1) =>
+    adjuster && dispatch({ type: "step", adjusters: machine.adjusters, label: adjuster, by });
+  useShortcut("ArrowLeft", () => step(-1));
+  useShortcut("ArrowRight", () => step(1));
   useShortcut("]", () => dispatch({ type: "next", order }));
   useShortcut("[", () => dispatch({ type: "previous", order }));
   useShortcut("u", () => dispatch({ type: "undo" }));
 
-  const lensLabel = lensOf(active, order, Object.keys(evaluation.lens));
-  const places = lensLabel ? (evaluation.lens[lensLabel] ?? []) : [];
-  const nameOf = (label: string) => machine.adjusters.find((adjuster) => adjuster.label === label)?.name ?? label;
-  const asAdvised = advice ? sameMarks(advice.marks, bench.marks) : true;
+  const asAdvised = advice
+    ? sameMarks(advice.marks, bench.sheet.marks) && sameAids(advice.aids, bench.sheet.aids)
+    : true;
+  const busy = accept.isPending || bench.saving.kind === "saving" || bench.saving.kind === "conflict";
 
   return (
     <Frame>
@@ -59,6 +60,7 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
         <Muted>
           {machine.name} · {machine.place}
         </Muted>
+        <ExerciseSwitch fitting={fitting} busy={bench.saving.kind === "saving"} />
         <Push>
           <Kept saving={bench.saving} locale={me.data?.gym.locale ?? "en-GB"} />
         </Push>
@@ -70,55 +72,30 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
         discard={<Discard id={id} clientId={client.id} version={bench.version} />}
       />
       <FigureArea aria-label="Side view">
-        <Verdict>
-          <VerdictLine>
-            {advice ? <Strong>{asAdvised ? advice.status_name : "Changed from the advised marks"}</Strong> : null}
-            <BandName band={evaluation.grade} />
-            {advice && !asAdvised ? (
-              <QuietButton onPress={() => dispatch({ type: "setAll", marks: advice.marks })}>
-                Back to the advised
-              </QuietButton>
-            ) : null}
-            {asAdvised && advice?.next_reading ? (
-              <Push>
-                <Link to={`/clients/${client.id}/tape`}>Tape {advice.next_reading.title.toLowerCase()}</Link>: from ±
-                {Math.round(advice.next_reading.before_mm)} to ±{Math.round(advice.next_reading.after_mm)} mm
-              </Push>
-            ) : null}
-          </VerdictLine>
-          {asAdvised ? advice?.shortfalls.map((shortfall) => <p key={shortfall.code}>{shortfall.says}</p>) : null}
-        </Verdict>
-        <SideView
-          figure={evaluation.figure}
-          findings={evaluation.findings}
-          inLineMm={evaluation.joint.in_line_mm}
-          description={describeSide(evaluation)}
-          lens={
-            lensLabel ? (
-              <PivotLens
-                joint={evaluation.joint}
-                places={places}
-                mark={evaluation.marks[lensLabel]}
-                title={`Where each ${nameOf(lensLabel).toLowerCase()} mark puts the knee`}
-                description={describeLens(evaluation, nameOf(lensLabel), places)}
-              />
-            ) : null
-          }
+        <Verdict fitting={fitting} evaluation={evaluation} asAdvised={asAdvised} dispatch={dispatch} />
+        <Picture
+          machine={machine}
+          evaluation={evaluation}
+          lensLabel={lensOf(active, order, Object.keys(evaluation.lens))}
         />
       </FigureArea>
-      <Controls advice={advice} machine={machine} bench={bench} evaluation={evaluation} dispatch={dispatch} />
+      {active === null ? (
+        <WriteDown machine={machine} sheet={bench.sheet} dispatch={dispatch} />
+      ) : (
+        <Controls fitting={fitting} bench={bench} evaluation={evaluation} dispatch={dispatch} />
+      )}
       <FindingsBar
         evaluation={evaluation}
         writing={active === null}
-        busy={accept.isPending || bench.saving.kind === "saving" || bench.saving.kind === "conflict"}
+        busy={busy}
         problem={refusal(accept.error)?.message ?? null}
         nextTitle={advice?.steps[order.indexOf(active ?? "") + 1]?.title ?? null}
         onMove={(label, mark) => dispatch({ type: "set", label, mark })}
         onNext={() => dispatch({ type: "next", order })}
-        onAccept={() => accept.mutate(bench.marks)}
+        onAccept={() => accept.mutate(bench.sheet)}
       />
       {bench.saving.kind === "conflict" ? (
-        <Conflict machine={machine} mine={bench.marks} theirs={bench.saving.theirs} dispatch={dispatch} />
+        <Conflict machine={machine} mine={bench.sheet.marks} theirs={bench.saving.theirs} dispatch={dispatch} />
       ) : null}
     </Frame>
   );
@@ -130,17 +107,17 @@ function lensOf(active: string | null, order: readonly string[], moving: string[
   return order.find((label) => moving.includes(label)) ?? moving[0];
 }
 
-/** One key an accepted set of marks, so that pressing twice, or a lost answer, records once. */
+/** One key an accepted sheet, so that pressing twice, or a lost answer, records once. */
 function useAccept(fitting: FittingPage, version: number) {
   const queryClient = useQueryClient();
   const navigate = useNavigate();
   return useMutation({
     mutationKey: ["accept", fitting.id],
-    mutationFn: (marks: FittingPage["marks"]) =>
+    mutationFn: (sheet: Sheet) =>
       unwrap(
         api.POST("/api/fittings/{id}/acceptance", {
           params: { path: { id: fitting.id }, header: acceptanceKey(fitting.id, version) },
-          body: { marks, version },
+          body: { ...sheet, version },
         }),
       ),
     retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,

@@ -1,7 +1,7 @@
 import type { Dispatch } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { FittingState, Machine, Marks } from "../../api/types";
+import type { FittingState, MachineOnBench, Marks } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
@@ -16,7 +16,7 @@ const Versions = styled.div`
   }
 `;
 
-type Props = { machine: Machine; mine: Marks; theirs: FittingState; dispatch: Dispatch<BenchEvent> };
+type Props = { machine: MachineOnBench; mine: Marks; theirs: FittingState; dispatch: Dispatch<BenchEvent> };
 
 /** Two people changed the same fitting: both versions, and a choice. Nothing was overwritten. */
 export function Conflict({ machine, mine, theirs, dispatch }: Props) {

@@ -1,10 +1,11 @@
 import type { Dispatch } from "react";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
-import type { Advice, AdvisedAdjuster, Evaluation, Machine } from "../../api/types";
+import type { Adjuster, AdvisedAdjuster, Evaluation, FittingPage } from "../../api/types";
 import { neighbour, type Bench, type BenchEvent } from "../../model/bench";
 import { BandShape, SEVERITY_BANDS } from "../../ui/Band";
 import { breakpoint, colour, font, radius, size, space, target } from "../../ui/tokens";
+import { AidChoices } from "./AidChoices";
 
 const Area = styled.section`
   grid-area: controls;
@@ -72,11 +73,11 @@ const Step = styled(Button)`
     cursor: default;
   }
 `;
-const Mark = styled.output`
+const Mark = styled.output<{ $long: boolean }>`
   justify-self: center;
   font-family: ${font.mark};
   font-weight: ${font.strong};
-  font-size: ${size.mark};
+  font-size: ${({ $long }) => ($long ? size.large : size.mark)};
   line-height: 1;
   letter-spacing: -0.1em;
 `;
@@ -99,83 +100,120 @@ const Outcomes = styled.div`
   min-height: 2.1rem;
 `;
 
+const Recorded = styled.span`
+  grid-column: 1 / -1;
+  font-size: ${size.small};
+  color: ${colour.inkMuted};
+`;
+
 type Props = {
-  advice: Advice | null;
-  machine: Machine;
+  fitting: FittingPage;
   bench: Bench;
   evaluation: Evaluation;
   dispatch: Dispatch<BenchEvent>;
 };
 
 /** One control an adjuster: the mark as printed, a step down and up and what either would do, the mark advised. */
-export function Controls({ advice, machine, bench, evaluation, dispatch }: Props) {
+export function Controls({ fitting, bench, evaluation, dispatch }: Props) {
+  const { machine, advice, station } = fitting;
   return (
     <Area aria-label="Adjusters">
-      {machine.adjusters.map(({ label, name }) => {
-        const mark = bench.marks[label];
-        const steps = evaluation.steps[label];
-        const advised = advice?.adjusters.find((adjuster) => adjuster.label === label);
-        const [down, up] = [neighbour(machine, label, mark, -1), neighbour(machine, label, mark, 1)];
-        return (
-          <Card key={label} $active={bench.active === label} role="group" aria-label={name} data-adjuster={label}>
-            <Top>
-              <h2>{name}</h2>
-              {advised ? (
-                <Advice
-                  advised={advised}
-                  mark={mark}
-                  onSet={() => dispatch({ type: "set", label, mark: advised.mark })}
-                />
-              ) : null}
-            </Top>
-            <Step
-              aria-label={down ? `${name} one mark down, to ${down}` : `${name}: no mark below`}
-              isDisabled={down === null}
-              onPress={() => dispatch({ type: "step", machine, label, by: -1 })}
-            >
-              −
-            </Step>
-            <Mark aria-label={`${name} mark`} aria-live="polite">
-              {mark}
-            </Mark>
-            <Step
-              aria-label={up ? `${name} one mark up, to ${up}` : `${name}: no mark above`}
-              isDisabled={up === null}
-              onPress={() => dispatch({ type: "step", machine, label, by: 1 })}
-            >
-              +
-            </Step>
-            <Outcomes>
-              <Outcome>
-                {steps?.down ? (
-                  <>
-                    <BandShape band={SEVERITY_BANDS[steps.down.severity] ?? "off"} diameter={12} /> {steps.down.mark}:{" "}
-                    {steps.down.short}
-                  </>
-                ) : (
-                  "first mark"
-                )}
-              </Outcome>
-              <Outcome $end>
-                {steps?.up ? (
-                  <>
-                    <BandShape band={SEVERITY_BANDS[steps.up.severity] ?? "off"} diameter={12} /> {steps.up.mark}:{" "}
-                    {steps.up.short}
-                  </>
-                ) : (
-                  "last mark"
-                )}
-              </Outcome>
-            </Outcomes>
-          </Card>
-        );
-      })}
+      {machine.adjusters.map(({ label, name }) => (
+        <Control
+          key={label}
+          label={label}
+          name={name}
+          shared={station?.shared.includes(label) ?? false}
+          adjusters={machine.adjusters}
+          advised={advice?.adjusters.find((adjuster) => adjuster.label === label)}
+          bench={bench}
+          steps={evaluation.steps[label]}
+          dispatch={dispatch}
+        />
+      ))}
+      <AidChoices machine={machine} aids={bench.sheet.aids} dispatch={dispatch} />
     </Area>
   );
 }
 
-function Advice({ advised, mark, onSet }: { advised: AdvisedAdjuster; mark: string | undefined; onSet: () => void }) {
+type ControlProps = {
+  label: string;
+  name: string;
+  /** whether all exercises of a station have it in common */
+  shared: boolean;
+  adjusters: readonly Adjuster[];
+  advised: AdvisedAdjuster | undefined;
+  bench: Bench;
+  steps: Evaluation["steps"][string] | undefined;
+  dispatch: Dispatch<BenchEvent>;
+};
+
+function Control({ label, name, shared, adjusters, advised, bench, steps, dispatch }: ControlProps) {
+  const mark = bench.sheet.marks[label];
+  const [down, up] = [neighbour(adjusters, label, mark, -1), neighbour(adjusters, label, mark, 1)];
+  return (
+    <Card $active={bench.active === label} role="group" aria-label={name} data-adjuster={label}>
+      <Top>
+        <h2>{name}</h2>
+        {advised ? (
+          <Advice advised={advised} mark={mark} onSet={(to) => dispatch({ type: "set", label, mark: to })} />
+        ) : null}
+      </Top>
+      {shared ? <Recorded>one seat for every exercise</Recorded> : null}
+      <Step
+        aria-label={down ? `${name} one mark down, to ${down}` : `${name}: no mark below`}
+        isDisabled={down === null}
+        onPress={() => dispatch({ type: "step", adjusters, label, by: -1 })}
+      >
+        −
+      </Step>
+      <Mark aria-label={`${name} mark`} aria-live="polite" $long={(mark ?? "").length > 3}>
+        {mark}
+      </Mark>
+      <Step
+        aria-label={up ? `${name} one mark up, to ${up}` : `${name}: no mark above`}
+        isDisabled={up === null}
+        onPress={() => dispatch({ type: "step", adjusters, label, by: 1 })}
+      >
+        +
+      </Step>
+      {advised?.mark === null ? (
+        <Recorded>not taped: by eye, and written down</Recorded>
+      ) : (
+        <Outcomes>
+          <StepOutcome step={steps?.down ?? null} none="first mark" />
+          <StepOutcome step={steps?.up ?? null} none="last mark" end />
+        </Outcomes>
+      )}
+    </Card>
+  );
+}
+
+/** What one step would do: band of the whole, mark, and the number that this adjuster decides. */
+function StepOutcome({
+  step,
+  none,
+  end = false,
+}: {
+  step: Evaluation["steps"][string]["down"];
+  none: string;
+  end?: boolean;
+}) {
+  if (!step) return <Outcome $end={end}>{none}</Outcome>;
+  return (
+    <Outcome $end={end}>
+      {step.severity === null ? null : <BandShape band={SEVERITY_BANDS[step.severity] ?? "off"} diameter={12} />}{" "}
+      {step.mark}: {step.short}
+    </Outcome>
+  );
+}
+
+type AdviceProps = { advised: AdvisedAdjuster; mark: string | undefined; onSet: (mark: string) => void };
+
+function Advice({ advised, mark, onSet }: AdviceProps) {
+  const to = advised.mark;
+  if (to === null) return null;
   const sure = advised.probability === null ? "" : ` · ${Math.round(advised.probability * 100)} %`;
-  if (advised.mark !== mark) return <BackTo onPress={onSet}>advised {advised.mark}</BackTo>;
+  if (to !== mark) return <BackTo onPress={() => onSet(to)}>advised {to}</BackTo>;
   return <Advised>advised{sure}</Advised>;
 }

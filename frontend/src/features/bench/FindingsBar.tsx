@@ -17,31 +17,34 @@ const Area = styled.section`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
-const List = styled.ul`
+const List = styled.ul<{ $many: boolean }>`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(9.25rem, 1fr));
-  gap: ${space(2)} ${space(4)};
+  grid-template-columns: ${({ $many }) =>
+    $many ? "repeat(auto-fit, minmax(8.25rem, 1fr))" : "repeat(auto-fit, minmax(9.25rem, 1fr))"};
+  gap: ${space(2)} ${({ $many }) => ($many ? space(3) : space(4))};
   padding: ${space(3)} ${space(5)} ${space(2)};
-  @media ${breakpoint.phone} {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-  }
-`;
-const Head = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: center;
-  gap: 0 ${space(2)};
   h2 {
     font-size: ${size.small};
     color: ${colour.inkMuted};
   }
+  [data-value] {
+    font-size: ${({ $many }) => ($many ? size.large : size.title)};
+  }
+  @media ${breakpoint.phone} {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
 `;
-const Value = styled.p`
-  font-family: ${font.mark};
-  font-weight: ${font.strong};
-  font-size: ${size.title};
-  line-height: 1.25;
+const Number = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 ${space(2)};
+  [data-value] {
+    font-family: ${font.mark};
+    font-weight: ${font.strong};
+    line-height: 1.25;
+    letter-spacing: -0.04em;
+  }
 `;
 const Says = styled.p`
   font-size: ${size.small};
@@ -61,10 +64,10 @@ const Motion = styled.p`
   font-size: ${size.small};
   color: ${colour.inkMuted};
 `;
-const Next = styled.div`
+const Next = styled.div<{ $alone: boolean }>`
   grid-column: 2;
   grid-row: 1 / span 2;
-  min-height: 9.25rem;
+  min-height: ${({ $alone }) => ($alone ? "5.5rem" : "9.25rem")};
   display: grid;
   align-content: center;
   gap: ${space(2)};
@@ -79,11 +82,18 @@ const Next = styled.div`
     grid-row: auto;
   }
 `;
+const ByHand = styled.span`
+  font-size: ${size.small};
+  color: ${colour.inkMuted};
+`;
 const Problem = styled.p`
   color: ${colour.off};
   font-size: ${size.small};
   font-weight: ${font.strong};
 `;
+
+/** As many findings as stand large; more stand smaller, so that the drawing keeps its room. */
+const FOUR = 4;
 
 const value = (finding: Finding): string => {
   const rounded = Math.round(finding.value);
@@ -108,10 +118,12 @@ export function FindingsBar({ evaluation, writing, busy, problem, nextTitle, onM
   return (
     <Area aria-label="Findings">
       <FindingList findings={evaluation.findings} />
-      <Motion>
-        {evaluation.motion.creep} {evaluation.motion.ratio}
-      </Motion>
-      <Next>
+      {evaluation.motion ? (
+        <Motion>
+          {evaluation.motion.creep} {evaluation.motion.ratio}
+        </Motion>
+      ) : null}
+      <Next $alone={evaluation.findings.length === 0}>
         {problem ? <Problem role="alert">{problem}</Problem> : null}
         {move ? <Move onPress={() => onMove(move.adjuster, move.mark)}>{move.says}</Move> : null}
         {writing ? (
@@ -128,14 +140,14 @@ export function FindingsBar({ evaluation, writing, busy, problem, nextTitle, onM
 
 export function FindingList({ findings }: { findings: Finding[] }) {
   return (
-    <List aria-live="polite">
+    <List aria-live="polite" $many={findings.length > FOUR}>
       {findings.map((finding) => (
         <li key={finding.code} data-finding={finding.code}>
-          <Head>
-            <h2>{finding.title}</h2>
-            <BandName band={finding.band} likely={finding.likely} />
-          </Head>
-          <Value data-value>{value(finding)}</Value>
+          <h2>{finding.title}</h2>
+          <Number>
+            <span data-value>{value(finding)}</span>
+            {finding.by_hand ? <ByHand>by hand</ByHand> : <BandName band={finding.band} likely={finding.likely} />}
+          </Number>
           <Says>{finding.says}</Says>
         </li>
       ))}

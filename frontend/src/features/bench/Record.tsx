@@ -9,7 +9,7 @@ import { lengthText } from "../../model/lengths";
 import { BandName } from "../../ui/Band";
 import { PrimaryLink } from "../../ui/LinkButton";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
-import { Muted, Page, PageHead, Section, SectionTitle, Small, Title } from "../../ui/Page";
+import { Empty, Muted, Page, PageHead, Section, SectionTitle, Small, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { describeSide } from "./descriptions";
 import { FindingList } from "./FindingsBar";
@@ -69,17 +69,22 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               <BandName band={evaluation.grade} />
             </p>
           </Section>
-          <Section>
-            <SectionTitle>Found</SectionTitle>
-            <Sheet>
-              <FindingList findings={evaluation.findings} />
-              <p style={{ padding: "0 1.25rem 1rem" }}>
-                <Small>
-                  {evaluation.motion.creep} {evaluation.motion.ratio}
-                </Small>
-              </p>
-            </Sheet>
-          </Section>
+          <Written fitting={fitting} />
+          {evaluation.findings.length > 0 ? (
+            <Section>
+              <SectionTitle>Found</SectionTitle>
+              <Sheet>
+                <FindingList findings={evaluation.findings} />
+                {evaluation.motion ? (
+                  <p style={{ padding: "0 1.25rem 1rem" }}>
+                    <Small>
+                      {evaluation.motion.creep} {evaluation.motion.ratio}
+                    </Small>
+                  </p>
+                ) : null}
+              </Sheet>
+            </Section>
+          ) : null}
           <Section>
             <SectionTitle>Computed from</SectionTitle>
             <Basis>
@@ -89,6 +94,9 @@ export function Record({ fitting }: { fitting: FittingPage }) {
                   {reading.title} {lengthText(reading.value_mm, me.data.length_unit)}
                   {reading.state === "used" ? "" : ` (${reading.state.replace("_", " ")})`}
                 </li>
+              ))}
+              {from.learned.map((learned) => (
+                <li key={learned.fitting_id}>learned from {learned.machine}</li>
               ))}
               <li>
                 <Small>
@@ -104,19 +112,54 @@ export function Record({ fitting }: { fitting: FittingPage }) {
         </div>
         <Section>
           <SectionTitle>Fit</SectionTitle>
-          <Picture>
-            <SideView
-              figure={evaluation.figure}
-              findings={evaluation.findings}
-              inLineMm={evaluation.joint.in_line_mm}
-              description={describeSide(evaluation)}
-            />
-          </Picture>
+          {evaluation.figure && evaluation.joint ? (
+            <Picture>
+              <SideView
+                figure={evaluation.figure}
+                findings={evaluation.findings}
+                inLineMm={evaluation.joint.in_line_mm}
+                description={describeSide(evaluation)}
+              />
+            </Picture>
+          ) : (
+            <Empty>Not drawn: the machine was not taped.</Empty>
+          )}
           <p style={{ marginTop: "1rem" }}>
             <PrimaryLink to={`/clients/${client.id}`}>To the card</PrimaryLink>
           </p>
         </Section>
       </Columns>
     </Page>
+  );
+}
+
+const SEEN = (offMm: number): string =>
+  offMm === 0
+    ? "Knee seen on the dot."
+    : `Knee seen ${Math.abs(offMm)} mm ${offMm > 0 ? "ahead of" : "behind"} the dot.`;
+
+/** What was written down besides the marks. */
+function Written({ fitting }: { fitting: FittingPage }) {
+  const signs = fitting.machine.signs.filter(({ name }) => fitting.signs.includes(name)).map(({ title }) => title);
+  const lines = [
+    fitting.knee_off_mm === null ? null : SEEN(fitting.knee_off_mm),
+    fitting.roller_seen ? "Roller seen in place." : null,
+    fitting.load ? `Load: ${fitting.load}.` : null,
+    fitting.aids.cushion_back_mm ? `Cushion behind the back: ${fitting.aids.cushion_back_mm} mm.` : null,
+    fitting.aids.cushion_seat_mm ? `Cushion on the seat: ${fitting.aids.cushion_seat_mm} mm.` : null,
+    fitting.aids.hip_pad_mm ? `Pad under the hips: ${fitting.aids.hip_pad_mm} mm.` : null,
+    signs.length > 0 ? `Signs: ${signs.join("; ").toLowerCase()}.` : null,
+    fitting.note || null,
+  ].filter((line) => line !== null);
+  if (lines.length === 0) return null;
+  return (
+    <Section>
+      <SectionTitle>Written down</SectionTitle>
+      <Basis>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </Basis>
+    </Section>
   );
 }

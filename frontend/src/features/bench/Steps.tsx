@@ -77,13 +77,13 @@ export function Steps({ advice, bench, dispatch, discard }: Props) {
     <Area aria-label="Steps">
       <ol>
         {(advice?.steps ?? []).map((step) => {
-          const active = bench.active === step.adjuster;
-          const state = active ? "active" : bench.done.includes(step.adjuster) ? "done" : "open";
+          const active = bench.active === step.id;
+          const state = active ? "active" : bench.done.includes(step.id) ? "done" : "open";
           const sure = advice?.adjusters.find((adjuster) => adjuster.label === step.adjuster);
           return (
-            <Item key={step.adjuster} $active={active}>
+            <Item key={step.id} $active={active}>
               <Head
-                onPress={() => dispatch({ type: "choose", label: step.adjuster })}
+                onPress={() => dispatch({ type: "choose", id: step.id })}
                 aria-current={active ? "step" : undefined}
               >
                 <Dot $state={state} />
@@ -117,7 +117,7 @@ export function Steps({ advice, bench, dispatch, discard }: Props) {
           );
         })}
         <Item $active={writing}>
-          <Head onPress={() => dispatch({ type: "choose", label: null })} aria-current={writing ? "step" : undefined}>
+          <Head onPress={() => dispatch({ type: "choose", id: null })} aria-current={writing ? "step" : undefined}>
             <Dot $state={writing ? "active" : "open"} />
             Write down
           </Head>

@@ -52,7 +52,7 @@ export const FigureArea = styled.section`
 `;
 
 /** What is advised as a whole, above the drawing and never on it. */
-export const Verdict = styled.div`
+export const VerdictArea = styled.div`
   display: grid;
   gap: ${space(1)};
   padding: ${space(1)} ${space(4)};

@@ -3,17 +3,18 @@ import { Link, useParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
 import { clientQuery, meQuery } from "../../api/queries";
-import type { ClientPage as ClientPageData, Machine } from "../../api/types";
+import type { CardLine as CardLineData, ClientPage as ClientPageData, ExerciseName, Machine } from "../../api/types";
 import { useTitle } from "../../app/Shell";
 import { BodyFigure } from "../../figure/BodyFigure";
 import { dayText, momentText } from "../../model/dates";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { PrimaryLink, QuietLink, SecondaryLink } from "../../ui/LinkButton";
-import { MarkRow, MarkTag } from "../../ui/MarkTag";
+import { MarkTags } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { Needs } from "../machines/Needs";
 import { useOpenFitting } from "./useOpenFitting";
 
 const Columns = styled.div`
@@ -33,7 +34,7 @@ const Panel = styled.div`
 `;
 const CardRow = styled.li`
   display: grid;
-  grid-template-columns: minmax(10rem, 1fr) auto minmax(8.5rem, auto);
+  grid-template-columns: minmax(10rem, 2fr) minmax(0, 3fr) auto;
   gap: ${space(3)} ${space(4)};
   align-items: center;
   padding: ${space(4)};
@@ -99,9 +100,23 @@ export function ClientPage() {
               <Small>
                 {read.length === 0
                   ? "Nothing taped yet: every length is estimated."
-                  : `Taped: ${read.map((observation) => observation.title.toLowerCase()).join(", ")}. Firm lines rest on the tape, dotted ones are estimated.`}
+                  : `Taped: ${read.map((observation) => observation.title.toLowerCase()).join(", ")}. Firm lines rest on the tape, dashed ones were learned, dotted ones are estimated.`}
               </Small>
             </p>
+            {page.data.learned.length > 0 ? (
+              <p>
+                <Small>
+                  Learned from{" "}
+                  {page.data.learned.map((learned, index) => (
+                    <span key={learned.fitting_id}>
+                      {index > 0 ? ", " : ""}
+                      <Link to={`/fittings/${learned.fitting_id}`}>{learned.machine}</Link>
+                    </span>
+                  ))}
+                  , where the fit was seen by eye.
+                </Small>
+              </p>
+            ) : null}
             <Actions>
               <NextTape page={page.data} id={id} />
             </Actions>
@@ -127,7 +142,7 @@ function NextTape({ page, id }: { page: ClientPageData; id: string }) {
   );
 }
 
-/** A line a machine: its marks in its own labels, how well it fits, who and when, and the way to the bench. */
+/** A line a machine (on a station, an exercise): its marks in its own labels, how well it fits, who and when, and the way to the bench. */
 function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: string }) {
   const opening = useOpenFitting(id);
   return (
@@ -136,16 +151,22 @@ function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: 
       {opening.error ? (
         <Notice tone="wrong">{refusal(opening.error)?.message ?? "The bench could not be opened."}</Notice>
       ) : null}
-      {page.machines.length === 0 ? <Empty>The gym has no machines yet.</Empty> : null}
+      {page.machines.length === 0 ? (
+        <Empty>
+          The gym has no machines yet. <Link to="/machines/new">Enter the first one.</Link>
+        </Empty>
+      ) : null}
       <Rows>
-        {page.machines.map((machine) => (
+        {fittedFirst(page).map(({ machine, exercise, name, line }, index) => (
           <CardLine
-            key={machine.id}
+            key={`${machine.id} ${exercise}`}
             machine={machine}
-            page={page}
+            name={name}
+            line={line}
+            first={page.card.length === 0 && index === 0}
             locale={locale}
             busy={opening.isPending}
-            onOpen={() => opening.mutate(machine.id)}
+            onOpen={() => opening.mutate({ machineId: machine.id, exercise })}
           />
         ))}
       </Rows>
@@ -153,17 +174,44 @@ function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: 
   );
 }
 
-type LineProps = { machine: Machine; page: ClientPageData; locale: string; busy: boolean; onOpen: () => void };
+const linesOf = (machine: Machine): { machine: Machine; exercise: ExerciseName; name: string }[] =>
+  machine.exercises.length === 0
+    ? [{ machine, exercise: "", name: machine.name }]
+    : machine.exercises.map(({ name, title }) => ({
+        machine,
+        exercise: name as ExerciseName,
+        name: `${machine.name}: ${title.toLowerCase()}`,
+      }));
 
-function CardLine({ machine, page, locale, busy, onOpen }: LineProps) {
-  const line = page.card.find((candidate) => candidate.machine.id === machine.id);
+/** What stands on the card, then what is open, then the rest. */
+function fittedFirst(page: ClientPageData) {
+  const rank = (line: CardLineData | undefined) => (line?.accepted ? 0 : line?.draft ? 1 : 2);
+  return page.machines
+    .flatMap(linesOf)
+    .map((entry) => ({
+      ...entry,
+      line: page.card.find((line) => line.machine.id === entry.machine.id && line.exercise === entry.exercise),
+    }))
+    .sort((one, other) => rank(one.line) - rank(other.line));
+}
+
+type LineProps = {
+  machine: Machine;
+  name: string;
+  line: CardLineData | undefined;
+  first: boolean;
+  locale: string;
+  busy: boolean;
+  onOpen: () => void;
+};
+
+function CardLine({ machine, name, line, first, locale, busy, onOpen }: LineProps) {
   const accepted = line?.accepted;
-  const untouched = page.card.length === 0 && page.machines[0]?.id === machine.id;
-  const Start = untouched ? PrimaryButton : SecondaryButton;
+  const Start = first ? PrimaryButton : SecondaryButton;
   return (
-    <CardRow data-machine={machine.name}>
+    <CardRow data-machine={name}>
       <div>
-        <Strong>{machine.name}</Strong>
+        <Strong>{name}</Strong>
         <br />
         <Small>{machine.place}</Small>
         {accepted ? (
@@ -174,17 +222,16 @@ function CardLine({ machine, page, locale, busy, onOpen }: LineProps) {
             </Small>
           </>
         ) : null}
+        <Needs machine={machine} quiet />
       </div>
       <div>
         {accepted ? (
           <>
-            <MarkRow>
-              {machine.adjusters.map((adjuster) => (
-                <MarkTag key={adjuster.label} label={adjuster.name} mark={accepted.marks[adjuster.label] ?? "–"} />
-              ))}
-            </MarkRow>
+            <MarkTags tags={accepted.marks} />
             <br />
             <BandName band={accepted.grade} />
+            {accepted.load ? <Small> · {accepted.load}</Small> : null}
+            {accepted.checked ? <Small> · seen by eye</Small> : null}
           </>
         ) : (
           <Muted>Not fitted yet</Muted>
@@ -196,7 +243,7 @@ function CardLine({ machine, page, locale, busy, onOpen }: LineProps) {
         ) : (
           <Start onPress={onOpen} isDisabled={busy}>
             {accepted ? "Fit again" : "Fit"}
-            <span style={{ position: "absolute", clipPath: "inset(50%)" }}> on {machine.name}</span>
+            <span style={{ position: "absolute", clipPath: "inset(50%)" }}> on {name}</span>
           </Start>
         )}
       </End>

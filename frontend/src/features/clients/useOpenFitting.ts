@@ -1,16 +1,17 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { api, newKey, unwrap } from "../../api/client";
+import type { ExerciseName } from "../../api/types";
 
-/** Opens a client's bench on a machine: the draft that is there, or a new one. */
+/** Opens a client's bench on a machine (on a station, for one of its exercises): the draft that is there, or a new one. */
 export function useOpenFitting(clientId: string) {
   const navigate = useNavigate();
   const queryClient = useQueryClient();
   return useMutation({
-    mutationFn: (machineId: string) =>
+    mutationFn: ({ machineId, exercise = "" }: { machineId: string; exercise?: ExerciseName }) =>
       unwrap(
         api.POST("/api/fittings", {
-          body: { client_id: clientId, machine_id: machineId },
+          body: { client_id: clientId, machine_id: machineId, exercise },
           params: { header: newKey() },
         }),
       ),

@@ -5,7 +5,8 @@ import { floorQuery, meQuery } from "../../api/queries";
 import { useTitle } from "../../app/Shell";
 import { momentText } from "../../model/dates";
 import { PrimaryLink } from "../../ui/LinkButton";
-import { MarkRow, MarkTag } from "../../ui/MarkTag";
+import { MarkTags } from "../../ui/MarkTag";
+import { Needs } from "../machines/Needs";
 import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, space } from "../../ui/tokens";
 import { ClientFinder } from "../clients/ClientFinder";
@@ -79,45 +80,38 @@ export function FloorPage() {
             {floor.data && floor.data.open.length === 0 ? <Empty>No fitting is open.</Empty> : null}
             {floor.data && floor.data.open.length > 0 ? (
               <Rows>
-                {floor.data.open.map((fitting) => {
-                  const machine = floor.data.machines.find((candidate) => candidate.id === fitting.machine.id);
-                  return (
-                    <li key={fitting.id}>
-                      <RowLink to={`/fittings/${fitting.id}`}>
-                        <span>
-                          <Strong>{fitting.client.name}</Strong>
-                          <br />
-                          <Small>
-                            {fitting.machine.name} · {fitting.by}, {momentText(fitting.updated_at, locale, new Date())}
-                          </Small>
-                        </span>
-                        <MarkRow>
-                          {(machine?.adjusters ?? []).map((adjuster) => (
-                            <MarkTag
-                              key={adjuster.label}
-                              label={adjuster.name}
-                              mark={fitting.marks[adjuster.label] ?? "–"}
-                            />
-                          ))}
-                        </MarkRow>
-                      </RowLink>
-                    </li>
-                  );
-                })}
+                {floor.data.open.map((fitting) => (
+                  <li key={fitting.id}>
+                    <RowLink to={`/fittings/${fitting.id}`}>
+                      <span>
+                        <Strong>{fitting.client.name}</Strong>
+                        <br />
+                        <Small>
+                          {fitting.machine.name} · {fitting.by}, {momentText(fitting.updated_at, locale, new Date())}
+                        </Small>
+                      </span>
+                      <MarkTags tags={fitting.marks} />
+                    </RowLink>
+                  </li>
+                ))}
               </Rows>
             ) : null}
           </Section>
           <Section>
             <SectionTitle>Machines</SectionTitle>
             <Rows>
-              {(floor.data?.machines ?? []).map((machine) => (
-                <li key={machine.id}>
-                  <RowLink to="/machines">
-                    <Strong>{machine.name}</Strong>
-                    <Small>{machine.place}</Small>
-                  </RowLink>
-                </li>
-              ))}
+              {(floor.data?.machines ?? [])
+                .filter(({ state }) => state !== "retired")
+                .map((machine) => (
+                  <li key={machine.id}>
+                    <RowLink to={`/machines/${machine.id}`}>
+                      <span>
+                        <Strong>{machine.name}</Strong> <Small>{machine.place}</Small>
+                      </span>
+                      <Needs machine={machine} />
+                    </RowLink>
+                  </li>
+                ))}
             </Rows>
           </Section>
         </div>

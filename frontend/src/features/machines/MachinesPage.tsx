@@ -1,65 +1,124 @@
+// The gym's machines as a list: what each needs, sorted and filtered as the address says.
 import { useQuery } from "@tanstack/react-query";
+import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
 import { machinesQuery } from "../../api/queries";
+import type { Machine } from "../../api/types";
 import { useTitle } from "../../app/Shell";
-import { Empty, Muted, Page, PageHead, Rows, Section, Small, Strong, Title } from "../../ui/Page";
-import { breakpoint, font, space } from "../../ui/tokens";
+import { Choice } from "../../ui/Choice";
+import { PrimaryLink } from "../../ui/LinkButton";
+import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import { breakpoint, colour, font, space } from "../../ui/tokens";
+import { EquipmentForm } from "./EquipmentForm";
+import { Needs, needsOf } from "./Needs";
 
-const Row = styled.li`
+const RowLink = styled(Link)`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 2fr);
-  gap: ${space(4)};
-  padding: ${space(4)};
+  grid-template-columns: 3.5rem minmax(0, 5fr) minmax(0, 3fr) minmax(0, 4fr);
+  gap: ${space(1)} ${space(4)};
+  align-items: center;
+  min-height: 56px;
+  padding: ${space(3)} ${space(4)};
+  color: ${colour.ink};
+  text-decoration: none;
+  &:hover {
+    background: ${colour.actionQuiet};
+  }
   @media ${breakpoint.phone} {
     grid-template-columns: minmax(0, 1fr);
   }
 `;
-const Marks = styled.dl`
-  display: grid;
-  grid-template-columns: 6rem minmax(0, 1fr);
-  gap: ${space(1)} ${space(3)};
-  dd {
-    font-family: ${font.mark};
-  }
+const Code = styled.span`
+  font-family: ${font.mark};
+  font-weight: ${font.strong};
+  color: ${colour.inkMuted};
 `;
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(4)};
+  align-items: center;
+  margin-bottom: ${space(4)};
+`;
+
+const SHOWN = [
+  ["in_use", "In the gym"],
+  ["needing", "Needing something"],
+  ["retired", "Retired"],
+] as const;
+const SORTED = [
+  ["place", "By place"],
+  ["name", "By name"],
+  ["family", "By family"],
+] as const;
+type Shown = (typeof SHOWN)[number][0];
+type Sorted = (typeof SORTED)[number][0];
+
+const shows: Record<Shown, (machine: Machine) => boolean> = {
+  in_use: ({ state }) => state !== "retired",
+  needing: (machine) => machine.state !== "retired" && needsOf(machine) !== "",
+  retired: ({ state }) => state === "retired",
+};
+const sortKey: Record<Sorted, (machine: Machine) => string> = {
+  place: (machine) => `${machine.place} ${machine.name}`,
+  name: ({ name }) => name,
+  family: (machine) => `${machine.family_name} ${machine.name}`,
+};
 
 export function MachinesPage() {
   useTitle("Machines");
   const machines = useQuery(machinesQuery);
+  const [params, setParams] = useSearchParams();
+  const shown = SHOWN.find(([key]) => key === params.get("show"))?.[0] ?? "in_use";
+  const sorted = SORTED.find(([key]) => key === params.get("sort"))?.[0] ?? "place";
+  const set = (name: string, value: string) =>
+    setParams((before) => new URLSearchParams({ ...Object.fromEntries(before), [name]: value }), { replace: true });
+  const rows = (machines.data ?? [])
+    .filter(shows[shown])
+    .sort((one, other) => sortKey[sorted](one).localeCompare(sortKey[sorted](other)));
   return (
     <Page>
       <PageHead>
         <Title>Machines</Title>
         <Muted>taped once, in millimetres; marks exactly as printed</Muted>
+        <span style={{ marginLeft: "auto" }}>
+          <PrimaryLink to="/machines/new">Enter a machine</PrimaryLink>
+        </span>
       </PageHead>
-      <Section>
-        <Rows>
-          {(machines.data ?? []).map((machine) => (
-            <Row key={machine.id}>
-              <div>
-                <Strong>{machine.name}</Strong>
-                <br />
-                <Small>
-                  {machine.family_name}, {machine.place}
-                </Small>
-              </div>
-              <Marks>
-                {machine.adjusters.map((adjuster) => (
-                  <div key={adjuster.label} style={{ display: "contents" }}>
-                    <dt>{adjuster.name}</dt>
-                    <dd>{adjuster.marks.join(" · ")}</dd>
-                  </div>
-                ))}
-              </Marks>
-            </Row>
-          ))}
-        </Rows>
+      <Section aria-label="The gym's machines">
+        <Bar>
+          <Choice compact label="Shown" options={SHOWN} value={shown} onChange={(value) => set("show", value)} />
+          <Choice compact label="Order" options={SORTED} value={sorted} onChange={(value) => set("sort", value)} />
+        </Bar>
+        {machines.data && rows.length === 0 ? (
+          <Empty>
+            {machines.data.length === 0
+              ? "No machine yet. Enter the first one: its marks as printed, then tape it."
+              : "None of these."}
+          </Empty>
+        ) : null}
+        {rows.length > 0 ? (
+          <Rows>
+            {rows.map((machine) => (
+              <li key={machine.id}>
+                <RowLink to={`/machines/${machine.id}`}>
+                  <Code>{machine.code}</Code>
+                  <span>
+                    <Strong>{machine.name}</Strong> <Small>{machine.place}</Small>
+                  </span>
+                  <Small>{machine.family_name}</Small>
+                  <span>
+                    <Needs machine={machine} />
+                  </span>
+                </RowLink>
+              </li>
+            ))}
+          </Rows>
+        ) : null}
       </Section>
       <Section>
-        <Empty>
-          Entering and taping a machine of your own, its photographs and its page will stand here. Until then the
-          machines come with the gym.
-        </Empty>
+        <SectionTitle>Cushions and pads the gym owns</SectionTitle>
+        <EquipmentForm />
       </Section>
     </Page>
   );

@@ -1,0 +1,36 @@
+// Cushions and pads in use, from the sizes the gym owns; only what this machine takes.
+import type { Dispatch } from "react";
+import styled from "styled-components";
+import type { Aids, MachineOnBench } from "../../api/types";
+import type { BenchEvent } from "../../model/bench";
+import { Choice } from "../../ui/Choice";
+import { colour, radius, space } from "../../ui/tokens";
+
+const Card = styled.div`
+  padding: ${space(3)};
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+`;
+
+const NAMES: Record<keyof Aids, string> = {
+  cushion_back_mm: "Cushion behind the back",
+  cushion_seat_mm: "Cushion on the seat",
+  hip_pad_mm: "Pad under the hips",
+};
+
+type Props = { machine: MachineOnBench; aids: Aids; dispatch: Dispatch<BenchEvent> };
+
+export function AidChoices({ machine, aids, dispatch }: Props) {
+  const offered = (Object.keys(NAMES) as (keyof Aids)[]).filter((name) => (machine.aids[name] ?? []).length > 0);
+  return offered.map((name) => (
+    <Card key={name} data-aid={name}>
+      <Choice
+        label={NAMES[name]}
+        tight
+        options={[0, ...(machine.aids[name] ?? [])].map((mm) => [String(mm), mm === 0 ? "none" : `${mm}`] as const)}
+        value={String(aids[name] ?? 0)}
+        onChange={(mm) => dispatch({ type: "aid", name, mm: Number(mm) })}
+      />
+    </Card>
+  ));
+}

@@ -1,0 +1,76 @@
+// The middle of the bench: the side view with its lens where the arm is taped, the lens alone where only the seat is, and
+// where nothing is, what can be done all the same.
+import styled from "styled-components";
+import type { Evaluation, MachineOnBench } from "../../api/types";
+import { PivotLens, REACH_MM } from "../../figure/PivotLens";
+import { SideView } from "../../figure/SideView";
+import { SecondaryLink } from "../../ui/LinkButton";
+import { colour, radius, size, space } from "../../ui/tokens";
+import { describeLens, describeSide } from "./descriptions";
+
+const Alone = styled.svg`
+  display: block;
+  width: 100%;
+  height: 100%;
+`;
+const Untaped = styled.div`
+  align-self: center;
+  justify-self: center;
+  max-width: 30rem;
+  margin: ${space(6)};
+  padding: ${space(6)};
+  display: grid;
+  gap: ${space(3)};
+  justify-items: start;
+  border: 1px dashed ${colour.lineStrong};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  h2 {
+    font-size: ${size.large};
+  }
+`;
+
+type Props = { machine: MachineOnBench; evaluation: Evaluation; lensLabel: string | undefined };
+
+export function Picture({ machine, evaluation, lensLabel }: Props) {
+  const { figure, joint } = evaluation;
+  if (!joint) return <NotTaped machine={machine} />;
+  const places = lensLabel ? (evaluation.lens[lensLabel] ?? []) : [];
+  const name = machine.adjusters.find((adjuster) => adjuster.label === lensLabel)?.name ?? null;
+  const lens = (
+    <PivotLens
+      joint={joint}
+      up={machine.up}
+      places={places}
+      mark={lensLabel ? evaluation.marks[lensLabel] : undefined}
+      title={name ? `Where each ${name.toLowerCase()} mark puts the knee` : "Where the knee lies"}
+      description={describeLens(joint, machine, name, places)}
+    />
+  );
+  if (!figure)
+    return (
+      <Alone viewBox={`${-REACH_MM - 90} ${-REACH_MM - 40} ${2 * REACH_MM + 180} ${2 * REACH_MM + 80}`}>{lens}</Alone>
+    );
+  return (
+    <SideView
+      figure={figure}
+      findings={evaluation.findings}
+      inLineMm={joint.in_line_mm}
+      description={describeSide(evaluation)}
+      lens={lens}
+    />
+  );
+}
+
+function NotTaped({ machine }: { machine: MachineOnBench }) {
+  return (
+    <Untaped>
+      <h2>This machine is not taped</h2>
+      <p>
+        Set each mark by eye, as the maker&rsquo;s plate says. Marks, load, signs and a note are written down all the
+        same, and nothing is claimed about the fit.
+      </p>
+      <SecondaryLink to={`/machines/${machine.id}/tape`}>Tape it: about five minutes</SecondaryLink>
+    </Untaped>
+  );
+}

@@ -1,0 +1,186 @@
+// One adjuster as it is met on the machine: what it moves, its marks as printed, and the walk-round.
+import { Button } from "react-aria-components";
+import styled from "styled-components";
+import type { Family } from "../../api/types";
+import { type AdjusterDraft, kindsOf, type Problems } from "../../model/machineDraft";
+import { parseMarks } from "../../model/marks";
+import { QuietButton } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { Field } from "../../ui/Field";
+import { Select } from "../../ui/Select";
+import { Tick } from "../../ui/Tick";
+import { breakpoint, colour, font, radius, size, space, target } from "../../ui/tokens";
+
+const Card = styled.fieldset`
+  margin: 0;
+  min-width: 0;
+  display: grid;
+  gap: ${space(4)};
+  padding: ${space(4)};
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panelQuiet};
+  legend {
+    font-weight: ${font.strong};
+    padding: 0 ${space(1)};
+  }
+`;
+const Row = styled.div`
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: ${space(4)};
+  align-items: start;
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Chips = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(1)};
+  min-height: 2rem;
+  span {
+    min-width: 2rem;
+    padding: 0 ${space(2)};
+    border: 1px solid ${colour.lineStrong};
+    border-radius: ${radius};
+    background: ${colour.panel};
+    font-family: ${font.mark};
+    font-weight: ${font.strong};
+    text-align: center;
+    line-height: 2;
+  }
+`;
+const Ends = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: ${space(2)};
+`;
+const Move = styled(Button)`
+  min-width: ${target.least};
+  min-height: ${target.least};
+  border: 1px solid ${colour.lineStrong};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  font-size: ${size.large};
+  cursor: pointer;
+  &[data-disabled] {
+    opacity: 0.35;
+  }
+`;
+
+const SIDES = ["", "left", "right", "behind", "in front"].map((side) => [side, side || "not noted"] as const);
+const UNLOCKS = ["", "pull pin", "push button", "twist knob", "lever", "friction", "click"].map(
+  (how) => [how, how || "not noted"] as const,
+);
+
+type Props = {
+  adjuster: AdjusterDraft;
+  family: Family;
+  part: string;
+  problems: Problems;
+  place: { first: boolean; last: boolean };
+  onChange: (changed: AdjusterDraft) => void;
+  onMove: (by: 1 | -1) => void;
+  onRemove: () => void;
+};
+
+export function AdjusterFields({ adjuster, family, part, problems, place, onChange, onMove, onRemove }: Props) {
+  const kinds = kindsOf(family, part);
+  const kind = kinds.find(({ name }) => name === adjuster.kind);
+  const set = (fields: Partial<AdjusterDraft>) => onChange({ ...adjuster, ...fields });
+  const walk = (fields: Partial<AdjusterDraft["walkRound"]>) =>
+    set({ walkRound: { ...adjuster.walkRound, ...fields } });
+  const marks = parseMarks(adjuster.marks);
+  return (
+    <Card>
+      <legend>{adjuster.label || "Adjuster"}</legend>
+      <Row>
+        <Select
+          label="What it moves"
+          options={kinds.map(({ name, title }) => [name, title] as const)}
+          value={adjuster.kind}
+          onChange={(name) => {
+            const chosen = kinds.find((one) => one.name === name);
+            const named = kind && adjuster.label === kind.label ? (chosen?.label ?? adjuster.label) : adjuster.label;
+            set({ kind: name, label: named });
+          }}
+        />
+        <Field
+          label="Called"
+          value={adjuster.label}
+          maxLength={40}
+          autoComplete="off"
+          complaint={problems[`label ${adjuster.key}`]}
+          onChange={(label) => set({ label })}
+        />
+        <Field
+          label="Marks as printed"
+          hint="Runs such as 1-12, A-F, I-IV; single ones with commas; 5 lines."
+          value={adjuster.marks}
+          autoComplete="off"
+          complaint={problems[`marks ${adjuster.key}`]}
+          onChange={(text) => set({ marks: text })}
+        />
+      </Row>
+      <Chips aria-label={`Marks of ${adjuster.label}`}>
+        {marks.slice(0, 60).map((mark, index) => (
+          <span key={`${mark} ${index}`}>{mark}</span>
+        ))}
+      </Chips>
+      {kind && kind.name !== "recorded" && marks.length > 1 ? (
+        <Choice
+          label={`From ${marks[0]} to ${marks.at(-1)} it goes`}
+          options={[
+            ["forwards", kind.forwards],
+            ["backwards", kind.backwards],
+          ]}
+          value={adjuster.forwards ? "forwards" : "backwards"}
+          onChange={(way) => set({ forwards: way === "forwards" })}
+        />
+      ) : null}
+      <Row>
+        <Select label="Side" options={SIDES} value={adjuster.walkRound.side} onChange={(side) => walk({ side })} />
+        <Field
+          label="Handle colour"
+          value={adjuster.walkRound.handle}
+          maxLength={40}
+          autoComplete="off"
+          onChange={(handle) => walk({ handle })}
+        />
+        <Select
+          label="Unlocks with"
+          options={UNLOCKS}
+          value={adjuster.walkRound.unlocks}
+          onChange={(unlocks) => walk({ unlocks })}
+        />
+      </Row>
+      <Ends>
+        <span>
+          <Tick
+            isSelected={adjuster.walkRound.reachable_seated}
+            onChange={(reachable_seated) => walk({ reachable_seated })}
+          >
+            Can be reached while seated
+          </Tick>
+          <Tick
+            isSelected={adjuster.walkRound.weight_off_first}
+            onChange={(weight_off_first) => walk({ weight_off_first })}
+          >
+            Weight has to come off it first
+          </Tick>
+        </span>
+        <span>
+          <Move aria-label={`${adjuster.label}: met earlier`} isDisabled={place.first} onPress={() => onMove(-1)}>
+            ↑
+          </Move>{" "}
+          <Move aria-label={`${adjuster.label}: met later`} isDisabled={place.last} onPress={() => onMove(1)}>
+            ↓
+          </Move>
+          <QuietButton onPress={onRemove}>Remove</QuietButton>
+        </span>
+      </Ends>
+    </Card>
+  );
+}

@@ -1,0 +1,96 @@
+// Sizes of the cushions and pads that the gym owns, in mm: advised only where a machine's maker allows them.
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import styled from "styled-components";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { equipmentQuery } from "../../api/queries";
+import type { Equipment } from "../../api/types";
+import { parseNumber } from "../../model/lengths";
+import { SecondaryButton } from "../../ui/Button";
+import { Field } from "../../ui/Field";
+import { Small } from "../../ui/Page";
+import { breakpoint, colour, radius, space } from "../../ui/tokens";
+
+const Sheet = styled(Form)`
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr)) auto;
+  gap: ${space(4)};
+  align-items: start;
+  padding: ${space(4)};
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  > button {
+    margin-top: 1.75rem;
+  }
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const KINDS = [
+  ["cushion_back", "Behind the back", "Thickness in mm, such as 20, 40."],
+  ["cushion_seat", "On the seat", "Firm ones, only where the maker allows."],
+  ["hip_pad", "Under the hips", "For lying curls on a flat bench."],
+] as const;
+
+export function EquipmentForm() {
+  const equipment = useQuery(equipmentQuery);
+  if (!equipment.data) return null;
+  return <Loaded key={JSON.stringify(equipment.data)} equipment={equipment.data} />;
+}
+
+/** "20, 40" to [20, 40]; null where something is no size. */
+function sizesOf(text: string): number[] | null {
+  const sizes = text
+    .split(/[,;\s]+/)
+    .filter((part) => part !== "")
+    .map(parseNumber);
+  return sizes.every((size) => size !== null && size >= 1 && size <= 200)
+    ? [...new Set(sizes as number[])].sort((one, other) => one - other)
+    : null;
+}
+
+function Loaded({ equipment }: { equipment: Equipment }) {
+  const [texts, setTexts] = useState(() => KINDS.map(([kind]) => equipment[kind].join(", ")));
+  const [problems, setProblems] = useState<(string | undefined)[]>([]);
+  const queryClient = useQueryClient();
+  const keep = useMutation({
+    mutationFn: (body: Equipment) => unwrap(api.PUT("/api/equipment", { params: { header: newKey() }, body })),
+    onSuccess: (kept) => queryClient.setQueryData(equipmentQuery.queryKey, kept),
+  });
+  const submit = () => {
+    const sizes = texts.map(sizesOf);
+    setProblems(sizes.map((list) => (list ? undefined : "Numbers from 1 to 200 mm, with commas between.")));
+    const [back, seat, hips] = sizes;
+    if (back && seat && hips) keep.mutate({ cushion_back: back, cushion_seat: seat, hip_pad: hips });
+  };
+  return (
+    <Sheet
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      {KINDS.map(([kind, label, hint], index) => (
+        <Field
+          key={kind}
+          label={label}
+          hint={hint}
+          value={texts[index] ?? ""}
+          autoComplete="off"
+          complaint={problems[index]}
+          onChange={(text) => setTexts(texts.map((old, at) => (at === index ? text : old)))}
+        />
+      ))}
+      <span>
+        <SecondaryButton type="submit" isDisabled={keep.isPending} style={{ marginTop: "1.75rem" }}>
+          Keep
+        </SecondaryButton>
+        <br />
+        <Small role="status">{keep.isSuccess ? "Kept." : (refusal(keep.error)?.message ?? "")}</Small>
+      </span>
+    </Sheet>
+  );
+}

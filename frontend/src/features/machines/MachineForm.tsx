@@ -1,0 +1,244 @@
+// A machine's facts and adjusters, for entering and for correcting. What was typed stays when the server refuses it, and
+// across a reload.
+import { type ReactNode, useState } from "react";
+import { Form } from "react-aria-components";
+import styled from "styled-components";
+import { complaintAt, refusal } from "../../api/client";
+import type { Family } from "../../api/types";
+import {
+  type AdjusterDraft,
+  kindsOf,
+  type MachineDraft,
+  newAdjuster,
+  partsOf,
+  problemsOf,
+} from "../../model/machineDraft";
+import { PrimaryButton, SecondaryButton } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { Field } from "../../ui/Field";
+import { QuietLink } from "../../ui/LinkButton";
+import { Notice } from "../../ui/Notice";
+import { Section, SectionTitle } from "../../ui/Page";
+import { Tick } from "../../ui/Tick";
+import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { AdjusterFields } from "./AdjusterFields";
+
+const Sheet = styled(Form)`
+  display: grid;
+  gap: ${space(6)};
+  max-width: 60rem;
+  padding: ${space(6)};
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  @media ${breakpoint.phone} {
+    padding: ${space(4)};
+  }
+`;
+const Row = styled.div`
+  display: grid;
+  grid-template-columns: 2fr 1fr 2fr;
+  gap: ${space(4)};
+  align-items: start;
+  & + & {
+    margin-top: ${space(4)};
+  }
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Stack = styled.div`
+  display: grid;
+  gap: ${space(4)};
+  justify-items: stretch;
+  > button {
+    justify-self: start;
+  }
+`;
+const Actions = styled.div`
+  display: flex;
+  gap: ${space(4)};
+`;
+
+const STATES = [
+  ["in_use", "In use"],
+  ["out_of_order", "Out of order"],
+  ["retired", "Retired"],
+] as const;
+
+type TextField = {
+  [name in keyof MachineDraft]: MachineDraft[name] extends string
+    ? string extends MachineDraft[name]
+      ? name
+      : never
+    : never;
+}[keyof MachineDraft];
+
+type Props = {
+  draft: MachineDraft;
+  onChange: (draft: MachineDraft) => void;
+  families: readonly Family[];
+  /** a new machine still chooses its family */
+  entering: boolean;
+  action: string;
+  back: string;
+  busy: boolean;
+  thrown: unknown;
+  onSubmit: (draft: MachineDraft, family: Family) => void;
+  children?: ReactNode;
+};
+
+export function MachineForm(props: Props) {
+  const { draft, onChange, families, entering, action, back, busy, thrown, onSubmit } = props;
+  const [shown, setShown] = useState(false);
+  const problems = shown ? problemsOf(draft) : {};
+  const family = families.find(({ id }) => id === draft.family);
+  const set = (fields: Partial<MachineDraft>) => onChange({ ...draft, ...fields });
+  const error = refusal(thrown);
+  const submit = () => {
+    setShown(true);
+    if (family && Object.keys(problemsOf(draft)).length === 0) onSubmit(draft, family);
+  };
+  const field = (name: TextField, path?: string) => ({
+    value: draft[name],
+    onChange: (value: string) => set({ [name]: value }),
+    complaint: problems[name] ?? (path ? complaintAt(thrown, path) : undefined),
+    autoComplete: "off" as const,
+  });
+  return (
+    <Sheet
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      {error && !["/name", "/code"].includes(error.path) ? <Notice tone="wrong">{error.message}</Notice> : null}
+      {Object.keys(problems).length > 0 ? (
+        <Notice tone="wrong">Not kept yet: {Object.values(problems)[0]} What you typed is still here.</Notice>
+      ) : null}
+      {entering ? (
+        <Choice
+          label="What kind of machine"
+          hint={family?.hint ?? "Choose by where the pads are."}
+          options={families.map(({ id, name }) => [id, name] as const)}
+          value={draft.family}
+          onChange={(id) => set({ family: id, parts: { "": [] } })}
+        />
+      ) : null}
+      <Section>
+        <Row>
+          <Field label="Name" isRequired maxLength={80} {...field("name", "/name")} />
+          <Field label="The gym's code" hint="If it has one." maxLength={20} {...field("code", "/code")} />
+          <Field label="Where it stands" maxLength={80} {...field("place")} />
+        </Row>
+        {entering ? null : (
+          <Row>
+            <Choice label="State" options={STATES} value={draft.state} onChange={(state) => set({ state })} />
+            <span />
+            <Field label="Why, and until when" maxLength={200} {...field("stateNote")} />
+          </Row>
+        )}
+      </Section>
+      {family
+        ? partsOf(family).map((part) => (
+            <Part
+              key={part.name}
+              title={part.title}
+              adjusters={draft.parts[part.name] ?? []}
+              family={family}
+              part={part.name}
+              problems={problems}
+              nextKey={1 + Math.max(-1, ...Object.values(draft.parts).flatMap((list) => list.map(({ key }) => key)))}
+              onChange={(adjusters) => set({ parts: { ...draft.parts, [part.name]: adjusters } })}
+            />
+          ))
+        : null}
+      <Section>
+        <SectionTitle>Walk-round</SectionTitle>
+        <Stack>
+          <Field
+            label="Getting in"
+            hint="Which side, which pad first, both legs together?"
+            maxLength={400}
+            {...field("gettingIn")}
+          />
+          <Field
+            label="Getting out"
+            hint="Where the load rests, what moves first."
+            maxLength={400}
+            {...field("gettingOut")}
+          />
+          <Field
+            label="What the last user may have left"
+            hint="Re-pinned, flipped, folded."
+            maxLength={400}
+            {...field("leftBehind")}
+          />
+          <Row>
+            <Field label="Load goes slack from (°)" hint="Knee bend, if it does." {...field("slackFrom")} />
+            <Field label="Maker's user mass (kg)" {...field("massLimit")} />
+            <Field label="Maker's least age (years)" {...field("leastAge")} />
+          </Row>
+          <Tick isSelected={draft.cushionsAllowed} onChange={(cushionsAllowed) => set({ cushionsAllowed })}>
+            The maker allows firm cushions
+          </Tick>
+        </Stack>
+      </Section>
+      <Actions>
+        <PrimaryButton type="submit" isDisabled={busy}>
+          {action}
+        </PrimaryButton>
+        <QuietLink to={back}>Back without saving</QuietLink>
+      </Actions>
+    </Sheet>
+  );
+}
+
+type PartProps = {
+  title: string | null;
+  adjusters: AdjusterDraft[];
+  family: Family;
+  part: string;
+  problems: Record<string, string>;
+  nextKey: number;
+  onChange: (adjusters: AdjusterDraft[]) => void;
+};
+
+/** The adjusters of one part, in the order in which they are met. */
+function Part({ title, adjusters, family, part, problems, nextKey, onChange }: PartProps) {
+  const kinds = kindsOf(family, part);
+  const unused = kinds.find(({ name }) => !adjusters.some((adjuster) => adjuster.kind === name)) ?? kinds[0];
+  const swapped = (index: number, by: 1 | -1) => {
+    const list = [...adjusters];
+    const [moved] = list.splice(index, 1);
+    if (moved) list.splice(index + by, 0, moved);
+    return list;
+  };
+  return (
+    <Section>
+      <SectionTitle>
+        {title ? `Adjusters: ${title.toLowerCase()}` : "Adjusters, in the order in which they are met"}
+      </SectionTitle>
+      <Stack>
+        {adjusters.map((adjuster, index) => (
+          <AdjusterFields
+            key={adjuster.key}
+            adjuster={adjuster}
+            family={family}
+            part={part}
+            problems={problems}
+            place={{ first: index === 0, last: index === adjusters.length - 1 }}
+            onChange={(changed) => onChange(adjusters.map((old, at) => (at === index ? changed : old)))}
+            onMove={(by) => onChange(swapped(index, by))}
+            onRemove={() => onChange(adjusters.filter((_, at) => at !== index))}
+          />
+        ))}
+        {unused ? (
+          <SecondaryButton onPress={() => onChange([...adjusters, newAdjuster(unused, nextKey)])}>
+            {adjusters.length === 0 ? "Add the first adjuster" : "Add the next adjuster"}
+          </SecondaryButton>
+        ) : null}
+      </Stack>
+    </Section>
+  );
+}

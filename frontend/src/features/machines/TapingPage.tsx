@@ -1,0 +1,272 @@
+// Taping a machine, one length a step: where the tape goes, what is odd about what was read, and live how three people would sit.
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { Button } from "react-aria-components";
+import { useParams } from "react-router";
+import styled from "styled-components";
+import { api, newKey, refusal, Refused, unwrap } from "../../api/client";
+import { machineQuery, meQuery } from "../../api/queries";
+import type { MachineExercise, MachinePage } from "../../api/types";
+import { useTitle } from "../../app/Shell";
+import { MachineDrawing } from "../../figure/MachineDrawing";
+import type { LengthUnit } from "../../model/lengths";
+import { lengthWords } from "../../model/machineLengths";
+import { Choice } from "../../ui/Choice";
+import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
+import { Notice } from "../../ui/Notice";
+import { Muted, Page, PageHead, Section, SectionTitle, Title } from "../../ui/Page";
+import { breakpoint, colour, font, radius, size, space, target } from "../../ui/tokens";
+import { useKept } from "../../ui/useKept";
+import { LengthForm, TravelForm } from "./LengthForm";
+import { PeopleInWords, PeopleOnIt } from "./PeopleOnIt";
+import { nextStep, stepsOf, type TapeStep } from "./tapeSteps";
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 17rem minmax(0, 1fr) 20rem;
+  gap: ${space(4)};
+  align-items: start;
+  @media ${breakpoint.narrow} {
+    grid-template-columns: 15rem minmax(0, 1fr);
+  }
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const List = styled.ul`
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  > li + li {
+    border-top: 1px solid ${colour.line};
+  }
+`;
+const Item = styled(Button)`
+  width: 100%;
+  display: grid;
+  min-height: ${target.least};
+  align-content: center;
+  padding: ${space(1)} ${space(3)};
+  border: 0;
+  border-left: 4px solid transparent;
+  background: none;
+  text-align: left;
+  line-height: 1.25;
+  cursor: pointer;
+  outline-offset: -3px;
+  &[aria-current="step"] {
+    border-left-color: ${colour.action};
+    background: ${colour.actionQuiet};
+    font-weight: ${font.strong};
+  }
+  &[data-hovered] {
+    background: ${colour.actionQuiet};
+  }
+  small {
+    font-size: ${size.small};
+    font-weight: ${font.regular};
+    color: ${colour.inkMuted};
+  }
+`;
+const Middle = styled.div`
+  display: grid;
+  gap: ${space(3)};
+`;
+const Picture = styled.figure`
+  height: min(44vh, 24rem);
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panelQuiet};
+  overflow: hidden;
+`;
+const Head = styled(PageHead)`
+  justify-content: space-between;
+  align-items: center;
+`;
+const Ends = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(3)};
+  align-items: center;
+`;
+
+const UNITS = [
+  ["cm", "cm"],
+  ["in", "inches"],
+] as const;
+const PAUSE_MS = 180;
+
+export function TapingPage() {
+  const { id = "" } = useParams();
+  const page = useQuery({ ...machineQuery(id), refetchOnWindowFocus: false });
+  const me = useQuery(meQuery);
+  useTitle(page.data ? `Tape ${page.data.machine.name}` : "Tape a machine");
+  if (page.error)
+    return (
+      <Page>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? "This machine could not be opened."}</Notice>
+      </Page>
+    );
+  if (!page.data || !me.data) return null;
+  return <Taping id={id} page={page.data} unitAtFirst={me.data.length_unit} locale={me.data.gym.locale} />;
+}
+
+type Typed = { name: string; value: number } | { adjuster: string; travel: number[] } | null;
+
+/** What was typed, once the typing rests. */
+function useRested(typed: Typed): Typed {
+  const [rested, setRested] = useState(typed);
+  useEffect(() => {
+    const timer = window.setTimeout(() => setRested(typed), PAUSE_MS);
+    return () => window.clearTimeout(timer);
+  }, [typed]);
+  return rested;
+}
+
+type Props = { id: string; page: MachinePage; unitAtFirst: LengthUnit; locale: string };
+
+function Taping({ id, page, unitAtFirst, locale }: Props) {
+  const [unit, setUnit] = useKept<LengthUnit>("unit", unitAtFirst);
+  const [exerciseName, setExerciseName] = useState(page.exercises[0]?.name ?? "");
+  const exercise = page.exercises.find(({ name }) => name === exerciseName) ?? page.exercises[0];
+  const [chosen, setChosen] = useState(() => (exercise ? nextStep(exercise, null)?.id : undefined));
+  const [typed, setTyped] = useState<Typed>(null);
+  const [said, setSaid] = useState("");
+  const queryClient = useQueryClient();
+  const rested = useRested(typed);
+  const trial = useQuery({
+    queryKey: ["machine", id, "trial", exerciseName, rested, page.version],
+    queryFn: () =>
+      unwrap(
+        api.POST("/api/machines/{id}/trial", {
+          params: { path: { id } },
+          body: { exercise: exerciseName, ...(rested ?? {}) },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });
+  const keep = useMutation({
+    mutationFn: ({ confirmed, ...length }: Length) =>
+      unwrap(
+        api.PUT("/api/machines/{id}/lengths", {
+          params: { path: { id }, header: newKey() },
+          body: { version: page.version, exercise: exerciseName, confirmed, ...length },
+        }),
+      ),
+    onSuccess: (next, sent) => {
+      queryClient.setQueryData(machineQuery(id).queryKey, next);
+      void queryClient.invalidateQueries({ queryKey: ["machines"] });
+      void queryClient.invalidateQueries({ queryKey: ["machine", id, "population"] });
+      const now = next.exercises.find(({ name }) => name === exerciseName);
+      const forgotten = "value" in sent ? sent.value === null : sent.travel === null;
+      setSaid(forgotten ? "Forgotten." : "Kept.");
+      setTyped(null);
+      if (now && !forgotten) setChosen(nextStep(now, chosen ?? null)?.id ?? chosen);
+    },
+    onError: (thrown) => {
+      if (thrown instanceof Refused && thrown.status === 409)
+        void queryClient.invalidateQueries({ queryKey: ["machine", id] });
+    },
+  });
+  if (!exercise) return null;
+  const steps = stepsOf(exercise);
+  const step = steps.find((one) => one.id === chosen) ?? steps[0];
+  const open = steps.filter(({ done }) => !done).length;
+  const choose = (next: string) => {
+    keep.reset();
+    setTyped(null);
+    setSaid("");
+    setChosen(next);
+  };
+  const Leave = open === 0 ? PrimaryLink : SecondaryLink;
+  const common = { unit, locale, trial: trial.data, busy: keep.isPending, thrown: keep.error, said };
+  return (
+    <Page>
+      <Head>
+        <div>
+          <Title>Tape {page.machine.name}</Title>
+          <Muted>Lightest load, nobody in it, fingers clear of pivot, stack and catch.</Muted>
+        </div>
+        <Ends>
+          {page.exercises.length > 1 ? (
+            <Choice
+              compact
+              label="Exercise"
+              options={page.exercises.map(({ name, title }) => [name, title ?? name] as const)}
+              value={exercise.name}
+              onChange={(name) => {
+                setExerciseName(name);
+                const other = page.exercises.find((one) => one.name === name);
+                choose((other && nextStep(other, null)?.id) ?? "");
+              }}
+            />
+          ) : null}
+          <Choice compact label="Unit" options={UNITS} value={unit} onChange={setUnit} />
+          <Leave to={`/machines/${id}`}>{open === 0 ? "All taped: to the machine" : "To the machine"}</Leave>
+        </Ends>
+      </Head>
+      <Columns>
+        <List aria-label="Lengths">
+          {steps.map((one) => (
+            <li key={one.id}>
+              <Item onPress={() => choose(one.id)} aria-current={one.id === step?.id ? "step" : undefined}>
+                <span>{one.title}</span>
+                <small>{stateOf(one, exercise, unit)}</small>
+              </Item>
+            </li>
+          ))}
+        </List>
+        <Middle>
+          <Picture>
+            {step ? (
+              <MachineDrawing
+                exercise={exercise}
+                typed={typed && "name" in typed ? { [typed.name]: typed.value } : {}}
+                hand={step.length ? { constant: step.length.name } : { travel: step.drives }}
+                title={step.title}
+              />
+            ) : null}
+          </Picture>
+          {trial.data ? <PeopleInWords trial={trial.data} /> : null}
+        </Middle>
+        {step?.length ? (
+          <LengthForm
+            key={`${exercise.name} ${step.id} ${unit}`}
+            {...common}
+            length={step.length}
+            mechanism={exercise.mechanism}
+            onTyped={(value) => setTyped(value === null ? null : { name: step.id, value })}
+            onKeep={(value, confirmed) => keep.mutate({ name: step.id, value, confirmed })}
+          />
+        ) : step?.adjuster ? (
+          <TravelForm
+            key={`${exercise.name} ${step.id} ${unit}`}
+            {...common}
+            adjuster={step.adjuster}
+            drives={step.drives}
+            onTyped={(travel) => setTyped(travel === null ? null : { adjuster: step.adjuster?.label ?? "", travel })}
+            onKeep={(travel, confirmed) => keep.mutate({ adjuster: step.adjuster?.label ?? "", travel, confirmed })}
+          />
+        ) : null}
+      </Columns>
+      {trial.data && trial.data.people.some(({ figure }) => figure) ? (
+        <Section style={{ marginTop: "1.5rem" }}>
+          <SectionTitle>How people would sit on it</SectionTitle>
+          <PeopleOnIt trial={trial.data} />
+        </Section>
+      ) : null}
+    </Page>
+  );
+}
+
+type Length = { confirmed: boolean } & (
+  { name: string; value: number | null } | { adjuster: string; travel: number[] | null }
+);
+
+function stateOf(step: TapeStep, exercise: MachineExercise, unit: LengthUnit): string {
+  const copied = (step.length?.taped ?? step.adjuster?.taped)?.copied ? " · copied, to be checked" : "";
+  if (step.length) return (lengthWords(step.length, exercise.mechanism, unit) ?? "open") + copied;
+  return (step.done ? "taped" : "open") + copied;
+}

@@ -1,0 +1,175 @@
+// A machine as it is being entered or corrected: texts as typed, until they are sent.
+import type { Family, MachinePage, MachineState, WalkRound } from "../api/types";
+import { marksProblem, marksText, parseMarks } from "./marks";
+import { parseNumber } from "./lengths";
+
+export type AdjusterDraft = {
+  key: number;
+  label: string;
+  kind: string;
+  forwards: boolean;
+  marks: string;
+  walkRound: WalkRound;
+};
+
+/** part: "" for what all exercises share, or an exercise's name. */
+export type MachineDraft = {
+  family: string;
+  name: string;
+  code: string;
+  place: string;
+  state: MachineState;
+  stateNote: string;
+  gettingIn: string;
+  gettingOut: string;
+  leftBehind: string;
+  slackFrom: string;
+  massLimit: string;
+  leastAge: string;
+  cushionsAllowed: boolean;
+  parts: Record<string, AdjusterDraft[]>;
+};
+
+export const emptyMachine: MachineDraft = {
+  family: "",
+  name: "",
+  code: "",
+  place: "",
+  state: "in_use",
+  stateNote: "",
+  gettingIn: "",
+  gettingOut: "",
+  leftBehind: "",
+  slackFrom: "",
+  massLimit: "",
+  leastAge: "",
+  cushionsAllowed: false,
+  parts: { "": [] },
+};
+
+const WALK_ROUND: WalkRound = { side: "", handle: "", unlocks: "", reachable_seated: true, weight_off_first: false };
+
+type Kind = Family["exercises"][number]["kinds"][number];
+
+/** What adjusters of one part may move: a part that is shared, whatever any exercise may. */
+export function kindsOf(family: Family, part: string): Kind[] {
+  const parts = part === "" ? family.exercises : family.exercises.filter(({ name }) => name === part);
+  const all = parts.flatMap(({ kinds }) => kinds);
+  return all.filter((kind, index) => all.findIndex(({ name }) => name === kind.name) === index);
+}
+
+/** The parts of a family: what is shared, then each exercise of a station. */
+export const partsOf = (family: Family): { name: string; title: string | null }[] =>
+  family.exercises.length === 1
+    ? [{ name: "", title: null }]
+    : [{ name: "", title: "Shared" }, ...family.exercises.map(({ name, title }) => ({ name, title }))];
+
+export const newAdjuster = (kind: Kind, key: number): AdjusterDraft => ({
+  key,
+  label: kind.label,
+  kind: kind.name,
+  forwards: true,
+  marks: "",
+  walkRound: WALK_ROUND,
+});
+
+const text = (number: number | null): string => (number === null ? "" : String(number));
+
+export function draftOf({ machine, facts, exercises }: MachinePage): MachineDraft {
+  const parts: Record<string, AdjusterDraft[]> = { "": [] };
+  exercises.forEach((exercise, at) => {
+    for (const adjuster of exercise.adjusters) {
+      const part = exercise.name === "" || adjuster.shared ? "" : exercise.name;
+      if (part === "" && at > 0) continue; // the shared ones stand in every exercise
+      parts[part] = [
+        ...(parts[part] ?? []),
+        {
+          key: Object.values(parts).flat().length,
+          label: adjuster.label,
+          kind: adjuster.kind ?? "recorded",
+          forwards: adjuster.forwards,
+          marks: marksText(adjuster.marks),
+          walkRound: adjuster.walk_round,
+        },
+      ];
+    }
+  });
+  return {
+    family: machine.family,
+    name: machine.name,
+    code: machine.code,
+    place: machine.place,
+    state: machine.state,
+    stateNote: machine.state_note,
+    gettingIn: facts.getting_in,
+    gettingOut: facts.getting_out,
+    leftBehind: facts.left_behind,
+    slackFrom: text(facts.slack_from_deg),
+    massLimit: text(facts.user_mass_limit_kg),
+    leastAge: text(facts.least_age_years),
+    cushionsAllowed: facts.cushions_allowed,
+    parts,
+  };
+}
+
+export type Problems = Record<string, string>;
+
+const NUMBERS = [
+  ["slackFrom", -60, 180, "degrees"],
+  ["massLimit", 40, 400, "kilograms"],
+  ["leastAge", 8, 100, "years"],
+] as const;
+
+/** What is wrong with a draft, by field; empty where nothing is. */
+export function problemsOf(draft: MachineDraft): Problems {
+  const problems: Problems = {};
+  if (draft.family === "") problems["family"] = "Choose what kind of machine it is.";
+  if (draft.name.trim() === "") problems["name"] = "A name is needed, such as Leg curl 1.";
+  for (const [field, low, high, what] of NUMBERS) {
+    const number = draft[field].trim() === "" ? low : parseNumber(draft[field].replace(/^[-−]/, ""));
+    const signed = number !== null && /^[-−]/.test(draft[field].trim()) ? -number : number;
+    if (signed === null || signed < low || signed > high)
+      problems[field] = `From ${low} to ${high} ${what}, or nothing.`;
+  }
+  for (const adjusters of Object.values(draft.parts))
+    for (const adjuster of adjusters) {
+      const marks = marksProblem(parseMarks(adjuster.marks));
+      if (marks) problems[`marks ${adjuster.key}`] = marks;
+      if (adjuster.label.trim() === "") problems[`label ${adjuster.key}`] = "What is it called on the floor?";
+    }
+  return problems;
+}
+
+const numberOf = (typed: string): number | null =>
+  typed.trim() === "" ? null : Number(typed.trim().replace(",", ".").replace("−", "-"));
+
+/** The body of a request. part: a station's exercises are sent with their own adjusters. */
+export function bodyOf(draft: MachineDraft, family: Family) {
+  const entered = (part: string) =>
+    (draft.parts[part] ?? []).map(({ label, kind, forwards, marks, walkRound }) => ({
+      label,
+      kind,
+      forwards,
+      marks: parseMarks(marks),
+      walk_round: walkRound,
+    }));
+  const station = family.exercises.length > 1;
+  return {
+    name: draft.name,
+    code: draft.code,
+    place: draft.place,
+    state: draft.state,
+    state_note: draft.stateNote,
+    getting_in: draft.gettingIn,
+    getting_out: draft.gettingOut,
+    left_behind: draft.leftBehind,
+    slack_from_deg: numberOf(draft.slackFrom),
+    user_mass_limit_kg: numberOf(draft.massLimit),
+    least_age_years: numberOf(draft.leastAge),
+    cushions_allowed: draft.cushionsAllowed,
+    adjusters: entered(""),
+    exercises: station
+      ? { extension: { adjusters: entered("extension") }, curl: { adjusters: entered("curl") } }
+      : null,
+  };
+}
