@@ -9,16 +9,18 @@ module Verglas
     # digits from the environment; bin/start makes one for the demo.
     module Secrets
       KEY_ID = 0
-      # What the text belongs to, so that one moved to another column cannot be read.
-      PURPOSE = "fittings.note"
       PADDING = 16
 
       module_function
 
-      def lock(text) = text.empty? ? nil : cryptor.encrypt(text)
-      def open(cipher) = cipher ? cryptor.decrypt(cipher).force_encoding(Encoding::UTF_8) : ""
+      # purpose: what the text belongs to, so that one moved to another column cannot be read there.
+      def lock(text, purpose) = text.empty? ? nil : cryptor(purpose).encrypt(text)
+      def open(cipher, purpose) = cipher ? cryptor(purpose).decrypt(cipher).force_encoding(Encoding::UTF_8) : ""
 
-      def cryptor = @cryptor ||= Sequel::Plugins::ColumnEncryption::Cryptor.new([[KEY_ID, key, PURPOSE, PADDING]])
+      def cryptor(purpose)
+        @cryptors ||= {}
+        @cryptors[purpose] ||= Sequel::Plugins::ColumnEncryption::Cryptor.new([[KEY_ID, key, purpose.to_s, PADDING]])
+      end
 
       def key
         digits = ENV.fetch("NOTES_KEY")

@@ -5,7 +5,7 @@ require "digest"
 module Verglas
   module Store
     # Makes a write happen once: the first request under a key does it, and the same request again gets the same answer.
-    # Runs the block in a transaction together with the key, so that either both stand or neither.
+    # Answers hold names and notes, so they lie encrypted. Runs the block in a transaction together with the key, so that either both stand or neither.
     class Writes
       KEPT_SECONDS = 24 * 60 * 60
 
@@ -21,7 +21,7 @@ module Verglas
           next replay(key, digest) unless claim(key, digest)
 
           status, body = yield
-          row(key).update(status: status, body: body)
+          row(key).update(status: status, body: Secrets.lock(body, :answer))
           [status, body]
         end
       end
@@ -40,7 +40,7 @@ module Verglas
         stored = row(key).first
         raise Invalid.new(:key_used_for_another_request, path: "/Idempotency-Key") unless stored && stored[:request_digest] == digest
 
-        stored.values_at(:status, :body)
+        [stored[:status], Secrets.open(stored[:body], :answer)]
       end
 
       def row(key) = @db[:writes].where(account_id: @account_id, key: key)

@@ -17,7 +17,7 @@ module Verglas
       end
 
       def of_row(row)
-        { marks: row[:marks].to_h, aids: Inputs::Aids.of(row[:aids].to_h), load: row[:load], signs: row[:signs].to_a, note: Store::Secrets.open(row[:note_cipher]),
+        { marks: row[:marks].to_h, aids: Inputs::Aids.of(row[:aids].to_h), load: row[:load], signs: row[:signs].to_a, note: Store::Secrets.open(row[:note_cipher], :note),
           knee_off_mm: row[:knee_off_mm]&.to_f, roller_seen: row[:roller_seen] }
       end
 

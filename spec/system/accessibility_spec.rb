@@ -16,10 +16,12 @@ RSpec.describe "Every screen" do
     loft.fittings.accept(row[:id], version: 1, marks: row[:marks].to_h, result: bench.result(row[:marks].to_h), computed_from: bench.computed_from, by: account)
   end
 
-  def opened(machine)
-    bench = Verglas::Web::Bench.new(loft, client: person, machine_row: machine)
-    loft.fittings.open(client_id: person[:id], machine_id: machine[:id], description_number: 1, marks: bench.advice.marks, by: account).first
+  def opened(machine, exercise = "")
+    bench = Verglas::Web::Bench.new(loft, client: person, machine_row: machine, exercise: exercise)
+    loft.fittings.open(client_id: person[:id], machine_id: machine[:id], exercise: exercise, description_number: 1, marks: bench.advice.marks, by: account).first
   end
+
+  def on(fixture, name, exercise = "") = opened(machine(loft, fixture, name: name), exercise)[:id]
 
   # 200 % zoom of 1280 x 800 is a window of half that.
   sizes = { "1280 x 800" => [1280, 800], "1024 x 768" => [1024, 768], "200 % zoom" => [640, 400], "a phone upright" => [390, 844] }
@@ -33,6 +35,10 @@ RSpec.describe "Every screen" do
       screens = { "/" => "Left open", "/clients" => "Imre Talbot-Vane", "/clients/new" => "What tells them apart",
                   "/clients/#{person[:id]}" => "Card", "/clients/#{person[:id]}/details" => "Correct Imre", "/clients/#{person[:id]}/tape" => "Expected",
                   "/fittings/#{draft[:id]}" => "Knee to pivot", "/fittings/#{accepted[:id]}" => "Computed from", "/machines" => "Leg extension 1",
+                  "/machines/new" => "What kind of machine", "/machines/#{here[:id]}" => "height, cm",
+                  "/machines/#{here[:id]}/correct" => "Marks as printed", "/machines/#{here[:id]}/tape" => "Small, 152 cm",
+                  "/fittings/#{on("curl_plain", "Leg curl")}" => "Kneecap", "/fittings/#{on("lie_flat", "Lying curl")}" => "Kneecap past",
+                  "/fittings/#{on("shared_seat", "Station", "curl")}" => "Extension",
                   "/sessions" => "Not built yet", "/rules" => "Not built yet", "/nowhere" => "nothing at this address" }
       screens.each do |path, text|
         visit path

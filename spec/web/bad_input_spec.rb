@@ -78,6 +78,87 @@ RSpec.describe "Bad input" do
     end
   end
 
+  describe "a machine's" do
+    let(:curl) { { family: "curl", name: "Leg curl 9", adjusters: [{ label: "seat", kind: "whole_seat", forwards: true, marks: %w[1 2] }] } }
+
+    bad_facts = {
+      "/family" => [nil, 5, "", "sofa", "x" * 41], "/name" => [nil, 5, "", "   ", "x" * 81], "/code" => [nil, 5, "x" * 21], "/place" => [5, "x" * 81],
+      "/state" => ["lost", nil],
+      "/state_note" => ["x" * 201, 5], "/getting_in" => ["x" * 401], "/getting_out" => ["x" * 401, nil], "/left_behind" => ["x" * 401],
+      "/slack_from_deg" => ["much", -61, 181],
+      "/user_mass_limit_kg" => [39, 401, "heavy"], "/least_age_years" => [7, 101, 12.5], "/cushions_allowed" => ["yes", nil], "/adjusters" => [nil, {}, "none"], "/exercises" => [[], "none"],
+      "/colour" => ["red"]
+    }
+    bad_facts.each do |path, values|
+      it "#{path} is refused when it is #{values.map { |value| value.inspect[0, 20] }.join(", ")}" do
+        field = path.delete_prefix("/").to_sym
+        values.each do |value|
+          expect_refused(:post, "/api/machines", curl.merge(field => value), at: path)
+          expect_refused(:patch, "/api/machines/#{here[:id]}", { version: 1, field => value }, at: path) unless field == :family
+        end
+      end
+    end
+
+    bad_adjusters = { "/label" => [nil, 5, "", "  ", "x" * 41], "/kind" => [nil, "lamp", 5], "/forwards" => [nil, "up"],
+                      "/marks" => [nil, [], "1-5", %w[1 1], [" "], ["x" * 21], Array.new(61, &:to_s)],
+                      "/walk_round" => [nil, {}, { side: 5 }], "/shine" => [1] }
+    bad_adjusters.each do |path, values|
+      it "adjuster is refused when its #{path} is #{values.map { |value| value.inspect[0, 20] }.join(", ")}" do
+        values.each do |value|
+          adjuster = curl[:adjusters].first.merge(path.delete_prefix("/").to_sym => value)
+          expect_refused(:post, "/api/machines", curl.merge(adjusters: [adjuster]))
+          expect_refused(:patch, "/api/machines/#{here[:id]}", { version: 1, adjusters: [adjuster] })
+        end
+      end
+    end
+
+    bad_lengths = [{}, { name: "back_face" }, { value: 5 }, { name: "lamp", value: 5 }, { name: "Back face", value: 5 },
+                   { name: "back_face", value: "far" }, { name: "back_face", value: 2001 },
+                   { name: "back_face", value: 400 }, { name: "back_face", value: -500, adjuster: "seat", travel: [0] }, { adjuster: "lamp", travel: [0, 1] },
+                   { adjuster: "roller", travel: "far" },
+                   { adjuster: "roller", travel: [0, 1] }, { adjuster: "roller", travel: [0, 0, 0, 0, 0], confirmed: true },
+                   { name: "back_face", value: -500, exercise: "curl" }, { name: "back_face", value: -500, exercise: 5 }]
+    bad_lengths.each do |length|
+      it "length is refused when it is #{length}" do
+        expect_refused(:put, "/api/machines/#{here[:id]}/lengths", { version: 1, **length })
+        next if length.empty? || length.keys == %i[name] || length.keys == %i[value] || length.key?(:confirmed)
+
+        expect_refused(:post, "/api/machines/#{here[:id]}/trial", { exercise: "", **length.except(:confirmed) }) unless length.size == 4
+      end
+    end
+
+    it "copy, photograph and equipment are refused at their edges" do
+      [nil, "", 5, "x" * 81].each { |name| expect_refused(:post, "/api/machines/#{here[:id]}/copy", { name: name }, at: "/name") }
+      expect_refused(:post, "/api/machines/#{here[:id]}/copy", { name: here[:name] }, code: "machine_name_taken", at: "/name")
+      [nil, 5, "short"].each { |jpeg| expect_refused(:put, "/api/machines/#{here[:id]}/photographs", { adjuster: "", jpeg_base64: jpeg }, at: "/jpeg_base64") }
+      expect_refused(:put, "/api/equipment", { cushion_back: [20] })
+      [["thick"], [0], [201], 20, [20, 20]].each { |sizes| expect_refused(:put, "/api/equipment", { cushion_back: sizes, cushion_seat: [], hip_pad: [] }) }
+    end
+
+    it "routes know no machine by another's id or by none" do
+      [SecureRandom.uuid, "lamp"].each do |id|
+        [[:get, ""], [:get, "/population"], [:get, "/changes"], [:patch, "", { version: 1, name: "x" }], [:put, "/lengths", { version: 1, name: "back_face", value: -500 }],
+         [:post, "/trial", { exercise: "" }], [:post, "/copy", { name: "x" }],
+         [:put, "/photographs", { adjuster: "", jpeg_base64: "x" * 200 }], [:post, "/photographs/removal", { adjuster: "" }]]
+          .each { |method, route, body| expect_refused(method, "/api/machines/#{id}#{route}", body) }
+        expect_refused(:get, "/api/photographs/#{id}", nil)
+      end
+    end
+  end
+
+  bad_sheets = { "/aids" => [nil, [], { lamp: 1 }, { cushion_back_mm: "thick" }, { cushion_back_mm: -1 }, { hip_pad_mm: 201 }],
+                 "/load" => [nil, 5, "x" * 41], "/signs" => [nil, "ache", ["lamp"], [5], %w[hips_lift hips_lift]],
+                 "/note" => [nil, 5, "x" * 1001], "/knee_off_mm" => ["far", 101, -101], "/roller_seen" => [nil, "yes"], "/mood" => ["good"] }
+  bad_sheets.each do |path, values|
+    it "refuses a sheet's #{path} when it is #{values.map { |value| value.inspect[0, 20] }.join(", ")}" do
+      values.each do |value|
+        body = { marks: marks, version: draft[:version], path.delete_prefix("/").to_sym => value }
+        expect_refused(:patch, "/api/fittings/#{draft[:id]}", body)
+        expect_refused(:post, "/api/fittings/#{draft[:id]}/acceptance", body)
+      end
+    end
+  end
+
   it "refuses a search that is no text or too long" do
     [nil, 5, "x" * 81].each { |text| expect_refused(:post, "/api/clients/search", { text: text }, at: "/text") }
     [["a"], "a", %w[a b c d], ["a", "b", "not an id"]].each { |after| expect_refused(:post, "/api/clients/search", { text: "", after: after }) }
@@ -136,7 +217,10 @@ RSpec.describe "Bad input" do
        [:get, "/api/fittings/#{their_draft[:id]}"], [:patch, "/api/fittings/#{their_draft[:id]}", { marks: marks, version: 1 }],
        [:post, "/api/fittings/#{their_draft[:id]}/evaluation", { marks: marks }], [:post, "/api/fittings/#{their_draft[:id]}/acceptance", { marks: marks, version: 1 }],
        [:post, "/api/fittings/#{their_draft[:id]}/discard", { version: 1 }], [:post, "/api/fittings", { client_id: theirs[:id], machine_id: here[:id] }],
-       [:post, "/api/fittings", { client_id: person[:id], machine_id: their_machine[:id] }]].each do |method, path, body|
+       [:post, "/api/fittings", { client_id: person[:id], machine_id: their_machine[:id] }],
+       [:get, "/api/machines/#{their_machine[:id]}"], [:patch, "/api/machines/#{their_machine[:id]}", { version: 1, name: "x" }], [:get, "/api/machines/#{their_machine[:id]}/population"],
+       [:get, "/api/machines/#{their_machine[:id]}/changes"], [:put, "/api/machines/#{their_machine[:id]}/lengths", { version: 1, name: "back_face", value: -480 }],
+       [:post, "/api/machines/#{their_machine[:id]}/trial", { exercise: "" }], [:post, "/api/machines/#{their_machine[:id]}/copy", { name: "x" }]].each do |method, path, body|
         expect_refused(method, path, body, code: "not_found")
       end
     end
@@ -166,7 +250,8 @@ RSpec.describe "Bad input" do
     allow(Verglas::Store::Queries::SearchClients).to receive(:new).and_raise("broken for Perpetua Secret")
     expect { call(:post, "/api/clients/search", { text: "secret" }) }.to output(satisfy { |line| line.include?("RuntimeError") && !line.include?("Secret") }).to_stderr
     expect(status).to eq(500)
-    expect(Http::LOG.string).not_to match(/secret|hidden|12\.3|perpetua/i)
+    told = Http::LOG.string.lines.map { |line| line.sub(/ [\d.]+$/, "") }.join # without how long each took
+    expect(told).not_to match(/secret|hidden|12\.3|perpetua/i)
     expect(Http::LOG.string.lines.size).to be >= 6
     server_log = Dir[File.join(Verglas::ROOT, "var/postgres-test/log"), "/var/lib/postgresql/verglas-*/log"].map { |file| File.read(file) }.join
     expect(server_log).not_to match(/Perpetua|hidden/)

@@ -68,7 +68,7 @@ module Verglas
         def columns(sheet)
           fields = sheet.slice(:load, :knee_off_mm, :roller_seen)
           %i[marks aids signs].each { |name| fields[name] = Sequel.pg_json(sheet[name]) if sheet.key?(name) }
-          fields[:note_cipher] = Secrets.lock(sheet[:note]) if sheet.key?(:note)
+          fields[:note_cipher] = Secrets.lock(sheet[:note], :note) if sheet.key?(:note)
           fields
         end
       end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+# Does the solver find what the full product of all marks finds? For random people on every taped machine of the demo, each
+# exercise of the station alone and the station as a whole.   RUBYOPT=--yjit bundle exec ruby bench/brute_force.rb [PEOPLE]
+require_relative "../config/core"
+require_relative "support"
+require "yaml"
+
+include Verglas # rubocop:disable Style/MixinUsage -- a script
+
+PEOPLE = Integer(ARGV.fetch(0, 2000))
+MIDDLE = Body::Estimation.new(sex: nil, readings: [Body::Reading.new(observation: :stature, value_mm: 1700, confirmed: true)]).estimate.dimensions
+
+# Statures of 1480 to 1990, each length with some 7 percent of scatter either way.
+def person(random)
+  scale = (1480 + (random.rand * 510)) / 1700
+  Body::Dimensions.new(*MIDDLE.each_pair.map { |name, value| value * scale * (name == :stature ? 1 : 1 + ((random.rand - 0.5) * 0.14)) })
+end
+
+# [indices, worst, number, cost, order] of every combination of marks.
+def product(machine, body)
+  mechanics = Fitting::Mechanisms.for(machine, body, Fitting::Wishes.for(machine.family))
+  groups = [:joint, *machine.family.groups.keys]
+  places = machine.adjusters.each_index.sort_by { |place| [groups.index(machine.family.group_of(machine.adjusters[place])), place] }
+  first, *others = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
+  first.product(*others).map do |indices|
+    findings = mechanics.all_findings(machine.parameters(indices))
+    worst = findings.map(&:severity).max
+    [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost), indices.values_at(*places)]
+  end
+end
+
+def whole_station(products, body)
+  all = products.transform_values { |machine| product(machine, body).group_by { |indices, *| indices.first } }
+  first, second = all.values
+  first.keys.flat_map { |seat| first[seat].product(second[seat]) }.min_by do |one, other|
+    [[one[1], other[1]].max, one[2] + other[2], (one[3] + other[3]).round(9), one[0].first, *one[4], *other[4]]
+  end
+end
+
+def compare(what, &)
+  random = Random.new(2026)
+  agreed = Array.new(PEOPLE) { person(random) }.count(&)
+  puts format("%-40s %5d of %d agree", what, agreed, PEOPLE)
+  abort "The solver disagrees with the full product." unless agreed == PEOPLE
+end
+
+YAML.safe_load_file(File.join(ROOT, "demo", "net_loft.yml"))["machines"].each do |data|
+  next if data["constants"].empty?
+
+  family = Machines::Families.fetch(data["family"])
+  machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read(data, exercise: exercise)] }
+  machines.each do |exercise, machine|
+    compare([data["name"], exercise].compact.join(", ")) do |body|
+      found = Fitting::Solver.new(machine: machine, body: body, wishes: Fitting::Wishes.for(machine.family)).solutions.first
+      found.indices == product(machine, body).min_by { |_, worst, number, cost, order| [worst, number, cost.round(9), *order] }.first
+    end
+  end
+  next if machines.size == 1
+
+  wishes = machines.transform_values { |machine| Fitting::Wishes.for(machine.family) }
+  compare("#{data["name"]}, as a whole") do |body|
+    advice = Fitting::StationAdvice.new(machines: machines, shared: family.shared(data), estimate: Body::Estimate.exact(body), wishes: wishes)
+    advice.exercises.values.map { |one| one.evaluation.indices } == whole_station(machines, body).map(&:first)
+  end
+end

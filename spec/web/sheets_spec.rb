@@ -1,0 +1,165 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# What a fitting holds besides its marks, on every kind of machine.
+RSpec.describe "A fitting's sheet over HTTP" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let(:person) { client(loft, account, name: "Solveig Arkwright", sex: "woman", stature: 1648) }
+
+  before { sign_in }
+
+  def open_on(machine, exercise: "") = call(:post, "/api/fittings", { client_id: person[:id], machine_id: machine[:id], exercise: exercise })["id"]
+
+  describe "on a machine that is not taped" do
+    let(:untaped) { machine(loft, "curl_plain", name: "Leg curl 3").then { |row| row.merge(loft.machines.update(row[:id], version: 1, by: account, description: bare(row))) } }
+    let(:id) { open_on(untaped) }
+    let(:marks) { { "back pad" => "3", "roller" => "B", "thigh pad" => "5" } }
+
+    def bare(row) = { constants: {}, adjusters: row[:adjusters].map { |adjuster| adjuster.merge("travel" => nil) }, exercises: {}, taped: {} }
+
+    it "claims nothing, advises nothing, and takes marks, load, signs and a note" do
+      shown = call(:get, "/api/fittings/#{id}")
+      expect(shown["advice"]).to include("status" => nil, "marks" => {}, "shortfalls" => [])
+      expect(shown["evaluation"]).to include("grade" => nil, "findings" => [], "figure" => nil, "joint" => nil, "motion" => nil)
+      expect(shown["advice"]["steps"].map { |step| step["do"] }).to include("Set Roller by eye, as the maker's plate says.")
+      call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, load: "25 kg", signs: %w[hips_lift numb_thigh], note: "Prefers the narrow pad." })
+      record = call(:get, "/api/fittings/#{id}")
+      expect(record).to include("marks" => marks, "load" => "25 kg", "signs" => %w[hips_lift numb_thigh], "note" => "Prefers the narrow pad.")
+      expect(call(:get,
+                  "/api/clients/#{person[:id]}")["card"].first["accepted"]).to include("grade" => nil, "load" => "25 kg",
+                                                                                       "worst" => "Marks and load, no geometry: the machine was not taped.")
+    end
+
+    it "refuses signs that are none of this machine's, and a load that is too long" do
+      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, signs: %w[hips_rise] })).to include("code" => "not_allowed", "path" => "/signs")
+      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, load: "x" * 41 })).to include("code" => "too_long", "path" => "/load")
+      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, knee_off_mm: 101 })).to include("path" => "/knee_off_mm")
+    end
+  end
+
+  it "keeps a note encrypted, and gives it back" do
+    id = open_on(machine(loft))
+    marks = call(:get, "/api/fittings/#{id}")["marks"]
+    call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, note: "Left knee: médial scar" })
+    stored = db[:fittings].get(:note_cipher)
+    expect(stored).not_to include("knee")
+    expect(Base64.urlsafe_decode64(stored)).not_to include("scar")
+    expect(call(:get, "/api/fittings/#{id}")["note"]).to eq("Left knee: médial scar")
+    expect(db[:writes].exclude(body: nil).select_map(:body).join).not_to include("scar")
+  end
+
+  describe "a fit that was seen" do
+    let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
+    let(:there) { machine(loft, "curl_plain", name: "Leg curl 1") }
+
+    def accept(machine, **sheet)
+      id = open_on(machine)
+      call(:post, "/api/fittings/#{id}/acceptance", { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, **sheet })
+      id
+    end
+
+    def body = call(:get, "/api/clients/#{person[:id]}")
+    def thigh = body["body"].find { |dimension| dimension["name"] == "thigh" }
+
+    it "teaches the body, which then is surer on the next machine and says from what" do
+      before = thigh
+      unsure = call(:get, "/api/fittings/#{open_on(there)}")["advice"]["adjusters"].first
+      accept(here, knee_off_mm: 0, roller_seen: true)
+      expect(thigh["sd_mm"]).to be < before["sd_mm"]
+      expect(thigh["source"]).to eq("learned")
+      expect(body["learned"].map { |one| one["machine"] }).to eq(["Leg extension 1"])
+      surer = call(:get, "/api/fittings/#{open_on(there)}")["advice"]["adjusters"].first
+      expect(surer["sure"]).to start_with("Learned from leg extension 1")
+      expect(surer["sure"][/sure to (\d+)/, 1].to_i).to be < unsure["sure"][/sure to (\d+)/, 1].to_i
+    end
+
+    it "teaches nothing when nobody looked, and only the latest of one machine counts" do
+      accept(here)
+      expect(body["learned"]).to be_empty
+      accept(here, knee_off_mm: 0)
+      once = thigh
+      last = accept(here, knee_off_mm: 0)
+      expect(thigh["sd_mm"]).to be_within(0.2).of(once["sd_mm"])
+      expect(body["learned"].map { |one| one["fitting_id"] }).to eq([last])
+    end
+  end
+
+  describe "on a station" do
+    let(:station) { machine(loft, "shared_seat", name: "Leg station") }
+    let(:person) { client(loft, account, name: "Solveig Arkwright", sex: nil, stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541) }
+
+    it "asks which exercise, and opens each at the seat that serves both" do
+      expect(call(:post, "/api/fittings", { client_id: person[:id], machine_id: station[:id] })).to include("code" => "not_allowed", "path" => "/exercise")
+      pages = %w[extension curl].map { |exercise| call(:get, "/api/fittings/#{open_on(station, exercise: exercise)}") }
+      expect(pages.map { |page| page["machine"]["name"] }).to eq(["Leg station: extension", "Leg station: curl"])
+      expect(pages.map { |page| page["marks"]["back pad"] }.uniq.size).to eq(1)
+      expect(pages.last["station"]).to include("shared" => ["back pad"], "other" => nil)
+      expect(pages.last["station"]["exercises"].map { |one| [one["name"], one["active"], one["fitting_id"]] })
+        .to eq([["extension", false, pages.first["id"]], ["curl", true, pages.last["id"]]])
+    end
+
+    it "moves the seat of both when one moves, and shows a colleague at the other that it did" do
+      extension, curl = %w[extension curl].map { |exercise| open_on(station, exercise: exercise) }
+      marks = call(:get, "/api/fittings/#{curl}")["marks"]
+      call(:patch, "/api/fittings/#{curl}", { marks: marks.merge("back pad" => "2", "roller" => "A"), version: 1 })
+      moved = call(:get, "/api/fittings/#{extension}")
+      expect([moved["marks"]["back pad"], moved["version"]]).to eq(["2", 2])
+      expect(moved["marks"]["roller"]).not_to eq("A")
+      stale = call(:patch, "/api/fittings/#{extension}", { marks: moved["marks"].merge("roller" => "D"), version: 1 })
+      expect([status, stale["current"]["marks"]["back pad"]]).to eq([409, "2"])
+    end
+
+    it "keeps a record of each, and says when the seat was accepted elsewhere" do
+      extension = open_on(station, exercise: "extension")
+      shown = call(:get, "/api/fittings/#{extension}")
+      call(:post, "/api/fittings/#{extension}/acceptance", { marks: shown["marks"], version: 1 })
+      curl = call(:get, "/api/fittings/#{open_on(station, exercise: "curl")}")
+      expect(curl["marks"]["back pad"]).to eq(shown["marks"]["back pad"])
+      call(:patch, "/api/fittings/#{curl["id"]}", { marks: curl["marks"].merge("back pad" => "1"), version: 1 })
+      expect(call(:get, "/api/fittings/#{curl["id"]}")["station"]["other"]).to match(/\AExtension was accepted at back pad \d: one seat serves both/)
+      call(:post, "/api/fittings/#{curl["id"]}/acceptance", { marks: curl["marks"], version: 2 })
+      expect(call(:get, "/api/clients/#{person[:id]}")["card"].map { |line| line["exercise"] }).to match_array(%w[extension curl])
+    end
+
+    it "tells what an exercise gave up for the shared seat, against its own best" do
+      bench = ->(exercise) { Verglas::Web::Bench.new(loft, client: person, machine_row: station, exercise: exercise) }
+      torn = (1500..1950).step(10).lazy.map do |stature|
+        db[:readings].where(observation: "stature").update(value_mm: stature)
+        db[:readings].exclude(observation: "stature").delete
+        %w[extension curl].find { |exercise| bench.call(exercise).station_advice.gave_up?(exercise) }
+      end.find(&:itself)
+      expect(torn).not_to be_nil
+      page = call(:get, "/api/fittings/#{open_on(station, exercise: torn)}")
+      expect(page["station"]["gave_up"]).to match(/\A#{torn.capitalize} alone would take back pad \d \((in line|close|off)\); for the shared seat it is (in line|close|off)\.\z/)
+    end
+  end
+
+  describe "with cushions and pads" do
+    before { loft.equipment.replace("cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [30, 50]) }
+
+    let(:short) { client(loft, account, name: "Short", sex: "woman", stature: 1440) }
+
+    it "advises the thinnest cushion that helps, only where the maker allows one, and takes it into the numbers" do
+      here = machine(loft)
+      plain = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}")
+      expect(plain["aids"]).to include("cushion_back_mm" => 0)
+      expect(plain["machine"]["aids"]).to eq({})
+      loft.machines.update(here[:id], version: 1, by: account, cushions_allowed: true)
+      db[:fittings].delete
+      padded = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}")
+      expect(padded["aids"]["cushion_back_mm"]).to be_positive
+      expect(padded["advice"]["aids_says"].first).to match(/\AWith the \d0 mm cushion behind the back; without one: (off|close)\./)
+      knee = ->(aids) { call(:post, "/api/fittings/#{padded["id"]}/evaluation", { marks: padded["marks"], aids: aids })["quantities"]["knee_s_mm"] }
+      expect(knee.call({ cushion_back_mm: 40 }) - knee.call({})).to be_within(0.01).of(40)
+    end
+
+    it "advises the pad that bends the hips, on a flat bench only" do
+      flat, hinged = %w[lie_flat lie_hinged].map { |name| call(:get, "/api/fittings/#{open_on(machine(loft, name))}") }
+      expect([flat, hinged].map { |page| page["aids"]["hip_pad_mm"] }).to eq([50, 0])
+      expect(flat["advice"]["steps"].first).to include("id" => "lie", "adjuster" => nil, "title" => "Knee to pivot")
+      expect(flat["advice"]["steps"].first["do"]).to start_with("Lay the 50 mm pad under the hips.")
+    end
+  end
+end
