@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Does the solver find what the full product of all marks finds? For random people on every taped machine of the demo, each
-# exercise of the station alone and the station as a whole.   RUBYOPT=--yjit bundle exec ruby bench/brute_force.rb [PEOPLE]
+# exercise of the station alone and the station as a whole.   RUBYOPT=--yjit bundle exec ruby bench/brute_force.rb [PEOPLE [MACHINE]]
 require_relative "../config/core"
 require_relative "support"
 require "yaml"
@@ -30,10 +30,12 @@ def product(machine, body)
   end
 end
 
-def whole_station(products, body)
-  all = products.transform_values { |machine| product(machine, body).group_by { |indices, *| indices.first } }
-  first, second = all.values
-  first.keys.flat_map { |seat| first[seat].product(second[seat]) }.min_by do |one, other|
+def best(results) = results.min_by { |_, worst, number, cost, order| [worst, number, cost.round(9), *order] }
+
+# For every seat the best of each exercise, then the best of these by the key of both together. docs/model.md section 9.
+def whole_station(machines, body)
+  first, second = machines.values.map { |machine| product(machine, body).group_by { |indices, *| indices.first }.transform_values { |results| best(results) } }
+  first.keys.map { |seat| [first[seat], second[seat]] }.min_by do |one, other|
     [[one[1], other[1]].max, one[2] + other[2], (one[3] + other[3]).round(9), one[0].first, *one[4], *other[4]]
   end
 end
@@ -45,7 +47,8 @@ def compare(what, &)
   abort "The solver disagrees with the full product." unless agreed == PEOPLE
 end
 
-YAML.safe_load_file(File.join(ROOT, "demo", "net_loft.yml"))["machines"].each do |data|
+demo = YAML.safe_load_file(File.join(ROOT, "demo", "net_loft.yml"))["machines"]
+(ARGV[1] ? demo.select { |data| data["name"] == ARGV[1] } : demo).each do |data|
   next if data["constants"].empty?
 
   family = Machines::Families.fetch(data["family"])
@@ -53,7 +56,7 @@ YAML.safe_load_file(File.join(ROOT, "demo", "net_loft.yml"))["machines"].each do
   machines.each do |exercise, machine|
     compare([data["name"], exercise].compact.join(", ")) do |body|
       found = Fitting::Solver.new(machine: machine, body: body, wishes: Fitting::Wishes.for(machine.family)).solutions.first
-      found.indices == product(machine, body).min_by { |_, worst, number, cost, order| [worst, number, cost.round(9), *order] }.first
+      found.indices == best(product(machine, body)).first
     end
   end
   next if machines.size == 1

@@ -34,16 +34,19 @@ Bench.with_demo do
 
     client = call.call("post", "/api/clients/search", { text: "perpetua" })["clients"].first
     page = call.call("get", "/api/clients/#{client["id"]}")
-    fittings = page["machines"].map { |machine| call.call("post", "/api/fittings", { client_id: client["id"], machine_id: machine["id"] })["id"] }
+    fittings = page["machines"].flat_map do |machine|
+      exercises = machine["exercises"].empty? ? [""] : machine["exercises"].map { |exercise| exercise["name"] }
+      exercises.map { |exercise| call.call("post", "/api/fittings", { client_id: client["id"], machine_id: machine["id"], exercise: exercise })["id"] }
+    end
     benches = fittings.to_h { |id| [id, call.call("get", "/api/fittings/#{id}")] }
     change = lambda do |id, number|
-      adjuster = benches[id]["machine"]["adjusters"][number % 3]
+      adjuster = benches[id]["machine"]["adjusters"].then { |adjusters| adjusters[number % adjusters.size] }
       call.call("post", "/api/fittings/#{id}/evaluation", { marks: benches[id]["marks"].merge(adjuster["label"] => adjuster["marks"][number % adjuster["marks"].size]) })
     end
 
     200.times do |number|
       call.call("get", "/api/ping")
-      change.call(fittings[number % 2], number)
+      change.call(fittings[number % fittings.size], number)
     end
     ping = Bench.median(400) { call.call("get", "/api/ping") }
     Bench.report("a bare JSON route (session checked, nothing else)", ping)
@@ -53,7 +56,13 @@ Bench.with_demo do
         change.call(id, number += 1)
       end, compared_with: ping, limit: "20 ms, 4 x")
     end
-    Bench.report("opening a bench", Bench.median(60) { call.call("get", "/api/fittings/#{fittings.first}") }, compared_with: ping)
+    fittings.each { |id| Bench.report("opening a bench: #{benches[id]["machine"]["name"]}", Bench.median(40) { call.call("get", "/api/fittings/#{id}") }, compared_with: ping) }
+    curl = page["machines"].find { |machine| machine["name"] == "Leg curl 1" }["id"]
+    Bench.report("trying a length while it is typed", Bench.median(60) do
+      call.call("post", "/api/machines/#{curl}/trial", { exercise: "", name: "back_face", value: -460 })
+    end, compared_with: ping)
+    Bench.report("opening a machine's page", Bench.median(30) { call.call("get", "/api/machines/#{curl}") }, compared_with: ping)
+    Bench.report("who of the demo's clients fits it", Bench.median(30) { call.call("get", "/api/machines/#{curl}/population") }, compared_with: ping)
     Bench.report("opening a client's page", Bench.median(60) { call.call("get", "/api/clients/#{client["id"]}") }, compared_with: ping)
     Bench.report("the floor", Bench.median(100) { call.call("get", "/api/floor") }, compared_with: ping)
     Bench.report("finding a client by two letters", Bench.median(100) { call.call("post", "/api/clients/search", { text: "or" }) }, compared_with: ping)

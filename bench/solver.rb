@@ -20,17 +20,30 @@ def full_product(machine, body, wishes)
   ranges.first.product(*ranges.drop(1)).min_by { |indices| Fitting::Score.of(mechanics.all_findings(machine.parameters(indices))).key }
 end
 
-demo["machines"].each do |data|
-  machine = Machines::Reader.read(data)
-  wishes = Fitting::Wishes.for(machine.family)
+# Everything that a bench shows of an advice.
+def read(advice)
+  [advice.evaluation.intervals, advice.evaluation.graded, advice.adjusters, advice.runner_up&.findings, advice.next_readings,
+   Fitting::Neighbours.steps(advice.evaluation).values.flatten.compact.map(&:findings)]
+end
+
+demo["machines"].reject { |data| data["constants"].empty? }.each do |data|
+  family = Machines::Families.fetch(data["family"])
+  machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read(data, exercise: exercise)] }
   number = 0
-  whole = Bench.median(300) do
-    advice = Fitting::Advice.new(machine: machine, estimate: bodies[(number += 1) % bodies.size], wishes: wishes, taken: [:stature])
-    [advice.evaluation.intervals, advice.evaluation.graded, advice.adjusters, advice.runner_up&.findings, advice.next_readings,
-     Fitting::Neighbours.steps(advice.evaluation).values.flatten.compact.map(&:findings)]
+  machines.each do |exercise, machine|
+    wishes = Fitting::Wishes.for(machine.family)
+    whole = Bench.median(200) { read(Fitting::Advice.new(machine: machine, estimate: bodies[(number += 1) % bodies.size], wishes: wishes, taken: [:stature])) }
+    Bench.report("full advice, #{[data["name"], exercise].compact.join(", ")}", whole, limit: "50 ms")
+    solver = Bench.median(200) { Fitting::Solver.new(machine: machine, body: bodies[(number += 1) % bodies.size].dimensions, wishes: wishes).solutions }
+    Bench.report("  the solver alone", solver)
+    Bench.report("  the full product of its marks", Bench.median(40) { full_product(machine, bodies[(number += 1) % bodies.size].dimensions, wishes) }, compared_with: solver)
   end
-  Bench.report("full advice, #{data["name"]}", whole, limit: "50 ms")
-  solver = Bench.median(300) { Fitting::Solver.new(machine: machine, body: bodies[(number += 1) % bodies.size].dimensions, wishes: wishes).solutions }
-  Bench.report("  the solver alone", solver)
-  Bench.report("  the full product of its marks", Bench.median(60) { full_product(machine, bodies[(number += 1) % bodies.size].dimensions, wishes) }, compared_with: solver)
+  next if machines.size == 1
+
+  wishes = machines.transform_values { |machine| Fitting::Wishes.for(machine.family) }
+  whole = Bench.median(100) do
+    advice = Fitting::StationAdvice.new(machines: machines, shared: family.shared(data), estimate: bodies[(number += 1) % bodies.size], wishes: wishes)
+    advice.exercises.each_value { |one| read(one) }
+  end
+  Bench.report("full advice, #{data["name"]}, both exercises together", whole, limit: "50 ms")
 end

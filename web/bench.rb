@@ -50,9 +50,6 @@ module Verglas
       # Labels of the adjusters which a station's exercises share.
       def shared = station? ? Machines::Families.fetch(machine_row[:family]).shared(Store::Tables::Machines.data(machine_row)) : []
 
-      # What a further reading would narrow, each exercise by itself.
-      def plain_gradients = plain_advice.gradients
-
       # Cushions and pads that go with the advised marks.
       def advised_aids = Inputs::Aids.of(advice.wishes.to_h)
 

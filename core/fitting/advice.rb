@@ -24,10 +24,12 @@ module Verglas
         @taken = taken
         @held = held
         @instead = instead
-        @without = solve(wishes).first
+        plain = solve(wishes)
+        @without = plain.first
         (back, seat), = cushions.search(@without) { |*pair| solve(cushioned(wishes, *pair)).first }
-        @wishes = [back, seat] == [0, 0] ? wishes : cushioned(wishes, back, seat)
-        @solutions = solve(@wishes)
+        padded = [back, seat] != [0, 0]
+        @wishes = padded ? cushioned(wishes, back, seat) : wishes
+        @solutions = padded ? solve(@wishes) : plain
       end
 
       def evaluation = @evaluation ||= evaluate(@solutions.first.indices)

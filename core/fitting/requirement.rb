@@ -14,6 +14,14 @@ module Verglas
         new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by
       end
 
+      # Slopes of all lengths that a machine asks of a body, at the middle of its marks: what a reading is worth there, before
+      # anything is solved. They hardly depend on the marks.
+      def self.gradients(machine:, estimate:, wishes:)
+        indices = machine.adjusters.map { |adjuster| adjuster.size / 2 }
+        machine.adjusters.filter_map { |adjuster| of(machine: machine, estimate: estimate, wishes: wishes, indices: indices, adjuster: adjuster) }
+               .select { |requirement| requirement.unit == :mm }.map(&:gradient)
+      end
+
       def initialize(machine, estimate, wishes, indices, adjuster, decided_by)
         @machine = machine
         @wishes = wishes

@@ -15,31 +15,34 @@ module Verglas
         def <=>(other) = key <=> other.key
       end
 
-      attr_reader :exercises, :alone, :cushion_back_mm, :cushion_seat_mm
+      attr_reader :exercises, :cushion_back_mm, :cushion_seat_mm
 
       # machines: {exercise => Machine}; shared: labels of the adjusters they share; wishes: {exercise => Wishes}.
       def initialize(machines:, shared:, estimate:, wishes:, taken: [], cushions: Cushions.none)
         @machines = machines
         @shared = shared
         @estimate = estimate
-        (back, seat), best = cushions.search(wholes(wishes).first) { |*pair| wholes(cushioned(wishes, *pair)).first }
+        @taken = taken
+        plain = wholes(wishes)
+        (back, seat), = cushions.search(plain.first) { |*pair| wholes(cushioned(wishes, *pair)).first }
         @cushion_back_mm = back
         @cushion_seat_mm = seat
-        @wishes = cushioned(wishes, back, seat)
-        instead = wholes(@wishes)[1]&.held
-        @exercises = advices(taken) { { held: best.held, instead: instead } }
-        @alone = advices(taken) { {} }
+        padded = [back, seat] != [0, 0]
+        @wishes = padded ? cushioned(wishes, back, seat) : wishes
+        best, second = padded ? wholes(@wishes) : plain
+        @exercises = advices(held: best.held, instead: second&.held)
       end
 
-      # Whether an exercise would stand elsewhere were it alone, and the grades of the two.
+      # {exercise => Advice} of each by itself.
+      def alone = @alone ||= advices
+
+      # Whether an exercise would stand elsewhere were it alone.
       def gave_up?(exercise) = alone[exercise].marks != exercises[exercise].marks
 
       private
 
-      def advices(taken)
-        @machines.to_h do |name, machine|
-          [name, Advice.new(machine: machine, estimate: @estimate, wishes: @wishes[name], taken: taken, **yield)]
-        end
+      def advices(**given)
+        @machines.to_h { |name, machine| [name, Advice.new(machine: machine, estimate: @estimate, wishes: @wishes[name], taken: @taken, **given)] }
       end
 
       def cushioned(wishes, back, seat) = wishes.transform_values { |wish| wish.with(cushion_back_mm: back.to_f, cushion_seat_mm: seat.to_f) }

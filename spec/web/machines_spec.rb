@@ -138,6 +138,7 @@ RSpec.describe "Machines over HTTP" do
         client(loft, account, name: name, sex: nil, stature: stature, seat_to_kneecap: (stature * 0.35).round)
       end
     end
+    let(:records) { people.map { |person| fitted(person) } }
 
     def fitted(person)
       opened = call(:post, "/api/fittings", { client_id: person[:id], machine_id: id })["id"]
@@ -148,7 +149,7 @@ RSpec.describe "Machines over HTTP" do
 
     before do
       tape_all
-      people.map { |person| fitted(person) }
+      records
     end
 
     it "keeps what was accepted as it was when a length changes, and says whose advice changes" do

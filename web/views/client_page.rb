@@ -12,7 +12,7 @@ module Verglas
           machines = gym.machines.in_service
           checked = Store::Queries::CheckedFittings.new(gym).call(row[:id])
           estimation = Inputs::ClientBody.estimation(row, readings, checked: Inputs::CheckedFittings.of(checked))
-          ranking = ranking(gym, row, readings, open_machines(machines, checked), estimation)
+          ranking = ranking(readings, open_machines(machines, checked), estimation)
           card = Store::Queries::ClientCard.new(gym)
           { client: details(row), body: Body.dimensions(estimation), learned: Body.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(row, readings), next: best(ranking),
@@ -31,14 +31,15 @@ module Verglas
           machines.select { |machine| machine[:state] == "in_use" && !settled.include?(machine[:id]) }
         end
 
-        def ranking(gym, row, readings, machines, estimation)
-          gradients = machines.flat_map { |machine| gradients(gym, row, readings, machine) }
+        def ranking(readings, machines, estimation)
+          gradients = machines.flat_map { |machine| gradients(machine, estimation.estimate) }
           Verglas::Body::NextReading.rank(estimate: estimation.estimate, gradients: gradients, taken: readings.map { |reading| reading[:observation].to_sym })
         end
 
-        def gradients(gym, row, readings, machine)
-          Store::Tables::Machines.exercises(machine).flat_map do |exercise|
-            Bench.new(gym, client: row, readings: readings, machine_row: machine, exercise: exercise.to_s).plain_gradients
+        def gradients(row, estimate)
+          Store::Tables::Machines.exercises(row).flat_map do |exercise|
+            machine = Store::Tables::Machines.value(row, exercise: exercise)
+            Verglas::Fitting::Requirement.gradients(machine: machine, estimate: estimate, wishes: Verglas::Fitting::Wishes.for(machine.family))
           end
         end
 
