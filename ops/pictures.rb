@@ -9,7 +9,8 @@ module Verglas
     class Pictures
       include Capybara::DSL
 
-      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off bench-short record].freeze
+      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off bench-short bench-curl bench-lying bench-station bench-untaped record
+                 machines machine machine-taping machine-entering].freeze
 
       def initialize(folder)
         @folder = folder
@@ -25,11 +26,9 @@ module Verglas
         shot("floor")
         client("Sunniva Quill", "client")
         tape("Zéphyrine Maddox")
-        bench("Imre Talbot-Vane", "Leg extension 1", "bench")
-        off
-        bench("Perpetua Lowe", "Leg extension 2", "bench-two-seats")
-        bench("Wendell Achterberg", "Leg extension 1", "bench-short")
+        benches
         record("Caspian Thwaite")
+        machines
       ensure
         Capybara.reset_sessions!
       end
@@ -37,7 +36,7 @@ module Verglas
       private
 
       def shot(name)
-        return unless @only.empty? || @only.include?(name)
+        return unless name && (@only.empty? || @only.include?(name))
 
         sleep 0.35 # the figure has come to rest, fonts are in
         page.save_screenshot(File.join(@folder, "#{name}.png")) # rubocop:disable Lint/Debugger -- pictures are what this makes
@@ -75,8 +74,44 @@ module Verglas
       def bench(name, machine, picture)
         open_client(name)
         find("[data-machine='#{machine}']").find("a, button").click
-        assert_selector "[data-figure=side]"
+        assert_selector "[data-adjuster]"
         shot(picture)
+      end
+
+      def benches
+        bench("Imre Talbot-Vane", "Leg extension 1", "bench")
+        off
+        bench("Perpetua Lowe", "Leg extension 2", "bench-two-seats")
+        bench("Wendell Achterberg", "Leg extension 1", "bench-short")
+        bench("Sunniva Quill", "Leg curl 2", "bench-curl")
+        bench("Imre Talbot-Vane", "Lying curl 1", "bench-lying")
+        bench("Perpetua Lowe", "Leg station 1: curl", "bench-station")
+        untaped("Ione Fairweather", "Leg curl 3")
+      end
+
+      def untaped(name, machine)
+        bench(name, machine, nil)
+        click_button "Write down"
+        shot("bench-untaped")
+      end
+
+      def machines
+        visit "/machines"
+        assert_text "Cushions and pads"
+        shot("machines")
+        click_link(text: /Leg curl 1/)
+        assert_text "height, cm"
+        shot("machine")
+        click_link "Tape again"
+        click_button "Back pad to pivot"
+        fill_in "Length in cm", with: "62.1"
+        assert_selector "[data-person=large]", text: /off|wrong/
+        shot("machine-taping")
+        visit "/machines/new"
+        find("label", text: "Seated leg curl", exact_text: true).click
+        click_button "Add the first adjuster"
+        fill_in "Marks as printed", with: "1-6, 8-12"
+        shot("machine-entering")
       end
 
       def off

@@ -25,7 +25,7 @@ module Verglas
           row = bench.machine_row
           { id: row[:id], name: exercise_name(row[:name], bench.exercise), place: row[:place], family: row[:family],
             family_name: Formats::Words.say("families.#{row[:family]}"), state: row[:state], taped: taped(row),
-            up: Verglas::Fitting::Mechanisms.of(bench.machine)::UP, signs: signs(bench.machine), aids: bench.aid_sizes,
+            up: Verglas::Fitting::Mechanisms.of(bench.machine)::UP, slack_from_deg: row[:slack_from_deg]&.to_f, signs: signs(bench.machine), aids: bench.aid_sizes,
             adjusters: adjusters(bench.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }) }
         end
 

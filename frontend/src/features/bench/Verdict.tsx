@@ -2,12 +2,33 @@
 // gave up for its shared seat, and which reading would make it surer.
 import type { Dispatch } from "react";
 import { Link } from "react-router";
-import type { Evaluation, FittingPage } from "../../api/types";
+import styled from "styled-components";
+import type { Evaluation, FittingPage, Marks } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { BandName } from "../../ui/Band";
 import { QuietButton } from "../../ui/Button";
 import { Strong } from "../../ui/Page";
+import { colour, size, space } from "../../ui/tokens";
 import { Push, VerdictArea, VerdictLine } from "./layout";
+
+const RunnerUp = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 ${space(2)};
+  color: ${colour.inkMuted};
+  margin-top: -${space(2)};
+  button {
+    font-size: ${size.small};
+  }
+`;
+
+/** Only what differs from the advised marks. */
+const marksIn = ({ machine, advice }: FittingPage, marks: Marks): string =>
+  machine.adjusters
+    .filter(({ label }) => advice?.marks[label] !== undefined && advice.marks[label] !== marks[label])
+    .map(({ name, label }) => `${name.toLowerCase()} ${marks[label]}`)
+    .join(", ");
 
 type Props = { fitting: FittingPage; evaluation: Evaluation; asAdvised: boolean; dispatch: Dispatch<BenchEvent> };
 
@@ -18,6 +39,9 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
     fitting.repaired ? "The machine's marks were changed since: those which no longer exist stand as advised." : null,
     fitting.machine.taped === "partly" ? "Taped in part: only what is taped is told." : null,
     station?.other ?? null,
+    fitting.machine.slack_from_deg === null
+      ? null
+      : `The load goes slack from ${fitting.machine.slack_from_deg}° of knee bend: end before it.`,
     ...(asAdvised ? [...advice.aids_says, station?.gave_up ?? null, ...advice.shortfalls.map(({ says }) => says)] : []),
   ].filter((line) => line !== null);
   return (
@@ -40,6 +64,16 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
       {told.map((line) => (
         <p key={line}>{line}</p>
       ))}
+      {asAdvised && advice.runner_up ? (
+        <RunnerUp>
+          Next best: {marksIn(fitting, advice.runner_up.marks)} <BandName band={advice.runner_up.grade} />
+          <QuietButton
+            onPress={() => dispatch({ type: "setAll", marks: advice.runner_up?.marks ?? {}, aids: advice.aids })}
+          >
+            Try it
+          </QuietButton>
+        </RunnerUp>
+      ) : null}
     </VerdictArea>
   );
 }
