@@ -47,7 +47,7 @@ RSpec.describe Verglas::Fitting::StationAdvice do
 
   it "finds what trying every mark of both exercises finds, for random bodies" do
     random = Random.new(31)
-    200.times do
+    60.times do
       body = random_body(random)
       advised = advice(Verglas::Body::Estimate.exact(body))
       found = advised.exercises.map { |_, one| one.evaluation.indices }

@@ -59,7 +59,7 @@ type Common = {
   trial: Trial | undefined;
   busy: boolean;
   thrown: unknown;
-  said: string;
+  said: ReactNode;
 };
 
 /** The frame of both forms: what to do, the fields, what is odd, keep. */

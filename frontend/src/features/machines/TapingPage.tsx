@@ -1,8 +1,8 @@
 // Taping a machine, one length a step: where the tape goes, what is odd about what was read, and live how three people would sit.
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { Button } from "react-aria-components";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import styled from "styled-components";
 import { api, newKey, refusal, Refused, unwrap } from "../../api/client";
 import { machineQuery, meQuery } from "../../api/queries";
@@ -131,7 +131,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
   const exercise = page.exercises.find(({ name }) => name === exerciseName) ?? page.exercises[0];
   const [chosen, setChosen] = useState(() => (exercise ? nextStep(exercise, null)?.id : undefined));
   const [typed, setTyped] = useState<Typed>(null);
-  const [said, setSaid] = useState("");
+  const [said, setSaid] = useState<ReactNode>("");
   const queryClient = useQueryClient();
   const rested = useRested(typed);
   const trial = useQuery({
@@ -161,7 +161,17 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
       void queryClient.invalidateQueries({ queryKey: ["machine", id, "population"] });
       const now = next.exercises.find(({ name }) => name === exerciseName);
       const forgotten = "value" in sent ? sent.value === null : sent.travel === null;
-      setSaid(forgotten ? "Forgotten." : "Kept.");
+      const done = forgotten ? "Forgotten." : "Kept.";
+      // From the second description on, somebody was fitted on an earlier one.
+      setSaid(
+        next.number > 1 ? (
+          <>
+            {done} <Link to={`/machines/${id}#changed`}>See whose advice changes</Link>
+          </>
+        ) : (
+          done
+        ),
+      );
       setTyped(null);
       if (now && !forgotten) setChosen(nextStep(now, chosen ?? null)?.id ?? chosen);
     },

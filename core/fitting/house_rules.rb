@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # Where good instructors disagree: the gym picks a school of each question, an instructor may pick another for a client,
+    # and where the computation depends on it, it does. core/data/house_rules.yml
+    module HouseRules
+      # schools: {name => what it aims at on the question's families}; families: on which it is asked, empty for all.
+      Question = Value.define(:name, :default, :families, :schools) do
+        def asked_of?(family) = families.empty? || families.include?(family.id)
+      end
+
+      QUESTIONS = Tables[:house_rules][:questions].to_h do |row|
+        schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
+        name = row[:name].to_sym
+        [name, Question.new(name: name, default: row[:default].to_sym, families: row.fetch(:families, []).map(&:to_sym), schools: schools)]
+      end.freeze
+
+      module_function
+
+      # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen there.
+      def chosen(gym: {}, client: {})
+        QUESTIONS.to_h { |name, question| [name, client[name] || gym[name] || question.default] }
+      end
+
+      # What the chosen schools aim at on a family, by the names of Wishes.
+      def wishes(family, chosen)
+        QUESTIONS.each_value.select { |question| question.asked_of?(family) }.map { |question| question.schools.fetch(chosen[question.name]) }.inject({}, :merge)
+      end
+
+      def fetch(name) = QUESTIONS.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_question, path: "/question", question: name.to_s) }
+
+      # The school, checked to be one of the question's.
+      def school(question, name)
+        fetch(question).schools.key?(name.to_s.to_sym) ? name.to_sym : raise(Invalid.new(:not_allowed, path: "/school", known: fetch(question).schools.keys))
+      end
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Loading
+    # What is worth saying of loads side by side. Working figures in core/data/loads.yml. docs/model.md section 11.
+    module Remarks
+      FIGURES = Tables[:loads][:figures]
+      # share: the number compared; remarked: whether it is worth saying.
+      Share = Struct.new(:share, :remarked)
+
+      module_function
+
+      # |L - R| over the larger.
+      def sides(left_kg, right_kg)
+        share = (left_kg - right_kg).abs / [left_kg, right_kg].max.to_f
+        Share.new(share, share > FIGURES[:side_difference][:above_share])
+      end
+
+      # A curl beside an extension of the same client.
+      def curl_to_extension(curl_kg, extension_kg)
+        share = curl_kg / extension_kg.to_f
+        low, high = FIGURES[:curl_to_extension].values_at(:low, :high)
+        Share.new(share, !share.between?(low, high))
+      end
+
+      # Whether a belt is worn: always by that school, or above a share of body mass; load or mass unknown: worn.
+      def belt?(load_kg, body_mass_kg, always: false)
+        always || load_kg.nil? || body_mass_kg.nil? || load_kg > FIGURES[:belt][:above_share_of_body_mass] * body_mass_kg
+      end
+
+      # Half the working load, rounded down to what the machine can do; the lightest where that is more.
+      def light_set(machine, working_kg)
+        wanted = FIGURES[:light_set][:share] * working_kg
+        machine.at_most(wanted) || machine.lightest
+      end
+
+      # Seconds of a set: repetitions times up, hold, down and pause.
+      def set_seconds(repetitions, tempo) = repetitions * tempo.sum
+    end
+  end
+end
