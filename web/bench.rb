@@ -14,7 +14,8 @@ module Verglas
       end
 
       # exercise: its name, "" on a machine with one.
-      def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil)
+      def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil, rules: nil)
+        @rules = rules
         @gym = gym
         @client = client
         @readings = readings
@@ -33,6 +34,18 @@ module Verglas
         @aid_sizes ||= Fitting::Mechanisms.of(machine)::AIDS.select { |aid| takes?(aid) }.to_h { |aid| [aid, gym.equipment.sizes.fetch(aid.to_s.delete_suffix("_mm"))] }
       end
 
+      # {question => school} that holds for this client, and what was chosen for the client alone.
+      def rules = @rules ||= Fitting::HouseRules.chosen(**rules_chosen)
+      def own_rules = rules_chosen[:client]
+
+      # The same bench under other rules.
+      def with_rules(rules)
+        self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, rules: rules)
+      end
+
+      # What is aimed at on a machine, by the rules.
+      def wishes_for(machine, **given) = Fitting::Wishes.for(machine.family, **Fitting::HouseRules.wishes(machine.family, rules), **given)
+
       # Names of the readings which the body rests on: what was refused is left out.
       def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
 
@@ -44,7 +57,7 @@ module Verglas
 
       def station_advice
         @station_advice ||= Fitting::StationAdvice.new(machines: exercises, shared: shared, cushions: cushions, estimate: estimation.estimate, taken: taken,
-                                                       wishes: exercises.transform_values { |machine| Fitting::Wishes.for(machine.family) })
+                                                       wishes: exercises.transform_values { |machine| wishes_for(machine) })
       end
 
       # Labels of the adjusters which a station's exercises share.
@@ -54,7 +67,7 @@ module Verglas
       def advised_aids = Inputs::Aids.of(advice.wishes.to_h)
 
       def evaluation(marks, aids = {})
-        wishes = Fitting::Wishes.for(machine.family, **Inputs::Aids.wishes(aids))
+        wishes = wishes_for(machine, **Inputs::Aids.wishes(aids))
         Fitting::Evaluation.new(machine: machine, estimate: estimation.estimate, wishes: wishes, indices: machine.indices(marks))
       end
 
@@ -67,15 +80,16 @@ module Verglas
           readings: estimation.reports.map { |report| Views::Body.report(report) }, learned: Views::Body.learned(checked_rows),
           mean_mm: Views.rounded(estimation.estimate.mean), sd_mm: Views.rounded(estimation.estimate.sd),
           machine: { id: machine.id, name: machine.name, description_number: machine_row[:number] },
-          wishes: advice.wishes.to_h, advised: advice.marks, advised_status: advice.status }
+          wishes: advice.wishes.to_h, rules: Views::Rules.used(machine.family, rules), advised: advice.marks, advised_status: advice.status }
       end
 
       private
 
+      def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
       def machine_of(exercise) = Store::Tables::Machines.value(machine_row, exercise: exercise)
 
       def plain_advice
-        Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: Fitting::Wishes.for(machine.family, hip_pad_mm: hip_pad_mm), taken: taken, cushions: cushions)
+        Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: wishes_for(machine, hip_pad_mm: hip_pad_mm), taken: taken, cushions: cushions)
       end
 
       def cushions

@@ -35,7 +35,11 @@ module Verglas
       private
 
       def exercises = Store::Tables::Machines.exercises(@row)
-      def advice(machine, estimate) = Fitting::Advice.new(machine: machine, estimate: estimate, wishes: Fitting::Wishes.for(machine.family))
+      def advice(machine, estimate) = Fitting::Advice.new(machine: machine, estimate: estimate, wishes: wishes(machine.family))
+
+      # As the gym has its rules.
+      def wishes(family) = Fitting::Wishes.for(family, **Fitting::HouseRules.wishes(family, rules))
+      def rules = @rules ||= Fitting::HouseRules.chosen(gym: @gym.rules.of_gym)
 
       def change(client, exercise, before, now)
         estimate = Inputs::ClientBody.estimation(client, @gym.readings.of(client[:id])).estimate

@@ -26,7 +26,7 @@ module Verglas
         crease: Rule.new(unit: :mm, constants: 2, position: ->(at) { at[:back_face] - at[:seat_edge] },
                          required: ->(mechanics, _) { BANDS[:crease_gap].target + mechanics.body.knee_back - mechanics.seated_length_mm }),
         thigh_press: Rule.new(unit: :mm, constants: 1, position: ->(at) { at[:thigh_pad_height] },
-                              required: ->(mechanics, _) { mechanics.body.thigh_depth + mechanics.wishes.cushion_seat_mm - BANDS[:thigh_press].target }),
+                              required: ->(mechanics, _) { mechanics.body.thigh_depth + mechanics.wishes.cushion_seat_mm - mechanics.wishes.thigh_press_mm }),
         kneecap: Rule.new(unit: :mm, constants: 2, position: ->(at) { at[:thigh_pad_front] },
                           required: ->(mechanics, at) { mechanics.joint(at).s - KNEECAP_EDGE_MM - BANDS[:kneecap_gap].target }),
         **ARM_RULES
@@ -127,7 +127,8 @@ module Verglas
 
       def thigh_press(parameters)
         press = thigh_press_mm(parameters)
-        Finding.grade(:thigh_press, value: press, graded: press, band: BANDS[:thigh_press])
+        graded = press - wishes.thigh_press_mm + BANDS[:thigh_press].target # the band moves with what is wanted
+        Finding.grade(:thigh_press, value: press, graded: graded, band: BANDS[:thigh_press])
       end
     end
   end

@@ -30,7 +30,7 @@ module Verglas
                      .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
                      .distinct(Sequel[:fittings][:machine_id]).order(Sequel[:fittings][:machine_id], Sequel.desc(:accepted_at))
                      .select(Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :knee_off_mm, :roller_seen, :accepted_at,
-                             :family, :name, :constants, :adjusters, :exercises)
+                             Sequel.lit("(computed_from->'wishes'->>'contact_above_ankle_mm')::float").as(:contact_above_ankle_mm), :family, :name, :constants, :adjusters, :exercises)
           @gym.db[:latest].with(:latest, rows)
         end
       end

@@ -12,7 +12,7 @@ module Verglas
 
         def one(row)
           machine = Store::Tables::Machines.value(row, exercise: row[:exercise][/.+/])
-          wishes = Fitting::Wishes.for(machine.family, **Aids.wishes(row[:aids].to_h))
+          wishes = Fitting::Wishes.for(machine.family, **{ contact_above_ankle_mm: row[:contact_above_ankle_mm] }.compact, **Aids.wishes(row[:aids].to_h))
           # Only the marks are read, so any body serves.
           evaluation = Fitting::Evaluation.new(machine: machine, estimate: Body::Prior.estimate(sex: nil), wishes: wishes, indices: machine.indices(row[:marks].to_h))
           Fitting::Checked.of(evaluation, machine: row[:id], knee_off_mm: row[:knee_off_mm]&.to_f, roller_seen: row[:roller_seen])

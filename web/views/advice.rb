@@ -81,7 +81,15 @@ module Verglas
           wishes = bench.advice.wishes
           numbers = { adjuster: rule == :recorded ? Formats::Words.adjuster(adjuster.label) : adjuster.label, mark: adjuster.mark,
                       wanted: wishes.contact_above_ankle_mm.round, wanted_deg: wishes.start_bend_deg.round }
-          { id: adjuster.label, adjuster: adjuster.label, title: say(rule, :title, numbers), look: say(rule, :look, numbers), right: say(rule, :right, numbers), do: say(rule, :do, numbers) }
+          { id: adjuster.label, adjuster: adjuster.label, title: say(rule, :title, numbers), look: say(rule, :look, numbers), right: right(rule, numbers, wishes),
+            do: say(rule, :do, numbers) }
+        end
+
+        # The range says too where it ends, where a rule ends it short of straight.
+        def right(rule, numbers, wishes)
+          return say(rule, :right, numbers) unless rule == :start && wishes.end_short_deg.positive?
+
+          "#{say(rule, :right, numbers)} #{say(:start, :end_short, { deg: wishes.end_short_deg.round })}"
         end
 
         # Where the client slides, the joint is set before any adjuster.

@@ -45,6 +45,14 @@ export const changesQuery = (id: string, number: number) =>
     enabled: number > 1,
   });
 
+export const rulesQuery = queryOptions({ queryKey: ["rules"], queryFn: () => unwrap(api.GET("/api/rules")) });
+
+export const clientRulesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["client", id, "rules"],
+    queryFn: () => unwrap(api.GET("/api/clients/{id}/rules", { params: { path: { id } } })),
+  });
+
 export const equipmentQuery = queryOptions({
   queryKey: ["equipment"],
   queryFn: () => unwrap(api.GET("/api/equipment")),

@@ -24,6 +24,7 @@ export type Trial = Schemas["Trial"];
 export type Person = Schemas["Person"];
 export type Population = Schemas["Population"];
 export type Changes = Schemas["Changes"];
+export type Question = Schemas["Question"];
 export type Equipment = Schemas["Equipment"];
 export type Floor = Schemas["Floor"];
 export type Tags = Schemas["Tags"];

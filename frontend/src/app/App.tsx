@@ -10,11 +10,13 @@ import { ClientsPage } from "../features/clients/ClientsPage";
 import { EditClientPage } from "../features/clients/EditClientPage";
 import { NewClientPage } from "../features/clients/NewClientPage";
 import { FloorPage } from "../features/floor/FloorPage";
-import { HouseRulesPage, SessionsPage } from "../features/later/LaterPages";
+import { SessionsPage } from "../features/later/LaterPages";
 import { CorrectMachinePage, EnterMachinePage } from "../features/machines/EnterMachinePage";
 import { MachinePage } from "../features/machines/MachinePage";
 import { MachinesPage } from "../features/machines/MachinesPage";
 import { TapingPage } from "../features/machines/TapingPage";
+import { ClientRulesPage } from "../features/rules/ClientRulesPage";
+import { HouseRulesPage } from "../features/rules/HouseRulesPage";
 import { SignInPage } from "../features/sign-in/SignInPage";
 import { TapePage } from "../features/tape/TapePage";
 import { GlobalStyle } from "../ui/GlobalStyle";
@@ -54,6 +56,7 @@ function Places() {
           <Route path="clients/new" element={<NewClientPage />} />
           <Route path="clients/:id" element={<ClientPage />} />
           <Route path="clients/:id/details" element={<EditClientPage />} />
+          <Route path="clients/:id/rules" element={<ClientRulesPage />} />
           <Route path="clients/:id/tape" element={<TapePage />} />
           <Route path="fittings/:id" element={<BenchPage />} />
           <Route path="machines" element={<MachinesPage />} />

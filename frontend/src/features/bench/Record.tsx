@@ -95,6 +95,14 @@ export function Record({ fitting }: { fitting: FittingPage }) {
                   {reading.state === "used" ? "" : ` (${reading.state.replace("_", " ")})`}
                 </li>
               ))}
+              {from.rules.length > 0 ? (
+                <li>
+                  by the rules:{" "}
+                  {from.rules
+                    .map((rule) => `${rule.title.toLowerCase()} ${rule.school_title.toLowerCase()}`)
+                    .join("; ")}
+                </li>
+              ) : null}
               {from.learned.map((learned) => (
                 <li key={learned.fitting_id}>learned from {learned.machine}</li>
               ))}

@@ -90,6 +90,7 @@ export function ClientPage() {
             .join(" · ")}
         </Muted>
         <QuietLink to={`/clients/${id}/details`}>Correct</QuietLink>
+        <QuietLink to={`/clients/${id}/rules`}>House rules</QuietLink>
       </PageHead>
       <Columns>
         <Section>

@@ -20,10 +20,3 @@ export const SessionsPage = () => (
     cheapest changeovers. Today, open a client and pick a machine.
   </Later>
 );
-
-export const HouseRulesPage = () => (
-  <Later title="House rules">
-    Not built yet. Here the gym will choose between the schools where good instructors disagree. Until then the defaults
-    hold: roller just above the ankle, extension from a right angle.
-  </Later>
-);

@@ -1,0 +1,86 @@
+// The contested questions for one client: as the gym has them, or otherwise, with why.
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useParams } from "react-router";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { clientRulesQuery } from "../../api/queries";
+import type { Question } from "../../api/types";
+import { useTitle } from "../../app/Shell";
+import { PrimaryButton, QuietButton } from "../../ui/Button";
+import { Dialogue } from "../../ui/Dialogue";
+import { Field } from "../../ui/Field";
+import { QuietLink } from "../../ui/LinkButton";
+import { Notice } from "../../ui/Notice";
+import { Muted, Page, PageHead, Title } from "../../ui/Page";
+import { QuestionList } from "./QuestionList";
+
+type Asked = { question: Question; school: string };
+
+export function ClientRulesPage() {
+  const { id = "" } = useParams();
+  const rules = useQuery(clientRulesQuery(id));
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const [reason, setReason] = useState("");
+  const queryClient = useQueryClient();
+  useTitle(rules.data ? `House rules for ${rules.data.client.name}` : "House rules");
+  const choose = useMutation({
+    mutationFn: ({ name, school }: { name: string; school: string | null }) =>
+      unwrap(
+        api.PUT("/api/clients/{id}/rules/{question}", {
+          params: { path: { id, question: name }, header: newKey() },
+          body: { school, reason },
+        }),
+      ),
+    onSuccess: (kept) => {
+      setAsked(null);
+      setReason("");
+      queryClient.setQueryData(clientRulesQuery(id).queryKey, kept);
+    },
+  });
+  if (!rules.data) return null;
+  const titleOf = (question: Question, school: string | undefined) =>
+    question.schools.find(({ name }) => name === school)?.title ?? "";
+  return (
+    <Page>
+      <PageHead>
+        <Title>House rules for {rules.data.client.name}</Title>
+        <Muted>as the gym has them, unless chosen otherwise here</Muted>
+        <QuietLink to={`/clients/${id}`}>To the card</QuietLink>
+      </PageHead>
+      {choose.error ? <Notice tone="wrong">{refusal(choose.error)?.message}</Notice> : null}
+      <QuestionList
+        questions={rules.data.questions}
+        asTheGym={(question) => titleOf(question, question.gym)}
+        onChoose={(question, school) =>
+          school === null ? choose.mutate({ name: question.name, school }) : setAsked({ question, school })
+        }
+      />
+      {asked ? (
+        <Dialogue
+          title={`${asked.question.title}: ${titleOf(asked.question, asked.school).toLowerCase()}`}
+          isOpen
+          onClose={() => setAsked(null)}
+        >
+          <Field
+            label="Why, for this client"
+            hint="A colleague should be able to tell a choice from an accident. No health notes here."
+            value={reason}
+            maxLength={200}
+            autoFocus
+            autoComplete="off"
+            onChange={setReason}
+          />
+          <p style={{ marginTop: "1rem" }}>
+            <PrimaryButton
+              isDisabled={choose.isPending}
+              onPress={() => choose.mutate({ name: asked.question.name, school: asked.school })}
+            >
+              Choose it
+            </PrimaryButton>{" "}
+            <QuietButton onPress={() => setAsked(null)}>Leave it as it is</QuietButton>
+          </p>
+        </Dialogue>
+      ) : null}
+    </Page>
+  );
+}

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require "system_helper"
+
+RSpec.describe "House rules in the browser" do
+  let!(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
+  let!(:person) { client(loft, account, name: "Imre Talbot", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541) }
+
+  before { sign_in }
+
+  def open_bench
+    visit "/clients/#{person[:id]}"
+    within("[data-machine='Leg extension 1']") { find("button, a", text: /Fit|Resume/).click }
+    expect(page).to have_css("[data-figure=side]")
+  end
+
+  it "says whose advice a choice changes before it is made, and the bench follows" do
+    open_bench
+    expect(mark("roller")).to eq("C")
+    click_button "Write down"
+    click_button "Accept and write down"
+    expect(page).to have_text("Accepted fittings")
+    click_link "House rules", match: :first
+    visit "/rules"
+    within("[data-question=extension_roller]") { find("label", text: "A hand's width above").click }
+    within("[role=dialog]") do
+      expect(page).to have_text("The advice changes on 1 of 1 cards")
+      expect(page).to have_link("Imre Talbot")
+      click_button "Leave it as it is"
+    end
+    expect(db[:gym_rules].count).to eq(0)
+    within("[data-question=extension_roller]") { find("label", text: "A hand's width above").click }
+    expect(page).to have_css("[role=dialog]", text: "1 of 1")
+    expect_accessible("what a house rule changes")
+    within("[role=dialog]") { click_button "Choose it" }
+    expect(page).to have_no_css("[role=dialog]")
+    open_bench
+    expect(page).to have_button("Back to the advised") # as last accepted, which is not what is advised now
+    click_button "Back to the advised"
+    expect(mark("roller")).to eq("A")
+  end
+
+  it "asks why when an instructor chooses otherwise for a client, and shows it" do
+    visit "/clients/#{person[:id]}/rules"
+    within("[data-question=extension_end]") { find("label", text: "Just short").click }
+    within("[role=dialog]") do
+      fill_in "Why, for this client", with: "Snaps it otherwise."
+      click_button "Choose it"
+    end
+    expect(page).to have_text("Maren Oldcastle: Snaps it otherwise.")
+    open_bench
+    click_button "Start of the range"
+    expect(page).to have_text("End 5° short of straight.")
+  end
+end

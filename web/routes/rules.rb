@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Routes
+      # House rules: the gym's school of each contested question, and a client's own.
+      module Rules
+        def self.registered(app)
+          app.get("/api/rules") { reply(Views::Rules.of_gym(gym)) }
+
+          app.put("/api/rules/:question") do |name|
+            write_once do
+              gym.rules.set(name, school_of(name).to_s, by: staff[:id])
+              Views::Rules.of_gym(gym)
+            end
+          end
+
+          # What another school would change; nothing is written.
+          app.post("/api/rules/:question/changes") do |name|
+            reply(RuleChanges.new(gym, Fitting::HouseRules.fetch(name), school_of(name)).call)
+          end
+
+          app.get("/api/clients/:id/rules") { |id| reply(Views::Rules.of_client(gym, client_row(id))) }
+
+          app.put("/api/clients/:id/rules/:question") do |id, name|
+            write_once do
+              client = client_row(id)
+              school = input[:school] && school_of(name).to_s
+              Fitting::HouseRules.fetch(name)
+              gym.rules.set_for_client(client[:id], name, school, reason: input.fetch(:reason, "").strip, by: staff[:id])
+              Views::Rules.of_client(gym, client)
+            end
+          end
+          app.helpers Helpers
+        end
+
+        # What these routes share.
+        module Helpers
+          def school_of(question) = Fitting::HouseRules.school(question, input[:school])
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # Contested questions with their schools, a reason each, and what was chosen.
+      module Rules
+        module_function
+
+        def of_gym(gym)
+          chosen = gym.rules.of_gym
+          { questions: questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } } }
+        end
+
+        # chosen: null where it is as the gym has it.
+        def of_client(gym, client)
+          own = gym.rules.of_client(client[:id]).to_h { |row| [row[:question].to_sym, row] }
+          gyms = gym.rules.of_gym
+          { client: Client.summary(client),
+            questions: questions do |question|
+              row = own[question.name]
+              { chosen: row && row[:school], gym: gyms.fetch(question.name, question.default), reason: row ? row[:reason] : "", by: row && row[:by_name] }
+            end }
+        end
+
+        # Those asked of a machine's family, with the school that was used.
+        def used(family, chosen)
+          Verglas::Fitting::HouseRules::QUESTIONS.each_value.select { |question| question.asked_of?(family) }.map do |question|
+            { question: question.name, title: words(question.name, :title), school: chosen[question.name], school_title: words(question.name, "schools.#{chosen[question.name]}.title") }
+          end
+        end
+
+        def questions
+          Verglas::Fitting::HouseRules::QUESTIONS.each_value.map do |question|
+            { name: question.name, title: words(question.name, :title), computed: question.schools.values.any?(&:any?), default: question.default,
+              schools: question.schools.keys.map { |school| school(question.name, school) }, **yield(question) }
+          end
+        end
+
+        def school(question, school)
+          { name: school, title: words(question, "schools.#{school}.title"), reason: words(question, "schools.#{school}.reason") }
+        end
+
+        def words(question, part) = Formats::Words.say("house_rules.#{question}.#{part}")
+        private_class_method :questions, :school, :words
+      end
+    end
+  end
+end
