@@ -53,6 +53,9 @@ module Verglas
         person["readings"].each do |observation, value|
           @gym.readings.put(client_id: row[:id], observation: observation, value_mm: value, unit: "cm", confirmed: false, taken_by: @staff.first)
         end
+        person.fetch("cautions", {}).each do |caution, fields|
+          @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
+        end
         person.fetch("fitted", []).each { |name| accept(row, name) }
         person.fetch("checked", []).each { |name| accept(row, name, knee_off_mm: 0, roller_seen: true) }
         person.fetch("open", []).each { |name| open_draft(row, name) }

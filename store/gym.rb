@@ -16,6 +16,7 @@ module Verglas
       def machines = Tables::Machines.new(self)
       def fittings = Tables::Fittings.new(self)
       def photographs = Tables::Photographs.new(self)
+      def cautions = Tables::Cautions.new(self)
       def rules = Tables::Rules.new(self)
       def equipment = Tables::Equipment.new(self)
       def row = db[:gyms].first(id: id)

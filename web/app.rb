@@ -25,7 +25,7 @@ module Verglas
       end
 
       helpers Requests
-      register Routes::Places, Routes::Floor, Routes::Clients, Routes::Readings, Routes::Machines, Routes::Photographs, Routes::Rules, Routes::Fittings
+      register Routes::Places, Routes::Floor, Routes::Clients, Routes::Readings, Routes::Machines, Routes::Photographs, Routes::Rules, Routes::Cautions, Routes::Fittings
 
       before "/api/*" do
         content_type :json

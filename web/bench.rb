@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Verglas
   module Web
     # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of its
@@ -43,8 +45,23 @@ module Verglas
         self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, rules: rules)
       end
 
-      # What is aimed at on a machine, by the rules.
-      def wishes_for(machine, **given) = Fitting::Wishes.for(machine.family, **Fitting::HouseRules.wishes(machine.family, rules), **given)
+      def caution_rows = @caution_rows ||= gym.cautions.of(client[:id])
+      def caution_effect = effect_on(machine.family)
+
+      # What keeps this client off this machine: cautions, and the maker's limits. {code => numbers for words}
+      def bars(today = Date.today)
+        caution_effect.bars.to_h { |name| [name, {}] }.merge(maker_mass, maker_age(today))
+      end
+
+      # Codes for which the marks cannot be accepted, whatever the reason; empty when they can.
+      def refusals(evaluation)
+        Fitting::NeverAccepted.reasons(evaluation, Fitting::Cautions::Effect.new(bars: bars.keys, wishes: {}))
+      end
+
+      # What is aimed at on a machine: by the rules, narrowed by the cautions.
+      def wishes_for(machine, **given)
+        Fitting::Wishes.for(machine.family, **Fitting::HouseRules.wishes(machine.family, rules), **effect_on(machine.family).wishes, **given)
+      end
 
       # Names of the readings which the body rests on: what was refused is left out.
       def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
@@ -80,10 +97,25 @@ module Verglas
           readings: estimation.reports.map { |report| Views::Body.report(report) }, learned: Views::Body.learned(checked_rows),
           mean_mm: Views.rounded(estimation.estimate.mean), sd_mm: Views.rounded(estimation.estimate.sd),
           machine: { id: machine.id, name: machine.name, description_number: machine_row[:number] },
-          wishes: advice.wishes.to_h, rules: Views::Rules.used(machine.family, rules), advised: advice.marks, advised_status: advice.status }
+          wishes: advice.wishes.to_h, rules: Views::Rules.used(machine.family, rules), cautions: caution_rows.map { |row| Views::Cautions.line(row) }, advised: advice.marks, advised_status: advice.status }
       end
 
       private
+
+      def effect_on(family)
+        aimed_at = { **family.wanted, **Fitting::HouseRules.wishes(family, rules) }
+        Fitting::Cautions.effect(family, caution_rows.map { |row| Inputs::Caution.value(row) }, aimed_at)
+      end
+
+      def maker_mass
+        limit = machine_row[:user_mass_limit_kg]
+        limit && client[:body_mass_kg] && client[:body_mass_kg] > limit ? { maker_mass: { limit: limit.to_i } } : {}
+      end
+
+      def maker_age(today)
+        limit = machine_row[:least_age_years]
+        limit && client[:birth_date] && client[:birth_date] > today << (12 * limit) ? { maker_age: { limit: limit } } : {}
+      end
 
       def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
       def machine_of(exercise) = Store::Tables::Machines.value(machine_row, exercise: exercise)

@@ -44,6 +44,8 @@ module Verglas
       def current_state(row)
         return Views::Fitting.state(row, by: db[:accounts].where(id: row[:updated_by]).get(:name)) if row.key?(:marks)
 
+        return Views::Cautions.one(row) if row.key?(:caution)
+
         row.key?(:family) ? Views::Machine.summary(row).merge(version: row[:version]) : Views::Client.summary(row)
       end
 

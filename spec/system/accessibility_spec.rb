@@ -39,7 +39,8 @@ RSpec.describe "Every screen" do
                   "/machines/#{here[:id]}/correct" => "Marks as printed", "/machines/#{here[:id]}/tape" => "Small, 152 cm",
                   "/fittings/#{on("curl_plain", "Leg curl")}" => "Kneecap", "/fittings/#{on("lie_flat", "Lying curl")}" => "Kneecap past",
                   "/fittings/#{on("shared_seat", "Station", "curl")}" => "Extension",
-                  "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/rules" => "As the gym has it", "/nowhere" => "nothing at this address" }
+                  "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/cautions" => "No caution is known",
+                  "/clients/#{person[:id]}/rules" => "As the gym has it", "/nowhere" => "nothing at this address" }
       screens.each do |path, text|
         visit path
         expect(page).to have_text(text)

@@ -39,6 +39,8 @@ module Verglas
               bench = bench(id)
               sheet = Sheet.of_input(bench, input)
               aids = sheet.fetch(:aids) { bench.fitting[:aids].to_h }
+              refused = bench.refusals(bench.evaluation(input[:marks], aids)).first
+              refuse(refused) if refused
               row = gym.fittings.accept(id, version: input[:version], result: bench.result(input[:marks], aids), computed_from: bench.computed_from,
                                             description_number: bench.machine_row[:number], by: staff[:id], **sheet)
               share_seat(bench, row)

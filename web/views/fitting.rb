@@ -18,14 +18,15 @@ module Verglas
 
         def record(bench, gym)
           row = bench.fitting
-          { **common(bench, gym, of: row[:accepted_by]), evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil, repaired: false }
+          { **common(bench, gym, of: row[:accepted_by]), evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil,
+                                                         cautions: row[:computed_from].to_h.fetch("cautions", []), bars: [], narrowed: nil, repaired: false }
         end
 
         # A draft whose marks were chosen on an older description is shown with those that still stand.
         def draft(bench, gym)
           marks = Sheet.repaired(bench, bench.fitting[:marks].to_h)
           { **common(bench, gym, of: bench.fitting[:updated_by]), marks: marks, evaluation: Evaluation.of(bench.evaluation(marks, bench.fitting[:aids].to_h)),
-                                                                  advice: Advice.of(bench), computed_from: nil, repaired: marks != bench.fitting[:marks].to_h }
+                                                                  advice: Advice.of(bench), **Cautions.on_bench(bench), computed_from: nil, repaired: marks != bench.fitting[:marks].to_h }
         end
 
         def common(bench, gym, of:)

@@ -45,6 +45,12 @@ export const changesQuery = (id: string, number: number) =>
     enabled: number > 1,
   });
 
+export const cautionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["client", id, "cautions"],
+    queryFn: () => unwrap(api.GET("/api/clients/{id}/cautions", { params: { path: { id } } })),
+  });
+
 export const rulesQuery = queryOptions({ queryKey: ["rules"], queryFn: () => unwrap(api.GET("/api/rules")) });
 
 export const clientRulesQuery = (id: string) =>

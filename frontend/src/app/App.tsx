@@ -5,6 +5,7 @@ import { I18nProvider, RouterProvider } from "react-aria-components";
 import { BrowserRouter, Route, Routes, useHref, useNavigate } from "react-router";
 import { Refused } from "../api/client";
 import { BenchPage } from "../features/bench/BenchPage";
+import { CautionsPage } from "../features/cautions/CautionsPage";
 import { ClientPage } from "../features/clients/ClientPage";
 import { ClientsPage } from "../features/clients/ClientsPage";
 import { EditClientPage } from "../features/clients/EditClientPage";
@@ -56,6 +57,7 @@ function Places() {
           <Route path="clients/new" element={<NewClientPage />} />
           <Route path="clients/:id" element={<ClientPage />} />
           <Route path="clients/:id/details" element={<EditClientPage />} />
+          <Route path="clients/:id/cautions" element={<CautionsPage />} />
           <Route path="clients/:id/rules" element={<ClientRulesPage />} />
           <Route path="clients/:id/tape" element={<TapePage />} />
           <Route path="fittings/:id" element={<BenchPage />} />

@@ -8,6 +8,7 @@ import { useShortcut } from "../../app/useShortcut";
 import { type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
 import { sameAids, sameMarks } from "../../model/sheet";
 import { Muted } from "../../ui/Page";
+import { CautionChips } from "../cautions/CautionLines";
 import { Conflict } from "./Conflict";
 import { Controls } from "./Controls";
 import { Discard } from "./Discard";
@@ -56,6 +57,7 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
         <h1>
           <ClientLink to={`/clients/${client.id}`}>{client.name}</ClientLink>
         </h1>
+        <CautionChips cautions={fitting.cautions} />
         <Muted>{client.detail}</Muted>
         <Muted>
           {machine.name} · {machine.place}
@@ -87,6 +89,7 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
       <FindingsBar
         evaluation={evaluation}
         writing={active === null}
+        barred={fitting.bars.length > 0}
         busy={busy}
         problem={refusal(accept.error)?.message ?? null}
         nextTitle={advice?.steps[order.indexOf(active ?? "") + 1]?.title ?? null}

@@ -104,6 +104,8 @@ const value = (finding: Finding): string => {
 type Props = {
   evaluation: Evaluation;
   writing: boolean;
+  /** a caution or the maker's limits keep this client off: nothing can be accepted */
+  barred: boolean;
   busy: boolean;
   problem: string | null;
   nextTitle: string | null;
@@ -113,7 +115,17 @@ type Props = {
 };
 
 /** The findings, worst first, each with number, band and words; the step that helps the worst; and the one thing to do next. */
-export function FindingsBar({ evaluation, writing, busy, problem, nextTitle, onMove, onNext, onAccept }: Props) {
+export function FindingsBar({
+  evaluation,
+  writing,
+  barred,
+  busy,
+  problem,
+  nextTitle,
+  onMove,
+  onNext,
+  onAccept,
+}: Props) {
   const move = evaluation.findings.find((finding) => finding.move)?.move;
   return (
     <Area aria-label="Findings">
@@ -127,8 +139,8 @@ export function FindingsBar({ evaluation, writing, busy, problem, nextTitle, onM
         {problem ? <Problem role="alert">{problem}</Problem> : null}
         {move ? <Move onPress={() => onMove(move.adjuster, move.mark)}>{move.says}</Move> : null}
         {writing ? (
-          <PrimaryButton onPress={onAccept} isDisabled={busy}>
-            Accept and write down
+          <PrimaryButton onPress={onAccept} isDisabled={busy || barred}>
+            {barred ? "Barred" : "Accept and write down"}
           </PrimaryButton>
         ) : (
           <PrimaryButton onPress={onNext}>Next: {nextTitle ?? "write down"}</PrimaryButton>

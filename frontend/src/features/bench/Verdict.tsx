@@ -7,6 +7,7 @@ import type { Evaluation, FittingPage, Marks } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { BandName } from "../../ui/Band";
 import { QuietButton } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
 import { Strong } from "../../ui/Page";
 import { colour, size, space } from "../../ui/tokens";
 import { Push, VerdictArea, VerdictLine } from "./layout";
@@ -37,6 +38,7 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
   if (!advice) return null;
   const told = [
     fitting.repaired ? "The machine's marks were changed since: those which no longer exist stand as advised." : null,
+    fitting.narrowed ? `Because of the cautions: ${fitting.narrowed.toLowerCase()}.` : null,
     fitting.machine.taped === "partly" ? "Taped in part: only what is taped is told." : null,
     station?.other ?? null,
     fitting.machine.slack_from_deg === null
@@ -61,6 +63,11 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
           </Push>
         ) : null}
       </VerdictLine>
+      {fitting.bars.map((bar) => (
+        <Notice key={bar} tone="wrong">
+          {bar}
+        </Notice>
+      ))}
       {told.map((line) => (
         <p key={line}>{line}</p>
       ))}

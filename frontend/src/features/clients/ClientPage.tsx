@@ -14,6 +14,7 @@ import { MarkTags } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { CautionLines } from "../cautions/CautionLines";
 import { Needs } from "../machines/Needs";
 import { useOpenFitting } from "./useOpenFitting";
 
@@ -90,8 +91,14 @@ export function ClientPage() {
             .join(" · ")}
         </Muted>
         <QuietLink to={`/clients/${id}/details`}>Correct</QuietLink>
+        <QuietLink to={`/clients/${id}/cautions`}>Cautions</QuietLink>
         <QuietLink to={`/clients/${id}/rules`}>House rules</QuietLink>
       </PageHead>
+      {page.data.cautions.length > 0 ? (
+        <div style={{ marginBottom: "1.5rem" }}>
+          <CautionLines cautions={page.data.cautions} />
+        </div>
+      ) : null}
       <Columns>
         <Section>
           <SectionTitle>Body</SectionTitle>

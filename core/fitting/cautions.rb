@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Fitting
+    # What a client's cautions do on a machine: bar it until a clinician has cleared them, narrow what is aimed at, or ask for
+    # words. It never diagnoses. core/data/cautions.yml
+    module Cautions
+      # bars: families, [:all] for every one; lifted: what lifts the bar (:cleared, :degrees, :never); cleared, always: {family => wishes}
+      Rule = Value.define(:name, :sided, :bars, :lifted, :cleared, :always) do
+        def bars?(family) = bars.include?(:all) || bars.include?(family.id)
+      end
+
+      # One caution of a client: cleared by a clinician or not, with the degrees of knee bend that were allowed (nil: none given).
+      Caution = Value.define(:name, :cleared, :bend_from_deg, :bend_to_deg) do
+        def degrees? = !bend_from_deg.nil? || !bend_to_deg.nil?
+      end
+
+      # bars: names of the cautions that bar the machine; wishes: what they narrow, by the names of Wishes.
+      Effect = Value.define(:bars, :wishes) do
+        def barred? = bars.any?
+      end
+
+      RULES = Tables[:cautions][:cautions].to_h do |row|
+        by_family = ->(key) { row.fetch(key, {}).transform_values { |wishes| wishes.transform_values(&:to_f) } }
+        name = row[:name].to_sym
+        [name, Rule.new(name: name, sided: row.fetch(:sided, false), bars: row.fetch(:bars, []).map(&:to_sym), lifted: row.fetch(:until, :never).to_sym,
+                        cleared: by_family.call(:cleared), always: by_family.call(:always))]
+      end.freeze
+
+      # Where two say something of the same wish, the stricter holds.
+      STRICTER = { knee_bend_limit_deg: :min, start_bend_deg: :min, end_short_deg: :max, contact_above_ankle_mm: :max }.freeze
+
+      module_function
+
+      def fetch(name) = RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
+
+      # cautions: the client's; wishes: what would be aimed at without them (a Hash by the names of Wishes).
+      def effect(family, cautions, wishes)
+        bars = cautions.select { |caution| barred?(family, caution) }.map(&:name)
+        narrowed = cautions.map { |caution| narrowing(family, caution) }.inject({}) { |held, one| stricter(held, one) }
+        Effect.new(bars: bars, wishes: narrowed.to_h { |name, value| [name, wishes[name] ? [wishes[name], value].public_send(STRICTER.fetch(name)) : value] })
+      end
+
+      def barred?(family, caution)
+        rule = fetch(caution.name)
+        return false unless rule.bars?(family)
+
+        case rule.lifted
+        when :cleared then !caution.cleared
+        when :degrees then !(caution.cleared && caution.degrees?)
+        else true
+        end
+      end
+
+      # A clinician's degrees replace the table's figures.
+      def narrowing(family, caution)
+        rule = fetch(caution.name)
+        own = { knee_bend_limit_deg: caution.bend_to_deg, end_short_deg: caution.bend_from_deg }.compact
+        table = caution.cleared ? rule.cleared.fetch(family.id, {}) : {}
+        stricter(rule.always.fetch(family.id, {}), caution.degrees? ? own.merge(start_wish(family, own)) : table)
+      end
+
+      # A start that would lie beyond the allowed bend begins at it.
+      def start_wish(family, own)
+        limit = own[:knee_bend_limit_deg]
+        limit && limit < family.wanted.fetch(:start_bend_deg, 0) ? { start_bend_deg: limit } : {}
+      end
+
+      def stricter(one, other) = one.merge(other) { |name, *values| values.public_send(STRICTER.fetch(name)) }
+      private_class_method :barred?, :narrowing, :start_wish, :stricter
+    end
+  end
+end

@@ -1,0 +1,176 @@
+// One caution: what, which side, since when, who cleared it with which degrees, a note. It never diagnoses.
+import { useState } from "react";
+import { Form, TextArea, TextField } from "react-aria-components";
+import styled from "styled-components";
+import { complaintAt, refusal } from "../../api/client";
+import type { Caution, Cautions } from "../../api/types";
+import { parseNumber } from "../../model/lengths";
+import { PrimaryButton, QuietButton } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { DateEntry } from "../../ui/DateEntry";
+import { Field, FieldHint, FieldLabel } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { Select } from "../../ui/Select";
+import { breakpoint, colour, radius, space } from "../../ui/tokens";
+
+const Sheet = styled(Form)`
+  display: grid;
+  gap: ${space(4)};
+`;
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: ${space(4)};
+  align-items: start;
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Note = styled(TextArea)`
+  width: 100%;
+  min-height: 4rem;
+  padding: ${space(2)} ${space(3)};
+  border: 1px solid ${colour.lineStrong};
+  border-radius: ${radius};
+  font: inherit;
+  resize: vertical;
+`;
+
+const SIDES = [
+  ["left", "Left"],
+  ["right", "Right"],
+  ["both", "Both"],
+] as const;
+
+export type CautionFields = {
+  side: "" | "left" | "right" | "both";
+  since: string | null;
+  cleared_by: string;
+  cleared_on: string | null;
+  bend_from_deg: number | null;
+  bend_to_deg: number | null;
+  note: string;
+};
+
+type Props = {
+  caution: Caution | null;
+  kinds: Cautions["kinds"];
+  busy: boolean;
+  thrown: unknown;
+  onKeep: (name: string, version: number | null, fields: CautionFields) => void;
+  onRemove: (caution: Caution) => void;
+};
+
+const number = (text: string): number | null => (text.trim() === "" ? null : parseNumber(text));
+const PATHS = ["/cleared_by", "/cleared_on", "/since", "/bend_from_deg", "/bend_to_deg"];
+
+export function CautionForm({ caution, kinds, busy, thrown, onKeep, onRemove }: Props) {
+  const [name, setName] = useState<string>(caution?.name ?? kinds[0]?.name ?? "");
+  const [side, setSide] = useState<CautionFields["side"]>((caution?.side as CautionFields["side"]) ?? "");
+  const [since, setSince] = useState(caution?.since ?? null);
+  const [clearedBy, setClearedBy] = useState(caution?.cleared_by ?? "");
+  const [clearedOn, setClearedOn] = useState(caution?.cleared_on ?? null);
+  const [from, setFrom] = useState(caution?.bend_from_deg?.toString() ?? "");
+  const [upto, setUpto] = useState(caution?.bend_to_deg?.toString() ?? "");
+  const [note, setNote] = useState(caution?.note ?? "");
+  const [problem, setProblem] = useState<string>();
+  const kind = kinds.find((one) => one.name === name);
+  const error = refusal(thrown);
+  const submit = () => {
+    const wrong = [from, upto].some((text) => text.trim() !== "" && parseNumber(text) === null);
+    setProblem(wrong ? "Numbers of degrees, or nothing." : undefined);
+    if (wrong) return;
+    onKeep(name, caution?.version ?? null, {
+      side: kind?.sided ? side : "",
+      since,
+      cleared_by: clearedBy,
+      cleared_on: clearedOn,
+      bend_from_deg: number(from),
+      bend_to_deg: number(upto),
+      note,
+    });
+  };
+  return (
+    <Sheet
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      {error && !PATHS.includes(error.path) ? <Notice tone="wrong">{error.message}</Notice> : null}
+      {caution ? (
+        <p>{kind?.does}</p>
+      ) : (
+        <Select
+          label="What"
+          hint={kind?.does ?? ""}
+          options={kinds.map((one) => [one.name, one.title] as const)}
+          value={name}
+          onChange={setName}
+        />
+      )}
+      <Pair>
+        {kind?.sided ? <Choice label="Side" options={SIDES} value={side as "left"} onChange={setSide} /> : <span />}
+        <DateEntry
+          label="Since (if known)"
+          hint=""
+          value={since}
+          onChange={setSince}
+          complaint={complaintAt(thrown, "/since")}
+        />
+      </Pair>
+      <Pair>
+        <Field
+          label="Cleared by"
+          hint="The clinician's name. Nobody else clears a caution."
+          value={clearedBy}
+          maxLength={80}
+          autoComplete="off"
+          onChange={setClearedBy}
+          complaint={complaintAt(thrown, "/cleared_by")}
+        />
+        <DateEntry
+          label="Cleared on"
+          hint=""
+          value={clearedOn}
+          onChange={setClearedOn}
+          complaint={complaintAt(thrown, "/cleared_on")}
+        />
+      </Pair>
+      <Pair>
+        <Field
+          label="Knee bend allowed, from (°)"
+          hint="A clinician's degrees replace the table's."
+          inputMode="decimal"
+          value={from}
+          autoComplete="off"
+          onChange={setFrom}
+          complaint={problem ?? complaintAt(thrown, "/bend_from_deg")}
+        />
+        <Field
+          label="to (°)"
+          inputMode="decimal"
+          value={upto}
+          autoComplete="off"
+          onChange={setUpto}
+          complaint={complaintAt(thrown, "/bend_to_deg")}
+        />
+      </Pair>
+      <TextField value={note} onChange={setNote} maxLength={1000}>
+        <FieldLabel>Note</FieldLabel>
+        <Note />
+        <FieldHint slot="description">Kept encrypted; shown on this page only.</FieldHint>
+      </TextField>
+      <span>
+        <PrimaryButton type="submit" isDisabled={busy}>
+          Keep
+        </PrimaryButton>{" "}
+        {caution ? (
+          <QuietButton onPress={() => onRemove(caution)} isDisabled={busy}>
+            Remove this caution
+          </QuietButton>
+        ) : null}
+      </span>
+    </Sheet>
+  );
+}

@@ -1,0 +1,137 @@
+// A client's cautions: what is known, who cleared it, what it does on the machines.
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useParams } from "react-router";
+import styled from "styled-components";
+import { api, newKey, Refused, unwrap } from "../../api/client";
+import { cautionsQuery, meQuery } from "../../api/queries";
+import type { Caution, Cautions } from "../../api/types";
+import { useTitle } from "../../app/Shell";
+import { dayText } from "../../model/dates";
+import { PrimaryButton, SecondaryButton } from "../../ui/Button";
+import { Dialogue } from "../../ui/Dialogue";
+import { QuietLink } from "../../ui/LinkButton";
+import { Notice } from "../../ui/Notice";
+import { Empty, Muted, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
+import { space } from "../../ui/tokens";
+import { CautionForm, type CautionFields } from "./CautionForm";
+import { cautionWords } from "./CautionLines";
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: ${space(2)} ${space(4)};
+  padding: ${space(4)};
+`;
+
+export function CautionsPage() {
+  const { id = "" } = useParams();
+  const page = useQuery({ ...cautionsQuery(id), refetchOnWindowFocus: false });
+  const me = useQuery(meQuery);
+  const [open, setOpen] = useState<Caution | "new" | null>(null);
+  const queryClient = useQueryClient();
+  useTitle(page.data ? `Cautions: ${page.data.client.name}` : "Cautions");
+  const done = (kept: Cautions) => {
+    setOpen(null);
+    queryClient.setQueryData(cautionsQuery(id).queryKey, kept);
+    void queryClient.invalidateQueries({ queryKey: ["client", id] });
+  };
+  const keep = useMutation({
+    mutationFn: ({ name, version, fields }: { name: string; version: number | null; fields: CautionFields }) =>
+      unwrap(
+        api.PUT("/api/clients/{id}/cautions/{caution}", {
+          params: { path: { id, caution: name }, header: newKey() },
+          body: { version, ...fields },
+        }),
+      ),
+    onSuccess: done,
+    onError: (thrown) => {
+      if (thrown instanceof Refused && thrown.status === 409)
+        void queryClient.invalidateQueries({ queryKey: cautionsQuery(id).queryKey });
+    },
+  });
+  const remove = useMutation({
+    mutationFn: (caution: Caution) =>
+      unwrap(
+        api.DELETE("/api/clients/{id}/cautions/{caution}", {
+          params: { path: { id, caution: caution.name }, query: { version: caution.version }, header: newKey() },
+        }),
+      ),
+    onSuccess: done,
+  });
+  if (!page.data || !me.data) return null;
+  const { client, cautions, kinds } = page.data;
+  const locale = me.data.gym.locale;
+  const free = kinds.filter(({ name }) => !cautions.some((caution) => caution.name === name));
+  const close = () => {
+    keep.reset();
+    setOpen(null);
+  };
+  return (
+    <Page>
+      <PageHead>
+        <Title>Cautions: {client.name}</Title>
+        <Muted>a known problem means: has a clinician cleared this, and with which limits?</Muted>
+        <QuietLink to={`/clients/${id}`}>To the card</QuietLink>
+      </PageHead>
+      <div style={{ marginBottom: "1.25rem" }}>
+        <Notice>
+          What each caution does is a cautious starting point, for review by the gym&rsquo;s clinician before use. It
+          does not diagnose, and does not replace the maker&rsquo;s instructions or licensed advice. Chest pain,
+          faintness, numbness, sudden joint pain, a hot or swollen calf: stop at once and get help.
+        </Notice>
+      </div>
+      {cautions.length === 0 ? <Empty>No caution is known. Ask before the first fitting.</Empty> : null}
+      <Rows>
+        {cautions.map((caution) => (
+          <Row key={caution.name} data-caution={caution.name}>
+            <span>
+              <Strong>{cautionWords(caution).replace(/^./, (letter) => letter.toUpperCase())}</Strong>
+              <br />
+              {caution.does}
+              <br />
+              <Small>{details(caution, locale)}</Small>
+            </span>
+            <SecondaryButton onPress={() => setOpen(caution)}>Correct</SecondaryButton>
+          </Row>
+        ))}
+      </Rows>
+      <p style={{ marginTop: "1.25rem" }}>
+        <PrimaryButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
+          Add a caution
+        </PrimaryButton>
+      </p>
+      {open ? (
+        <Dialogue title={open === "new" ? "Add a caution" : open.title} isOpen onClose={close}>
+          <CautionForm
+            caution={open === "new" ? null : open}
+            kinds={open === "new" ? free : kinds}
+            busy={keep.isPending || remove.isPending}
+            thrown={keep.error ?? remove.error}
+            onKeep={(name, version, fields) => keep.mutate({ name, version, fields })}
+            onRemove={(caution) => remove.mutate(caution)}
+          />
+        </Dialogue>
+      ) : null}
+    </Page>
+  );
+}
+
+function details(caution: Caution, locale: string): string {
+  const now = new Date();
+  const degrees = [
+    caution.bend_from_deg === null ? null : `from ${caution.bend_from_deg}°`,
+    caution.bend_to_deg === null ? null : `to ${caution.bend_to_deg}°`,
+  ].filter((part) => part !== null);
+  return [
+    caution.since ? `since ${dayText(caution.since, locale, now)}` : null,
+    caution.cleared_on
+      ? `cleared by ${caution.cleared_by}, ${dayText(caution.cleared_on, locale, now)}`
+      : "not cleared",
+    degrees.length > 0 ? `knee bend ${degrees.join(" ")}` : null,
+    caution.note || null,
+    caution.by ? `written by ${caution.by}` : null,
+  ]
+    .filter((part) => part !== null)
+    .join(" · ");
+}

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+RSpec.describe "Cautions over HTTP" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
+  let(:person) { client(loft, account, name: "Dagny Holm", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541) }
+  let(:path) { "/api/clients/#{person[:id]}/cautions" }
+  let(:cleared) { { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02" } }
+
+  before { sign_in }
+
+  def written(caution, version: nil, **fields) = call(:put, "#{path}/#{caution}", { version: version, **fields })
+
+  def fitting(machine = here)
+    call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: machine[:id] })["id"]}")
+  end
+
+  def accept(page, marks = page["marks"]) = call(:post, "/api/fittings/#{page["id"]}/acceptance", { marks: marks, version: page["version"] })
+
+  it "bars the machines, says why on bench and card, and lets nothing be accepted by any door" do
+    written("knee", side: "left", since: "2026-01-10")
+    page = fitting
+    expect(page["bars"]).to eq(["Knee pain or injury: this machine is not advised until a clinician has cleared it."])
+    refused = accept(page)
+    expect([status, refused["code"]]).to eq([422, "barred"])
+    expect(db[:fittings].where(state: "accepted").count).to eq(0)
+    expect(call(:get, "/api/clients/#{person[:id]}")["cautions"].first).to include("title" => "Knee pain or injury", "side" => "left", "cleared" => false)
+  end
+
+  it "narrows what is advised once it is cleared, and writes down what it was" do
+    before = fitting["advice"]["marks"]
+    written("knee", side: "left", **cleared)
+    page = fitting
+    expect([page["bars"], page["narrowed"]]).to eq([[], "Knee bent 80° at most, start at 80° at most, end 10° short of straight, roller 110 mm above the ankle"])
+    expect(page["advice"]["marks"]).not_to eq(before)
+    expect(accept(page, page["advice"]["marks"])["state"]).to eq("accepted")
+    record = call(:get, "/api/fittings/#{page["id"]}")
+    expect(record["cautions"].map { |caution| [caution["name"], caution["cleared"]] }).to eq([["knee", true]])
+    expect(record["computed_from"]["wishes"]).to include("knee_bend_limit_deg" => 80.0, "end_short_deg" => 10.0)
+  end
+
+  it "accepts no joint past a clinician's degrees, and no pad on the kneecap, whatever the marks" do
+    written("knee_ligament", side: "left", **cleared, bend_from_deg: 10, bend_to_deg: 70)
+    page = fitting
+    expect(page["bars"]).to be_empty
+    deep = accept(page, page["marks"].merge("start" => "1"))
+    expect([status, deep["code"]]).to eq([422, "past_knee_bend_limit"])
+    curl = machine(loft, "curl_plain", name: "Leg curl 1")
+    db[:client_cautions].delete
+    on_the_kneecap = fitting(curl)
+    refused = accept(on_the_kneecap, on_the_kneecap["marks"].merge("back pad" => "7"))
+    expect([status, refused["code"]]).to eq([422, "on_the_kneecap"])
+    expect(db[:fittings].where(state: "accepted").count).to eq(0)
+  end
+
+  it "keeps to the maker's limits of mass and age" do
+    loft.machines.update(here[:id], version: 1, by: account, user_mass_limit_kg: 90, least_age_years: 14)
+    db[:clients].where(id: person[:id]).update(body_mass_kg: 95, birth_date: Date.today << (12 * 13))
+    expect(fitting["bars"]).to eq(["The maker allows users up to 90 kg: another machine.", "The maker allows users from 14 years: another machine."])
+    expect(accept(fitting)["code"]).to eq("barred")
+    db[:clients].where(id: person[:id]).update(body_mass_kg: 90, birth_date: Date.today << (12 * 14))
+    expect(fitting["bars"]).to be_empty
+  end
+
+  it "lets nobody clear a caution without a name and a day, nor give degrees" do
+    expect(written("knee", cleared_by: "Dr Fenwick")).to include("code" => "clearance_unsigned", "path" => "/cleared_on")
+    expect(written("knee", cleared_on: "2026-03-02")).to include("code" => "clearance_unsigned", "path" => "/cleared_by")
+    expect(written("knee", bend_to_deg: 80)).to include("code" => "degrees_uncleared", "path" => "/cleared_by")
+    expect(written("knee", **cleared, bend_from_deg: 80, bend_to_deg: 10)).to include("code" => "degrees_reversed", "path" => "/bend_from_deg")
+    expect(written("knee", since: "2999-01-01")).to include("path" => "/since")
+    expect(written("knee", since: (Date.today + 1).iso8601)).to include("code" => "since_in_future", "path" => "/since")
+    expect(written("lamp")).to include("code" => "unknown_caution")
+    { side: "up", cleared_by: "x" * 81, bend_from_deg: 161, bend_to_deg: -1, note: "x" * 1001, version: 0, mood: "low" }.each do |field, bad|
+      expect(call(:put, "#{path}/knee", { version: nil, **cleared, field => bad })).to include("path" => "/#{field}")
+    end
+    expect(db[:client_cautions].count).to eq(0)
+    expect { db[:client_cautions].insert(client_id: person[:id], caution: "knee", bend_to_deg: 80, set_by: account) }.to raise_error(Sequel::CheckConstraintViolation)
+  end
+
+  it "overwrites nobody, and encrypts the note" do
+    written("knee", side: "left", note: "Cartilage, 2019")
+    expect(db[:client_cautions].get(:note_cipher)).not_to include("Cartilage")
+    expect(call(:get, path)["cautions"].first["note"]).to eq("Cartilage, 2019")
+    written("knee", version: 1, side: "both")
+    stale = written("knee", version: 1, side: "right")
+    expect([status, stale["current"]["side"]]).to eq([409, "both"])
+    written("knee", side: "right")
+    expect(status).to eq(409)
+    call(:delete, "#{path}/knee?version=1")
+    expect(status).to eq(409)
+    call(:delete, "#{path}/knee?version=2")
+    expect([status, db[:client_cautions].count]).to eq([200, 0])
+  end
+
+  it "shows no other gym's" do
+    other = gym("The Sail Shed")
+    stranger = client(other, staff(other, email: "ines@sailshed.example"), name: "Stranger")
+    [[:get, ""], [:put, "/knee", { version: nil }], [:delete, "/knee?version=1"]].each do |method, route, body|
+      expect(call(method, "/api/clients/#{stranger[:id]}/cautions#{route}", body)).to include("code" => "not_found")
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A client's cautions: what they are, who cleared them, what they do.
+      module Cautions
+        module_function
+
+        def page(gym, client)
+          { client: Client.summary(client), cautions: gym.cautions.of(client[:id]).map { |row| one(row) }, kinds: kinds }
+        end
+
+        # With its note: for the page where it is written.
+        def one(row)
+          { **line(row), since: row[:since]&.iso8601, cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, bend_from_deg: row[:bend_from_deg]&.to_f,
+                         bend_to_deg: row[:bend_to_deg]&.to_f, note: Store::Secrets.open(row[:note_cipher], :caution), version: row[:version], by: row[:by_name] }
+        end
+
+        # Without its note: for card and bench.
+        def line(row)
+          { name: row[:caution], title: words(row[:caution], :title), does: words(row[:caution], :does), side: row[:side], cleared: !row[:cleared_on].nil? }
+        end
+
+        def kinds
+          Verglas::Fitting::Cautions::RULES.each_value.map { |rule| { name: rule.name, title: words(rule.name, :title), does: words(rule.name, :does), sided: rule.sided } }
+        end
+
+        # On a bench: what bars the machine, and what is narrowed.
+        def on_bench(bench)
+          { cautions: bench.caution_rows.map { |row| line(row) }, bars: bench.bars.map { |code, params| bar(code, params) }, narrowed: narrowed(bench.caution_effect.wishes) }
+        end
+
+        def bar(code, params)
+          return Formats::Words.say("barred.#{code}", **params) if code.to_s.start_with?("maker_")
+
+          lifted = Verglas::Fitting::Cautions::RULES.fetch(code).lifted
+          Formats::Words.say("barred.#{lifted}", caution: words(code, :title))
+        end
+
+        def narrowed(wishes)
+          return if wishes.empty?
+
+          wishes.map { |name, value| Formats::Words.say("narrowed.#{name}", value: value.round) }.join(", ").sub(/\A./, &:upcase)
+        end
+
+        def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
+        private_class_method :kinds, :bar, :narrowed, :words
+      end
+    end
+  end
+end
