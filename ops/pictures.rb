@@ -9,8 +9,8 @@ module Verglas
     class Pictures
       include Capybara::DSL
 
-      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off bench-short bench-curl bench-lying bench-station bench-untaped record
-                 machines machine machine-taping machine-entering].freeze
+      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off bench-short bench-curl bench-lying bench-station bench-untaped
+                 bench-caution record rules machines machine machine-taping machine-entering].freeze
 
       def initialize(folder)
         @folder = folder
@@ -28,6 +28,7 @@ module Verglas
         tape("Zéphyrine Maddox")
         benches
         record("Caspian Thwaite")
+        rules
         machines
       ensure
         Capybara.reset_sessions!
@@ -87,12 +88,19 @@ module Verglas
         bench("Imre Talbot-Vane", "Lying curl 1", "bench-lying")
         bench("Perpetua Lowe", "Leg station 1: curl", "bench-station")
         untaped("Ione Fairweather", "Leg curl 3")
+        bench("Dagny Holm", "Leg extension 1", "bench-caution")
       end
 
       def untaped(name, machine)
         bench(name, machine, nil)
         click_button "Write down"
         shot("bench-untaped")
+      end
+
+      def rules
+        visit "/rules"
+        assert_text "Roller on the shin, extension"
+        shot("rules")
       end
 
       def machines

@@ -153,6 +153,8 @@ function NextTape({ page, id }: { page: ClientPageData; id: string }) {
 /** A line a machine (on a station, an exercise): its marks in its own labels, how well it fits, who and when, and the way to the bench. */
 function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: string }) {
   const opening = useOpenFitting(id);
+  const lines = fittedFirst(page);
+  const begin = whereToBegin(page, lines);
   return (
     <Section aria-labelledby="card">
       <SectionTitle id="card">Card</SectionTitle>
@@ -165,13 +167,13 @@ function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: 
         </Empty>
       ) : null}
       <Rows>
-        {fittedFirst(page).map(({ machine, exercise, name, line }, index) => (
+        {lines.map(({ machine, exercise, name, line }) => (
           <CardLine
             key={`${machine.id} ${exercise}`}
             machine={machine}
             name={name}
             line={line}
-            first={page.card.length === 0 && index === 0}
+            first={`${machine.id} ${exercise}` === begin}
             locale={locale}
             busy={opening.isPending}
             onOpen={() => opening.mutate({ machineId: machine.id, exercise })}
@@ -201,6 +203,13 @@ function fittedFirst(page: ClientPageData) {
       line: page.card.find((line) => line.machine.id === entry.machine.id && line.exercise === entry.exercise),
     }))
     .sort((one, other) => rank(one.line) - rank(other.line));
+}
+
+/** A card that is still empty begins on a machine that can be advised on: taped, and in use. */
+function whereToBegin(page: ClientPageData, lines: ReturnType<typeof fittedFirst>) {
+  if (page.card.length > 0) return null;
+  const line = lines.find(({ machine }) => machine.taped === "taped" && machine.state === "in_use") ?? lines[0];
+  return line ? `${line.machine.id} ${line.exercise}` : null;
 }
 
 type LineProps = {
