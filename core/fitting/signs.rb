@@ -2,11 +2,33 @@
 
 module Verglas
   module Fitting
-    # The signs that can be ticked on a machine, by name, in the table's order.
+    # The signs that can be ticked on a machine, by name, in the table's order. core/data/signs.yml
     module Signs
-      ALL = Tables[:signs][:signs].to_h { |row| [row[:name].to_sym, row[:mechanisms].map(&:to_sym)] }.freeze
+      # What may be behind a sign. finding: the graded number that speaks for it, or quantity: a number beside zero (both nil:
+      # no number does); over: on which side; families: on which it is meant.
+      Cause = Value.define(:name, :finding, :quantity, :over, :families) do
+        def measured? = !(finding || quantity).nil?
+      end
 
-      def self.of(machine) = ALL.select { |_, mechanisms| mechanisms.include?(machine.family.mechanism) }.keys
+      Sign = Value.define(:name, :families, :causes)
+
+      ALL = Tables[:signs][:signs].to_h do |row|
+        families = row[:families].map(&:to_sym)
+        causes = row[:causes].map do |cause|
+          Cause.new(name: cause[:name].to_sym, finding: cause[:finding]&.to_sym, quantity: cause[:quantity]&.to_sym, over: cause[:over],
+                    families: cause.fetch(:families, families).map(&:to_sym))
+        end
+        [row[:name].to_sym, Sign.new(name: row[:name].to_sym, families: families, causes: causes)]
+      end.freeze
+
+      def self.of(machine) = ALL.values.select { |sign| sign.families.include?(machine.family.id) }.map(&:name)
+
+      # The causes of a sign on a machine, the more likely first when no number speaks.
+      def self.causes(machine, name)
+        raise Invalid.new(:unknown_sign, path: "/signs", sign: name.to_s) unless of(machine).include?(name)
+
+        ALL.fetch(name).causes.select { |cause| cause.families.include?(machine.family.id) }
+      end
     end
   end
 end

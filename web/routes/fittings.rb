@@ -25,6 +25,11 @@ module Verglas
           # Pure computation: nothing is written, so it may be asked as often as an adjuster is stepped.
           app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(bench(id).evaluation(input[:marks], input.fetch(:aids, {})))) }
 
+          app.post("/api/fittings/:id/signs") do |id|
+            bench = bench(id)
+            reply(signs: Views::Signs.of(bench.evaluation(input[:marks], input.fetch(:aids, {})), input[:signs].map(&:to_sym)))
+          end
+
           app.patch("/api/fittings/:id") do |id|
             write_once do
               bench = bench(id)

@@ -2,7 +2,7 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { sameAids, sameMarks } from "../model/sheet";
 import { api, unwrap } from "./client";
-import type { Aids, Evaluation, ExerciseName, Marks } from "./types";
+import type { Aids, Evaluation, ExerciseName, Marks, Sheet } from "./types";
 
 export const meQuery = queryOptions({
   queryKey: ["me"],
@@ -93,6 +93,17 @@ export const evaluationQuery = (id: string, { marks, aids }: { marks: Marks; aid
     queryFn: () =>
       unwrap(api.POST("/api/fittings/{id}/evaluation", { params: { path: { id } }, body: { marks, aids } })),
     initialData: () => (sameMarks(first.marks, marks) && sameAids(first.aids, aids) ? first : undefined),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+/** What is probably behind each sign at these marks. */
+export const signsQuery = (id: string, { marks, aids, signs }: Sheet) =>
+  queryOptions({
+    queryKey: ["fitting", id, "signs", marks, aids, signs],
+    queryFn: () =>
+      unwrap(api.POST("/api/fittings/{id}/signs", { params: { path: { id } }, body: { marks, aids, signs } })),
+    enabled: signs.length > 0,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });

@@ -80,7 +80,11 @@ export function benchReducer(bench: Bench, event: BenchEvent): Bench {
       return moved({ ...bench, active: event.label }, { marks: { ...marks, [event.label]: mark } });
     }
     case "set":
-      return moved({ ...bench, active: event.label }, { marks: { ...bench.sheet.marks, [event.label]: event.mark } });
+      // While writing down one stays there: the sign that asked for the notch is looked at again.
+      return moved(
+        { ...bench, active: bench.active && event.label },
+        { marks: { ...bench.sheet.marks, [event.label]: event.mark } },
+      );
     case "setAll":
       return moved(bench, { marks: { ...bench.sheet.marks, ...event.marks }, aids: event.aids });
     case "aid":

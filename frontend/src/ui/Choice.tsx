@@ -13,6 +13,7 @@ const Row = styled.div<{ $stacked: boolean }>`
 `;
 
 const Option = styled(Radio)<{ $tight: boolean; $stacked: boolean }>`
+  position: relative;
   display: inline-flex;
   align-items: center;
   justify-content: center;

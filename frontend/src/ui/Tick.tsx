@@ -2,8 +2,9 @@ import { Checkbox } from "react-aria-components";
 import styled from "styled-components";
 import { colour, radius, space, target } from "./tokens";
 
-/** A box to tick, its words beside it. */
+/** A box to tick, its words beside it. Its own frame for the hidden input, which would else be laid out past the page's end. */
 export const Tick = styled(Checkbox)`
+  position: relative;
   display: flex;
   align-items: center;
   gap: ${space(2)};

@@ -82,7 +82,7 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
         />
       </FigureArea>
       {active === null ? (
-        <WriteDown machine={machine} sheet={bench.sheet} dispatch={dispatch} />
+        <WriteDown id={id} machine={machine} sheet={bench.sheet} dispatch={dispatch} />
       ) : (
         <Controls fitting={fitting} bench={bench} evaluation={evaluation} dispatch={dispatch} />
       )}

@@ -15,6 +15,7 @@ const Area = styled.section`
   gap: ${space(3)};
   align-content: start;
   overflow-y: auto;
+  position: relative;
   @media ${breakpoint.phone} {
     border-left: 0;
   }

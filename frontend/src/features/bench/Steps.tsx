@@ -10,6 +10,7 @@ const Area = styled.section`
   grid-area: steps;
   border-right: 1px solid ${colour.line};
   overflow-y: auto;
+  position: relative;
   padding: ${space(3)} 0;
   display: flex;
   flex-direction: column;

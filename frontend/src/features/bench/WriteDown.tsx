@@ -1,7 +1,7 @@
 // What is written down besides the marks: what was seen by eye, the load as printed, signs, a note. Seeing the fit is what
 // lets the body learn from it.
 import type { Dispatch } from "react";
-import { CheckboxGroup, Label, TextArea, TextField } from "react-aria-components";
+import { TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
 import type { MachineOnBench, Sheet } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
@@ -10,6 +10,7 @@ import { Field, FieldHint, FieldLabel } from "../../ui/Field";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
 import { Tick } from "../../ui/Tick";
 import { colour, radius, size, space } from "../../ui/tokens";
+import { Signs } from "./Signs";
 
 const Area = styled.section`
   grid-area: controls;
@@ -19,6 +20,7 @@ const Area = styled.section`
   gap: ${space(4)};
   align-content: start;
   overflow-y: auto;
+  position: relative;
 `;
 const Note = styled(TextArea)`
   width: 100%;
@@ -30,9 +32,6 @@ const Note = styled(TextArea)`
   font-size: ${size.text};
   resize: vertical;
 `;
-const Ticks = styled(CheckboxGroup)`
-  display: grid;
-`;
 
 /** A finger's width, by which an eye tells how far off a knee is. */
 const FINGER_MM = 15;
@@ -43,9 +42,9 @@ const SEEN = [
   [String(-FINGER_MM), "A finger behind"],
 ] as const;
 
-type Props = { machine: MachineOnBench; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
+type Props = { id: string; machine: MachineOnBench; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
 
-export function WriteDown({ machine, sheet, dispatch }: Props) {
+export function WriteDown({ id, machine, sheet, dispatch }: Props) {
   const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
   const seen = sheet.knee_off_mm === null ? "" : String(sheet.knee_off_mm);
   return (
@@ -78,14 +77,7 @@ export function WriteDown({ machine, sheet, dispatch }: Props) {
         autoComplete="off"
         onChange={(load) => write({ load })}
       />
-      <Ticks value={sheet.signs} onChange={(signs) => write({ signs })}>
-        <FieldLabel as={Label}>Signs seen</FieldLabel>
-        {machine.signs.map((sign) => (
-          <Tick key={sign.name} value={sign.name}>
-            {sign.title}
-          </Tick>
-        ))}
-      </Ticks>
+      <Signs id={id} machine={machine} sheet={sheet} dispatch={dispatch} />
       <TextField value={sheet.note} onChange={(note) => write({ note })} maxLength={1000}>
         <FieldLabel>Note</FieldLabel>
         <Note />

@@ -40,6 +40,7 @@ const Schools = styled.div`
   gap: ${space(2)};
 `;
 const School = styled(Radio)`
+  position: relative;
   display: grid;
   align-content: start;
   min-height: ${target.step};

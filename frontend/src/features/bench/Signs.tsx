@@ -1,0 +1,83 @@
+// The signs of a bad fit, ticked as they are seen; under each that is ticked what is probably behind it, and the notch to move.
+import { useQuery } from "@tanstack/react-query";
+import type { Dispatch } from "react";
+import { CheckboxGroup, Label } from "react-aria-components";
+import styled from "styled-components";
+import { signsQuery } from "../../api/queries";
+import type { ExplainedSign, MachineOnBench, Sheet } from "../../api/types";
+import type { BenchEvent } from "../../model/bench";
+import { QuietButton } from "../../ui/Button";
+import { FieldLabel } from "../../ui/Field";
+import { Tick } from "../../ui/Tick";
+import { colour, font, size, space } from "../../ui/tokens";
+
+const Ticks = styled(CheckboxGroup)`
+  display: grid;
+`;
+const Causes = styled.ol`
+  margin: 0 0 ${space(3)} ${space(2)};
+  padding: 0 0 0 ${space(3)};
+  border-left: 3px solid ${colour.action};
+  list-style: none;
+  display: grid;
+  gap: ${space(2)};
+  font-size: ${size.small};
+`;
+const Title = styled.span<{ $denied: boolean }>`
+  display: block;
+  font-weight: ${font.strong};
+  color: ${({ $denied }) => ($denied ? colour.inkMuted : colour.ink)};
+`;
+const Says = styled.span`
+  display: block;
+`;
+
+const Move = styled(QuietButton)`
+  margin-left: -${space(2)};
+`;
+
+type Cause = ExplainedSign["causes"][number];
+type Props = { id: string; machine: MachineOnBench; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
+
+export function Signs({ id, machine, sheet, dispatch }: Props) {
+  const explained = useQuery(signsQuery(id, sheet));
+  const causesOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name)?.causes ?? [];
+  return (
+    <Ticks value={sheet.signs} onChange={(signs) => dispatch({ type: "write", fields: { signs } })}>
+      <FieldLabel as={Label}>Signs seen</FieldLabel>
+      {machine.signs.map((sign) => (
+        <div key={sign.name} data-sign={sign.name}>
+          <Tick value={sign.name}>{sign.title}</Tick>
+          {sheet.signs.includes(sign.name) ? (
+            <Behind
+              sign={sign.title}
+              causes={causesOf(sign.name)}
+              onMove={(label, mark) => dispatch({ type: "set", label, mark })}
+            />
+          ) : null}
+        </div>
+      ))}
+    </Ticks>
+  );
+}
+
+type BehindProps = { sign: string; causes: Cause[]; onMove: (label: string, mark: string) => void };
+
+/** What the numbers deny is named without its remedy: a notch there would spoil what is right. */
+function Behind({ sign, causes, onMove }: BehindProps) {
+  if (causes.length === 0) return null;
+  return (
+    <Causes aria-label={`Behind it: ${sign}`}>
+      {causes.map(({ name, title, standing, says, move }) => (
+        <li key={name} data-cause={name}>
+          <Title $denied={standing === "denied"}>
+            {title}
+            {standing === "denied" ? ": not by the numbers" : null}
+          </Title>
+          {standing === "denied" ? null : <Says>{says}</Says>}
+          {move && standing === "shown" ? <Move onPress={() => onMove(move.adjuster, move.mark)}>Move it</Move> : null}
+        </li>
+      ))}
+    </Causes>
+  );
+}

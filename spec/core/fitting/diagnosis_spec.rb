@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+RSpec.describe Verglas::Fitting::Diagnosis do
+  let(:machine) { Worked.machine("slide_back") }
+  let(:exact) { Worked.exact("middle") }
+
+  def at(indices, body: exact, on: machine)
+    Verglas::Fitting::Evaluation.new(machine: on, estimate: body, wishes: Worked.wishes(on), indices: indices)
+  end
+
+  def causes(evaluation, sign) = described_class.new(evaluation).suspects(sign).map { |suspect| suspect.cause.name }
+
+  it "says of a roller that climbs that the knee is ahead of the pivot where it is, and moves the back pad to it" do
+    ahead = at([0, 2, 2])
+    expect(ahead.quantities[:knee_s_mm]).to be > 15
+    suspect = described_class.new(ahead).suspects(:roller_climbs).first
+    expect([suspect.cause.name, suspect.adjuster]).to eq([:knee_ahead, "back pad"])
+    expect(suspect.probability).to be > 0.95
+    expect(suspect.to.quantities[:knee_s_mm].abs).to be < ahead.quantities[:knee_s_mm].abs
+    expect(suspect.to.quantities[:creep_mm].abs).to be < ahead.quantities[:creep_mm].abs
+  end
+
+  it "turns round where the roller slides the other way" do
+    behind = at([machine.adjusters.first.size - 1, 2, 2])
+    suspect = described_class.new(behind).suspects(:roller_slides).first
+    expect(suspect.cause.name).to eq(:knee_behind)
+    expect(suspect.to.quantities[:knee_s_mm]).to be > behind.quantities[:knee_s_mm]
+    expect(described_class.new(behind).suspects(:roller_climbs).find { |one| one.cause.name == :knee_ahead }.probability).to be < 0.05
+  end
+
+  it "agrees with the creep that the geometry computes: whichever way the roller goes, the first cause says so" do
+    machine.adjusters.first.size.times do |index|
+      evaluation = at([index, 2, 2])
+      next if evaluation.quantities[:knee_s_mm].abs < 2 * evaluation.quantities[:knee_n_mm].abs
+
+      sign, cause = evaluation.quantities[:creep_mm].negative? ? %i[roller_climbs knee_ahead] : %i[roller_slides knee_behind]
+      expect(causes(evaluation, sign).first).to eq(cause), "at #{index}"
+    end
+  end
+
+  it "puts what no number speaks for between what the numbers say and what they deny" do
+    marks = machine.adjusters.find { |adjuster| adjuster.label == "start" }.size
+    starts = Array.new(marks) { |index| at([2, 2, index]) }
+    starts = starts.sort_by { |evaluation| evaluation.quantities[:knee_bend_start_deg] }
+    shallow, deep = [starts.first, starts.last].map { |evaluation| causes(evaluation, :knee_aches_at_start) }
+    expect(shallow.first(2)).to eq(%i[flung toes_turned])
+    expect(starts.last.quantities[:knee_bend_start_deg]).to be > 98
+    expect(deep.first).to eq(:start_deep)
+  end
+
+  it "keeps the table's order where nothing is measured, and knows no notch" do
+    suspects = described_class.new(at([2, 2, 2])).suspects(:one_side_works_harder)
+    expect(suspects.map { |suspect| [suspect.cause.name, suspect.probability, suspect.to] }).to eq([[:hips_not_square, nil, nil], [:roller_not_square, nil, nil]])
+  end
+
+  it "names no notch where there is none left" do
+    last = at([machine.adjusters.first.size - 1, 2, 2])
+    below = described_class.new(last).suspects(:edge_bites_calf).first
+    expect(below.cause.name).to eq(:back_pad_back)
+    expect(below.to.indices[0]).to eq(last.indices[0] - 1)
+    expect(described_class.new(at([0, 2, 2])).suspects(:edge_bites_calf).find { |one| one.cause.name == :back_pad_back }.to).to be_nil
+  end
+
+  it "refuses a sign that the machine does not have" do
+    expect { described_class.new(at([2, 2, 2])).suspects(:hips_rise) }.to raise_error(Verglas::Invalid) { |error| expect(error.code).to eq(:unknown_sign) }
+  end
+
+  it "has words for every cause, and every number it names is one of its families'" do
+    Verglas::Fitting::Signs::ALL.each_value do |sign|
+      sign.causes.each do |cause|
+        expect(Verglas::Formats::Words.maybe("causes.#{cause.name}.title")).to be_a(String), cause.name.to_s
+        expect(Verglas::Formats::Words.maybe("causes.#{cause.name}.do")).to be_a(String), cause.name.to_s
+        next unless cause.finding
+
+        expect(cause.families.map { |id| Verglas::Machines::Families.fetch(id).findings.keys }).to all(include(cause.finding)), cause.name.to_s
+      end
+    end
+  end
+end

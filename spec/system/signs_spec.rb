@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "system_helper"
+
+RSpec.describe "Signs in the browser" do
+  let!(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
+  let!(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+
+  before { sign_in }
+
+  def write_down_two_marks_off
+    visit "/clients/#{person[:id]}"
+    within("[data-machine='Leg extension 1']") { find("button, a", text: /Fit|Resume/).click }
+    expect(page).to have_css("[data-adjuster]")
+    2.times { find("[aria-label^='Back pad one mark down']").click }
+    click_button "Write down"
+  end
+
+  it "turns a sign into the notch to move, moves it, and looks at the sign again" do
+    write_down_two_marks_off
+    find("label", text: "Roller climbs as the leg straightens").click
+    within("[data-sign=roller_climbs]") do
+      expect(page).to have_css("[data-cause=knee_ahead]", text: "Back pad to 3:")
+      expect_accessible("a sign explained")
+      within("[data-cause=knee_ahead]") { click_button "Move it" }
+      expect(page).to have_css("[data-cause=knee_ahead]", text: "Back pad to 4:")
+    end
+    expect(page).to have_button("Accept and write down")
+    kept
+    draft = db[:fittings].first
+    expect([draft[:marks].to_h["back pad"], draft[:signs].to_a]).to eq(["3", ["roller_climbs"]])
+  end
+
+  it "scrolls the list of signs, never the bench from under the figure" do
+    write_down_two_marks_off
+    find("label", text: "Knee aches at the start").click
+    expect(page).to have_css("[data-sign=knee_aches_at_start] [data-cause]")
+    expect(evaluate_script("document.scrollingElement.scrollHeight - window.innerHeight")).to be <= 0
+    expect(evaluate_script("document.scrollingElement.scrollTop")).to eq(0)
+  end
+
+  it "names what the numbers deny without a notch for it" do
+    write_down_two_marks_off
+    find("label", text: "Roller slides to the foot as the leg straightens").click
+    within("[data-cause=knee_behind]") do
+      expect(page).to have_text("not by the numbers")
+      expect(page).to have_no_button("Move it")
+    end
+  end
+end
