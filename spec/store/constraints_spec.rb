@@ -30,6 +30,39 @@ RSpec.describe "The database's own constraints" do
     end
   end
 
+  bad_machines = { machine_code_length: { code: "x" * 21 }, machine_state_known: { state: "lent" }, machine_words_length: { getting_in: "x" * 401 },
+                   machine_slack_range: { slack_from_deg: 181 }, machine_mass_limit_range: { user_mass_limit_kg: 39 }, machine_least_age_range: { least_age_years: 7 } }
+  bad_machines.each do |constraint, fields|
+    it "refuses a machine against #{constraint}" do
+      here = machine(loft)
+      refused(constraint.to_s) { db[:machines].where(id: here[:id]).update(fields) }
+    end
+  end
+
+  bad_fittings = { fitting_exercise_known: { exercise: "press" }, fitting_load_length: { load: "x" * 41 }, fitting_knee_off_range: { knee_off_mm: 101 },
+                   fitting_signs_are_a_list: { signs: Sequel.pg_json({}) }, fitting_aids_are_an_object: { aids: Sequel.pg_json([]) } }
+  bad_fittings.each do |constraint, fields|
+    it "refuses a fitting against #{constraint}" do
+      row = { gym_id: loft.id, client_id: person[:id], machine_id: machine(loft)[:id], description_number: 1, marks: Sequel.pg_json({}), created_by: account, updated_by: account }
+      refused(constraint.to_s) { db[:fittings].insert(row.merge(fields)) }
+    end
+  end
+
+  bad_cautions = { caution_side_known: { side: "upper" }, caution_clearance_signed: { cleared_by: "Dr Fenwick" }, caution_degrees_are_a_clinicians: { bend_to_deg: 80 },
+                   caution_cleared_by_length: { cleared_by: "x" * 81, cleared_on: "2026-03-02" },
+                   caution_degrees_in_range: { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02", bend_from_deg: 90, bend_to_deg: 80 } }
+  bad_cautions.each do |constraint, fields|
+    it "refuses a caution against #{constraint}" do
+      refused(constraint.to_s) { db[:client_cautions].insert({ client_id: person[:id], caution: "knee", set_by: account }.merge(fields)) }
+    end
+  end
+
+  it "refuses cushions that no gym owns, and a client's rule with a reason as long as a letter" do
+    refused("equipment_kind_known") { db[:gym_equipment].insert(gym_id: loft.id, kind: "towel", size_mm: 20) }
+    refused("equipment_size_range") { db[:gym_equipment].insert(gym_id: loft.id, kind: "hip_pad", size_mm: 201) }
+    refused("client_rule_reason_length") { db[:client_rules].insert(client_id: person[:id], question: "grip", school: "light", reason: "x" * 201, set_by: account) }
+  end
+
   it "refuses a missing name" do
     refused(/null value/) { db[:clients].insert(gym_id: loft.id) }
   end

@@ -76,4 +76,58 @@ RSpec.describe Verglas::Fitting::Diagnosis do
       end
     end
   end
+
+  describe "on random people at random marks of every family" do
+    # The number that speaks for a cause, worked out anew: positive where it lies on the cause's side.
+    def beyond(cause, evaluation)
+      if cause.quantity
+        number = evaluation.quantities[cause.quantity]
+        return cause.over ? number : -number
+      end
+      finding = evaluation.findings.find { |candidate| candidate.code == cause.finding }
+      in_line = Verglas::Fitting::KneeOnPivot::BANDS[cause.finding].in_line
+      cause.over ? finding.graded - in_line.max : in_line.min - finding.graded
+    end
+
+    def one_notch_away(evaluation)
+      evaluation.machine.adjusters.each_with_index.flat_map do |adjuster, place|
+        [-1, 1].filter_map do |step|
+          moved = evaluation.indices.dup.tap { |indices| indices[place] += step }
+          at(moved, body: evaluation.estimate, on: evaluation.machine) if moved[place].between?(0, adjuster.size - 1)
+        end
+      end
+    end
+
+    %w[slide_back slide_seat curl_plain curl_slide curl_shin lie_flat lie_hinged].each do |fixture|
+      it "names the notch that lessens the cause and leaves the whole best, on #{fixture}" do
+        random = Random.new(41)
+        on = Worked.machine(fixture)
+        6.times do
+          indices = on.adjusters.map { |adjuster| random.rand(adjuster.size) }
+          evaluation = at(indices, body: Verglas::Body::Estimate.exact(random_body(random)), on: on)
+          others = one_notch_away(evaluation)
+          Verglas::Fitting::Signs.of(on).each do |sign|
+            described_class.new(evaluation).suspects(sign).select { |suspect| suspect.cause.measured? }.each do |suspect|
+              now = beyond(suspect.cause, evaluation)
+              best = others.select { |other| beyond(suspect.cause, other) < now - 1 }.map(&:score).min
+              expect(suspect.to&.score&.key).to eq(best&.key), "#{sign} #{suspect.cause.name}"
+              expect(suspect.probability).to now.positive? ? be > 0.5 : be <= 0.5
+            end
+          end
+        end
+      end
+    end
+
+    it "puts what is shown before what is open before what is denied, the surer first" do
+      random = Random.new(42)
+      40.times do
+        indices = machine.adjusters.map { |adjuster| random.rand(adjuster.size) }
+        diagnosis = described_class.new(at(indices, body: Verglas::Body::Estimate.exact(random_body(random))))
+        Verglas::Fitting::Signs.of(machine).each do |sign|
+          ranks = diagnosis.suspects(sign).map(&:rank)
+          expect(ranks).to eq(ranks.sort), sign.to_s
+        end
+      end
+    end
+  end
 end

@@ -28,6 +28,22 @@ RSpec.describe Verglas::Loading do
       expect(walked.drop(1).map { |pinned| stack.next_down(pinned.mass_kg) }).to eq(walked[0..-2])
     end
 
+    it "answers as trying every pin with every add-on would, on random stacks" do
+      random = Random.new(51)
+      50.times do
+        masses = Array.new(1 + random.rand(12)) { (2 + random.rand(60)) * 2.5 }.uniq
+        addons = Array.new(random.rand(3)) { (1 + random.rand(4)) * 1.25 }
+        any = described_class.new(stack_kg: masses, addons_kg: addons)
+        every = masses.product([0, *addons]).map(&:sum).uniq.sort
+        wanted = random.rand * 180
+        expect(any.choices.map(&:mass_kg)).to eq(every)
+        expect(any.at_most(wanted)&.mass_kg).to eq(every.reverse.find { |mass| mass <= wanted })
+        expect(any.nearest(wanted).mass_kg).to eq(every.min_by { |mass| [(mass - wanted).abs, mass] })
+        expect(any.next_up(every.first)&.mass_kg).to eq(every[1])
+        expect(any.next_down(every.first)).to be_nil
+      end
+    end
+
     it "refuses a stack of nothing" do
       expect { described_class.new(stack_kg: []) }.to raise_error(Verglas::Invalid, /no masses/)
       expect { described_class.new(stack_kg: [0]) }.to raise_error(Verglas::Invalid, /not positive/)
