@@ -5,8 +5,9 @@ module Verglas
     # What a client's cautions do on a machine: bar it until a clinician has cleared them, narrow what is aimed at, or ask for
     # words. It never diagnoses. core/data/cautions.yml
     module Cautions
-      # bars: families, [:all] for every one; lifted: what lifts the bar (:cleared, :degrees, :never); cleared, always: {family => wishes}
-      Rule = Value.define(:name, :sided, :bars, :lifted, :cleared, :always) do
+      # bars: families, [:all] for every one; lifted: what lifts the bar (:cleared, :degrees, :never); cleared, always: {family
+      # => wishes}; careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the rule has it
+      Rule = Value.define(:name, :sided, :bars, :lifted, :cleared, :always, :careful, :belt) do
         def bars?(family) = bars.include?(:all) || bars.include?(family.id)
       end
 
@@ -15,8 +16,10 @@ module Verglas
         def degrees? = !bend_from_deg.nil? || !bend_to_deg.nil?
       end
 
-      # bars: names of the cautions that bar the machine; wishes: what they narrow, by the names of Wishes.
-      Effect = Value.define(:bars, :wishes) do
+      # bars: names of the cautions that bar the machine; wishes: what they narrow, by the names of Wishes; careful and belt as
+      # in Rule, a belt that must not be worn before one that must.
+      Effect = Value.define(:bars, :wishes, :careful, :belt) do
+        def self.none = new(bars: [], wishes: {}, careful: false, belt: nil)
         def barred? = bars.any?
       end
 
@@ -24,7 +27,7 @@ module Verglas
         by_family = ->(key) { row.fetch(key, {}).transform_values { |wishes| wishes.transform_values(&:to_f) } }
         name = row[:name].to_sym
         [name, Rule.new(name: name, sided: row.fetch(:sided, false), bars: row.fetch(:bars, []).map(&:to_sym), lifted: row.fetch(:until, :never).to_sym,
-                        cleared: by_family.call(:cleared), always: by_family.call(:always))]
+                        cleared: by_family.call(:cleared), always: by_family.call(:always), careful: row.fetch(:careful, false), belt: row[:belt]&.to_sym)]
       end.freeze
 
       # Where two say something of the same wish, the stricter holds.
@@ -34,11 +37,17 @@ module Verglas
 
       def fetch(name) = RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
 
-      # cautions: the client's; wishes: what would be aimed at without them (a Hash by the names of Wishes).
-      def effect(family, cautions, wishes)
-        bars = cautions.select { |caution| barred?(family, caution) }.map(&:name)
-        narrowed = cautions.map { |caution| narrowing(family, caution) }.inject({}) { |held, one| stricter(held, one) }
-        Effect.new(bars: bars, wishes: narrowed.to_h { |name, value| [name, wishes[name] ? [wishes[name], value].public_send(STRICTER.fetch(name)) : value] })
+      # cautions: the client's; wishes: what would be aimed at without them (a Hash by the names of Wishes); stricter: names of
+      # those with which this gym fits nobody on anything until a clinician has cleared them.
+      def effect(family, cautions, wishes, stricter: [])
+        rules = cautions.map { |caution| fetch(caution.name) }
+        Effect.new(bars: cautions.select { |caution| barred?(family, caution) || (stricter.include?(caution.name) && !caution.cleared) }.map(&:name),
+                   wishes: narrowed(family, cautions, wishes), careful: rules.any?(&:careful), belt: belt(rules))
+      end
+
+      def narrowed(family, cautions, wishes)
+        narrowings = cautions.map { |caution| narrowing(family, caution) }.inject({}) { |held, one| narrower(held, one) }
+        narrowings.to_h { |name, value| [name, wishes[name] ? [wishes[name], value].public_send(STRICTER.fetch(name)) : value] }
       end
 
       def barred?(family, caution)
@@ -57,7 +66,7 @@ module Verglas
         rule = fetch(caution.name)
         own = { knee_bend_limit_deg: caution.bend_to_deg, end_short_deg: caution.bend_from_deg }.compact
         table = caution.cleared ? rule.cleared.fetch(family.id, {}) : {}
-        stricter(rule.always.fetch(family.id, {}), caution.degrees? ? own.merge(start_wish(family, own)) : table)
+        narrower(rule.always.fetch(family.id, {}), caution.degrees? ? own.merge(start_wish(family, own)) : table)
       end
 
       # A start that would lie beyond the allowed bend begins at it.
@@ -66,8 +75,9 @@ module Verglas
         limit && limit < family.wanted.fetch(:start_bend_deg, 0) ? { start_bend_deg: limit } : {}
       end
 
-      def stricter(one, other) = one.merge(other) { |name, *values| values.public_send(STRICTER.fetch(name)) }
-      private_class_method :barred?, :narrowing, :start_wish, :stricter
+      def belt(rules) = rules.filter_map(&:belt).min_by { |worn| %i[never always].index(worn) }
+      def narrower(one, other) = one.merge(other) { |name, *values| values.public_send(STRICTER.fetch(name)) }
+      private_class_method :narrowed, :barred?, :belt, :narrowing, :start_wish, :narrower
     end
   end
 end

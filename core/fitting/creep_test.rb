@@ -16,8 +16,20 @@ module Verglas
       CLOSE_ENOUGH_MM = 1e-4
       MOST_STEPS = 20
 
-      # knee: Point relative to the pivot; sds: [along, across] in mm; zero_mm: of the scale.
-      Answer = Value.define(:knee, :sds_mm, :zero_mm)
+      # knee: Point relative to the pivot; sds: [along, across] in mm, with their covariance; zero_mm: of the scale.
+      Answer = Value.define(:knee, :sds_mm, :covariance_mm2, :zero_mm) do
+        # The same knee after marks that move it so (Point).
+        def moved(by) = with(knee: knee + by)
+      end
+
+      # The test on a machine at some marks: the prior from the evaluation there.
+      def self.at(evaluation)
+        s = evaluation.sd(:knee_s_mm)**2
+        n = evaluation.sd(:knee_n_mm)**2
+        sn = evaluation.joint_covariance
+        new(prior_knee: evaluation.mechanics.joint(evaluation.parameters), prior_covariance: [[s, sn], [sn, n]], reach_mm: evaluation.parameters[:roller_reach],
+            clearance_mm: evaluation.mechanics.clearance_mm(evaluation.parameters), side: evaluation.machine.family.side)
+      end
 
       # prior_knee: Point; prior_covariance: [[ss, sn], [ns, nn]], mm^2; side: +1 roller in front of the leg, -1 behind.
       def initialize(prior_knee:, prior_covariance:, reach_mm:, clearance_mm:, side:)
@@ -37,7 +49,7 @@ module Verglas
           break if step.norm < CLOSE_ENOUGH_MM
         end
         spread = precision(guess, readings).inverse
-        Answer.new(knee: Geometry::Point.new(guess[0], guess[1]), sds_mm: [Math.sqrt(spread[0, 0]), Math.sqrt(spread[1, 1])], zero_mm: guess[2])
+        Answer.new(knee: Geometry::Point.new(guess[0], guess[1]), sds_mm: [Math.sqrt(spread[0, 0]), Math.sqrt(spread[1, 1])], covariance_mm2: spread[0, 1], zero_mm: guess[2])
       end
 
       private

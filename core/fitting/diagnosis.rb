@@ -6,6 +6,8 @@ module Verglas
     # first, the surest first; then those on which no number speaks, in the table's order; then those it speaks against.
     # docs/model.md section 10.
     class Diagnosis
+      # Which coordinate of the knee a quantity is.
+      KNEE = { knee_s_mm: :s, knee_n_mm: :n }.freeze
       # A notch has to change the number by this much (mm or degrees) to count as moving it.
       LEAST_CHANGE = 1.0
 
@@ -19,9 +21,11 @@ module Verglas
         end
       end
 
-      # evaluation: where the client sits now.
-      def initialize(evaluation)
+      # evaluation: where the client sits now; seen: the knee as a creep test found it at these marks (CreepTest::Answer), which
+      # outranks the geometry; nil where none was read.
+      def initialize(evaluation, seen: nil)
         @evaluation = evaluation
+        @seen = seen
       end
 
       # Suspects of a sign (Symbol), the likeliest first. Raises Invalid for a sign that the machine does not have.
@@ -33,11 +37,23 @@ module Verglas
 
       # As a Float, so that the kinds compare: number - edge in the direction of the cause; nil where it is not told.
       def excess(cause, evaluation)
-        return signed(cause, evaluation.quantities[cause.quantity]) if cause.quantity
+        return signed(cause, quantity(cause.quantity, evaluation)) if cause.quantity
 
         finding = finding(cause, evaluation)
-        finding && signed(cause, finding.graded - edge(cause))
+        finding && signed(cause, graded(finding, evaluation) - edge(cause))
       end
+
+      def quantity(name, evaluation)
+        return evaluation.quantities[name] unless @seen && KNEE.key?(name)
+
+        knee(evaluation).public_send(KNEE.fetch(name))
+      end
+
+      def graded(finding, evaluation) = @seen && finding.code == :offset ? knee(evaluation).norm : finding.graded
+
+      # A knee that was seen moves with the marks as the geometry says.
+      def knee(evaluation) = @seen.knee + (place(evaluation) - place(@evaluation))
+      def place(evaluation) = evaluation.mechanics.joint(evaluation.parameters)
 
       def signed(cause, number) = number && (cause.over ? number : -number)
       def finding(cause, evaluation) = evaluation.findings.find { |finding| finding.code == cause.finding }
@@ -59,15 +75,28 @@ module Verglas
 
       # P(excess > 0)
       def probability(cause, excess)
-        return 1 - @evaluation.joint_probability(edge(cause)) if cause.finding == :offset
+        return 1 - in_line(edge(cause)) if cause.finding == :offset
 
         name = cause.quantity || @evaluation.mechanics.class::GRADED_QUANTITY.fetch(cause.finding)
-        1 - Statistics::Gaussian.cumulative(0.0, mean: excess, sd: @evaluation.sd(name))
+        1 - Statistics::Gaussian.cumulative(0.0, mean: excess, sd: sd(name))
       end
 
-      # Of the notches that lessen what the cause names, the one after which the whole is best.
+      def sd(name) = @seen && KNEE.key?(name) ? @seen.sds_mm[KNEE.keys.index(name)] : @evaluation.sd(name)
+
+      # P(the knee lies within this of the pivot)
+      def in_line(radius_mm)
+        return @evaluation.joint_probability(radius_mm) unless @seen
+
+        Statistics::Gaussian.disc_probability(mean: @seen.knee, variance_s: @seen.sds_mm[0]**2, variance_n: @seen.sds_mm[1]**2, covariance: @seen.covariance_mm2, radius: radius_mm.to_f)
+      end
+
+      # Of the notches that lessen what the cause names, the one after which the whole is best; where the knee was seen, the one
+      # that brings it nearest to the pivot.
       def notch(cause, excess)
-        steps.select { |_, other| excess(cause, other) < excess - LEAST_CHANGE }.min_by { |_, other| other.score }
+        helping = steps.select { |_, other| excess(cause, other) < excess - LEAST_CHANGE }
+        return helping.min_by { |_, other| [knee(other).norm, *other.score.key] } if @seen && (KNEE.key?(cause.quantity) || cause.finding == :offset)
+
+        helping.min_by { |_, other| other.score }
       end
 
       def steps

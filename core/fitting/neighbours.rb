@@ -13,6 +13,9 @@ module Verglas
         end
       end
 
+      # An Evaluation at each mark of one adjuster, by its place in the machine.
+      def along(evaluation, place) = evaluation.machine.adjusters[place].marks.each_index.map { |index| stepped(evaluation, place, index) }
+
       # {label => {mark => Point}}: the joint relative to the pivot (mm) at each mark, for adjusters that move it.
       def lens(evaluation)
         moving = evaluation.machine.adjusters.select { |adjuster| evaluation.machine.family.group_of(adjuster) == :joint }

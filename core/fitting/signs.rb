@@ -21,6 +21,9 @@ module Verglas
         [row[:name].to_sym, Sign.new(name: row[:name].to_sym, families: families, causes: causes)]
       end.freeze
 
+      # With which a fitting ends at once.
+      STOPS = Tables[:signs][:stops].map { |row| row[:name].to_sym }.freeze
+
       def self.of(machine) = ALL.values.select { |sign| sign.families.include?(machine.family.id) }.map(&:name)
 
       # The causes of a sign on a machine, the more likely first when no number speaks.

@@ -5,6 +5,11 @@ module Verglas
     # Plates on both sides of a bare arm or sled: equal sides, the fewest plates, then the heavier first. kg.
     # docs/model.md section 11.
     class Plates
+      include Choices
+
+      # A total, and the plates of one side, heaviest first.
+      Plated = Struct.new(:mass_kg, :side_kg)
+
       # pairs: {mass of a plate in kg => how many pairs are at hand}; bare_kg: of the arm or sled itself.
       def initialize(pairs:, bare_kg: 0)
         @grams = pairs.flat_map { |kg, count| [grams(kg)] * count }.sort.reverse
@@ -12,27 +17,17 @@ module Verglas
         raise Invalid.new(:mass_not_positive, path: "/pairs") unless @grams.all?(&:positive?) && !@bare.negative?
       end
 
-      # The heaviest total.
-      def max_kg = kilograms(@bare + (2 * @grams.sum))
-
-      # One side's plates for a total, heaviest first; nil where no choice of plates makes it.
-      def side(total_kg)
-        rest = grams(total_kg) - @bare
-        rest.even? && !rest.negative? ? sides[rest / 2]&.map { |plate| kilograms(plate) } : nil
-      end
-
       # Every total that can be made, ascending.
-      def totals_kg = sides.keys.sort.map { |side| kilograms(@bare + (2 * side)) }
+      def choices = @choices ||= sides.sort.map { |side, plates| Plated.new(kilograms(@bare + (2 * side)), plates.map { |plate| kilograms(plate) }) }
 
-      def at_most(total_kg) = totals_kg.reverse.find { |total| total <= total_kg + Stack::ROUNDING_KG }
-      def next_up(total_kg) = totals_kg.find { |total| total > total_kg + Stack::ROUNDING_KG }
-      def next_down(total_kg) = totals_kg.reverse.find { |total| total < total_kg - Stack::ROUNDING_KG }
+      # One side's plates for a total; nil where no choice of plates makes it.
+      def side(total_kg) = choices.find { |plated| grams(plated.mass_kg) == grams(total_kg) }&.side_kg
 
       private
 
       # {grams on one side => its plates}, the best choice of each.
       def sides
-        @sides ||= @grams.inject({ 0 => [] }) do |found, plate|
+        @grams.inject({ 0 => [] }) do |found, plate|
           added = found.to_h { |mass, plates| [mass + plate, [*plates, plate]] }
           found.merge(added) { |_, old, new| better(old, new) }
         end

@@ -28,14 +28,12 @@ module Verglas
         always || load_kg.nil? || body_mass_kg.nil? || load_kg > FIGURES[:belt][:above_share_of_body_mass] * body_mass_kg
       end
 
-      # Half the working load, rounded down to what the machine can do; the lightest where that is more.
-      def light_set(machine, working_kg)
-        wanted = FIGURES[:light_set][:share] * working_kg
-        machine.at_most(wanted) || machine.lightest
+      # Half the working load (a quarter with a caution that asks for it), rounded down to what the machine can do; the
+      # lightest where that is more.
+      def light_set(choices, working_kg, careful: false)
+        share = FIGURES[careful ? :light_set_with_caution : :light_set][:share]
+        choices.at_most(share * working_kg) || choices.lightest
       end
-
-      # Seconds of a set: repetitions times up, hold, down and pause.
-      def set_seconds(repetitions, tempo) = repetitions * tempo.sum
     end
   end
 end

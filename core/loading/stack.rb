@@ -4,9 +4,10 @@ module Verglas
   module Loading
     # A weight stack with its add-ons: what can be pinned. Masses in kg, irregular ones allowed. docs/model.md section 11.
     class Stack
+      include Choices
+
       # One way to reach a mass: the pin's mass and the add-on's.
       Pinned = Struct.new(:mass_kg, :pin_kg, :addon_kg)
-      ROUNDING_KG = 1e-6
 
       # stack_kg: the mass at each mark; addons_kg: what a dial or a loose plate may add (0 is always possible).
       def initialize(stack_kg:, addons_kg: [])
@@ -19,14 +20,6 @@ module Verglas
       end
 
       attr_reader :choices
-
-      def lightest = choices.first
-
-      # The heaviest that is not above; nil below the lightest.
-      def at_most(kg) = choices.reverse.find { |pinned| pinned.mass_kg <= kg + ROUNDING_KG }
-      def nearest(kg) = choices.min_by { |pinned| [(pinned.mass_kg - kg).abs.round(6), pinned.mass_kg] }
-      def next_up(kg) = choices.find { |pinned| pinned.mass_kg > kg + ROUNDING_KG }
-      def next_down(kg) = choices.reverse.find { |pinned| pinned.mass_kg < kg - ROUNDING_KG }
     end
   end
 end

@@ -43,6 +43,18 @@ RSpec.describe Verglas::Fitting::Cautions do
     expect(effect(family(:curl), with).wishes).to eq({ knee_bend_limit_deg: 70.0, end_short_deg: 15.0 })
   end
 
+  it "bars everything for a caution with which the gym is stricter, until a clinician has cleared it" do
+    stricter = ->(one) { described_class.effect(family(:extension), [one], { start_bend_deg: 90.0 }, stricter: [:back]).bars }
+    expect([stricter.call(caution(:back)), stricter.call(caution(:back, cleared: true)), stricter.call(caution(:hip_pain))]).to eq([[:back], [], []])
+  end
+
+  it "halves the light set for a knee, wears the belt for blood pressure, and never across a pregnancy" do
+    of = ->(*names) { effect(family(:extension), *names.map { |name| caution(name, cleared: true) }) }
+    expect(of.call(:knee).careful).to be(true)
+    expect([of.call(:back).careful, of.call(:back).belt]).to eq([false, nil])
+    expect([of.call(:blood_pressure), of.call(:pregnancy), of.call(:blood_pressure, :pregnancy)].map(&:belt)).to eq(%i[always never never])
+  end
+
   it "lets the stricter of two hold, whatever their order" do
     loose = caution(:loose_joints)
     degrees = caution(:knee_ligament, cleared: true, from: 5.0, to: 90.0)
@@ -67,16 +79,16 @@ RSpec.describe Verglas::Fitting::Cautions do
   end
 
   describe Verglas::Fitting::NeverAccepted do
-    def reasons(name, indices, effect: Verglas::Fitting::Cautions::Effect.new(bars: [], wishes: {}), body: "middle", **wishes)
+    def reasons(name, indices, barred: false, body: "middle", **wishes)
       machine = Worked.machine(name)
       evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact(body), wishes: Worked.wishes(machine, **wishes), indices: indices)
-      described_class.reasons(evaluation, effect)
+      described_class.reasons(evaluation, barred: barred)
     end
 
     it "refuses a barred machine, a pad on the kneecap, a joint past its limit, and nothing else" do
       expect(reasons("slide_back", [2, 2, 2])).to be_empty
       expect(reasons("slide_back", [0, 0, 0])).to be_empty # off, but an instructor may say why
-      expect(reasons("slide_back", [2, 2, 2], effect: Verglas::Fitting::Cautions::Effect.new(bars: [:heart], wishes: {}))).to eq([:barred])
+      expect(reasons("slide_back", [2, 2, 2], barred: true)).to eq([:barred])
       expect(reasons("curl_plain", [6, 2, 9], body: "large")).to eq([:on_the_kneecap])
       expect(reasons("slide_back", [2, 2, 2], knee_bend_limit_deg: 80.0)).to eq([:past_knee_bend_limit])
     end

@@ -55,7 +55,7 @@ RSpec.describe Verglas::Loading do
 
     it "agrees with the worked case" do
       expect([97, 122, 152].map { |total| plates.side(total) }).to eq([[20, 5], [20, 15, 2.5], [20, 20, 10, 2.5]])
-      expect(plates.max_kg).to eq(212)
+      expect(plates.choices.last.mass_kg).to eq(212)
     end
 
     it "makes every total with the fewest plates, the heavier first, as trying all choices would" do
@@ -65,12 +65,13 @@ RSpec.describe Verglas::Loading do
         best = ways.min_by { |way| [way.size, way.map(&:-@)] }
         expect(plates.side(47 + (2 * side))).to eq(best), side.to_s
       end
-      expect(plates.totals_kg).to eq(choices.keys.sort.map { |side| 47 + (2 * side) })
+      expect(plates.choices.map(&:mass_kg)).to eq(choices.keys.sort.map { |side| 47 + (2 * side) })
     end
 
     it "knows what it cannot make, and the next either way" do
       expect([plates.side(50), plates.side(40), plates.side(98)]).to eq([nil, nil, nil])
-      expect([plates.at_most(98), plates.next_up(98), plates.next_down(97)]).to eq([97, 102, 92])
+      expect([plates.at_most(98), plates.next_up(98), plates.next_down(97), plates.nearest(99.5)].map(&:mass_kg)).to eq([97, 102, 92, 97])
+      expect(plates.lightest.to_a).to eq([47, []])
     end
   end
 
@@ -80,7 +81,7 @@ RSpec.describe Verglas::Loading do
     expect(remarks.curl_to_extension(27, 60).to_a).to match([be_within(0.001).of(0.45), true])
     expect(remarks.belt?(40, 79)).to be(true)
     expect(Verglas::Loading::Units.lb(45.0)).to be_within(0.01).of(99.208)
-    expect(remarks.set_seconds(10, [2, 1, 3, 0])).to eq(60)
+    expect(Verglas::Loading::Tempo.of(:slow_down).seconds_of_set(10)).to eq(60)
   end
 
   it "wears the belt when load or mass are unknown, and always by that school" do
@@ -91,10 +92,15 @@ RSpec.describe Verglas::Loading do
   it "goes up after an easy last repetition, holds a clean one, goes down when it was not reached" do
     stack = Verglas::Loading::Stack.new(stack_kg: [10, 20, 30])
     plates = Verglas::Loading::Plates.new(pairs: { 5 => 2 }, bare_kg: 10)
-    next_kg = Verglas::Loading::Progress.method(:next_kg)
-    expect(%i[easy clean not_reached].map { |went| next_kg.call(stack, 20, went) }).to eq([30, 20, 10])
-    expect([next_kg.call(stack, 30, :easy), next_kg.call(plates, 20, :easy)]).to eq([30, 30])
-    expect { next_kg.call(stack, 20, :fine) }.to raise_error(Verglas::Invalid, /unknown outcome/)
+    following = ->(choices, load_kg, went) { Verglas::Loading::Progress.next(choices, load_kg, went).mass_kg }
+    expect(%i[easy clean not_reached].map { |went| following.call(stack, 20, went) }).to eq([30, 20, 10])
+    expect([following.call(stack, 30, :easy), following.call(stack, 10, :not_reached), following.call(plates, 20, :easy)]).to eq([30, 10, 30])
+    expect { following.call(stack, 20, :fine) }.to raise_error(Verglas::Invalid, /unknown outcome/)
+  end
+
+  it "takes a quarter where a caution asks for half of the usual light set" do
+    stack = Verglas::Loading::Stack.new(stack_kg: [5, 10, 15, 20, 40])
+    expect([false, true].map { |careful| Verglas::Loading::Remarks.light_set(stack, 40, careful: careful).mass_kg }).to eq([20, 10])
   end
 
   it "keeps pounds as pounds: there and back" do
