@@ -21,8 +21,10 @@ module Verglas
           @gym = Store::Gym.new(@db, @db[:gyms].returning(:id).insert(@data["gym"].transform_keys(&:to_sym)).first[:id])
           @staff = @data["staff"].map { |person| account(person) }
           @gym.equipment.replace(@data["equipment"])
+          @gym.equipment.replace_plates(@data["plates"])
           @machines = @data["machines"].to_h { |machine| [machine["name"], @gym.machines.find(machine_id(machine))] }
           @data["clients"].each { |person| client(person) }
+          @data["queues"].each { |machine, names| queue(@machines.fetch(machine), names) }
           @gym.id
         end
       end
@@ -56,14 +58,32 @@ module Verglas
         person.fetch("cautions", {}).each do |caution, fields|
           @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
         end
-        person.fetch("fitted", []).each { |name| accept(row, name) }
-        person.fetch("checked", []).each { |name| accept(row, name, knee_off_mm: 0, roller_seen: true) }
+        limits(row, person.fetch("limits", {}))
+        loads = person.fetch("loads", {})
+        person.fetch("fitted", []).each { |name| accept(row, name, **work(loads[name])) }
+        person.fetch("checked", []).each { |name| accept(row, name, knee_off_mm: 0, roller_seen: true, **work(loads[name])) }
         person.fetch("open", []).each { |name| open_draft(row, name) }
+      end
+
+      def limits(client, measured)
+        limits = measured.to_h { |name, reading| [name, { deg: Fitting::Limits.fetch(name).degrees(reading).round(1), reading: reading, by: "Maren Oldcastle", at: Time.now.utc.iso8601 }] }
+        @gym.clients.measure(client[:id], version: client[:version], limits: limits) if limits.any?
+      end
+
+      # A load in kg, as it was lifted on the machine.
+      def work(load_kg)
+        load_kg ? { work: { **Web::Sheet::NO_WORK, "load_kg" => load_kg, "repetitions" => 10, "sets" => 2, "last" => "clean", "felt" => "worked" }, cue: "Toes up, and think of the heel." } : {}
+      end
+
+      def queue(machine, names)
+        ids = names.map { |name| @gym.clients.dataset.where(name: name).get(:id) }
+        @gym.queues.put(machine[:id], "", clients: ids, version: 0, by: @staff.first)
       end
 
       def accept(client, name, **seen)
         draft, bench = open_draft(client, name)
         marks = draft[:marks].to_h
+        seen[:load] = Web::Views::Loads.printed(bench.rig, seen[:work]["load_kg"]) if seen.key?(:work)
         @gym.fittings.accept(draft[:id], version: draft[:version], result: bench.result(marks, draft[:aids].to_h), computed_from: bench.computed_from, by: @staff.first, marks: marks, **seen)
       end
 

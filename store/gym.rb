@@ -19,6 +19,7 @@ module Verglas
       def cautions = Tables::Cautions.new(self)
       def rules = Tables::Rules.new(self)
       def equipment = Tables::Equipment.new(self)
+      def queues = Tables::Queues.new(self)
       def row = db[:gyms].first(id: id)
     end
   end

@@ -25,11 +25,13 @@ module Verglas
       end
 
       helpers Requests
-      register Routes::Places, Routes::Floor, Routes::Clients, Routes::Readings, Routes::Machines, Routes::Photographs, Routes::Rules, Routes::Cautions, Routes::Fittings
+      register Routes::Places, Routes::Floor, Routes::Clients, Routes::Readings, Routes::Machines, Routes::Photographs, Routes::Equipment, Routes::Rules, Routes::Cautions, Routes::Limits,
+               Routes::Fittings, Routes::SetUps
 
       before "/api/*" do
         content_type :json
         refuse(:sign_in_needed) unless staff
+        refuse(:tablet_locked) if request.env["rack.session"]["locked"]
         raw_body
         CONTRACT.check_request!(request)
         @input = parsed_body

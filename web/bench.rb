@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "date"
-
 module Verglas
   module Web
     # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of its
@@ -45,22 +43,40 @@ module Verglas
         self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, rules: rules)
       end
 
-      def caution_rows = @caution_rows ||= gym.cautions.of(client[:id])
-      def caution_effect = effect_on(machine.family)
+      # Cautions and limits on this machine.
+      def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row)
+      def bars = safety.bars(machine.family)
+      def caution_effect = safety.effect(machine.family, aims(machine.family))
 
-      # What keeps this client off this machine: cautions, and the maker's limits. {code => numbers for words}
-      def bars(today = Date.today)
-        caution_effect.bars.to_h { |name| [name, {}] }.merge(maker_mass, maker_age(today))
-      end
+      # What cautions and limits narrow here, by names of Wishes.
+      def narrowing = safety.narrowing(machine.family, aims(machine.family))
 
       # Codes for which the marks cannot be accepted, whatever the reason; empty when they can.
-      def refusals(evaluation)
-        Fitting::NeverAccepted.reasons(evaluation, Fitting::Cautions::Effect.new(bars: bars.keys, wishes: {}))
+      def refusals(evaluation) = Fitting::NeverAccepted.reasons(evaluation, barred: bars.any?)
+
+      # What is aimed at on a machine: by the rules, narrowed by cautions and limits.
+      def wishes_for(machine, **given)
+        aims = aims(machine.family)
+        Fitting::Wishes.for(machine.family, **aims, **safety.narrowing(machine.family, aims), **given)
       end
 
-      # What is aimed at on a machine: by the rules, narrowed by the cautions.
-      def wishes_for(machine, **given)
-        Fitting::Wishes.for(machine.family, **Fitting::HouseRules.wishes(machine.family, rules), **effect_on(machine.family).wishes, **given)
+      # The steps of this fitting, in order.
+      def steps = Fitting::Flow.steps(machine, walk_round: walk_round, roller_first: rules[:first_set] == :roller)
+
+      # {label => what the walk-round found}, symbol keys; nothing for what was not noted.
+      def walk_round
+        @walk_round ||= adjuster_data.to_h { |adjuster| [adjuster["label"], adjuster.fetch("walk_round", nil).to_h.transform_keys(&:to_sym)] }
+      end
+
+      # How the machine is loaded; nil where nobody described it.
+      def rig = machine_row[:loading] && (@rig ||= Loading::Rig.read(machine_row[:loading].to_h, pairs: gym.equipment.plates))
+
+      # The knee as a creep test on this bench found it; nil where none was read, or nothing says where the knee is.
+      def seen_knee(creep)
+        readings = creep.fetch("readings", [])
+        return if readings.size < 2 || !machine.family.told.include?(:joint) || !machine.family.told.include?(:arm)
+
+        Fitting::SeenKnee.read(evaluation(creep["marks"], creep["aids"].to_h), readings.map { |reading| reading.values_at("arm_deg", "reading_mm") })
       end
 
       # Names of the readings which the body rests on: what was refused is left out.
@@ -97,26 +113,15 @@ module Verglas
           readings: estimation.reports.map { |report| Views::Body.report(report) }, learned: Views::Body.learned(checked_rows),
           mean_mm: Views.rounded(estimation.estimate.mean), sd_mm: Views.rounded(estimation.estimate.sd),
           machine: { id: machine.id, name: machine.name, description_number: machine_row[:number] },
-          wishes: advice.wishes.to_h, rules: Views::Rules.used(machine.family, rules), cautions: caution_rows.map { |row| Views::Cautions.line(row) }, advised: advice.marks, advised_status: advice.status }
+          wishes: advice.wishes.to_h, rules: Views::Rules.used(machine.family, rules), **safety.kept, advised: advice.marks, advised_status: advice.status }
       end
 
       private
 
-      def effect_on(family)
-        aimed_at = { **family.wanted, **Fitting::HouseRules.wishes(family, rules) }
-        Fitting::Cautions.effect(family, caution_rows.map { |row| Inputs::Caution.value(row) }, aimed_at)
-      end
+      # By the house rules alone, names of Wishes.
+      def aims(family) = { **family.wanted, **Fitting::HouseRules.wishes(family, rules) }
 
-      def maker_mass
-        limit = machine_row[:user_mass_limit_kg]
-        limit && client[:body_mass_kg] && client[:body_mass_kg] > limit ? { maker_mass: { limit: limit.to_i } } : {}
-      end
-
-      def maker_age(today)
-        limit = machine_row[:least_age_years]
-        limit && client[:birth_date] && client[:birth_date] > today << (12 * limit) ? { maker_age: { limit: limit } } : {}
-      end
-
+      def adjuster_data = [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
       def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
       def machine_of(exercise) = Store::Tables::Machines.value(machine_row, exercise: exercise)
 

@@ -6,8 +6,8 @@ module Verglas
   module Web
     # Errors on their way out: {code, path, params, message}.
     module Errors
-      STATUS = { sign_in_needed: 401, not_found: 404, wrong_content_type: 415, too_many_requests: 429, body_too_large: 413, not_json: 400,
-                 key_missing: 400, method_not_allowed: 405 }.freeze
+      STATUS = { sign_in_needed: 401, tablet_locked: 401, pin_refused: 401, pin_locked: 401, pin_missing: 401, not_found: 404, wrong_content_type: 415,
+                 too_many_requests: 429, body_too_large: 413, not_json: 400, key_missing: 400, method_not_allowed: 405 }.freeze
 
       module_function
 

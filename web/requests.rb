@@ -45,6 +45,7 @@ module Verglas
         return Views::Fitting.state(row, by: db[:accounts].where(id: row[:updated_by]).get(:name)) if row.key?(:marks)
 
         return Views::Cautions.one(row) if row.key?(:caution)
+        return Views::Queue.of(gym, machine_row(row[:machine_id]), row[:exercise]) if row.key?(:queue)
 
         row.key?(:family) ? Views::Machine.summary(row).merge(version: row[:version]) : Views::Client.summary(row)
       end

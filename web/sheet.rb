@@ -2,30 +2,39 @@
 
 module Verglas
   module Web
-    # What a fitting holds: marks, cushions and pads, load, signs, note, what was seen by eye. From a request to the store's
+    # What a fitting holds: marks, cushions and pads, load, signs, note, what was seen by eye, the step at hand. From a request to the store's
     # fields, from a row to what is shown, and what a new one begins with.
     module Sheet
+      FIELDS = [*Store::Tables::Fittings::JSON, *Store::Tables::Fittings::PLAIN, *Store::Tables::Fittings::SECRET].freeze
+      NO_WORK = { "load_kg" => nil, "left_kg" => nil, "right_kg" => nil, "repetitions" => nil, "sets" => nil, "last" => nil, "felt" => nil, "felt_side" => nil,
+                  "belt" => nil }.freeze
+
       module_function
 
       # A request's fields, as far as they were sent. bench: whose marks they must be.
       def of_input(bench, input)
         bench.machine.indices(input[:marks])
-        sheet = input.slice(:marks, :load, :signs, :note, :knee_off_mm, :roller_seen)
+        sheet = input.slice(*FIELDS)
         sheet[:aids] = Inputs::Aids.of(input[:aids]) if input.key?(:aids)
+        sheet[:load] = Views::Loads.printed(bench.rig, sheet[:work]["load_kg"]) if bench.rig && sheet.key?(:work)
         refuse_unknown_signs(bench.machine, sheet.fetch(:signs, []))
+        refuse_unknown_marks(bench.machine, sheet.fetch(:creep, {}))
         sheet
       end
 
       def of_row(row)
-        { marks: row[:marks].to_h, aids: Inputs::Aids.of(row[:aids].to_h), load: row[:load], signs: row[:signs].to_a, note: Store::Secrets.open(row[:note_cipher], :note),
-          knee_off_mm: row[:knee_off_mm]&.to_f, roller_seen: row[:roller_seen] }
+        secrets = Store::Tables::Fittings::SECRET.to_h { |name| [name, Store::Secrets.open(row[:"#{name}_cipher"], name)] }
+        { marks: row[:marks].to_h, aids: Inputs::Aids.of(row[:aids].to_h), load: row[:load], signs: row[:signs].to_a, knee_off_mm: row[:knee_off_mm]&.to_f,
+          roller_seen: row[:roller_seen], flow: { "at" => nil, "done" => {}, "skipped" => {}, **row[:flow].to_h }, work: { **NO_WORK, **row[:work].to_h },
+          trail: row[:trail].to_a, creep: row[:creep].to_h, **secrets }
       end
 
       # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat as the
       # station's other exercise has it.
       def at_opening(bench, last:, sibling:)
         advised = { marks: bench.advice.marks, aids: bench.advised_aids }
-        kept = last && { marks: repaired(bench, last[:marks].to_h), aids: Inputs::Aids.of(last[:aids].to_h), load: last[:load] }
+        kept = last && { marks: repaired(bench, last[:marks].to_h), aids: Inputs::Aids.of(last[:aids].to_h), load: last[:load], work: carried(last[:work].to_h),
+                         cue: Store::Secrets.open(last[:cue_cipher], :cue) }
         sheet = kept || advised
         sibling ? sheet.merge(marks: repaired(bench, sheet[:marks].merge(sibling[:marks].to_h.slice(*bench.shared)))) : sheet
       end
@@ -38,11 +47,21 @@ module Verglas
         end
       end
 
+      # The load goes on from where it was; how it went is asked anew.
+      def carried(work) = work.slice("load_kg", "left_kg", "right_kg", "repetitions", "sets")
+
+      # A creep test was read at marks of this machine.
+      def refuse_unknown_marks(machine, creep)
+        machine.indices(creep["marks"]) if creep.key?("marks")
+      rescue Invalid => e
+        raise e.below("/creep")
+      end
+
       def refuse_unknown_signs(machine, signs)
         unknown = signs - Fitting::Signs.of(machine).map(&:to_s)
         raise Invalid.new(:not_allowed, path: "/signs") unless unknown.empty?
       end
-      private_class_method :refuse_unknown_signs
+      private_class_method :carried, :refuse_unknown_marks, :refuse_unknown_signs
     end
   end
 end

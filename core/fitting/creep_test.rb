@@ -17,10 +17,7 @@ module Verglas
       MOST_STEPS = 20
 
       # knee: Point relative to the pivot; sds: [along, across] in mm, with their covariance; zero_mm: of the scale.
-      Answer = Value.define(:knee, :sds_mm, :covariance_mm2, :zero_mm) do
-        # The same knee after marks that move it so (Point).
-        def moved(by) = with(knee: knee + by)
-      end
+      Answer = Value.define(:knee, :sds_mm, :covariance_mm2, :zero_mm)
 
       # The test on a machine at some marks: the prior from the evaluation there.
       def self.at(evaluation)

@@ -21,8 +21,8 @@ module Verglas
         end
       end
 
-      # evaluation: where the client sits now; seen: the knee as a creep test found it at these marks (CreepTest::Answer), which
-      # outranks the geometry; nil where none was read.
+      # evaluation: where the client sits now; seen: SeenKnee, which outranks the geometry; nil where no
+      # creep test was read.
       def initialize(evaluation, seen: nil)
         @evaluation = evaluation
         @seen = seen
@@ -46,14 +46,10 @@ module Verglas
       def quantity(name, evaluation)
         return evaluation.quantities[name] unless @seen && KNEE.key?(name)
 
-        knee(evaluation).public_send(KNEE.fetch(name))
+        @seen.at(evaluation).public_send(KNEE.fetch(name))
       end
 
-      def graded(finding, evaluation) = @seen && finding.code == :offset ? knee(evaluation).norm : finding.graded
-
-      # A knee that was seen moves with the marks as the geometry says.
-      def knee(evaluation) = @seen.knee + (place(evaluation) - place(@evaluation))
-      def place(evaluation) = evaluation.mechanics.joint(evaluation.parameters)
+      def graded(finding, evaluation) = @seen && finding.code == :offset ? @seen.at(evaluation).norm : finding.graded
 
       def signed(cause, number) = number && (cause.over ? number : -number)
       def finding(cause, evaluation) = evaluation.findings.find { |finding| finding.code == cause.finding }
@@ -84,17 +80,13 @@ module Verglas
       def sd(name) = @seen && KNEE.key?(name) ? @seen.sds_mm[KNEE.keys.index(name)] : @evaluation.sd(name)
 
       # P(the knee lies within this of the pivot)
-      def in_line(radius_mm)
-        return @evaluation.joint_probability(radius_mm) unless @seen
-
-        Statistics::Gaussian.disc_probability(mean: @seen.knee, variance_s: @seen.sds_mm[0]**2, variance_n: @seen.sds_mm[1]**2, covariance: @seen.covariance_mm2, radius: radius_mm.to_f)
-      end
+      def in_line(radius_mm) = @seen ? @seen.probability_within(radius_mm, @evaluation) : @evaluation.joint_probability(radius_mm)
 
       # Of the notches that lessen what the cause names, the one after which the whole is best; where the knee was seen, the one
       # that brings it nearest to the pivot.
       def notch(cause, excess)
         helping = steps.select { |_, other| excess(cause, other) < excess - LEAST_CHANGE }
-        return helping.min_by { |_, other| [knee(other).norm, *other.score.key] } if @seen && (KNEE.key?(cause.quantity) || cause.finding == :offset)
+        return helping.min_by { |_, other| [@seen.at(other).norm, *other.score.key] } if @seen && (KNEE.key?(cause.quantity) || cause.finding == :offset)
 
         helping.min_by { |_, other| other.score }
       end

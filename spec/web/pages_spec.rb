@@ -48,12 +48,13 @@ RSpec.describe "The contract" do
   end
 
   it "asks a key of every write" do
-    writes = definition.operations.reject { |operation| operation.request_method == "get" || %w[searchClients evaluate explainSigns tryLength ruleChanges].include?(operation.operation_id) }
+    writes = definition.operations.reject { |operation| operation.request_method == "get" || %w[searchClients evaluate explainSigns checkAgain readCreep loads tryLength ruleChanges].include?(operation.operation_id) }
     expect(writes.size).to be >= 8
     keyless = YAML.safe_load_file(Verglas::Web::Contract::FILE, aliases: true)["paths"].flat_map do |path, item|
       item.except("parameters").filter_map { |method, operation| "#{method} #{path}" unless operation.to_s.include?("parameters/Key") || method == "get" }
     end
-    expect(keyless).to contain_exactly("post /auth/login", "post /auth/logout", "post /api/clients/search", "post /api/fittings/{id}/evaluation", "post /api/fittings/{id}/signs",
+    expect(keyless).to contain_exactly("post /auth/login", "post /auth/logout", "post /auth/lock", "post /auth/pin", "post /auth/switch", "post /api/clients/search", "post /api/fittings/{id}/evaluation", "post /api/fittings/{id}/signs", "post /api/fittings/{id}/again",
+                                       "post /api/fittings/{id}/creep", "post /api/fittings/{id}/loads",
                                        "post /api/machines/{id}/trial", "post /api/rules/{question}/changes")
   end
 end

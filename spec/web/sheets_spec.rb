@@ -23,7 +23,7 @@ RSpec.describe "A fitting's sheet over HTTP" do
       shown = call(:get, "/api/fittings/#{id}")
       expect(shown["advice"]).to include("status" => nil, "marks" => {}, "shortfalls" => [])
       expect(shown["evaluation"]).to include("grade" => nil, "findings" => [], "figure" => nil, "joint" => nil, "motion" => nil)
-      expect(shown["advice"]["steps"].map { |step| step["do"] }).to include("Set Roller by eye, as the maker's plate says.")
+      expect(shown["steps"].map { |step| step["do"] }).to include("Set Roller by eye, as the maker's plate says.")
       call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, load: "25 kg", signs: %w[hips_lift numb_thigh], note: "Prefers the narrow pad." })
       record = call(:get, "/api/fittings/#{id}")
       expect(record).to include("marks" => marks, "load" => "25 kg", "signs" => %w[hips_lift numb_thigh], "note" => "Prefers the narrow pad.")
@@ -158,8 +158,8 @@ RSpec.describe "A fitting's sheet over HTTP" do
     it "advises the pad that bends the hips, on a flat bench only" do
       flat, hinged = %w[lie_flat lie_hinged].map { |name| call(:get, "/api/fittings/#{open_on(machine(loft, name))}") }
       expect([flat, hinged].map { |page| page["aids"]["hip_pad_mm"] }).to eq([50, 0])
-      expect(flat["advice"]["steps"].first).to include("id" => "lie", "adjuster" => nil, "title" => "Knee to pivot")
-      expect(flat["advice"]["steps"].first["do"]).to start_with("Lay the 50 mm pad under the hips.")
+      expect(flat["steps"].first).to include("id" => "lie", "adjuster" => nil, "title" => "Knee to pivot")
+      expect(flat["steps"].first["do"]).to start_with("Lay the 50 mm pad under the hips.")
     end
   end
 end

@@ -9,12 +9,14 @@ Sequel.migration do
       column :exercise, :text, default: ""
       column :gym_id, :uuid, null: false
       column :clients, :json, null: false, default: "[]"
+      column :standing, :json
       column :version, :integer, null: false, default: 1
       foreign_key :updated_by, :accounts, type: :Bignum, null: false
       column :updated_at, :timestamptz, null: false, default: Sequel::CURRENT_TIMESTAMP
       primary_key %i[machine_id exercise]
       foreign_key %i[machine_id gym_id], :machines, key: %i[id gym_id], name: :queue_machine_of_gym, on_delete: :cascade
       constraint :queue_exercise_known, exercise: ["", "extension", "curl"]
+      constraint(:queue_standing_is_an_object) { Sequel.lit("standing IS NULL OR json_typeof(standing) = 'object'") }
       constraint(:queue_is_a_list, Sequel.function(:json_typeof, :clients) => "array")
     end
 

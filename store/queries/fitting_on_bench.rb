@@ -7,10 +7,11 @@ module Verglas
       # an adjuster. A draft meets the machine as it is described now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as their tables give them, or nil.
       class FittingOnBench
         PARTS = {
-          fitting: [:fittings, %i[id gym_id client_id machine_id exercise description_number state marks aids load signs note_cipher knee_off_mm roller_seen version
-                                  created_at updated_by updated_at accepted_by accepted_at result computed_from]],
-          client: [:clients, %i[id name detail sex birth_date body_mass_kg version]],
-          machine: [:machines, %i[id family name place code state cushions_allowed slack_from_deg user_mass_limit_kg least_age_years description_number]],
+          fitting: [:fittings, %i[id gym_id client_id machine_id exercise description_number state marks aids load signs note_cipher knee_off_mm roller_seen version flow work creep
+                                  trail cue_cipher reason_cipher stop_sign created_at updated_by updated_at accepted_by accepted_at result computed_from]],
+          client: [:clients, %i[id name detail sex birth_date body_mass_kg limits version]],
+          machine: [:machines, %i[id family name place code state cushions_allowed slack_from_deg user_mass_limit_kg least_age_years getting_in getting_out left_behind loading
+                                  belt one_leg description_number]],
           description: [:machine_descriptions, %i[number constants adjusters exercises taped_at]]
         }.freeze
         COLUMNS = PARTS.flat_map { |part, (table, columns)| columns.map { |column| Sequel[table][column].as(:"#{part}_#{column}") } }.freeze

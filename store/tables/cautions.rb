@@ -11,12 +11,17 @@ module Verglas
           @gym = gym
         end
 
-        # Asked at every step of an adjuster: planned once a connection.
-        def of(client_id)
-          statement = @gym.db.prepared_statement(:cautions_of) ||
-                      @gym.db[:client_cautions].where(client_id: Sequel.cast(:$client_id, :uuid)).left_join(:accounts, id: :set_by).order(:caution)
-                          .select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:by_name)).prepare(:select, :cautions_of)
-          statement.call(client_id: client_id)
+        # With by whom, and whether the gym is stricter with it than the table (stricter). Asked at every step of an adjuster:
+        # planned once a connection.
+        def of(client_id) = prepared.call(client_id: client_id, gym_id: @gym.id)
+
+        # Names of the cautions with which this gym is stricter.
+        def stricter = @gym.db[:gym_cautions].where(gym_id: @gym.id).select_map(:caution)
+
+        def set_stricter(caution, stricter, by:)
+          return @gym.db[:gym_cautions].where(gym_id: @gym.id, caution: caution).delete unless stricter
+
+          @gym.db[:gym_cautions].insert_conflict.insert(gym_id: @gym.id, caution: caution, set_by: by)
         end
 
         # version: that the writer saw, nil where there was none. Raises Stale with what stands there otherwise.
@@ -30,6 +35,17 @@ module Verglas
         end
 
         private
+
+        def prepared
+          @gym.db.prepared_statement(:cautions_of) || with_names.prepare(:select, :cautions_of)
+        end
+
+        def with_names
+          @gym.db[:client_cautions].where(client_id: Sequel.cast(:$client_id, :uuid)).order(Sequel[:client_cautions][:caution])
+              .left_join(:accounts, id: Sequel[:client_cautions][:set_by])
+              .left_join(:gym_cautions, caution: Sequel[:client_cautions][:caution], gym_id: Sequel.cast(:$gym_id, :uuid))
+              .select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:by_name), Sequel.~(Sequel[:gym_cautions][:caution] => nil).as(:stricter))
+        end
 
         def dataset = @gym.db[:client_cautions].where(client_id: @gym.clients.dataset.select(:id))
         def row(client_id, caution) = dataset.first(client_id: client_id, caution: caution)

@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # What one gym owns besides machines: cushions behind the back and on the seat, pads under the hips, by size in mm.
+      # What one gym owns besides machines: cushions behind the back and on the seat, pads under the hips, by size in mm; and
+      # plates, by mass in kg.
       class Equipment
         KINDS = %w[cushion_back cushion_seat hip_pad].freeze
 
@@ -15,6 +16,16 @@ module Verglas
         def sizes
           rows = @gym.db[:gym_equipment].where(gym_id: @gym.id).order(:size_mm).select_hash_groups(:kind, :size_mm)
           KINDS.to_h { |kind| [kind, rows.fetch(kind, []).map(&:to_f)] }
+        end
+
+        # {kg => pairs}, heaviest first.
+        def plates = @gym.db[:gym_plates].where(gym_id: @gym.id).order(Sequel.desc(:mass_kg)).select_hash(:mass_kg, :pairs).transform_keys(&:to_f)
+
+        def replace_plates(plates)
+          @gym.db.transaction do
+            @gym.db[:gym_plates].where(gym_id: @gym.id).delete
+            @gym.db[:gym_plates].multi_insert(plates.map { |kg, pairs| { gym_id: @gym.id, mass_kg: kg, pairs: pairs } })
+          end
         end
 
         def replace(sizes)

@@ -4,8 +4,13 @@ module Verglas
   module Store
     module Tables
       # Fittings of one gym: one open draft a client, machine and exercise, and what was accepted. A sheet is what a fitting
-      # holds: {marks:, aids:, load:, signs:, note:, knee_off_mm:, roller_seen:}; what is left out stays as it was.
+      # holds: JSON, PLAIN and SECRET by name; what is left out stays as it was.
       class Fittings
+        JSON = %i[marks aids signs flow work creep trail].freeze
+        PLAIN = %i[load knee_off_mm roller_seen].freeze
+        # Text that may speak of somebody's health, by the purpose it is encrypted for.
+        SECRET = %i[note cue reason].freeze
+
         def initialize(gym)
           @gym = gym
         end
@@ -35,10 +40,10 @@ module Verglas
         def save(id, version:, by:, **sheet) = change(id, version: version, updated_by: by, **columns(sheet))
 
         # description_number: of the machine as it now stands, on which the result was computed.
-        def accept(id, version:, result:, computed_from:, by:, description_number: nil, **sheet)
-          change(id, version: version, **columns(sheet), **{ description_number: description_number }.compact, state: "accepted", updated_by: by,
-                     accepted_by: by, accepted_at: Sequel::CURRENT_TIMESTAMP, result: Sequel.pg_json(result), computed_from: Sequel.pg_json(computed_from))
-        end
+        def accept(id, version:, by:, **closing) = close(id, version: version, by: by, state: "accepted", **closing)
+
+        # Ended at once by a stop sign: kept with what stood there, and never on a card.
+        def stop(id, version:, by:, stop_sign:, **closing) = close(id, version: version, by: by, state: "stopped", stop_sign: stop_sign, **closing)
 
         # Moves shared marks to the other exercises' drafts of the same client and station.
         def share(row, marks, by:)
@@ -54,6 +59,12 @@ module Verglas
 
         private
 
+        def close(id, version:, by:, result:, computed_from:, **fields)
+          kept = fields.slice(:state, :stop_sign, :description_number)
+          change(id, version: version, **columns(fields), **kept, updated_by: by, accepted_by: by, accepted_at: Sequel::CURRENT_TIMESTAMP,
+                     result: Sequel.pg_json(result), computed_from: Sequel.pg_json(computed_from))
+        end
+
         def open_ones(client_id, machine_id) = dataset.where(client_id: client_id, machine_id: machine_id, state: "draft")
         def accepted(client_id, machine_id) = dataset.where(client_id: client_id, machine_id: machine_id, state: "accepted").order(Sequel.desc(:accepted_at))
 
@@ -66,9 +77,9 @@ module Verglas
         def drafts(id, version) = dataset.where(id: id, version: version, state: "draft")
 
         def columns(sheet)
-          fields = sheet.slice(:load, :knee_off_mm, :roller_seen)
-          %i[marks aids signs].each { |name| fields[name] = Sequel.pg_json(sheet[name]) if sheet.key?(name) }
-          fields[:note_cipher] = Secrets.lock(sheet[:note], :note) if sheet.key?(:note)
+          fields = sheet.slice(*PLAIN)
+          JSON.each { |name| fields[name] = Sequel.pg_json(sheet[name]) if sheet.key?(name) }
+          SECRET.each { |name| fields[:"#{name}_cipher"] = Secrets.lock(sheet[name], name) if sheet.key?(name) }
           fields
         end
       end

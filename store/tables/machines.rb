@@ -5,7 +5,7 @@ module Verglas
     module Tables
       # The machines of one gym with a version of their description; rows become core values here.
       class Machines
-        FACTS = %i[name code place state state_note getting_in getting_out left_behind slack_from_deg user_mass_limit_kg least_age_years cushions_allowed].freeze
+        FACTS = %i[name code place state state_note getting_in getting_out left_behind slack_from_deg user_mass_limit_kg least_age_years cushions_allowed belt one_leg loading].freeze
         DESCRIPTION = %i[constants adjusters exercises taped].freeze
 
         def initialize(gym)
@@ -40,7 +40,7 @@ module Verglas
         def insert(family:, description:, by: nil, copied_from: nil, **facts)
           ConstraintErrors.translate do
             @gym.db.transaction do
-              id = dataset.returning(:id).insert(gym_id: @gym.id, family: family, copied_from: copied_from, **facts.slice(*FACTS)).first[:id]
+              id = dataset.returning(:id).insert(gym_id: @gym.id, family: family, copied_from: copied_from, **columns(facts)).first[:id]
               describe(id, 1, { constants: {}, adjusters: [], exercises: {}, taped: {}, **description }, by: by)
               id
             end
@@ -52,7 +52,7 @@ module Verglas
         def update(id, version:, by:, description: nil, **facts)
           ConstraintErrors.translate do
             changed = dataset.where(id: id, version: version).returning
-                             .update(**facts.slice(*FACTS), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
+                             .update(**columns(facts), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
             raise Stale, find(id) unless changed
 
             rewrite(changed, description, by: by) if description
@@ -61,6 +61,12 @@ module Verglas
         end
 
         private
+
+        def columns(facts)
+          fields = facts.slice(*FACTS)
+          fields[:loading] = Sequel.pg_json(fields[:loading]) if fields[:loading]
+          fields
+        end
 
         def described(number = Sequel[:machines][:description_number])
           dataset.join(:machine_descriptions, machine_id: Sequel[:machines][:id], number: number)

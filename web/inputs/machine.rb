@@ -15,6 +15,8 @@ module Verglas
           %i[name code place state_note getting_in getting_out left_behind].each { |name| facts[name] = facts[name].strip.gsub(/\s+/, " ") if facts.key?(name) }
           raise Invalid.new(:blank, path: "/name") if facts[:name] == ""
 
+          check_loading(facts[:loading]) if facts[:loading]
+
           facts
         end
 
@@ -57,11 +59,18 @@ module Verglas
             "walk_round" => adjuster.fetch("walk_round", {}).slice(*WALK_ROUND) }
         end
 
+        # What cannot be loaded is refused where it was typed.
+        def check_loading(loading)
+          Loading::Rig.read(loading)
+        rescue Invalid => e
+          raise e.below("/loading")
+        end
+
         def kept_travel(before, label, marks, drives)
           old = before.find { |candidate| candidate["label"] == label && candidate["marks"] == marks && candidate["drives"] == drives }
           old && old["travel"]
         end
-        private_class_method :exercises, :list, :one, :kept_travel
+        private_class_method :exercises, :list, :one, :check_loading, :kept_travel
       end
     end
   end

@@ -23,12 +23,27 @@ module Verglas
           app.get("/api/fittings/:id") { |id| reply(Views::Fitting.page(bench(id), gym)) }
 
           # Pure computation: nothing is written, so it may be asked as often as an adjuster is stepped.
-          app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(bench(id).evaluation(input[:marks], input.fetch(:aids, {})))) }
+          app.post("/api/fittings/:id/evaluation") { |id| reply(Views::Evaluation.of(evaluation(bench(id)))) }
 
           app.post("/api/fittings/:id/signs") do |id|
             bench = bench(id)
-            reply(signs: Views::Signs.of(bench.evaluation(input[:marks], input.fetch(:aids, {})), input[:signs].map(&:to_sym)))
+            reply(signs: Views::Signs.of(evaluation(bench), input[:signs].map(&:to_sym), seen: bench.seen_knee(input.fetch(:creep, {}))))
           end
+
+          # What the last moves disturbed of what was seen before.
+          app.post("/api/fittings/:id/again") do |id|
+            bench = bench(id)
+            reply(moved: Views::Disturbance.of(bench, evaluation(bench), input[:done]))
+          end
+
+          app.post("/api/fittings/:id/creep") do |id|
+            bench = bench(id)
+            seen = bench.seen_knee(input[:creep])
+            refuse(:creep_not_possible) unless seen
+            reply(Views::Creep.of(seen, evaluation(bench)))
+          end
+
+          app.post("/api/fittings/:id/loads") { |id| reply(Views::Loads.of(bench(id), input)) }
 
           app.patch("/api/fittings/:id") do |id|
             write_once do
@@ -42,15 +57,18 @@ module Verglas
           app.post("/api/fittings/:id/acceptance") do |id|
             write_once do
               bench = bench(id)
-              sheet = Sheet.of_input(bench, input)
-              aids = sheet.fetch(:aids) { bench.fitting[:aids].to_h }
-              refused = bench.refusals(bench.evaluation(input[:marks], aids)).first
-              refuse(refused) if refused
-              row = gym.fittings.accept(id, version: input[:version], result: bench.result(input[:marks], aids), computed_from: bench.computed_from,
-                                            description_number: bench.machine_row[:number], by: staff[:id], **sheet)
+              closing = closing(bench)
+              refuse_unacceptable(bench, closing)
+              row = gym.fittings.accept(id, **closing)
               share_seat(bench, row)
+              gym.queues.stands(row[:machine_id], row[:exercise], row[:marks].to_h, by: staff[:id])
               Views::Fitting.state(row, by: staff[:name])
             end
+          end
+
+          # A stop sign ends the fitting: it is kept with what stood there, and never goes on a card.
+          app.post("/api/fittings/:id/stops/:sign") do |id, sign|
+            write_once { Views::Fitting.state(gym.fittings.stop(id, stop_sign: sign, **closing(bench(id))), by: staff[:name]) }
           end
 
           app.post("/api/fittings/:id/discard") do |id|
@@ -66,10 +84,31 @@ module Verglas
         module Helpers
           def bench(id) = found(Bench.of(gym, id))
 
+          # At the marks that were sent.
+          def evaluation(bench) = bench.evaluation(input[:marks], input.fetch(:aids, {}))
+
+          # What a fitting is closed with: the sheet as sent, the result as it was shown, what it was computed from.
+          def closing(bench)
+            sheet = Sheet.of_input(bench, input)
+            aids = sheet.fetch(:aids) { bench.fitting[:aids].to_h }
+            { version: input[:version], by: staff[:id], result: bench.result(input[:marks], aids), computed_from: bench.computed_from,
+              description_number: bench.machine_row[:number], **sheet, aids: aids }
+          end
+
+          # What is never accepted, whatever the reason; and what is off without one.
+          def refuse_unacceptable(bench, closing)
+            evaluation = bench.evaluation(closing[:marks], closing[:aids])
+            refused = bench.refusals(evaluation).first
+            refuse(refused) if refused
+            return unless Fitting::NeverAccepted.reason_needed?(evaluation) && closing.fetch(:reason, "").strip.empty?
+
+            raise Invalid.new(:reason_needed, path: "/reason")
+          end
+
           # Named on a station, and nowhere else.
-          def exercise_of(machine)
+          def exercise_of(machine, given = input[:exercise])
             known = Store::Tables::Machines.exercises(machine).map(&:to_s)
-            given = input[:exercise].to_s
+            given = given.to_s
             raise Invalid.new(:not_allowed, path: "/exercise", known: known) unless known.include?(given)
 
             given

@@ -33,15 +33,6 @@ module Verglas
               { photographs: gym.photographs.of(id) }
             end
           end
-
-          app.get("/api/equipment") { reply(gym.equipment.sizes) }
-
-          app.put("/api/equipment") do
-            write_once do
-              gym.equipment.replace(Store::Tables::Equipment::KINDS.to_h { |kind| [kind, input[kind.to_sym]] })
-              gym.equipment.sizes
-            end
-          end
         end
 
         # What these routes share.

@@ -20,6 +20,14 @@ module Verglas
             reply(RuleChanges.new(gym, Fitting::HouseRules.fetch(name), school_of(name)).call)
           end
 
+          # A gym can only be stricter than the table: nobody with the caution is fitted until a clinician has cleared it.
+          app.put("/api/gym/cautions/:caution") do |name|
+            write_once do
+              gym.cautions.set_stricter(Fitting::Cautions.fetch(name).name.to_s, input[:stricter], by: staff[:id])
+              Views::Rules.of_gym(gym)
+            end
+          end
+
           app.get("/api/clients/:id/rules") { |id| reply(Views::Rules.of_client(gym, client_row(id))) }
 
           app.put("/api/clients/:id/rules/:question") do |id, name|

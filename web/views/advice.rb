@@ -3,11 +3,8 @@
 module Verglas
   module Web
     module Views
-      # The advised marks with how sure and why, as steps in the order in which they are set.
+      # The advised marks with how sure and why.
       module Advice
-        # Joint to pivot, support, range, far pad, near pad: the order of a fitting.
-        ORDER = %i[height pivot bench_end hips crease start contact thigh_press kneecap].freeze
-
         module_function
 
         def of(bench)
@@ -17,7 +14,7 @@ module Verglas
             adjusters: advice.adjusters.map { |adjuster| adjuster(bench, adjuster) },
             runner_up: advice.runner_up && { marks: advice.runner_up.marks, grade: advice.runner_up.grade },
             shortfalls: advice.shortfalls.map { |shortfall| shortfall(shortfall) },
-            steps: steps(bench, advice), from: bench.taken, learned: Body.learned(bench.checked_rows), next_reading: next_reading(advice) }
+            from: bench.taken, learned: Body.learned(bench.checked_rows), next_reading: next_reading(advice) }
         end
 
         # Of what is advised; what is recorded only stands as it is.
@@ -69,37 +66,6 @@ module Verglas
         end
 
         def amount(value, unit) = unit == :deg ? "#{value.round}°" : "#{value.round} mm"
-
-        def steps(bench, advice)
-          own = advice.adjusters.sort_by.with_index { |adjuster, index| [ORDER.index(adjuster.requirement&.decided_by) || ORDER.size, index] }
-                      .map { |adjuster| step(bench, adjuster) }
-          Verglas::Fitting::Mechanisms.of(bench.machine)::SLIDES && advice.status ? [lie(advice), *own] : own
-        end
-
-        def step(bench, adjuster)
-          rule = adjuster.requirement&.decided_by || (adjuster.mark ? :other : :recorded)
-          wishes = bench.advice.wishes
-          numbers = { adjuster: rule == :recorded ? Formats::Words.adjuster(adjuster.label) : adjuster.label, mark: adjuster.mark,
-                      wanted: wishes.contact_above_ankle_mm.round, wanted_deg: wishes.start_bend_deg.round }
-          { id: adjuster.label, adjuster: adjuster.label, title: say(rule, :title, numbers), look: say(rule, :look, numbers), right: right(rule, numbers, wishes),
-            do: say(rule, :do, numbers) }
-        end
-
-        # The range says too where it ends, where a rule ends it short of straight.
-        def right(rule, numbers, wishes)
-          return say(rule, :right, numbers) unless rule == :start && wishes.end_short_deg.positive?
-
-          "#{say(rule, :right, numbers)} #{say(:start, :end_short, { deg: wishes.end_short_deg.round })}"
-        end
-
-        # Where the client slides, the joint is set before any adjuster.
-        def lie(advice)
-          pad = advice.wishes.hip_pad_mm.round
-          { id: "lie", adjuster: nil, title: say(:lie, :title, {}), do: say(:lie, pad.positive? ? :do_with_pad : :do, { pad: pad }), look: say(:lie, :look, {}),
-            right: say(:lie, :right, {}) }
-        end
-
-        def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
 
         def next_reading(advice)
           offer = advice.next_readings.first

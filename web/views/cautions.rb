@@ -22,19 +22,28 @@ module Verglas
           { name: row[:caution], title: words(row[:caution], :title), does: words(row[:caution], :does), side: row[:side], cleared: !row[:cleared_on].nil? }
         end
 
+        # Every caution, and whether the gym is stricter with it.
+        def of_gym(gym)
+          stricter = gym.cautions.stricter
+          kinds.map { |kind| kind.merge(stricter: stricter.include?(kind[:name].to_s)) }
+        end
+
         def kinds
           Verglas::Fitting::Cautions::RULES.each_value.map { |rule| { name: rule.name, title: words(rule.name, :title), does: words(rule.name, :does), sided: rule.sided } }
         end
 
         # On a bench: what bars the machine, and what is narrowed.
         def on_bench(bench)
-          { cautions: bench.caution_rows.map { |row| line(row) }, bars: bench.bars.map { |code, params| bar(code, params) }, narrowed: narrowed(bench.caution_effect.wishes) }
+          family = bench.machine.family
+          { cautions: bench.safety.rows.map { |row| line(row) }, bars: bench.bars.map { |code, params| bar(code, params, family) }, narrowed: narrowed(bench.narrowing) }
         end
 
-        def bar(code, params)
+        # The table's bar, or the gym's own, which is stricter.
+        def bar(code, params, family)
           return Formats::Words.say("barred.#{code}", **params) if code.to_s.start_with?("maker_")
 
-          lifted = Verglas::Fitting::Cautions::RULES.fetch(code).lifted
+          rule = Verglas::Fitting::Cautions::RULES.fetch(code)
+          lifted = rule.bars?(family) ? rule.lifted : :by_the_gym
           Formats::Words.say("barred.#{lifted}", caution: words(code, :title))
         end
 

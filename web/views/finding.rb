@@ -22,7 +22,7 @@ module Verglas
         # evaluation: for where the joint is, and which way its frame points.
         def says(finding, evaluation)
           case finding.code
-          when :offset then offset(finding, evaluation)
+          when :offset then knee(evaluation.mechanics.joint(evaluation.parameters), evaluation)
           when :crease_gap then gap(finding)
           when :contact then contact(finding)
           when :start then start(finding)
@@ -36,7 +36,8 @@ module Verglas
         def short(decided_by, evaluation)
           quantities = evaluation.quantities
           case decided_by
-          when :pivot, :height then words("short.offset", mm: quantities[:offset_mm].round, direction: words("short.direction.#{directions(evaluation).first}"))
+          when :pivot, :height then words("short.offset", mm: quantities[:offset_mm].round,
+                                                          direction: words("short.direction.#{directions(evaluation, *quantities.values_at(:knee_s_mm, :knee_n_mm)).first}"))
           when :crease then gap_short(quantities[:crease_gap_mm])
           when :contact then words("short.contact", mm: quantities[:above_ankle_mm].round)
           when :start then words("short.start", deg: signed(quantities[:knee_bend_start_deg]))
@@ -48,18 +49,18 @@ module Verglas
           end
         end
 
-        def offset(finding, evaluation)
-          return words("says.offset.centred") if finding.value < ON_THE_PIVOT_MM
+        # Where a knee lies from the pivot, in words. knee: Point; evaluation: for which way its frame points.
+        def knee(knee, evaluation)
+          return words("says.offset.centred") if knee.norm < ON_THE_PIVOT_MM
 
-          one, other = directions(evaluation).map { |direction| words("says.direction.#{direction}") }
+          one, other = directions(evaluation, knee.s, knee.n).map { |direction| words("says.direction.#{direction}") }
           direction = other ? words("says.direction.both", one: one, other: other) : one
-          words("says.offset.off_by", mm: finding.value.round, direction: direction)
+          words("says.offset.off_by", mm: knee.norm.round, direction: direction)
         end
 
         # The larger component first; the smaller only where it matters.
-        def directions(evaluation)
+        def directions(evaluation, s, n)
           up = evaluation.mechanics.class::UP
-          s, n = evaluation.quantities.values_at(:knee_s_mm, :knee_n_mm)
           along = up.positive? ? %i[ahead behind] : %i[past short_of]
           named = [[s.abs, s.positive? ? along.first : along.last], [n.abs, (n * up).positive? ? :above : :below]].sort_by { |size, _| -size }
           named[1][0] > 0.5 * named[0][0] ? named.map(&:last) : [named[0][1]]

@@ -13,29 +13,30 @@ module Verglas
         # The bench of a draft; the record, as it was kept, of an accepted one.
         def page(bench, gym)
           row = bench.fitting
-          row[:state] == "accepted" ? record(bench, gym) : draft(bench, gym)
+          row[:state] == "draft" ? draft(bench, gym) : record(bench, gym)
         end
 
         def record(bench, gym)
           row = bench.fitting
-          { **common(bench, gym, of: row[:accepted_by]), evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil,
+          { **common(bench, gym, of: row[:accepted_by]), evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil, steps: [], creep_angles: [],
                                                          cautions: row[:computed_from].to_h.fetch("cautions", []), bars: [], narrowed: nil, repaired: false }
         end
 
         # A draft whose marks were chosen on an older description is shown with those that still stand.
         def draft(bench, gym)
           marks = Sheet.repaired(bench, bench.fitting[:marks].to_h)
-          { **common(bench, gym, of: bench.fitting[:updated_by]), marks: marks, evaluation: Evaluation.of(bench.evaluation(marks, bench.fitting[:aids].to_h)),
-                                                                  advice: Advice.of(bench), **Cautions.on_bench(bench), computed_from: nil, repaired: marks != bench.fitting[:marks].to_h }
+          evaluation = bench.evaluation(marks, bench.fitting[:aids].to_h)
+          { **common(bench, gym, of: bench.fitting[:updated_by]), **Cautions.on_bench(bench), marks: marks, repaired: marks != bench.fitting[:marks].to_h,
+            computed_from: nil, evaluation: Evaluation.of(evaluation), advice: Advice.of(bench), steps: Steps.of(bench), creep_angles: Creep.angles(evaluation) }
         end
 
         def common(bench, gym, of:)
           { **state(bench.fitting, by: staff_name(gym, of)), client: Client.summary(bench.client), machine: Machine.on_bench(bench),
-                                                             station: bench.station? ? Station.of(bench, gym) : nil }
+                                                             station: bench.station? ? Station.of(bench, gym) : nil, stops: Signs.stops }
         end
 
         def state(row, by:)
-          { id: row[:id], state: row[:state], version: row[:version], **Sheet.of_row(row), by: by,
+          { id: row[:id], state: row[:state], version: row[:version], stop_sign: row[:stop_sign], **Sheet.of_row(row), by: by,
             updated_at: Views.time(row[:updated_at]), accepted_at: Views.time(row[:accepted_at]) }
         end
 
@@ -56,10 +57,11 @@ module Verglas
         def history_line(row)
           worst = row[:result]["findings"].max_by { |finding| finding["severity"] }
           { id: row[:id], machine_name: Machine.exercise_name(row[:machine_name], row[:exercise]), marks: Machine.tags(row[:marks].to_h), load: row[:load],
-            grade: row[:result]["grade"], worst: worst ? worst["says"] : Formats::Words.say("taping.untaped.record"),
+            grade: row[:result]["grade"], worst: worst ? worst["says"] : Formats::Words.say("taping.untaped.record"), stopped: stopped(row),
             checked: !row[:knee_off_mm].nil? || row[:roller_seen], by: row[:by_name], accepted_at: Views.time(row[:accepted_at]) }
         end
 
+        def stopped(row) = row[:stop_sign].empty? ? nil : Formats::Words.say("stops.#{row[:stop_sign]}.title")
         def staff_name(gym, id) = gym.db[:accounts].where(id: id).get(:name)
       end
     end

@@ -26,6 +26,7 @@ module Verglas
           { id: row[:id], name: exercise_name(row[:name], bench.exercise), place: row[:place], family: row[:family],
             family_name: Formats::Words.say("families.#{row[:family]}"), state: row[:state], taped: taped(row),
             up: Verglas::Fitting::Mechanisms.of(bench.machine)::UP, slack_from_deg: row[:slack_from_deg]&.to_f, signs: signs(bench.machine), aids: bench.aid_sizes,
+            one_leg: row[:one_leg], loaded: !row[:loading].nil?,
             adjusters: adjusters(bench.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }) }
         end
 

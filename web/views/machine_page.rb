@@ -16,8 +16,8 @@ module Verglas
         end
 
         def facts(row)
-          %i[getting_in getting_out left_behind cushions_allowed least_age_years].to_h { |name| [name, row[name]] }
-                                                                                 .merge(slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f)
+          { **row.slice(:getting_in, :getting_out, :left_behind, :cushions_allowed, :least_age_years, :belt, :one_leg, :loading),
+            slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f }
         end
 
         def copied_from(gym, row)

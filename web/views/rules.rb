@@ -9,7 +9,7 @@ module Verglas
 
         def of_gym(gym)
           chosen = gym.rules.of_gym
-          { questions: questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } } }
+          { questions: questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } }, cautions: Cautions.of_gym(gym) }
         end
 
         # chosen: null where it is as the gym has it.

@@ -9,24 +9,34 @@ module Verglas
 
         module_function
 
-        def of(evaluation, names)
-          diagnosis = Verglas::Fitting::Diagnosis.new(evaluation)
-          names.map { |name| { name: name, causes: diagnosis.suspects(name).map { |suspect| cause(suspect) } } }
+        # seen: the knee of a creep test, which outranks the geometry; nil where none was read.
+        def of(evaluation, names, seen: nil)
+          diagnosis = Verglas::Fitting::Diagnosis.new(evaluation, seen: seen)
+          names.map { |name| { name: name, causes: diagnosis.suspects(name).map { |suspect| cause(suspect, seen) } } }
         end
 
-        def cause(suspect)
+        # Which end a fitting at once, and what to do then.
+        def stops
+          Verglas::Fitting::Signs::STOPS.map { |name| { name: name, title: Formats::Words.say("stops.#{name}.title"), do: Formats::Words.say("stops.#{name}.do") } }
+        end
+
+        def cause(suspect, seen)
           name = suspect.cause.name
           { name: name, title: Formats::Words.say("causes.#{name}.title"), standing: STANDING.fetch(suspect.rank.first),
-            says: suspect.to ? move(suspect) : Formats::Words.say("causes.#{name}.do"),
+            probability: suspect.probability&.clamp(0.0, 1.0)&.round(3),
+            says: suspect.to ? move(suspect, seen) : Formats::Words.say("causes.#{name}.do"),
             move: suspect.to && { adjuster: suspect.adjuster, mark: suspect.to.marks[suspect.adjuster] } }
         end
 
         # The notch, and the number it is for as it would then be.
-        def move(suspect)
+        def move(suspect, seen)
           finding = suspect.to.findings.find { |candidate| candidate.code == (suspect.cause.finding || :offset) }
           Formats::Words.say("says.move", adjuster: Formats::Words.adjuster(suspect.adjuster), mark: suspect.to.marks[suspect.adjuster],
-                                          result: Finding.lower(Finding.says(finding, suspect.to)))
+                                          result: Finding.lower(result(finding, suspect.to, seen)))
         end
+
+        def result(finding, to, seen) = seen && finding.code == :offset ? Finding.knee(seen.at(to), to) : Finding.says(finding, to)
+        private_class_method :cause, :move, :result
       end
     end
   end

@@ -6,7 +6,7 @@ module Verglas
       # Who is signed in.
       module Staff
         def self.of(row, gym)
-          { name: row[:name], role: row[:role], length_unit: row[:length_unit], gym: { name: gym[:name], locale: gym[:locale] } }
+          { id: row[:id], name: row[:name], role: row[:role], length_unit: row[:length_unit], gym: { name: gym[:name], locale: gym[:locale] } }
         end
       end
     end

@@ -18,7 +18,7 @@ module Verglas
         end
 
         def gave_up(bench)
-          return if bench.fitting[:state] == "accepted" || !bench.station_advice.gave_up?(bench.exercise)
+          return if bench.fitting[:state] != "draft" || !bench.station_advice.gave_up?(bench.exercise)
 
           alone = bench.station_advice.alone[bench.exercise]
           Formats::Words.say("station.gave_up", exercise: Formats::Words.say("exercises.#{bench.exercise}"), marks: marks(bench, alone.marks), alone: band(alone.evaluation.grade),
@@ -28,7 +28,7 @@ module Verglas
         # Where the other exercise was accepted with another seat: said, since the seat is one.
         def other(bench, gym)
           row = gym.fittings.sibling(bench.client[:id], bench.machine_row[:id], bench.exercise)
-          return if row.nil? || bench.fitting[:state] == "accepted" || bench.shared.all? { |label| row[:marks].to_h[label] == bench.fitting[:marks].to_h[label] }
+          return if row.nil? || bench.fitting[:state] != "draft" || bench.shared.all? { |label| row[:marks].to_h[label] == bench.fitting[:marks].to_h[label] }
 
           Formats::Words.say("station.other_#{row[:state]}", exercise: Formats::Words.say("exercises.#{row[:exercise]}"), marks: marks(bench, row[:marks].to_h))
         end

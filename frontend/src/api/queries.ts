@@ -1,8 +1,9 @@
 // Server data: key, fetcher and type of each question in one place.
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import same from "fast-deep-equal";
 import { sameAids, sameMarks } from "../model/sheet";
 import { api, unwrap } from "./client";
-import type { Aids, Evaluation, ExerciseName, Marks, Sheet } from "./types";
+import type { Aids, Evaluation, ExerciseName, Marks, Sheet, Work } from "./types";
 
 export const meQuery = queryOptions({
   queryKey: ["me"],
@@ -97,13 +98,69 @@ export const evaluationQuery = (id: string, { marks, aids }: { marks: Marks; aid
     staleTime: Infinity,
   });
 
-/** What is probably behind each sign at these marks. */
-export const signsQuery = (id: string, { marks, aids, signs }: Sheet) =>
+/** What is probably behind each sign at these marks, a creep test counted in. */
+export const signsQuery = (id: string, { marks, aids, signs, creep }: Sheet) =>
   queryOptions({
-    queryKey: ["fitting", id, "signs", marks, aids, signs],
+    queryKey: ["fitting", id, "signs", marks, aids, signs, creep],
     queryFn: () =>
-      unwrap(api.POST("/api/fittings/{id}/signs", { params: { path: { id } }, body: { marks, aids, signs } })),
+      unwrap(api.POST("/api/fittings/{id}/signs", { params: { path: { id } }, body: { marks, aids, signs, creep } })),
     enabled: signs.length > 0,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
+
+/** What later moves disturbed of what was seen before. */
+export const againQuery = (id: string, { marks, aids, flow: { done } }: Sheet) =>
+  queryOptions({
+    queryKey: ["fitting", id, "again", marks, aids, done],
+    queryFn: () =>
+      unwrap(api.POST("/api/fittings/{id}/again", { params: { path: { id } }, body: { marks, aids, done } })),
+    enabled: Object.values(done).some((seen) => !sameMarks(seen.marks, marks) || !same(seen.aids, aids)),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+export const creepQuery = (id: string, { marks, aids, creep }: Sheet) =>
+  queryOptions({
+    queryKey: ["fitting", id, "creep", marks, aids, creep],
+    queryFn: () =>
+      unwrap(api.POST("/api/fittings/{id}/creep", { params: { path: { id } }, body: { marks, aids, creep } })),
+    enabled: (creep.readings?.length ?? 0) >= 2,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+/** How a load is made on this machine, and what belongs to it. */
+export const loadsQuery = (id: string, work: Work) => {
+  const { load_kg: wanted_kg, left_kg, right_kg, last, repetitions } = work;
+  const body = { wanted_kg, left_kg, right_kg, last, repetitions };
+  return queryOptions({
+    queryKey: ["fitting", id, "loads", body],
+    queryFn: () => unwrap(api.POST("/api/fittings/{id}/loads", { params: { path: { id } }, body })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+};
+
+export const setUpQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["set-up", id],
+    queryFn: () => unwrap(api.GET("/api/fittings/{id}/set-up", { params: { path: { id } } })),
+  });
+
+export const queueQuery = (id: string, exercise: ExerciseName) =>
+  queryOptions({
+    queryKey: ["queue", id, exercise],
+    queryFn: () => unwrap(api.GET("/api/machines/{id}/queue", { params: { path: { id }, query: { exercise } } })),
+  });
+
+export const limitsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["client", id, "limits"],
+    queryFn: () => unwrap(api.GET("/api/clients/{id}/limits", { params: { path: { id } } })),
+  });
+
+export const platesQuery = queryOptions({
+  queryKey: ["plates"],
+  queryFn: () => unwrap(api.GET("/api/plates")),
+});

@@ -48,5 +48,32 @@ export type Aids = Schemas["AidsInUse"];
 export type Dimension = Schemas["Dimension"];
 export type Place = Schemas["Point"];
 
+export type BenchStep = Schemas["BenchStep"];
+export type Loads = Schemas["Loads"];
+export type Load = NonNullable<Schemas["Load"]>;
+export type Work = Schemas["Work"];
+export type Loading = Schemas["Loading"];
+export type SetUp = Schemas["SetUp"];
+export type Queue = Schemas["Queue"];
+export type MarkMove = Schemas["MarkMove"];
+export type Limits = Schemas["Limits"];
+export type Rules = Schemas["Rules"];
+export type Plates = Schemas["Plates"];
+
 /** What a fitting holds: all that an instructor can change on the bench. */
-export type Sheet = Pick<FittingState, "marks" | "aids" | "load" | "signs" | "note" | "knee_off_mm" | "roller_seen">;
+export type Sheet = Pick<
+  FittingState,
+  | "marks"
+  | "aids"
+  | "load"
+  | "signs"
+  | "note"
+  | "knee_off_mm"
+  | "roller_seen"
+  | "flow"
+  | "work"
+  | "cue"
+  | "reason"
+  | "trail"
+  | "creep"
+>;

@@ -43,6 +43,8 @@ type Props = {
   up: number;
   places: Evaluation["lens"][string];
   mark: string | undefined;
+  /** how far ahead of the pivot the knee was seen by eye; null where nobody looked */
+  seenOffMm: number | null;
   description: string;
   title: string;
 };
@@ -50,7 +52,7 @@ type Props = {
 /** What lies either side of the pivot, said of somebody who sits and of somebody who lies. */
 const sides = (up: number) => (up === 1 ? (["behind", "ahead"] as const) : (["short", "past"] as const));
 
-export function PivotLens({ joint, up, places, mark, description, title }: Props) {
+export function PivotLens({ joint, up, places, mark, seenOffMm, description, title }: Props) {
   const unsure = ellipse(joint.sd_s_mm ** 2, joint.sd_n_mm ** 2, joint.covariance_mm2, SDS_90);
   const [behind, ahead] = sides(up);
   const glass = useId();
@@ -91,6 +93,15 @@ export function PivotLens({ joint, up, places, mark, description, title }: Props
             data-part="lens-knee"
           />
         ) : null}
+        {seenOffMm === null ? null : (
+          <path
+            d={`M${seenOffMm - 9} 0a9 9 0 1 0 18 0a9 9 0 1 0 -18 0M${seenOffMm} -13v26`}
+            fill="none"
+            stroke={colour.action}
+            strokeWidth="2.2"
+            data-part="knee-seen"
+          />
+        )}
         {inside.map((place) => {
           const here = place.mark === mark;
           return (

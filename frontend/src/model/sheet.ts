@@ -1,29 +1,39 @@
 // What a fitting holds, as one value: compared whole, changed in parts.
+import same from "fast-deep-equal";
 import type { Aids, FittingState, Marks, Sheet } from "../api/types";
 
-export const sheetOf = (fitting: FittingState): Sheet => ({
-  marks: fitting.marks,
-  aids: fitting.aids,
-  load: fitting.load,
-  signs: fitting.signs,
-  note: fitting.note,
-  knee_off_mm: fitting.knee_off_mm,
-  roller_seen: fitting.roller_seen,
-});
+const FIELDS = [
+  "marks",
+  "aids",
+  "load",
+  "signs",
+  "note",
+  "knee_off_mm",
+  "roller_seen",
+  "flow",
+  "work",
+  "cue",
+  "reason",
+  "trail",
+  "creep",
+] as const satisfies readonly (keyof Sheet)[];
+
+/** Text that may speak of somebody's health: it stays in its tab, and lies encrypted on the server. */
+export const SECRET = ["note", "cue", "reason"] as const satisfies readonly (keyof Sheet)[];
+
+export const sheetOf = (fitting: FittingState): Sheet =>
+  Object.fromEntries(FIELDS.map((name) => [name, fitting[name]])) as Sheet;
 
 export const sameMarks = (one: Marks, other: Marks): boolean =>
   Object.keys(one).every((label) => one[label] === other[label]);
 
-export const sameAids = (one: Aids, other: Aids): boolean =>
-  one.cushion_back_mm === other.cushion_back_mm &&
-  one.cushion_seat_mm === other.cushion_seat_mm &&
-  one.hip_pad_mm === other.hip_pad_mm;
+export const sameAids = (one: Aids, other: Aids): boolean => same(one, other);
 
 export const sameSheet = (one: Sheet, other: Sheet): boolean =>
-  sameMarks(one.marks, other.marks) &&
-  sameAids(one.aids, other.aids) &&
-  one.load === other.load &&
-  one.note === other.note &&
-  one.knee_off_mm === other.knee_off_mm &&
-  one.roller_seen === other.roller_seen &&
-  [...one.signs].sort().join() === [...other.signs].sort().join();
+  same({ ...one, signs: [...one.signs].sort() }, { ...other, signs: [...other.signs].sort() });
+
+/** The step of writing down, which comes after all of a machine's own. */
+export const WRITE = "@write";
+
+/** What is done by the numbers: marks and cushions as they stood. */
+export const seenAt = ({ marks, aids }: Sheet): { marks: Marks; aids: Aids } => ({ marks, aids });

@@ -134,34 +134,34 @@ RSpec.describe Verglas::Fitting::Diagnosis do
   describe "after a creep test" do
     # What an arm that turns about a knee off by so much would show, read at four angles.
     def read(evaluation, knee)
-      test = Verglas::Fitting::CreepTest.at(evaluation)
       readings = [95, 60, 25, -5].map do |arm_deg|
         contact = Verglas::Fitting::RollerContact.at(knee: knee, reach_mm: evaluation.parameters[:roller_reach], clearance_mm: evaluation.mechanics.clearance_mm(evaluation.parameters),
                                                      side: 1, arm_deg: arm_deg)
         [arm_deg, 120 + contact.contact_mm]
       end
-      test.answer(readings)
+      Verglas::Fitting::SeenKnee.read(evaluation, readings)
     end
 
     def uncertain(indices) = at(indices, body: Verglas::Body::Prior.estimate(sex: "man"))
 
     it "ranks by the knee that was seen, not by the one that was computed, and moves it nearest to the pivot" do
       evaluation = uncertain([2, 2, 2])
-      computed = evaluation.quantities[:knee_s_mm]
       seen = read(evaluation, Verglas::Geometry::Point.new(-45.0, 2.0))
-      expect(seen.knee.s).to be_within(20).of(-45)
+      expect(seen.at(evaluation).s).to be_within(20).of(-45)
       plain, outranked = [nil, seen].map { |answer| described_class.new(evaluation, seen: answer).suspects(:roller_slides).find { |one| one.cause.name == :knee_behind } }
       expect(outranked.probability).to be > 0.97
       expect(outranked.probability).to be > plain.probability
-      shift = outranked.to.quantities[:knee_s_mm] - computed
-      expect((seen.knee.s + shift).abs).to be < seen.knee.s.abs
+      expect(seen.at(outranked.to).norm).to be < seen.at(evaluation).norm
     end
 
-    it "carries the seen knee along when marks are moved" do
-      seen = read(uncertain([2, 2, 2]), Verglas::Geometry::Point.new(20.0, 0.0))
-      by = Verglas::Geometry::Point.new(-25.0, 0.0)
-      expect(seen.moved(by).knee.s).to be_within(1e-9).of(seen.knee.s - 25)
-      expect(seen.moved(by).sds_mm).to eq(seen.sds_mm)
+    it "names the mark that brings the seen knee nearest, by trying them all, and none where it is nearest" do
+      evaluation = uncertain([2, 2, 2])
+      seen = read(evaluation, Verglas::Geometry::Point.new(-60.0, 0.0))
+      label, other = seen.best(evaluation)
+      tried = machine.adjusters.first.marks.each_index.map { |index| seen.at(uncertain([index, 2, 2])).norm }
+      expect([label, seen.at(other).norm]).to match(["back pad", be_within(1e-6).of(tried.min)])
+      expect(seen.best(other)).to be_nil
+      expect((seen.at(other) - seen.at(evaluation)).s).to be_within(1e-6).of(other.quantities[:knee_s_mm] - evaluation.quantities[:knee_s_mm])
     end
   end
 end

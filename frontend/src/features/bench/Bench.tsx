@@ -1,45 +1,48 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useReducer } from "react";
-import { useNavigate } from "react-router";
-import { api, newKey, refusal, unwrap } from "../../api/client";
-import { evaluationQuery, fittingQuery, meQuery } from "../../api/queries";
-import type { FittingPage, Sheet } from "../../api/types";
+import { refusal } from "../../api/client";
+import { againQuery, evaluationQuery } from "../../api/queries";
+import type { FittingPage, Staff } from "../../api/types";
 import { useShortcut } from "../../app/useShortcut";
-import { type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
-import { sameAids, sameMarks } from "../../model/sheet";
+import { activeStep, type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
+import { sameAids, sameMarks, WRITE } from "../../model/sheet";
 import { Muted } from "../../ui/Page";
 import { CautionChips } from "../cautions/CautionLines";
 import { Conflict } from "./Conflict";
-import { Controls } from "./Controls";
 import { Discard } from "./Discard";
 import { ExerciseSwitch } from "./ExerciseSwitch";
 import { FindingsBar } from "./FindingsBar";
 import { Kept } from "./Kept";
 import { ClientLink, FigureArea, Frame, Head, Push } from "./layout";
+import { Pacer, usePacer } from "./Pacer";
 import { Picture } from "./Picture";
+import { SidePanel } from "./SidePanel";
 import { Steps } from "./Steps";
-import { forgetUnsaved, unsavedSheet, useDraft } from "./useDraft";
+import { Stop } from "./Stop";
+import { useAccept } from "./useAccept";
+import { unsavedSheet, useDraft } from "./useDraft";
 import { Verdict } from "./Verdict";
-import { WriteDown } from "./WriteDown";
 
-export function Bench({ fitting }: { fitting: FittingPage }) {
+export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const { id, machine, client, advice } = fitting;
-  const order = advice?.steps.map((step) => step.id) ?? machine.adjusters.map((adjuster) => adjuster.label);
+  const order = fitting.steps.map((step) => step.id);
+  const draft = { fitting: id, staff: me.id };
   const [bench, dispatch] = useReducer(benchReducer, null, (): BenchState => {
-    const begun = startBench(fitting, order[0] ?? null);
-    const unsaved = unsavedSheet(fitting);
-    return unsaved ? { ...begun, sheet: unsaved, saving: { kind: "saving" } } : begun;
+    const unsaved = unsavedSheet(fitting, me.id);
+    return unsaved ? { ...startBench(fitting, unsaved), saving: { kind: "saving" } } : startBench(fitting);
   });
-  useDraft(id, bench, fitting, dispatch);
-  const me = useQuery(meQuery);
+  useDraft(draft, bench, fitting, dispatch);
   const answer = useQuery(evaluationQuery(id, bench.sheet, fitting.evaluation));
   const evaluation = answer.data ?? fitting.evaluation;
-  const accept = useAccept(fitting, bench.version);
+  const again = useQuery(againQuery(id, bench.sheet));
+  const moved = again.data && again.isEnabled ? again.data.moved : [];
+  const accept = useAccept(fitting, bench.version, draft);
+  const pacer = usePacer();
 
-  const active = bench.active;
+  const active = activeStep(bench, order);
   const adjuster = machine.adjusters.find(({ label }) => label === active)?.label;
   const step = (by: 1 | -1) =>
-    adjuster && dispatch({ type: "step", adjusters: machine.adjusters, label: adjuster, by });
+    adjuster && dispatch({ type: "step", adjusters: machine.adjusters, order, label: adjuster, by });
   useShortcut("ArrowLeft", () => step(-1));
   useShortcut("ArrowRight", () => step(1));
   useShortcut("]", () => dispatch({ type: "next", order }));
@@ -64,36 +67,48 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
         </Muted>
         <ExerciseSwitch fitting={fitting} busy={bench.saving.kind === "saving"} />
         <Push>
-          <Kept saving={bench.saving} locale={me.data?.gym.locale ?? "en-GB"} />
+          <Kept saving={bench.saving} locale={me.gym.locale} />
+          <Stop fitting={fitting} bench={bench} draft={draft} />
         </Push>
       </Head>
       <Steps
-        advice={advice}
+        fitting={fitting}
         bench={bench}
+        active={active}
+        moved={moved}
         dispatch={dispatch}
-        discard={<Discard id={id} clientId={client.id} version={bench.version} />}
+        discard={<Discard draft={draft} clientId={client.id} version={bench.version} />}
       />
       <FigureArea aria-label="Side view">
         <Verdict fitting={fitting} evaluation={evaluation} asAdvised={asAdvised} dispatch={dispatch} />
-        <Picture
-          machine={machine}
-          evaluation={evaluation}
-          lensLabel={lensOf(active, order, Object.keys(evaluation.lens))}
-        />
+        {pacer.running ? (
+          <Pacer pacer={pacer} />
+        ) : (
+          <Picture
+            machine={machine}
+            evaluation={evaluation}
+            lensLabel={lensOf(active, order, Object.keys(evaluation.lens))}
+            seenOffMm={bench.sheet.knee_off_mm}
+          />
+        )}
       </FigureArea>
-      {active === null ? (
-        <WriteDown id={id} machine={machine} sheet={bench.sheet} dispatch={dispatch} />
-      ) : (
-        <Controls fitting={fitting} bench={bench} evaluation={evaluation} dispatch={dispatch} />
-      )}
+      <SidePanel
+        fitting={fitting}
+        bench={bench}
+        active={active}
+        evaluation={evaluation}
+        moved={moved}
+        pacer={pacer}
+        dispatch={dispatch}
+      />
       <FindingsBar
         evaluation={evaluation}
-        writing={active === null}
+        writing={active === WRITE}
         barred={fitting.bars.length > 0}
         busy={busy}
         problem={refusal(accept.error)?.message ?? null}
-        nextTitle={advice?.steps[order.indexOf(active ?? "") + 1]?.title ?? null}
-        onMove={(label, mark) => dispatch({ type: "set", label, mark })}
+        nextTitle={fitting.steps[order.indexOf(active) + 1]?.title ?? null}
+        onMove={(label, mark) => dispatch({ type: "set", order, label, mark })}
         onNext={() => dispatch({ type: "next", order })}
         onAccept={() => accept.mutate(bench.sheet)}
       />
@@ -105,39 +120,7 @@ export function Bench({ fitting }: { fitting: FittingPage }) {
 }
 
 /** The adjuster whose marks the lens shows: the one at hand if it moves the knee, else the first that does. */
-function lensOf(active: string | null, order: readonly string[], moving: string[]): string | undefined {
-  if (active && moving.includes(active)) return active;
+function lensOf(active: string, order: readonly string[], moving: string[]): string | undefined {
+  if (moving.includes(active)) return active;
   return order.find((label) => moving.includes(label)) ?? moving[0];
-}
-
-/** One key an accepted sheet, so that pressing twice, or a lost answer, records once. */
-function useAccept(fitting: FittingPage, version: number) {
-  const queryClient = useQueryClient();
-  const navigate = useNavigate();
-  return useMutation({
-    mutationKey: ["accept", fitting.id],
-    mutationFn: (sheet: Sheet) =>
-      unwrap(
-        api.POST("/api/fittings/{id}/acceptance", {
-          params: { path: { id: fitting.id }, header: acceptanceKey(fitting.id, version) },
-          body: { ...sheet, version },
-        }),
-      ),
-    retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,
-    retryDelay: 1500,
-    onSuccess: async () => {
-      forgetUnsaved(fitting.id);
-      queryClient.removeQueries({ queryKey: fittingQuery(fitting.id).queryKey });
-      await queryClient.invalidateQueries();
-      await navigate(`/clients/${fitting.client.id}`);
-    },
-  });
-}
-
-const keys = new Map<string, ReturnType<typeof newKey>>();
-function acceptanceKey(id: string, version: number) {
-  const name = `${id} ${version}`;
-  const key = keys.get(name) ?? newKey();
-  keys.set(name, key);
-  return key;
 }

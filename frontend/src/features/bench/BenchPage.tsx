@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
 import { refusal } from "../../api/client";
-import { fittingQuery } from "../../api/queries";
+import { fittingQuery, meQuery } from "../../api/queries";
 import { useTitle } from "../../app/Shell";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
@@ -13,6 +13,7 @@ import { Record } from "./Record";
 export function BenchPage() {
   const { id = "" } = useParams();
   const fitting = useQuery(fittingQuery(id));
+  const me = useQuery(meQuery);
   useTitle(fitting.data ? `${fitting.data.client.name}, ${fitting.data.machine.name}` : "Bench");
   if (fitting.error)
     return (
@@ -21,10 +22,10 @@ export function BenchPage() {
         <QuietLink to="/">To the floor</QuietLink>
       </Page>
     );
-  if (!fitting.data) return null;
-  return fitting.data.state === "accepted" ? (
-    <Record fitting={fitting.data} />
+  if (!fitting.data || !me.data) return null;
+  return fitting.data.state === "draft" ? (
+    <Bench key={id} fitting={fitting.data} me={me.data} />
   ) : (
-    <Bench key={id} fitting={fitting.data} />
+    <Record fitting={fitting.data} />
   );
 }

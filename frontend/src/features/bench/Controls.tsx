@@ -4,22 +4,10 @@ import styled from "styled-components";
 import type { Adjuster, AdvisedAdjuster, Evaluation, FittingPage } from "../../api/types";
 import { neighbour, type Bench, type BenchEvent } from "../../model/bench";
 import { BandShape, SEVERITY_BANDS } from "../../ui/Band";
-import { breakpoint, colour, font, radius, size, space, target } from "../../ui/tokens";
+import { colour, font, radius, size, space, target } from "../../ui/tokens";
 import { AidChoices } from "./AidChoices";
+import { Panel } from "./Panel";
 
-const Area = styled.section`
-  grid-area: controls;
-  border-left: 1px solid ${colour.line};
-  padding: ${space(3)};
-  display: grid;
-  gap: ${space(3)};
-  align-content: start;
-  overflow-y: auto;
-  position: relative;
-  @media ${breakpoint.phone} {
-    border-left: 0;
-  }
-`;
 const Card = styled.div<{ $active: boolean }>`
   display: grid;
   grid-template-columns: ${target.step} 1fr ${target.step};
@@ -110,15 +98,17 @@ const Recorded = styled.span`
 type Props = {
   fitting: FittingPage;
   bench: Bench;
+  active: string;
+  order: readonly string[];
   evaluation: Evaluation;
   dispatch: Dispatch<BenchEvent>;
 };
 
 /** One control an adjuster: the mark as printed, a step down and up and what either would do, the mark advised. */
-export function Controls({ fitting, bench, evaluation, dispatch }: Props) {
+export function Controls({ fitting, bench, active, order, evaluation, dispatch }: Props) {
   const { machine, advice, station } = fitting;
   return (
-    <Area aria-label="Adjusters">
+    <Panel aria-label="Adjusters">
       {machine.adjusters.map(({ label, name }) => (
         <Control
           key={label}
@@ -127,13 +117,15 @@ export function Controls({ fitting, bench, evaluation, dispatch }: Props) {
           shared={station?.shared.includes(label) ?? false}
           adjusters={machine.adjusters}
           advised={advice?.adjusters.find((adjuster) => adjuster.label === label)}
-          bench={bench}
+          mark={bench.sheet.marks[label]}
+          active={active === label}
+          order={order}
           steps={evaluation.steps[label]}
           dispatch={dispatch}
         />
       ))}
       <AidChoices machine={machine} aids={bench.sheet.aids} dispatch={dispatch} />
-    </Area>
+    </Panel>
   );
 }
 
@@ -144,27 +136,28 @@ type ControlProps = {
   shared: boolean;
   adjusters: readonly Adjuster[];
   advised: AdvisedAdjuster | undefined;
-  bench: Bench;
+  mark: string | undefined;
+  active: boolean;
+  order: readonly string[];
   steps: Evaluation["steps"][string] | undefined;
   dispatch: Dispatch<BenchEvent>;
 };
 
-function Control({ label, name, shared, adjusters, advised, bench, steps, dispatch }: ControlProps) {
-  const mark = bench.sheet.marks[label];
+function Control({ label, name, shared, adjusters, advised, mark, active, order, steps, dispatch }: ControlProps) {
   const [down, up] = [neighbour(adjusters, label, mark, -1), neighbour(adjusters, label, mark, 1)];
   return (
-    <Card $active={bench.active === label} role="group" aria-label={name} data-adjuster={label}>
+    <Card $active={active} role="group" aria-label={name} data-adjuster={label}>
       <Top>
         <h2>{name}</h2>
         {advised ? (
-          <Advice advised={advised} mark={mark} onSet={(to) => dispatch({ type: "set", label, mark: to })} />
+          <Advice advised={advised} mark={mark} onSet={(to) => dispatch({ type: "set", order, label, mark: to })} />
         ) : null}
       </Top>
       {shared ? <Recorded>one seat for every exercise</Recorded> : null}
       <Step
         aria-label={down ? `${name} one mark down, to ${down}` : `${name}: no mark below`}
         isDisabled={down === null}
-        onPress={() => dispatch({ type: "step", adjusters, label, by: -1 })}
+        onPress={() => dispatch({ type: "step", adjusters, order, label, by: -1 })}
       >
         −
       </Step>
@@ -174,7 +167,7 @@ function Control({ label, name, shared, adjusters, advised, bench, steps, dispat
       <Step
         aria-label={up ? `${name} one mark up, to ${up}` : `${name}: no mark above`}
         isDisabled={up === null}
-        onPress={() => dispatch({ type: "step", adjusters, label, by: 1 })}
+        onPress={() => dispatch({ type: "step", adjusters, order, label, by: 1 })}
       >
         +
       </Step>

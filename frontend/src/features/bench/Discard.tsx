@@ -6,10 +6,11 @@ import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
 import { MarkRow } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
-import { forgetUnsaved } from "./useDraft";
+import { type DraftKey, forgetUnsaved } from "./useDraft";
 
 /** Lets a fitting go that was opened by mistake, after asking: what was accepted before stays on the card. */
-export function Discard({ id, clientId, version }: { id: string; clientId: string; version: number }) {
+export function Discard({ draft, clientId, version }: { draft: DraftKey; clientId: string; version: number }) {
+  const id = draft.fitting;
   const [asking, setAsking] = useState(false);
   const navigate = useNavigate();
   const queryClient = useQueryClient();
@@ -17,7 +18,7 @@ export function Discard({ id, clientId, version }: { id: string; clientId: strin
     mutationFn: () =>
       unwrap(api.POST("/api/fittings/{id}/discard", { params: { path: { id }, header: newKey() }, body: { version } })),
     onSuccess: async () => {
-      forgetUnsaved(id);
+      forgetUnsaved(draft);
       queryClient.removeQueries({ queryKey: ["fitting", id] });
       await queryClient.invalidateQueries();
       await navigate(`/clients/${clientId}`);

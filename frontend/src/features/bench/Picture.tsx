@@ -30,9 +30,14 @@ const Untaped = styled.div`
   }
 `;
 
-type Props = { machine: MachineOnBench; evaluation: Evaluation; lensLabel: string | undefined };
+type Props = {
+  machine: MachineOnBench;
+  evaluation: Evaluation;
+  lensLabel: string | undefined;
+  seenOffMm: number | null;
+};
 
-export function Picture({ machine, evaluation, lensLabel }: Props) {
+export function Picture({ machine, evaluation, lensLabel, seenOffMm }: Props) {
   const { figure, joint } = evaluation;
   if (!joint) return <NotTaped machine={machine} />;
   const places = lensLabel ? (evaluation.lens[lensLabel] ?? []) : [];
@@ -40,6 +45,7 @@ export function Picture({ machine, evaluation, lensLabel }: Props) {
   const lens = (
     <PivotLens
       joint={joint}
+      seenOffMm={seenOffMm}
       up={machine.up}
       places={places}
       mark={lensLabel ? evaluation.marks[lensLabel] : undefined}

@@ -1,15 +1,17 @@
-// The signs of a bad fit, ticked as they are seen; under each that is ticked what is probably behind it, and the notch to move.
+// The signs of a bad fit, ticked as they are seen; under each that is ticked what is probably behind it, the notch to move, and
+// what came of those that were tried.
 import { useQuery } from "@tanstack/react-query";
 import type { Dispatch } from "react";
 import { CheckboxGroup, Label } from "react-aria-components";
 import styled from "styled-components";
 import { signsQuery } from "../../api/queries";
-import type { ExplainedSign, MachineOnBench, Sheet } from "../../api/types";
+import type { ExplainedSign, FittingPage, Sheet } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { QuietButton } from "../../ui/Button";
 import { FieldLabel } from "../../ui/Field";
 import { Tick } from "../../ui/Tick";
 import { colour, font, size, space } from "../../ui/tokens";
+import { Trail } from "./Trail";
 
 const Ticks = styled(CheckboxGroup)`
   display: grid;
@@ -37,23 +39,26 @@ const Move = styled(QuietButton)`
 `;
 
 type Cause = ExplainedSign["causes"][number];
-type Props = { id: string; machine: MachineOnBench; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
+type Props = { fitting: FittingPage; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
 
-export function Signs({ id, machine, sheet, dispatch }: Props) {
-  const explained = useQuery(signsQuery(id, sheet));
+export function Signs({ fitting, sheet, dispatch }: Props) {
+  const explained = useQuery(signsQuery(fitting.id, sheet));
   const causesOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name)?.causes ?? [];
   return (
     <Ticks value={sheet.signs} onChange={(signs) => dispatch({ type: "write", fields: { signs } })}>
       <FieldLabel as={Label}>Signs seen</FieldLabel>
-      {machine.signs.map((sign) => (
+      {fitting.machine.signs.map((sign) => (
         <div key={sign.name} data-sign={sign.name}>
           <Tick value={sign.name}>{sign.title}</Tick>
           {sheet.signs.includes(sign.name) ? (
-            <Behind
-              sign={sign.title}
-              causes={causesOf(sign.name)}
-              onMove={(label, mark) => dispatch({ type: "set", label, mark })}
-            />
+            <>
+              <Trail fitting={fitting} sheet={sheet} sign={sign.name} dispatch={dispatch} />
+              <Behind
+                sign={sign.title}
+                causes={causesOf(sign.name)}
+                onMove={(adjuster, to) => dispatch({ type: "try", sign: sign.name, adjuster, to })}
+              />
+            </>
           ) : null}
         </div>
       ))}
@@ -63,16 +68,20 @@ export function Signs({ id, machine, sheet, dispatch }: Props) {
 
 type BehindProps = { sign: string; causes: Cause[]; onMove: (label: string, mark: string) => void };
 
+/** How sure the numbers are of it, for and against. */
+const surely = (probability: number | null): string =>
+  probability === null ? "" : `: ${Math.round(probability * 100)} in 100 by the numbers`;
+
 /** What the numbers deny is named without its remedy: a notch there would spoil what is right. */
 function Behind({ sign, causes, onMove }: BehindProps) {
   if (causes.length === 0) return null;
   return (
     <Causes aria-label={`Behind it: ${sign}`}>
-      {causes.map(({ name, title, standing, says, move }) => (
+      {causes.map(({ name, title, standing, probability, says, move }) => (
         <li key={name} data-cause={name}>
           <Title $denied={standing === "denied"}>
             {title}
-            {standing === "denied" ? ": not by the numbers" : null}
+            {standing === "denied" ? ": not by the numbers" : surely(probability)}
           </Title>
           {standing === "denied" ? null : <Says>{says}</Says>}
           {move && standing === "shown" ? <Move onPress={() => onMove(move.adjuster, move.mark)}>Move it</Move> : null}

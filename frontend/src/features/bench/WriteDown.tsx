@@ -1,28 +1,18 @@
-// What is written down besides the marks: what was seen by eye, the load as printed, signs, a note. Seeing the fit is what
-// lets the body learn from it.
-import type { Dispatch } from "react";
+// What is written down besides the marks: what was seen and felt, the load, a note; and where something is off, why it is
+// accepted all the same.
+import { type Dispatch } from "react";
 import { TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
-import type { MachineOnBench, Sheet } from "../../api/types";
-import type { BenchEvent } from "../../model/bench";
-import { Choice } from "../../ui/Choice";
+import type { Evaluation, FittingPage, Sheet } from "../../api/types";
+import { type BenchEvent } from "../../model/bench";
+import { QuietButton } from "../../ui/Button";
 import { Field, FieldHint, FieldLabel } from "../../ui/Field";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
-import { Tick } from "../../ui/Tick";
 import { colour, radius, size, space } from "../../ui/tokens";
-import { Signs } from "./Signs";
+import { Panel } from "./Panel";
+import { seenText } from "./KneeSeen";
 
-const Area = styled.section`
-  grid-area: controls;
-  border-left: 1px solid ${colour.line};
-  padding: ${space(3)};
-  display: grid;
-  gap: ${space(4)};
-  align-content: start;
-  overflow-y: auto;
-  position: relative;
-`;
-const Note = styled(TextArea)`
+const Text = styled(TextArea)`
   width: 100%;
   min-height: 5rem;
   padding: ${space(2)} ${space(3)};
@@ -32,57 +22,61 @@ const Note = styled(TextArea)`
   font-size: ${size.text};
   resize: vertical;
 `;
+const Summary = styled.ul`
+  display: grid;
+  gap: ${space(1)};
+`;
 
-/** A finger's width, by which an eye tells how far off a knee is. */
-const FINGER_MM = 15;
-const SEEN = [
-  ["", "Not looked"],
-  ["0", "On the dot"],
-  [String(FINGER_MM), "A finger ahead"],
-  [String(-FINGER_MM), "A finger behind"],
-] as const;
+const FELT = { worked: "felt in the worked muscle", joint: "felt in a joint", elsewhere: "felt elsewhere" };
 
-type Props = { id: string; machine: MachineOnBench; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
+type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispatch: Dispatch<BenchEvent> };
 
-export function WriteDown({ id, machine, sheet, dispatch }: Props) {
+export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
+  const { machine } = fitting;
   const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
-  const seen = sheet.knee_off_mm === null ? "" : String(sheet.knee_off_mm);
+  const off = evaluation.findings.filter((finding) => finding.severity >= 2 && !finding.by_hand);
+  const open = fitting.steps.filter(({ id }) => !sheet.flow.done[id] && sheet.flow.skipped[id] === undefined).length;
   return (
-    <Area aria-label="Write down">
+    <Panel aria-label="Write down">
       <MarkRow>
         {machine.adjusters.map((adjuster) => (
           <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
         ))}
       </MarkRow>
-      {machine.taped === "untaped" ? null : (
-        <div>
-          <Choice
-            label="Knee, seen from the side"
-            options={SEEN}
-            value={SEEN.find(([value]) => value === seen)?.[0] ?? ""}
-            onChange={(value) => write({ knee_off_mm: value === "" ? null : Number(value) })}
-            stacked
-          />
-          <Tick isSelected={sheet.roller_seen} onChange={(roller_seen) => write({ roller_seen })}>
-            Roller seen in place
-          </Tick>
-          <FieldHint>A fit that was seen teaches Verglas this body.</FieldHint>
-        </div>
+      <Summary>
+        {evaluation.joint ? <li>Knee: {seenText(sheet.knee_off_mm).toLowerCase()}</li> : null}
+        {machine.loaded ? <li>{sheet.load ? `Load ${sheet.load}` : "No load yet"}</li> : null}
+        {sheet.work.felt ? <li>{FELT[sheet.work.felt]}</li> : null}
+        {sheet.signs.length > 0 ? <li>{sheet.signs.length} signs seen</li> : null}
+        {open > 0 ? (
+          <li>
+            {open} steps not taken yet.{" "}
+            <QuietButton onPress={() => dispatch({ type: "choose", id: "@watch" })}>To watching</QuietButton>
+          </li>
+        ) : null}
+      </Summary>
+      {off.length > 0 ? (
+        <TextField value={sheet.reason} onChange={(reason) => write({ reason })} maxLength={300} isRequired>
+          <FieldLabel>Why accepted though {off.map(({ title }) => title.toLowerCase()).join(", ")} is off</FieldLabel>
+          <Text />
+          <FieldHint slot="description">Stays on the record. Kept encrypted.</FieldHint>
+        </TextField>
+      ) : null}
+      {machine.loaded ? null : (
+        <Field
+          label="Load"
+          hint="As printed, such as 25 kg or pin 4."
+          value={sheet.load}
+          maxLength={40}
+          autoComplete="off"
+          onChange={(load) => write({ load })}
+        />
       )}
-      <Field
-        label="Load"
-        hint="As printed, such as 25 kg or pin 4."
-        value={sheet.load}
-        maxLength={40}
-        autoComplete="off"
-        onChange={(load) => write({ load })}
-      />
-      <Signs id={id} machine={machine} sheet={sheet} dispatch={dispatch} />
       <TextField value={sheet.note} onChange={(note) => write({ note })} maxLength={1000}>
         <FieldLabel>Note</FieldLabel>
-        <Note />
+        <Text />
         <FieldHint slot="description">Why so, and what helped. Kept encrypted.</FieldHint>
       </TextField>
-    </Area>
+    </Panel>
   );
 }

@@ -1,37 +1,50 @@
 // Keeps the draft: every change goes to the server shortly after it was made, one request at a time. What has not reached
-// it yet lies in this browser under the fitting's random id, so a reload or a lost network loses nothing; a note, which may
-// speak of somebody's health, only in this tab.
-import { useEffect, useEffectEvent, useRef, type Dispatch } from "react";
+// it yet lies in this browser, so a reload or a lost network loses nothing; what may speak of somebody's health (SECRET), only
+// in this tab.
+import { useEffect, useEffectEvent, useMemo, useRef, type Dispatch } from "react";
 import { api, newKey, Refused, unwrap } from "../../api/client";
 import type { FittingState, Sheet } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
-import { sameSheet, sheetOf } from "../../model/sheet";
+import { type SECRET, sameSheet, sheetOf } from "../../model/sheet";
 
 const PAUSE_MS = 250;
 const RETRY_MS = 2500;
-const store = (id: string) => `verglas.unsaved.${id}`;
-const noteStore = (id: string) => `verglas.kept.note.${id}`;
+
+/** Where it lies: under the fitting's and the member of staff's ids, so that nobody else's tablet turn can pick it up. */
+export type DraftKey = { fitting: string; staff: number };
+const store = ({ fitting, staff }: DraftKey) => `verglas.unsaved.${staff}.${fitting}`;
+const secretStore = ({ fitting, staff }: DraftKey) => `verglas.kept.secret.${staff}.${fitting}`;
+
+type Secrets = Pick<Sheet, (typeof SECRET)[number]>;
 
 /** The sheet which an earlier visit could not hand over, if it still builds on what the server has. */
-export function unsavedSheet(fitting: FittingState): Sheet | null {
-  const kept = localStorage.getItem(store(fitting.id));
+export function unsavedSheet(fitting: FittingState, staff: number): Sheet | null {
+  const key = { fitting: fitting.id, staff };
+  const kept = localStorage.getItem(store(key));
   if (!kept) return null;
-  const { sheet, version } = JSON.parse(kept) as { sheet: Omit<Sheet, "note">; version: number };
+  const { sheet, version } = JSON.parse(kept) as { sheet: Omit<Sheet, keyof Secrets>; version: number };
   if (version !== fitting.version || fitting.state !== "draft") return null;
-  return { ...sheet, note: sessionStorage.getItem(noteStore(fitting.id)) ?? fitting.note };
+  const secrets = sessionStorage.getItem(secretStore(key));
+  return { ...sheetOf(fitting), ...sheet, ...(secrets ? (JSON.parse(secrets) as Secrets) : {}) };
 }
 
-function keepUnsaved(id: string, { note, ...sheet }: Sheet, version: number) {
-  localStorage.setItem(store(id), JSON.stringify({ sheet, version }));
-  sessionStorage.setItem(noteStore(id), note);
+function keepUnsaved(key: DraftKey, { note, cue, reason, ...sheet }: Sheet, version: number) {
+  localStorage.setItem(store(key), JSON.stringify({ sheet, version }));
+  sessionStorage.setItem(secretStore(key), JSON.stringify({ note, cue, reason }));
 }
 
-export function forgetUnsaved(id: string) {
-  localStorage.removeItem(store(id));
-  sessionStorage.removeItem(noteStore(id));
+export function forgetUnsaved(key: DraftKey) {
+  localStorage.removeItem(store(key));
+  sessionStorage.removeItem(secretStore(key));
 }
 
-export function useDraft(id: string, bench: Bench, first: FittingState, dispatch: Dispatch<BenchEvent>) {
+export function useDraft(
+  { fitting, staff }: DraftKey,
+  bench: Bench,
+  first: FittingState,
+  dispatch: Dispatch<BenchEvent>,
+) {
+  const key = useMemo(() => ({ fitting, staff }), [fitting, staff]);
   const saved = useRef<Sheet>(sheetOf(first));
   const savedAt = useRef(first.updated_at);
   const busy = useRef(false);
@@ -45,13 +58,13 @@ export function useDraft(id: string, bench: Bench, first: FittingState, dispatch
     try {
       const state = await unwrap(
         api.PATCH("/api/fittings/{id}", {
-          params: { path: { id }, header: newKey() },
+          params: { path: { id: key.fitting }, header: newKey() },
           body: { ...sheet, version: bench.version },
         }),
       );
       saved.current = sheet;
       savedAt.current = state.updated_at;
-      forgetUnsaved(id);
+      forgetUnsaved(key);
       dispatch({ type: "saved", sheet, version: state.version, at: state.updated_at });
     } catch (thrown) {
       const current = thrown instanceof Refused && thrown.status === 409 ? thrown.error.current : undefined;
@@ -70,14 +83,14 @@ export function useDraft(id: string, bench: Bench, first: FittingState, dispatch
     if (sameSheet(saved.current, sheet)) {
       // Undone before it was handed over: there is nothing to keep.
       if (saving.kind === "saving" && !busy.current) {
-        forgetUnsaved(id);
+        forgetUnsaved(key);
         dispatch({ type: "saved", sheet, version, at: savedAt.current });
       }
       return;
     }
-    keepUnsaved(id, sheet, version);
+    keepUnsaved(key, sheet, version);
     window.clearTimeout(timer.current);
     timer.current = window.setTimeout(() => void save(), saving.kind === "waiting" ? RETRY_MS : PAUSE_MS);
     return () => window.clearTimeout(timer.current);
-  }, [id, sheet, version, saving, dispatch]);
+  }, [key, sheet, version, saving, dispatch]);
 }

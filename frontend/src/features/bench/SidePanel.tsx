@@ -1,0 +1,63 @@
+// What the step at hand is done with: adjusters, what to check again, belt and pins, loads, watching, or writing down.
+import type { Dispatch } from "react";
+import type { Evaluation, FittingPage } from "../../api/types";
+import type { Bench, BenchEvent } from "../../model/bench";
+import { WRITE } from "../../model/sheet";
+import { Again, type Moved } from "./Again";
+import { Controls } from "./Controls";
+import { LoadPanel } from "./LoadPanel";
+import type { PacerState } from "./Pacer";
+import { Panel } from "./Panel";
+import { Secure } from "./Secure";
+import { Watch } from "./Watch";
+import { WriteDown } from "./WriteDown";
+
+type Props = {
+  fitting: FittingPage;
+  bench: Bench;
+  active: string;
+  evaluation: Evaluation;
+  moved: Moved[];
+  pacer: PacerState;
+  dispatch: Dispatch<BenchEvent>;
+};
+
+export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, dispatch }: Props) {
+  const order = fitting.steps.map((step) => step.id);
+  switch (active) {
+    case "@again":
+      return (
+        <Panel aria-label="What was disturbed">
+          <Again fitting={fitting} moved={moved} order={order} dispatch={dispatch} />
+        </Panel>
+      );
+    case "@secure":
+      return <Secure fitting={fitting} sheet={bench.sheet} dispatch={dispatch} />;
+    case "@light":
+    case "@working":
+      return (
+        <LoadPanel
+          fitting={fitting}
+          sheet={bench.sheet}
+          light={active === "@light"}
+          pacer={pacer}
+          dispatch={dispatch}
+        />
+      );
+    case "@watch":
+      return <Watch fitting={fitting} sheet={bench.sheet} evaluation={evaluation} dispatch={dispatch} />;
+    case WRITE:
+      return <WriteDown fitting={fitting} sheet={bench.sheet} evaluation={evaluation} dispatch={dispatch} />;
+    default:
+      return (
+        <Controls
+          fitting={fitting}
+          bench={bench}
+          active={active}
+          order={order}
+          evaluation={evaluation}
+          dispatch={dispatch}
+        />
+      );
+  }
+}

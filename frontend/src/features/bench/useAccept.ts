@@ -1,0 +1,65 @@
+// Closing a fitting: accepted, or ended by a stop sign. One key a closed sheet, so that pressing twice, or a lost answer,
+// records once.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { fittingQuery } from "../../api/queries";
+import type { FittingPage, Sheet } from "../../api/types";
+import { type DraftKey, forgetUnsaved } from "./useDraft";
+
+const keys = new Map<string, ReturnType<typeof newKey>>();
+function keyOf(name: string) {
+  const key = keys.get(name) ?? newKey();
+  keys.set(name, key);
+  return key;
+}
+
+/** Accepting again after it was refused is another request: what was refused is part of its key. */
+export function useAccept(fitting: FittingPage, version: number, draft: DraftKey) {
+  const closed = useClosed(draft);
+  return useMutation({
+    mutationKey: ["accept", fitting.id],
+    mutationFn: (sheet: Sheet) =>
+      unwrap(
+        api.POST("/api/fittings/{id}/acceptance", {
+          params: { path: { id: fitting.id }, header: keyOf(`${fitting.id} ${version} ${JSON.stringify(sheet)}`) },
+          body: { ...sheet, version },
+        }),
+      ),
+    retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,
+    retryDelay: 1500,
+    onSuccess: () => closed(`/clients/${fitting.client.id}`),
+  });
+}
+
+type StopName = "chest_pain" | "faintness" | "numbness" | "sudden_joint_pain" | "hot_calf";
+
+export function useStop(fitting: FittingPage, version: number, draft: DraftKey) {
+  const closed = useClosed(draft);
+  return useMutation({
+    mutationFn: ({ sign, sheet }: { sign: string; sheet: Sheet }) =>
+      unwrap(
+        api.POST("/api/fittings/{id}/stops/{sign}", {
+          params: {
+            path: { id: fitting.id, sign: sign as StopName },
+            header: keyOf(`${fitting.id} ${version} ${sign}`),
+          },
+          body: { ...sheet, version },
+        }),
+      ),
+    retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,
+    retryDelay: 1500,
+    onSuccess: () => closed(`/fittings/${fitting.id}`),
+  });
+}
+
+function useClosed(draft: DraftKey) {
+  const queryClient = useQueryClient();
+  const navigate = useNavigate();
+  return async (to: string) => {
+    forgetUnsaved(draft);
+    queryClient.removeQueries({ queryKey: fittingQuery(draft.fitting).queryKey });
+    await queryClient.invalidateQueries();
+    await navigate(to);
+  };
+}

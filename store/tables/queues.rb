@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Tables
+      # Who comes next at one gym's machines: a short list of clients a machine and exercise; and the marks at which it stands now.
+      class Queues
+        MOST = 12
+
+        def initialize(gym)
+          @gym = gym
+        end
+
+        # {clients: [id, ...] in their order, standing: marks or nil, version:}; an empty one where nobody waits (version 0).
+        def of(machine_id, exercise)
+          row = dataset.first(machine_id: machine_id, exercise: exercise)
+          return { clients: [], standing: nil, version: 0 } unless row
+
+          { clients: row[:clients].to_a, standing: row[:standing]&.to_h, version: row[:version] }
+        end
+
+        # Somebody set the machine to these marks; who waits is left alone.
+        def stands(machine_id, exercise, marks, by:)
+          fields = { standing: Sequel.pg_json(marks), updated_by: by, updated_at: Sequel::CURRENT_TIMESTAMP }
+          @gym.db[:machine_queues].insert_conflict(target: %i[machine_id exercise], update: fields).insert(gym_id: @gym.id, machine_id: machine_id, exercise: exercise, **fields)
+        end
+
+        # Over the version which the writer saw; raises Stale with what stands there otherwise.
+        def put(machine_id, exercise, clients:, version:, by:)
+          row = version.zero? ? add(machine_id, exercise, clients, by) : change(machine_id, exercise, clients, version, by)
+          row || raise(Stale, { queue: of(machine_id, exercise), machine_id: machine_id, exercise: exercise })
+        end
+
+        private
+
+        def dataset = @gym.db[:machine_queues].where(gym_id: @gym.id)
+
+        def add(machine_id, exercise, clients, by)
+          @gym.db[:machine_queues].insert_conflict.returning
+              .insert(gym_id: @gym.id, machine_id: machine_id, exercise: exercise, clients: Sequel.pg_json(clients), updated_by: by).first
+        end
+
+        def change(machine_id, exercise, clients, version, by)
+          dataset.where(machine_id: machine_id, exercise: exercise, version: version).returning
+                 .update(clients: Sequel.pg_json(clients), version: Sequel[:version] + 1, updated_by: by, updated_at: Sequel::CURRENT_TIMESTAMP).first
+        end
+      end
+    end
+  end
+end

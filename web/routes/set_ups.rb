@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Routes
+      # Setting a machine up again for somebody who was fitted on it, and who comes next there.
+      module SetUps
+        def self.registered(app)
+          app.helpers Helpers
+          app.get("/api/fittings/:id/set-up") { |id| reply(Views::SetUp.of(accepted_bench(id), gym)) }
+
+          # The machine now stands so.
+          app.post("/api/fittings/:id/set-up") do |id|
+            write_once do
+              bench = accepted_bench(id)
+              gym.queues.stands(bench.machine_row[:id], bench.exercise, Sheet.repaired(bench, bench.fitting[:marks].to_h), by: staff[:id])
+              { ok: true }
+            end
+          end
+
+          app.get("/api/machines/:id/queue") { |id| reply(Views::Queue.of(gym, machine_row(id), exercise_of(machine_row(id), params["exercise"]))) }
+
+          app.put("/api/machines/:id/queue") do |id|
+            write_once do
+              machine = machine_row(id)
+              exercise = exercise_of(machine)
+              gym.queues.put(id, exercise, clients: input[:clients].map { |client| client_row(client)[:id] }, version: input[:version], by: staff[:id])
+              Views::Queue.of(gym, machine, exercise)
+            end
+          end
+        end
+
+        # What these routes share.
+        module Helpers
+          # Of an accepted fitting, on the machine as it is described now.
+          def accepted_bench(id)
+            bench = bench(id)
+            refuse(:not_found) unless bench.fitting[:state] == "accepted"
+            Bench.new(gym, client: bench.client, machine_row: machine_row(bench.machine_row[:id]), exercise: bench.exercise, fitting: bench.fitting)
+          end
+        end
+      end
+    end
+  end
+end

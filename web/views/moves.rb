@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # From the marks that stand on a machine to those that are wanted, as moves.
+      module Moves
+        module_function
+
+        # by: marks to go, + in the printed order; nil where it stands there already, or nobody knows where it stands.
+        def one(adjuster, from, to)
+          by = [from, to].all? { |mark| adjuster.marks.include?(mark) } ? adjuster.marks.index(to) - adjuster.marks.index(from) : 0
+          by.zero? ? nil : { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), from: from, to: to, by: by }
+        end
+
+        def all(machine, from, to) = machine.adjusters.filter_map { |adjuster| one(adjuster, from[adjuster.label], to[adjuster.label]) }
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # The steps of a fitting in words: what to do, where to look, what is right, in this client's numbers and this machine's
+      # marks; notes: what cautions, house rules and the walk-round add.
+      module Steps
+        # House rules that are kept by eye, told where they matter.
+        TOLD = { support: %i[grip], near: %i[thigh_pad], working: %i[toes_extension toes_curl legs_turned extension_end curl_end stack_between] }.freeze
+
+        module_function
+
+        def of(bench)
+          bench.steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, **(step.fixed? ? fixed(bench, step) : own(bench, step)) } }
+        end
+
+        def fixed(bench, step)
+          numbers = numbers(bench)
+          { title: say(step.stage, :title, numbers), do: say(variant(bench, step), :do, numbers), look: say(step.stage, :look, numbers), right: say(step.stage, :right, numbers),
+            notes: notes(bench, step.stage) }
+        end
+
+        # A step whose words depend on what the client is spared, or lies on.
+        def variant(bench, step)
+          return :light_careful if step.stage == :light && bench.caution_effect.careful
+          return :watch_careful if step.stage == :watch && bench.caution_effect.careful
+          return :lie_with_pad if step.stage == :lie && bench.advice.wishes.hip_pad_mm.positive?
+
+          step.stage == :support && bench.machine.family.mechanism == :lying_knee ? :support_lying : step.stage
+        end
+
+        def own(bench, step)
+          advised = bench.advice.adjusters.find { |adjuster| adjuster.label == step.adjuster }
+          rule = step.rule || (advised.mark ? :other : :recorded)
+          numbers = { **numbers(bench), adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster, mark: advised.mark }
+          { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: right(rule, numbers, bench.advice.wishes),
+            notes: [*handling(bench, step), *told_rules(bench, step.stage)] }
+        end
+
+        def numbers(bench)
+          wishes = bench.advice.wishes
+          { wanted: wishes.contact_above_ankle_mm.round, wanted_deg: wishes.start_bend_deg.round, pad: wishes.hip_pad_mm.round, **tempo(bench) }
+        end
+
+        def tempo(bench)
+          tempo = Loading::Tempo.of(bench.rules[:tempo])
+          { up: tempo.up_s, hold: tempo.hold_s, down: tempo.down_s, pause: tempo.pause_s }
+        end
+
+        # The range says too where it ends, where a rule ends it short of straight.
+        def right(rule, numbers, wishes)
+          return say(rule, :right, numbers) unless rule == :start && wishes.end_short_deg.positive?
+
+          "#{say(rule, :right, numbers)} #{say(:start, :end_short, { deg: wishes.end_short_deg.round })}"
+        end
+
+        # How the adjuster is met: which side, which colour, how it unlocks, what comes first.
+        def handling(bench, step)
+          facts = bench.walk_round.fetch(step.adjuster, {})
+          where = [facts[:side], facts[:handle], facts[:unlocks]].map(&:to_s).reject(&:empty?)
+          [*(WalkRound.words(facts) unless where.empty?), *(say(:standing, :note, {}) if step.standing), *(say(:weight_off, :note, {}) if step.weight_off)]
+        end
+
+        def notes(bench, stage)
+          case stage
+          when :before then before(bench)
+          when :working then [*told_rules(bench, stage), *slack(bench)]
+          else told_rules(bench, stage)
+          end
+        end
+
+        def before(bench)
+          row = bench.machine_row
+          used = bench.advised_aids.select { |_, size| size.positive? }.map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) }
+          [*lightest(bench), *together(bench), *bench.safety.rows.map { |caution| "#{Cautions.line(caution)[:title]}: #{Cautions.line(caution)[:does]}" }, *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
+        end
+
+        def lightest(bench)
+          light = bench.rig && Loads.one(bench.rig, bench.rig.choices.lightest)
+          light && [say(:lightest, :note, { load: light[:text], how: Finding.lower(light[:how]) })]
+        end
+
+        # The marks were solved together, so that seat, pads and roller need no second round.
+        def together(bench)
+          marks = bench.advice.status ? bench.advice.adjusters.select(&:mark).map { |one| "#{one.label} #{one.mark}" } : []
+          marks.size > 1 ? [say(:together, :note, { marks: marks.join(", ").sub(/\A./, &:upcase) })] : []
+        end
+
+        def slack(bench)
+          from = bench.machine_row[:slack_from_deg]
+          from && bench.machine.family.side.negative? ? [say(:slack, :note, { deg: from.round })] : []
+        end
+
+        def told_rules(bench, stage)
+          TOLD.fetch(stage, []).map { |name| Verglas::Fitting::HouseRules.fetch(name) }.select { |question| question.asked_of?(bench.machine.family) }.map do |question|
+            school = Formats::Words.say("house_rules.#{question.name}.schools.#{bench.rules[question.name]}.title")
+            "#{Formats::Words.say("house_rules.#{question.name}.title")}: #{Finding.lower(school)}."
+          end
+        end
+
+        def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
+        private_class_method :fixed, :variant, :own, :numbers, :tempo, :right, :handling, :notes, :before, :lightest, :together, :slack, :told_rules, :say
+      end
+    end
+  end
+end
