@@ -25,6 +25,8 @@ module Verglas
                             .select(Sequel[:accounts][:id], Sequel[:accounts][:name], Sequel.~(Sequel[:account_pins][:pin_hash] => nil).as(:pin)).all
       end
 
+      def pin?(account_id) = @db[:account_pins].where(id: account_id).any?
+
       def put_pin(account_id, pin_hash)
         fields = { pin_hash: pin_hash, failures: 0, set_at: Sequel::CURRENT_TIMESTAMP }
         @db[:account_pins].insert_conflict(target: :id, update: fields).insert(id: account_id, **fields)

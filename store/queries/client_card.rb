@@ -16,8 +16,8 @@ module Verglas
           end.values
         end
 
-        # Every accepted fitting, newest first.
-        def history(client_id) = described(client_id, "accepted").order(Sequel.desc(:accepted_at)).all
+        # Every fitting that was closed, accepted or stopped, newest first.
+        def history(client_id) = described(client_id, %w[accepted stopped]).order(Sequel.desc(:accepted_at)).all
 
         private
 

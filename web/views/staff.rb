@@ -5,8 +5,9 @@ module Verglas
     module Views
       # Who is signed in.
       module Staff
-        def self.of(row, gym)
-          { id: row[:id], name: row[:name], role: row[:role], length_unit: row[:length_unit], gym: { name: gym[:name], locale: gym[:locale] } }
+        # pin: whether a PIN is kept, with which a shared tablet is taken over.
+        def self.of(row, gym, pin:)
+          { id: row[:id], name: row[:name], role: row[:role], length_unit: row[:length_unit], pin: pin, gym: { name: gym[:name], locale: gym[:locale] } }
         end
       end
     end

@@ -45,7 +45,9 @@ export const complaintAt = (thrown: unknown, path: string): string | undefined =
   return error?.path === path ? error.message : undefined;
 };
 
-export async function postAuth(path: "login" | "logout", body: Record<string, string>): Promise<void> {
+type AuthPath = "login" | "logout" | "lock" | "pin" | "switch";
+
+export async function postAuth(path: AuthPath, body: Record<string, string | number>): Promise<void> {
   const response = await fetch(`/auth/${path}`, {
     method: "POST",
     headers: { "content-type": "application/json", accept: "application/json" },
@@ -53,4 +55,13 @@ export async function postAuth(path: "login" | "logout", body: Record<string, st
   }).catch(() => null);
   if (!response) throw new Refused(0, UNREACHED);
   if (!response.ok) throw new Refused(response.status, (await response.json().catch(() => UNREACHED)) as ApiError);
+}
+
+/** Who may take this tablet over with a PIN. */
+export type Tablet = { locked: boolean; me: number | null; staff: { id: number; name: string; pin: boolean }[] };
+
+export async function getTablet(): Promise<Tablet> {
+  const response = await fetch("/auth/tablet", { headers: { accept: "application/json" } }).catch(() => null);
+  if (!response?.ok) throw new Refused(response?.status ?? 0, UNREACHED);
+  return (await response.json()) as Tablet;
 }

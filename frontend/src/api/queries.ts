@@ -2,7 +2,7 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import same from "fast-deep-equal";
 import { sameAids, sameMarks } from "../model/sheet";
-import { api, unwrap } from "./client";
+import { api, getTablet, unwrap } from "./client";
 import type { Aids, Evaluation, ExerciseName, Marks, Sheet, Work } from "./types";
 
 export const meQuery = queryOptions({
@@ -10,6 +10,8 @@ export const meQuery = queryOptions({
   queryFn: () => unwrap(api.GET("/api/me")),
   staleTime: 5 * 60_000,
 });
+
+export const tabletQuery = queryOptions({ queryKey: ["tablet"], queryFn: getTablet });
 
 export const floorQuery = queryOptions({ queryKey: ["floor"], queryFn: () => unwrap(api.GET("/api/floor")) });
 

@@ -18,6 +18,10 @@ import { MachinesPage } from "../features/machines/MachinesPage";
 import { TapingPage } from "../features/machines/TapingPage";
 import { ClientRulesPage } from "../features/rules/ClientRulesPage";
 import { HouseRulesPage } from "../features/rules/HouseRulesPage";
+import { LimitsPage } from "../features/limits/LimitsPage";
+import { QueuePage } from "../features/set-up/QueuePage";
+import { SetUpPage } from "../features/set-up/SetUpPage";
+import { PinPage } from "../features/tablet/PinPage";
 import { SignInPage } from "../features/sign-in/SignInPage";
 import { TapePage } from "../features/tape/TapePage";
 import { GlobalStyle } from "../ui/GlobalStyle";
@@ -60,7 +64,11 @@ function Places() {
           <Route path="clients/:id/cautions" element={<CautionsPage />} />
           <Route path="clients/:id/rules" element={<ClientRulesPage />} />
           <Route path="clients/:id/tape" element={<TapePage />} />
+          <Route path="clients/:id/limits" element={<LimitsPage />} />
           <Route path="fittings/:id" element={<BenchPage />} />
+          <Route path="fittings/:id/set-up" element={<SetUpPage />} />
+          <Route path="machines/:id/queue" element={<QueuePage />} />
+          <Route path="pin" element={<PinPage />} />
           <Route path="machines" element={<MachinesPage />} />
           <Route path="machines/new" element={<EnterMachinePage />} />
           <Route path="machines/:id" element={<MachinePage />} />

@@ -8,7 +8,11 @@ import { meQuery } from "../api/queries";
 import { QuietButton } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { breakpoint, colour, font, size, space, target } from "../ui/tokens";
+import { LockScreen } from "../features/tablet/LockScreen";
+import { TabletContext } from "../features/tablet/TabletContext";
+import { useTabletLock } from "../features/tablet/useTabletLock";
 import { forgetAllKept } from "../ui/useKept";
+import { Logo } from "./Logo";
 import { Search } from "./Search";
 import { ShortcutsHelp } from "./ShortcutsHelp";
 import { useShortcut } from "./useShortcut";
@@ -134,39 +138,47 @@ export function Shell() {
   const location = useLocation();
   const [searching, setSearching] = useState(false);
   const [helping, setHelping] = useState(false);
+  const tablet = useTabletLock(me.data?.pin ?? false);
   useShortcut("/", () => setSearching(true));
   useShortcut("?", () => setHelping(true));
 
-  if (me.error instanceof Refused && me.error.status === 401)
+  if (me.error instanceof Refused && me.error.status === 401 && me.error.error.code !== "tablet_locked")
     return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
-  if (me.error)
+  if (me.error && tablet.lock === null && !(me.error instanceof Refused && me.error.status === 401))
     return <Notice tone="wrong">The server was not reached. It is tried again by itself; nothing is lost.</Notice>;
-  if (!me.data) return null;
+
+  const locked = tablet.lock ? <LockScreen shown={tablet.lock.shown} onOpened={tablet.opened} /> : null;
+  if (!me.data) return locked;
 
   return (
-    <Frame>
-      <SkipLink href="#place">To the page</SkipLink>
-      <Rail aria-label="Places">
-        <Mark>
-          <Logo />
-        </Mark>
-        {PLACES.map(([to, name]) => (
-          <Place key={to} to={to} end={to === "/"}>
-            {name}
-          </Place>
-        ))}
-        <RailButton onPress={() => setSearching(true)}>Search&nbsp;/</RailButton>
-        <Foot>
-          <span>{me.data.name}</span>
-          <SignOut />
-        </Foot>
-      </Rail>
-      <div id="place">
-        <Outlet />
-      </div>
-      <Search isOpen={searching} onClose={() => setSearching(false)} />
-      <ShortcutsHelp isOpen={helping} onClose={() => setHelping(false)} />
-    </Frame>
+    <TabletContext value={{ lock: tablet.lockNow, handOver: tablet.handOver }}>
+      {locked}
+      <Frame hidden={locked !== null} style={locked ? { display: "none" } : undefined}>
+        <SkipLink href="#place">To the page</SkipLink>
+        <Rail aria-label="Places">
+          <Mark>
+            <Logo />
+          </Mark>
+          {PLACES.map(([to, name]) => (
+            <Place key={to} to={to} end={to === "/"}>
+              {name}
+            </Place>
+          ))}
+          <RailButton onPress={() => setSearching(true)}>Search&nbsp;/</RailButton>
+          <Foot>
+            <Place to="/pin">{me.data.name}</Place>
+            {me.data.pin ? <RailButton onPress={tablet.lockNow}>Lock</RailButton> : null}
+            <SignOut />
+          </Foot>
+        </Rail>
+        {/* Whoever takes the tablet over begins with pages of their own: what another left unsaved stays theirs. */}
+        <div id="place" key={me.data.id}>
+          <Outlet />
+        </div>
+        <Search isOpen={searching} onClose={() => setSearching(false)} />
+        <ShortcutsHelp isOpen={helping} onClose={() => setHelping(false)} />
+      </Frame>
+    </TabletContext>
   );
 }
 
@@ -180,17 +192,6 @@ function SignOut() {
     await navigate("/sign-in");
   };
   return <RailButton onPress={() => void leave()}>Sign out</RailButton>;
-}
-
-/** Two strokes: a pane of ice and a lever. */
-export function Logo({ width = 40 }: { width?: number }) {
-  return (
-    <svg width={width} viewBox="0 0 44 30" role="img" aria-label="Verglas">
-      <path d="M4 4l11 22L26 4" fill="none" stroke={colour.railMark} strokeWidth="4" strokeLinejoin="bevel" />
-      <path d="M28 26L40 4" stroke={colour.railActive} strokeWidth="3" />
-      <circle cx="28" cy="26" r="3.2" fill={colour.railActive} />
-    </svg>
-  );
 }
 
 /** Focus the page's heading on a change of place, so that a screen reader starts there. */

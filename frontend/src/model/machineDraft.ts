@@ -1,5 +1,6 @@
 // A machine as it is being entered or corrected: texts as typed, until they are sent.
 import type { Family, MachinePage, MachineState, WalkRound } from "../api/types";
+import { type LoadingDraft, loadingDraftOf, loadingOf, loadingProblems, noLoading } from "./loadingDraft";
 import { marksProblem, marksText, parseMarks } from "./marks";
 import { parseNumber } from "./lengths";
 
@@ -27,6 +28,9 @@ export type MachineDraft = {
   massLimit: string;
   leastAge: string;
   cushionsAllowed: boolean;
+  belt: boolean;
+  oneLeg: boolean;
+  loading: LoadingDraft;
   parts: Record<string, AdjusterDraft[]>;
 };
 
@@ -44,6 +48,9 @@ export const emptyMachine: MachineDraft = {
   massLimit: "",
   leastAge: "",
   cushionsAllowed: false,
+  belt: false,
+  oneLeg: false,
+  loading: noLoading,
   parts: { "": [] },
 };
 
@@ -108,6 +115,9 @@ export function draftOf({ machine, facts, exercises }: MachinePage): MachineDraf
     massLimit: text(facts.user_mass_limit_kg),
     leastAge: text(facts.least_age_years),
     cushionsAllowed: facts.cushions_allowed,
+    belt: facts.belt,
+    oneLeg: facts.one_leg,
+    loading: loadingDraftOf(facts.loading),
     parts,
   };
 }
@@ -131,6 +141,7 @@ export function problemsOf(draft: MachineDraft): Problems {
     if (signed === null || signed < low || signed > high)
       problems[field] = `From ${low} to ${high} ${what}, or nothing.`;
   }
+  Object.assign(problems, loadingProblems(draft.loading));
   for (const adjusters of Object.values(draft.parts))
     for (const adjuster of adjusters) {
       const marks = marksProblem(parseMarks(adjuster.marks));
@@ -167,6 +178,9 @@ export function bodyOf(draft: MachineDraft, family: Family) {
     user_mass_limit_kg: numberOf(draft.massLimit),
     least_age_years: numberOf(draft.leastAge),
     cushions_allowed: draft.cushionsAllowed,
+    belt: draft.belt,
+    one_leg: draft.oneLeg,
+    loading: loadingOf(draft.loading),
     adjusters: entered(""),
     exercises: station
       ? { extension: { adjusters: entered("extension") }, curl: { adjusters: entered("curl") } }

@@ -9,10 +9,12 @@ import { lengthText } from "../../model/lengths";
 import { BandName } from "../../ui/Band";
 import { PrimaryLink } from "../../ui/LinkButton";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
-import { Empty, Muted, Page, PageHead, Section, SectionTitle, Small, Title } from "../../ui/Page";
+import { Notice } from "../../ui/Notice";
+import { Empty, Muted, Page, PageHead, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { describeSide } from "./descriptions";
 import { FindingList } from "./FindingsBar";
+import { Written } from "./Written";
 
 const Columns = styled.div`
   display: grid;
@@ -46,6 +48,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
   const me = useQuery(meQuery);
   const { client, machine, evaluation, computed_from: from } = fitting;
   if (!me.data || !from) return null;
+  const stop = fitting.stops.find(({ name }) => name === fitting.stop_sign);
   return (
     <Page>
       <PageHead>
@@ -53,9 +56,17 @@ export function Record({ fitting }: { fitting: FittingPage }) {
           {client.name} on {machine.name}
         </Title>
         <Muted>
-          accepted by {fitting.by}, {momentText(fitting.accepted_at, me.data.gym.locale, new Date())}
+          {fitting.state === "stopped" ? "stopped" : "accepted"} by {fitting.by},{" "}
+          {momentText(fitting.accepted_at, me.data.gym.locale, new Date())}
         </Muted>
       </PageHead>
+      {stop ? (
+        <div style={{ marginBottom: space(5) }}>
+          <Notice tone="wrong">
+            <Strong>{stop.title}.</Strong> {stop.do}
+          </Notice>
+        </div>
+      ) : null}
       <Columns>
         <div>
           <Section>
@@ -138,36 +149,5 @@ export function Record({ fitting }: { fitting: FittingPage }) {
         </Section>
       </Columns>
     </Page>
-  );
-}
-
-const SEEN = (offMm: number): string =>
-  offMm === 0
-    ? "Knee seen on the dot."
-    : `Knee seen ${Math.abs(offMm)} mm ${offMm > 0 ? "ahead of" : "behind"} the dot.`;
-
-/** What was written down besides the marks. */
-function Written({ fitting }: { fitting: FittingPage }) {
-  const signs = fitting.machine.signs.filter(({ name }) => fitting.signs.includes(name)).map(({ title }) => title);
-  const lines = [
-    fitting.knee_off_mm === null ? null : SEEN(fitting.knee_off_mm),
-    fitting.roller_seen ? "Roller seen in place." : null,
-    fitting.load ? `Load: ${fitting.load}.` : null,
-    fitting.aids.cushion_back_mm ? `Cushion behind the back: ${fitting.aids.cushion_back_mm} mm.` : null,
-    fitting.aids.cushion_seat_mm ? `Cushion on the seat: ${fitting.aids.cushion_seat_mm} mm.` : null,
-    fitting.aids.hip_pad_mm ? `Pad under the hips: ${fitting.aids.hip_pad_mm} mm.` : null,
-    signs.length > 0 ? `Signs: ${signs.join("; ").toLowerCase()}.` : null,
-    fitting.note || null,
-  ].filter((line) => line !== null);
-  if (lines.length === 0) return null;
-  return (
-    <Section>
-      <SectionTitle>Written down</SectionTitle>
-      <Basis>
-        {lines.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </Basis>
-    </Section>
   );
 }

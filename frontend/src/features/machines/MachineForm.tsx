@@ -5,15 +5,8 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { complaintAt, refusal } from "../../api/client";
 import type { Family } from "../../api/types";
-import {
-  type AdjusterDraft,
-  kindsOf,
-  type MachineDraft,
-  newAdjuster,
-  partsOf,
-  problemsOf,
-} from "../../model/machineDraft";
-import { PrimaryButton, SecondaryButton } from "../../ui/Button";
+import { type MachineDraft, partsOf, problemsOf } from "../../model/machineDraft";
+import { PrimaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
 import { QuietLink } from "../../ui/LinkButton";
@@ -21,7 +14,8 @@ import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle } from "../../ui/Page";
 import { Tick } from "../../ui/Tick";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
-import { AdjusterFields } from "./AdjusterFields";
+import { LoadingFields } from "./LoadingFields";
+import { MachinePart } from "./MachinePart";
 
 const Sheet = styled(Form)`
   display: grid;
@@ -141,7 +135,7 @@ export function MachineForm(props: Props) {
       </Section>
       {family
         ? partsOf(family).map((part) => (
-            <Part
+            <MachinePart
               key={part.name}
               title={part.title}
               adjusters={draft.parts[part.name] ?? []}
@@ -182,6 +176,13 @@ export function MachineForm(props: Props) {
           <Tick isSelected={draft.cushionsAllowed} onChange={(cushionsAllowed) => set({ cushionsAllowed })}>
             The maker allows firm cushions
           </Tick>
+          <Tick isSelected={draft.belt} onChange={(belt) => set({ belt })}>
+            It has a belt
+          </Tick>
+          <Tick isSelected={draft.oneLeg} onChange={(oneLeg) => set({ oneLeg })}>
+            One leg at a time is possible
+          </Tick>
+          <LoadingFields loading={draft.loading} problems={problems} onChange={(loading) => set({ loading })} />
         </Stack>
       </Section>
       <Actions>
@@ -191,54 +192,5 @@ export function MachineForm(props: Props) {
         <QuietLink to={back}>Back without saving</QuietLink>
       </Actions>
     </Sheet>
-  );
-}
-
-type PartProps = {
-  title: string | null;
-  adjusters: AdjusterDraft[];
-  family: Family;
-  part: string;
-  problems: Record<string, string>;
-  nextKey: number;
-  onChange: (adjusters: AdjusterDraft[]) => void;
-};
-
-/** The adjusters of one part, in the order in which they are met. */
-function Part({ title, adjusters, family, part, problems, nextKey, onChange }: PartProps) {
-  const kinds = kindsOf(family, part);
-  const unused = kinds.find(({ name }) => !adjusters.some((adjuster) => adjuster.kind === name)) ?? kinds[0];
-  const swapped = (index: number, by: 1 | -1) => {
-    const list = [...adjusters];
-    const [moved] = list.splice(index, 1);
-    if (moved) list.splice(index + by, 0, moved);
-    return list;
-  };
-  return (
-    <Section>
-      <SectionTitle>
-        {title ? `Adjusters: ${title.toLowerCase()}` : "Adjusters, in the order in which they are met"}
-      </SectionTitle>
-      <Stack>
-        {adjusters.map((adjuster, index) => (
-          <AdjusterFields
-            key={adjuster.key}
-            adjuster={adjuster}
-            family={family}
-            part={part}
-            problems={problems}
-            place={{ first: index === 0, last: index === adjusters.length - 1 }}
-            onChange={(changed) => onChange(adjusters.map((old, at) => (at === index ? changed : old)))}
-            onMove={(by) => onChange(swapped(index, by))}
-            onRemove={() => onChange(adjusters.filter((_, at) => at !== index))}
-          />
-        ))}
-        {unused ? (
-          <SecondaryButton onPress={() => onChange([...adjusters, newAdjuster(unused, nextKey)])}>
-            {adjusters.length === 0 ? "Add the first adjuster" : "Add the next adjuster"}
-          </SecondaryButton>
-        ) : null}
-      </Stack>
-    </Section>
   );
 }

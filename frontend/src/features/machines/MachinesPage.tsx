@@ -11,6 +11,7 @@ import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Stron
 import { breakpoint, colour, font, space } from "../../ui/tokens";
 import { EquipmentForm } from "./EquipmentForm";
 import { Needs, needsOf } from "./Needs";
+import { PlatesForm } from "./PlatesForm";
 
 const RowLink = styled(Link)`
   display: grid;
@@ -119,6 +120,10 @@ export function MachinesPage() {
       <Section>
         <SectionTitle>Cushions and pads the gym owns</SectionTitle>
         <EquipmentForm />
+      </Section>
+      <Section>
+        <SectionTitle>Plates the gym owns</SectionTitle>
+        <PlatesForm />
       </Section>
     </Page>
   );

@@ -1,0 +1,160 @@
+// A client's card: a line a machine, with its marks, how well it fits, and the way to setting it up or fitting it anew.
+import { Link } from "react-router";
+import styled from "styled-components";
+import { refusal } from "../../api/client";
+import type { CardLine as CardLineData, ClientPage as ClientPageData, ExerciseName, Machine } from "../../api/types";
+import { momentText } from "../../model/dates";
+import { BandName } from "../../ui/Band";
+import { PrimaryButton, SecondaryButton } from "../../ui/Button";
+import { SecondaryLink } from "../../ui/LinkButton";
+import { MarkTags } from "../../ui/MarkTag";
+import { Notice } from "../../ui/Notice";
+import { Empty, Muted, Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";
+import { breakpoint, space } from "../../ui/tokens";
+import { Needs } from "../machines/Needs";
+import { useOpenFitting } from "./useOpenFitting";
+
+const CardRow = styled.li`
+  display: grid;
+  grid-template-columns: minmax(10rem, 2fr) minmax(0, 3fr) auto;
+  gap: ${space(3)} ${space(4)};
+  align-items: center;
+  padding: ${space(4)};
+  @media ${breakpoint.phone} {
+    grid-template-columns: 1fr;
+  }
+`;
+const End = styled.span`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(2)};
+  justify-content: flex-end;
+`;
+/** A line a machine (on a station, an exercise): its marks in its own labels, how well it fits, who and when, and the way to the bench. */
+export function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: string }) {
+  const opening = useOpenFitting(id);
+  const lines = fittedFirst(page);
+  const begin = whereToBegin(page, lines);
+  return (
+    <Section aria-labelledby="card">
+      <SectionTitle id="card">Card</SectionTitle>
+      {opening.error ? (
+        <Notice tone="wrong">{refusal(opening.error)?.message ?? "The bench could not be opened."}</Notice>
+      ) : null}
+      {page.machines.length === 0 ? (
+        <Empty>
+          The gym has no machines yet. <Link to="/machines/new">Enter the first one.</Link>
+        </Empty>
+      ) : null}
+      <Rows>
+        {lines.map(({ machine, exercise, name, line }) => (
+          <CardLine
+            key={`${machine.id} ${exercise}`}
+            machine={machine}
+            name={name}
+            line={line}
+            first={`${machine.id} ${exercise}` === begin}
+            locale={locale}
+            busy={opening.isPending}
+            onOpen={() => opening.mutate({ machineId: machine.id, exercise })}
+          />
+        ))}
+      </Rows>
+    </Section>
+  );
+}
+
+const linesOf = (machine: Machine): { machine: Machine; exercise: ExerciseName; name: string }[] =>
+  machine.exercises.length === 0
+    ? [{ machine, exercise: "", name: machine.name }]
+    : machine.exercises.map(({ name, title }) => ({
+        machine,
+        exercise: name as ExerciseName,
+        name: `${machine.name}: ${title.toLowerCase()}`,
+      }));
+
+/** What stands on the card, then what is open, then the rest. */
+function fittedFirst(page: ClientPageData) {
+  const rank = (line: CardLineData | undefined) => (line?.accepted ? 0 : line?.draft ? 1 : 2);
+  return page.machines
+    .flatMap(linesOf)
+    .map((entry) => ({
+      ...entry,
+      line: page.card.find((line) => line.machine.id === entry.machine.id && line.exercise === entry.exercise),
+    }))
+    .sort((one, other) => rank(one.line) - rank(other.line));
+}
+
+/** A card that is still empty begins on a machine that can be advised on: taped, and in use. */
+function whereToBegin(page: ClientPageData, lines: ReturnType<typeof fittedFirst>) {
+  if (page.card.length > 0) return null;
+  const line = lines.find(({ machine }) => machine.taped === "taped" && machine.state === "in_use") ?? lines[0];
+  return line ? `${line.machine.id} ${line.exercise}` : null;
+}
+
+type LineProps = {
+  machine: Machine;
+  name: string;
+  line: CardLineData | undefined;
+  first: boolean;
+  locale: string;
+  busy: boolean;
+  onOpen: () => void;
+};
+
+function CardLine({ machine, name, line, first, locale, busy, onOpen }: LineProps) {
+  const accepted = line?.accepted;
+  const Start = first ? PrimaryButton : SecondaryButton;
+  return (
+    <CardRow data-machine={name}>
+      <div>
+        <Strong>{name}</Strong>
+        <br />
+        <Small>{machine.place}</Small>
+        {accepted ? (
+          <>
+            <br />
+            <Small>
+              {accepted.by}, {momentText(accepted.accepted_at, locale, new Date())}
+            </Small>
+          </>
+        ) : null}
+        <Needs machine={machine} quiet />
+      </div>
+      <div>
+        {accepted ? (
+          <>
+            <MarkTags tags={accepted.marks} />
+            <br />
+            <BandName band={accepted.grade} />
+            {accepted.load ? <Small> · {accepted.load}</Small> : null}
+            {accepted.checked ? <Small> · seen by eye</Small> : null}
+          </>
+        ) : (
+          <Muted>Not fitted yet</Muted>
+        )}
+      </div>
+      <End>
+        {accepted ? (
+          <SecondaryLink to={`/fittings/${accepted.id}/set-up`}>
+            Set up
+            <On name={name} />
+          </SecondaryLink>
+        ) : null}
+        {line?.draft ? (
+          <SecondaryLink to={`/fittings/${line.draft.id}`}>Resume</SecondaryLink>
+        ) : (
+          <Start onPress={onOpen} isDisabled={busy}>
+            {accepted ? "Fit again" : "Fit"}
+            <On name={name} />
+          </Start>
+        )}
+      </End>
+    </CardRow>
+  );
+}
+
+/** Said for a screen reader, where the row's name is not read with its button. */
+function On({ name }: { name: string }) {
+  return <span style={{ position: "absolute", clipPath: "inset(50%)" }}> on {name}</span>;
+}

@@ -1,0 +1,38 @@
+import { Link } from "react-router";
+import styled from "styled-components";
+import type { ClientPage as ClientPageData } from "../../api/types";
+import { momentText } from "../../model/dates";
+import { BandName } from "../../ui/Band";
+import { Rows, Section, SectionTitle, Small } from "../../ui/Page";
+import { space } from "../../ui/tokens";
+
+const HistoryRow = styled.li`
+  padding: ${space(3)} ${space(4)};
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: ${space(1)} ${space(4)};
+`;
+
+/** Every fitting that was closed, newest first. */
+export function History({ page, locale }: { page: ClientPageData; locale: string }) {
+  if (page.history.length === 0) return null;
+  return (
+    <Section>
+      <SectionTitle>Accepted fittings</SectionTitle>
+      <Rows>
+        {page.history.map((line) => (
+          <HistoryRow key={line.id}>
+            <span>
+              <Link to={`/fittings/${line.id}`}>
+                {line.machine_name}, {momentText(line.accepted_at, locale, new Date())}
+              </Link>{" "}
+              <Small>{line.stopped ? `stopped: ${line.stopped.toLowerCase()}` : line.worst}</Small>
+            </span>
+            <BandName band={line.grade} />
+          </HistoryRow>
+        ))}
+      </Rows>
+    </Section>
+  );
+}

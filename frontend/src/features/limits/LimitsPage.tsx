@@ -1,0 +1,155 @@
+// How far a client's own joints go: measured by their own movement, or what holds until somebody has.
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import { useParams } from "react-router";
+import styled from "styled-components";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { limitsQuery, meQuery } from "../../api/queries";
+import type { Limits } from "../../api/types";
+import { useTitle } from "../../app/Shell";
+import { momentText } from "../../model/dates";
+import { parseNumber } from "../../model/lengths";
+import { QuietButton, SecondaryButton } from "../../ui/Button";
+import { Field } from "../../ui/Field";
+import { QuietLink } from "../../ui/LinkButton";
+import { Notice } from "../../ui/Notice";
+import { Muted, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
+import { breakpoint, space } from "../../ui/tokens";
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(9rem, 1fr) minmax(0, 2fr);
+  gap: ${space(4)};
+  align-items: start;
+  padding: ${space(4)};
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Read = styled(Form)`
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: ${space(2)};
+  align-items: start;
+  > button {
+    margin-top: 1.75rem;
+  }
+`;
+
+type Limit = Limits["limits"][number];
+
+export function LimitsPage() {
+  const { id = "" } = useParams();
+  const limits = useQuery(limitsQuery(id));
+  const me = useQuery(meQuery);
+  const queryClient = useQueryClient();
+  useTitle(limits.data ? `Limits of ${limits.data.client.name}` : "Limits");
+  const keep = useMutation({
+    mutationFn: ({ limit, reading, version }: { limit: string; reading: number | null; version: number }) =>
+      unwrap(
+        api.PUT("/api/clients/{id}/limits/{limit}", {
+          params: { path: { id, limit }, header: newKey() },
+          body: { reading, version },
+        }),
+      ),
+    onSuccess: async (page) => {
+      queryClient.setQueryData(limitsQuery(id).queryKey, page);
+      await queryClient.invalidateQueries({ queryKey: ["client", id], exact: true });
+    },
+    onError: () => queryClient.invalidateQueries({ queryKey: limitsQuery(id).queryKey }),
+  });
+  if (limits.error)
+    return (
+      <Page>
+        <Notice tone="wrong">{refusal(limits.error)?.message ?? "This page could not be opened."}</Notice>
+      </Page>
+    );
+  if (!limits.data || !me.data) return null;
+  const { client } = limits.data;
+  return (
+    <Page>
+      <PageHead>
+        <Title>Limits of {client.name}</Title>
+        <Muted>By the client&rsquo;s own movement, never pushed; skipped where there is a caution.</Muted>
+        <QuietLink to={`/clients/${id}`}>To the card</QuietLink>
+      </PageHead>
+      {keep.error ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
+      <Rows>
+        {limits.data.limits.map((limit) => (
+          <Row key={limit.name} data-limit={limit.name}>
+            <div>
+              <Strong>{limit.title}</Strong>
+              <p>{limit.how}</p>
+              <Small>Decides: {limit.decides.toLowerCase()}</Small>
+            </div>
+            <Holds limit={limit} locale={me.data.gym.locale} />
+            {limit.skipped.length > 0 ? (
+              <Muted>Not measured: {limit.skipped.join(", ").toLowerCase()}, not cleared.</Muted>
+            ) : (
+              <Measure
+                limit={limit}
+                busy={keep.isPending}
+                onKeep={(reading) => keep.mutate({ limit: limit.name, reading, version: client.version })}
+              />
+            )}
+          </Row>
+        ))}
+      </Rows>
+    </Page>
+  );
+}
+
+function Holds({ limit, locale }: { limit: Limit; locale: string }) {
+  if (limit.measured)
+    return (
+      <div>
+        <Strong>{Math.round(limit.measured.deg)}°</Strong>
+        <br />
+        <Small>
+          {limit.measured.by}, {momentText(limit.measured.at, locale, new Date())}
+        </Small>
+      </div>
+    );
+  return (
+    <div>
+      {limit.default_deg === null ? "No limit" : `${limit.default_deg}°`}
+      <br />
+      <Small>not measured</Small>
+    </div>
+  );
+}
+
+type MeasureProps = { limit: Limit; busy: boolean; onKeep: (reading: number | null) => void };
+
+function Measure({ limit, busy, onKeep }: MeasureProps) {
+  const [text, setText] = useState("");
+  const [problem, setProblem] = useState<string>();
+  const unit = limit.unit === "cm" ? "cm" : "degrees";
+  const submit = () => {
+    const value = parseNumber(text);
+    setProblem(value === null ? `A number of ${unit}.` : undefined);
+    if (value !== null) onKeep(value);
+  };
+  return (
+    <Read
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      <Field
+        label={`${limit.title}, ${unit}`}
+        value={text}
+        onChange={setText}
+        inputMode="decimal"
+        autoComplete="off"
+        complaint={problem}
+      />
+      <SecondaryButton type="submit" isDisabled={busy}>
+        Keep
+      </SecondaryButton>
+      {limit.measured ? <QuietButton onPress={() => onKeep(null)}>Forget it</QuietButton> : null}
+    </Read>
+  );
+}

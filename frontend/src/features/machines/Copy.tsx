@@ -1,0 +1,53 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { PrimaryButton, SecondaryButton } from "../../ui/Button";
+import { Dialogue } from "../../ui/Dialogue";
+import { Field } from "../../ui/Field";
+
+/** Another of the same make: lengths are copied and marked to be checked. */
+export function Copy({ id, name }: { id: string; name: string }) {
+  const [asking, setAsking] = useState(false);
+  const [called, setCalled] = useState("");
+  const navigate = useNavigate();
+  const queryClient = useQueryClient();
+  const copy = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.POST("/api/machines/{id}/copy", {
+          params: { path: { id }, header: newKey() },
+          body: { name: called },
+        }),
+      ),
+    onSuccess: async (made) => {
+      setAsking(false);
+      await queryClient.invalidateQueries({ queryKey: ["machines"] });
+      await navigate(`/machines/${made.machine.id}`);
+    },
+  });
+  return (
+    <>
+      <SecondaryButton onPress={() => setAsking(true)}>Another of the same make</SecondaryButton>
+      <Dialogue title={`Another like ${name}`} isOpen={asking} onClose={() => setAsking(false)}>
+        <p style={{ marginBottom: "1rem" }}>
+          Marks, lengths and walk-round are copied; each length stays marked until it was checked on the new machine.
+        </p>
+        <Field
+          label="What is the new one called?"
+          value={called}
+          maxLength={80}
+          autoFocus
+          autoComplete="off"
+          onChange={setCalled}
+          complaint={refusal(copy.error)?.message}
+        />
+        <p style={{ marginTop: "1rem" }}>
+          <PrimaryButton isDisabled={called.trim() === "" || copy.isPending} onPress={() => copy.mutate()}>
+            Copy it
+          </PrimaryButton>
+        </p>
+      </Dialogue>
+    </>
+  );
+}

@@ -1,0 +1,55 @@
+// Cautions with which the gym is stricter than the table: nobody with them is fitted until a clinician has cleared them. Less
+// strict is a clinician's word alone.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import styled from "styled-components";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { rulesQuery } from "../../api/queries";
+import type { Rules } from "../../api/types";
+import { Notice } from "../../ui/Notice";
+import { Muted, Rows, Section, SectionTitle, Small } from "../../ui/Page";
+import { Tick } from "../../ui/Tick";
+import { space } from "../../ui/tokens";
+
+const Row = styled.li`
+  padding: ${space(1)} ${space(4)};
+`;
+
+export function StricterCautions({ cautions }: { cautions: Rules["cautions"] }) {
+  const queryClient = useQueryClient();
+  const set = useMutation({
+    mutationFn: ({ caution, stricter }: { caution: string; stricter: boolean }) =>
+      unwrap(
+        api.PUT("/api/gym/cautions/{caution}", {
+          params: { path: { caution }, header: newKey() },
+          body: { stricter },
+        }),
+      ),
+    onSuccess: (kept) => queryClient.setQueryData(rulesQuery.queryKey, kept),
+  });
+  return (
+    <Section style={{ marginTop: space(8) }}>
+      <SectionTitle>Cautions with which this gym is stricter</SectionTitle>
+      <p style={{ marginBottom: space(3) }}>
+        <Muted>
+          Ticked: nobody with it is fitted on anything until a clinician has cleared it. The table itself is a cautious
+          start, for review by the gym&rsquo;s clinician before use.
+        </Muted>
+      </p>
+      {set.error ? <Notice tone="wrong">{refusal(set.error)?.message}</Notice> : null}
+      <Rows>
+        {cautions.map((caution) => (
+          <Row key={caution.name} data-caution={caution.name}>
+            <Tick
+              isSelected={caution.stricter}
+              onChange={(stricter) => set.mutate({ caution: caution.name, stricter })}
+            >
+              <span>
+                {caution.title} <Small>{caution.does}</Small>
+              </span>
+            </Tick>
+          </Row>
+        ))}
+      </Rows>
+    </Section>
+  );
+}

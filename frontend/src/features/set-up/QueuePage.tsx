@@ -1,0 +1,180 @@
+// Several people at one machine: who comes next, and what has to be moved from one to the next.
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useParams, useSearchParams } from "react-router";
+import styled from "styled-components";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { queueQuery } from "../../api/queries";
+import type { ExerciseName, Queue } from "../../api/types";
+import { useTitle } from "../../app/Shell";
+import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
+import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
+import { MarkTags } from "../../ui/MarkTag";
+import { Notice } from "../../ui/Notice";
+import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import { breakpoint, colour, radius, size, space } from "../../ui/tokens";
+import { ClientPicker } from "../clients/ClientPicker";
+import { useOpenFitting } from "../clients/useOpenFitting";
+import { moveText } from "./MoveText";
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: minmax(10rem, 1fr) minmax(0, 2fr) 14rem;
+  gap: ${space(3)} ${space(4)};
+  align-items: center;
+  padding: ${space(3)} ${space(4)};
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Moves = styled.ul`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(2)};
+  li {
+    padding: ${space(1)} ${space(3)};
+    border: 1px solid ${colour.lineStrong};
+    border-radius: ${radius};
+    font-size: ${size.large};
+  }
+`;
+const Ends = styled.span`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(1)};
+  justify-content: flex-end;
+`;
+
+type Entry = Queue["entries"][number];
+
+export function QueuePage() {
+  const { id = "" } = useParams();
+  const [query] = useSearchParams();
+  const exercise = (query.get("exercise") ?? "") as ExerciseName;
+  const queue = useQuery(queueQuery(id, exercise));
+  useTitle(queue.data ? `Next at ${queue.data.machine.name}` : "Next");
+  const change = useChange(id, exercise);
+  if (queue.error)
+    return (
+      <Page>
+        <Notice tone="wrong">{refusal(queue.error)?.message ?? "This list could not be opened."}</Notice>
+      </Page>
+    );
+  if (!queue.data) return null;
+  const { entries, version, machine, standing } = queue.data;
+  const ids = entries.map(({ client }) => client.id);
+  const put = (clients: string[]) => change.mutate({ clients, version });
+  return (
+    <Page>
+      <PageHead>
+        <Title>Next at {machine.name}</Title>
+        <Muted>{machine.place}</Muted>
+      </PageHead>
+      {change.error ? <Notice tone="wrong">{refusal(change.error)?.message}</Notice> : null}
+      <Section>
+        <SectionTitle>Stands now at</SectionTitle>
+        {standing ? (
+          <MarkTags tags={standing} />
+        ) : (
+          <Empty>Nobody has said yet: set somebody up, and press “It stands so”.</Empty>
+        )}
+      </Section>
+      <Section>
+        <SectionTitle>Who comes next</SectionTitle>
+        {entries.length === 0 ? <Empty>Nobody waits. Add who comes next below.</Empty> : null}
+        <Rows aria-label="Queue">
+          {entries.map((entry, index) => (
+            <Waiting
+              key={entry.client.id}
+              entry={entry}
+              first={index === 0}
+              machineId={id}
+              exercise={exercise}
+              onLater={index < entries.length - 1 ? () => put(swapped(ids, index)) : null}
+              onGone={() => put(ids.filter((one) => one !== entry.client.id))}
+            />
+          ))}
+        </Rows>
+      </Section>
+      <Section>
+        <SectionTitle>Add somebody</SectionTitle>
+        <ClientPicker label="Find a client" without={ids} onPick={(client) => put([...ids, client])} />
+      </Section>
+    </Page>
+  );
+}
+
+const swapped = (ids: string[], index: number): string[] =>
+  ids.map((id, at) => (at === index ? (ids[index + 1] ?? id) : at === index + 1 ? (ids[index] ?? id) : id));
+
+type WaitingProps = {
+  entry: Entry;
+  first: boolean;
+  machineId: string;
+  exercise: ExerciseName;
+  onLater: (() => void) | null;
+  onGone: () => void;
+};
+
+function Waiting({ entry, first, machineId, exercise, onLater, onGone }: WaitingProps) {
+  const opening = useOpenFitting(entry.client.id);
+  const [To, Start] = first ? [PrimaryLink, PrimaryButton] : [SecondaryLink, SecondaryButton];
+  return (
+    <Row data-waiting={entry.client.name}>
+      <div>
+        <Strong>{entry.client.name}</Strong> <Small>{entry.client.detail}</Small>
+        {entry.load ? (
+          <>
+            <br />
+            <Small>{entry.load}</Small>
+          </>
+        ) : null}
+        {entry.bars.map((bar) => (
+          <p key={bar}>
+            <Small>{bar}</Small>
+          </p>
+        ))}
+      </div>
+      {entry.moves === null ? (
+        <MarkTags tags={entry.marks} />
+      ) : entry.moves.length === 0 ? (
+        <Muted>Nothing to move.</Muted>
+      ) : (
+        <Moves aria-label={`Moves for ${entry.client.name}`}>
+          {entry.moves.map((move) => (
+            <li key={move.label}>
+              {move.name} <Strong>{moveText(move)}</Strong>
+            </li>
+          ))}
+        </Moves>
+      )}
+      <Ends>
+        {onLater ? <QuietButton onPress={onLater}>Later</QuietButton> : null}
+        <QuietButton onPress={onGone}>Gone</QuietButton>
+        {entry.fitting_id ? (
+          <To to={`/fittings/${entry.fitting_id}/set-up`}>Set up</To>
+        ) : (
+          <Start onPress={() => opening.mutate({ machineId, exercise })} isDisabled={opening.isPending}>
+            Fit
+          </Start>
+        )}
+      </Ends>
+    </Row>
+  );
+}
+
+function useChange(id: string, exercise: ExerciseName) {
+  const queryClient = useQueryClient();
+  const key = queueQuery(id, exercise).queryKey;
+  return useMutation({
+    mutationFn: (body: { clients: string[]; version: number }) =>
+      unwrap(
+        api.PUT("/api/machines/{id}/queue", {
+          params: { path: { id }, header: newKey() },
+          body: { ...body, exercise },
+        }),
+      ),
+    onSuccess: (queue) => queryClient.setQueryData(key, queue),
+    // Somebody else changed it: what stands there is shown, and said.
+    onError: () => queryClient.invalidateQueries({ queryKey: key }),
+  });
+}

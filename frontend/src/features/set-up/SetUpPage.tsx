@@ -1,0 +1,116 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useParams } from "react-router";
+import styled from "styled-components";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { meQuery, setUpQuery } from "../../api/queries";
+import type { SetUp } from "../../api/types";
+import { useTitle } from "../../app/Shell";
+import { momentText } from "../../model/dates";
+import { PrimaryButton, SecondaryButton } from "../../ui/Button";
+import { QuietLink } from "../../ui/LinkButton";
+import { Notice } from "../../ui/Notice";
+import { Muted, Page, PageHead, Title } from "../../ui/Page";
+import { space } from "../../ui/tokens";
+import { useOpenFitting } from "../clients/useOpenFitting";
+import { useTablet } from "../tablet/TabletContext";
+import { WalkRound } from "./WalkRound";
+
+const Actions = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(2)};
+  margin-left: auto;
+`;
+
+/** Set up again: ten seconds, for a client whose settings stand on the card. */
+export function SetUpPage() {
+  const { id = "" } = useParams();
+  const setUp = useQuery(setUpQuery(id));
+  const me = useQuery(meQuery);
+  useTitle(setUp.data ? `${setUp.data.client.name}, ${setUp.data.machine.name}` : "Set up");
+  if (setUp.error)
+    return (
+      <Page>
+        <Notice tone="wrong">{refusal(setUp.error)?.message ?? "These settings could not be opened."}</Notice>
+        <QuietLink to="/">To the floor</QuietLink>
+      </Page>
+    );
+  if (!setUp.data || !me.data) return null;
+  const { client, machine, by, accepted_at, repaired } = setUp.data;
+  return (
+    <Page>
+      <PageHead style={{ marginBottom: space(4) }}>
+        <Title>
+          <Link to={`/clients/${client.id}`} style={{ color: "inherit" }}>
+            {client.name}
+          </Link>
+        </Title>
+        <Muted>
+          {machine.name} · {machine.place}
+          <br />
+          {by}, {momentText(accepted_at, me.data.gym.locale, new Date())}
+        </Muted>
+        <Buttons setUp={setUp.data} pin={me.data.pin} />
+      </PageHead>
+      {machine.state === "in_use" ? null : (
+        <Notice>Out of order: {machine.state_note || "see the machine’s page"}.</Notice>
+      )}
+      {repaired ? (
+        <Notice>The machine&rsquo;s marks were changed since: those which no longer exist stand as advised.</Notice>
+      ) : null}
+      <WalkRound setUp={setUp.data} />
+    </Page>
+  );
+}
+
+function Buttons({ setUp, pin }: { setUp: SetUp; pin: boolean }) {
+  const opening = useOpenFitting(setUp.client.id);
+  const tablet = useTablet();
+  const done = useStands(setUp);
+  return (
+    <Actions>
+      {pin ? (
+        <SecondaryButton
+          onPress={() =>
+            tablet.handOver(
+              <Page>
+                <PageHead>
+                  <Title>
+                    {setUp.client.name}, {setUp.machine.name}
+                  </Title>
+                </PageHead>
+                <WalkRound setUp={setUp} />
+              </Page>,
+            )
+          }
+        >
+          Hand to the client
+        </SecondaryButton>
+      ) : null}
+      <SecondaryButton onPress={() => opening.mutate({ machineId: setUp.machine.id, exercise: setUp.exercise })}>
+        Something has changed
+      </SecondaryButton>
+      <PrimaryButton onPress={() => done.mutate()} isDisabled={done.isPending}>
+        {done.isSuccess ? "Set up" : "It stands so"}
+      </PrimaryButton>
+      <QuietLink to={`/machines/${setUp.machine.id}/queue${setUp.exercise ? `?exercise=${setUp.exercise}` : ""}`}>
+        Next client here
+      </QuietLink>
+      {done.error ? <Notice tone="wrong">{refusal(done.error)?.message}</Notice> : null}
+      {opening.error ? <Notice tone="wrong">{refusal(opening.error)?.message}</Notice> : null}
+    </Actions>
+  );
+}
+
+/** Says that the machine now stands at these marks, so that the next client's moves are counted from them. */
+function useStands(setUp: SetUp) {
+  const queryClient = useQueryClient();
+  return useMutation({
+    mutationFn: () =>
+      unwrap(api.POST("/api/fittings/{id}/set-up", { params: { path: { id: setUp.id }, header: newKey() }, body: {} })),
+    onSuccess: async () => {
+      await queryClient.invalidateQueries({ queryKey: ["set-up"] });
+      await queryClient.invalidateQueries({ queryKey: ["queue"] });
+    },
+  });
+}

@@ -1,0 +1,156 @@
+// A known client's settings as a walk-round list: what is met first stands first, the mark as large as a hand.
+import styled from "styled-components";
+import type { SetUp } from "../../api/types";
+import { Notice } from "../../ui/Notice";
+import { Small, Strong } from "../../ui/Page";
+import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
+import { CautionLines } from "../cautions/CautionLines";
+import { MoveText } from "./MoveText";
+
+const Halves = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: ${space(7)};
+  align-items: start;
+  @media ${breakpoint.narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Lines = styled.ol`
+  display: grid;
+  gap: ${space(3)};
+`;
+const Line = styled.li`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: ${space(1)} ${space(4)};
+  align-items: center;
+  padding: ${space(2)} ${space(4)};
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panel};
+`;
+/** A mark to be read from the other side of the machine: about 90 px. */
+const Mark = styled.span<{ $long: boolean }>`
+  min-width: 1.4em;
+  font-family: ${font.mark};
+  font-weight: ${font.strong};
+  font-size: ${({ $long }) => ($long ? "2.75rem" : "5.625rem")};
+  line-height: 1;
+  letter-spacing: -0.1em;
+  text-align: center;
+`;
+const Name = styled.h2`
+  font-size: ${size.large};
+`;
+const Then = styled.dl`
+  display: grid;
+  gap: ${space(4)};
+  dt {
+    color: ${colour.inkMuted};
+    font-size: ${size.small};
+  }
+  dd {
+    font-size: ${size.large};
+    line-height: 1.3;
+  }
+  dd[data-figure] {
+    font-family: ${font.mark};
+    font-weight: ${font.strong};
+    font-size: ${size.title};
+    letter-spacing: -0.04em;
+  }
+`;
+const Before = styled.ul`
+  display: grid;
+  gap: ${space(1)};
+  margin-bottom: ${space(3)};
+  font-size: ${size.large};
+`;
+
+export function WalkRound({ setUp }: { setUp: SetUp }) {
+  return (
+    <>
+      {setUp.bars.map((bar) => (
+        <Notice key={bar} tone="wrong">
+          {bar}
+        </Notice>
+      ))}
+      {setUp.cautions.length > 0 ? (
+        <div style={{ marginBottom: space(3) }}>
+          <CautionLines cautions={setUp.cautions} />
+        </div>
+      ) : null}
+      {setUp.left_behind || setUp.aids.length > 0 ? (
+        <Before aria-label="First">
+          {setUp.left_behind ? <li>{setUp.left_behind}</li> : null}
+          {setUp.aids.map((aid) => (
+            <li key={aid}>{aid}</li>
+          ))}
+        </Before>
+      ) : null}
+      <Halves>
+        <Lines aria-label="Settings, in the order in which they are met">
+          {setUp.lines.map((line) => (
+            <Line key={line.label} data-line={line.label}>
+              <Mark $long={(line.mark ?? "–").length > 3}>{line.mark ?? "–"}</Mark>
+              <div>
+                <Name>{line.name}</Name>
+                <Small>
+                  {[line.how, line.standing ? "before sitting" : "", line.weight_off ? "weight off it first" : ""]
+                    .filter(Boolean)
+                    .join(" · ")}
+                </Small>
+                {line.move ? (
+                  <p>
+                    <MoveText move={line.move} />
+                  </p>
+                ) : null}
+              </div>
+            </Line>
+          ))}
+        </Lines>
+        <Then>
+          {setUp.getting_in ? <Entry name="Getting in">{setUp.getting_in}</Entry> : null}
+          {setUp.load_text ? (
+            <div>
+              <dt>Load</dt>
+              <dd data-figure>{setUp.load_text}</dd>
+              <dd>
+                <Small>
+                  {[setUp.load?.how, setUp.light ? `light set first: ${setUp.light.text}` : null]
+                    .filter(Boolean)
+                    .join("; ")}
+                </Small>
+              </dd>
+            </div>
+          ) : null}
+          {setUp.next_time && setUp.next_time.text !== setUp.load_text ? (
+            <Entry name="This time">{setUp.next_time.text}</Entry>
+          ) : null}
+          {setUp.repetitions ? (
+            <Entry name="Sets">
+              {setUp.sets ?? 2} × {setUp.repetitions}, tempo {setUp.tempo.says}
+            </Entry>
+          ) : null}
+          {setUp.belt ? <Entry name="Belt">{setUp.belt.says}</Entry> : null}
+          {setUp.cue ? <Entry name="What helped">{setUp.cue}</Entry> : null}
+          {setUp.getting_out ? <Entry name="Getting out">{setUp.getting_out}</Entry> : null}
+        </Then>
+      </Halves>
+      <p style={{ marginTop: space(4) }}>
+        <Strong>Pain is a reason to stop.</Strong>{" "}
+        <Small>The maker&rsquo;s plate and licensed advice come first.</Small>
+      </p>
+    </>
+  );
+}
+
+function Entry({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}

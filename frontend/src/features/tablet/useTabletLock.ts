@@ -1,0 +1,54 @@
+// Locks a shared tablet: by hand, when it is handed to a client, or when nobody touched it for a while. The server holds the
+// lock; the page below stays as it is, so that nothing typed is lost.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { type ReactNode, useEffect, useEffectEvent, useState } from "react";
+import { postAuth, refusal } from "../../api/client";
+import { meQuery } from "../../api/queries";
+
+export const IDLE_MS = 5 * 60_000;
+
+export type Lock = { shown: ReactNode | null } | null;
+
+export function useTabletLock(pin: boolean) {
+  const [lock, setLock] = useState<Lock>(null);
+  const queryClient = useQueryClient();
+  const locking = useMutation({ mutationFn: () => postAuth("lock", {}) });
+  const begin = (shown: ReactNode | null) => {
+    setLock({ shown });
+    locking.mutate();
+  };
+  useIdle(() => (pin && lock === null ? begin(null) : undefined));
+  // A tab that did not know it: the server says that the tablet is locked.
+  useEffect(
+    () =>
+      queryClient.getQueryCache().subscribe((event) => {
+        if (event.type === "updated" && refusal(event.query.state.error)?.code === "tablet_locked")
+          setLock((known) => known ?? { shown: null });
+      }),
+    [queryClient],
+  );
+  const opened = async () => {
+    await queryClient.invalidateQueries({ queryKey: meQuery.queryKey });
+    await queryClient.invalidateQueries();
+    setLock(null);
+  };
+  return { lock, lockNow: () => begin(null), handOver: begin, opened };
+}
+
+const TOUCHES = ["pointerdown", "keydown", "wheel"] as const;
+
+function useIdle(act: () => void) {
+  const idle = useEffectEvent(act);
+  useEffect(() => {
+    let timer = window.setTimeout(idle, IDLE_MS);
+    const touched = () => {
+      window.clearTimeout(timer);
+      timer = window.setTimeout(idle, IDLE_MS);
+    };
+    for (const name of TOUCHES) window.addEventListener(name, touched, { passive: true });
+    return () => {
+      window.clearTimeout(timer);
+      for (const name of TOUCHES) window.removeEventListener(name, touched);
+    };
+  }, []);
+}
