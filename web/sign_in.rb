@@ -70,7 +70,7 @@ module Verglas
 
       # A tablet that several people share: who signed in there in full today may take it over with a short PIN. docs/decisions/0007-tablets.md
       def tablet_routes(request)
-        request.get("tablet") { JSON.generate(tablet_state) }
+        request.get("tablet") { json(tablet_state) }
         return unless TABLET_ROUTES.include?(request.path_info) && request.post?
 
         refuse(:sign_in_needed) unless rodauth.logged_in?
@@ -81,7 +81,12 @@ module Verglas
 
       def done
         yield
-        JSON.generate(ok: true)
+        json({ ok: true })
+      end
+
+      def json(data)
+        response["content-type"] = "application/json"
+        JSON.generate(data)
       end
 
       # Called by Rodauth after a full sign-in.

@@ -10,16 +10,16 @@ RSpec.describe "Signs in the browser" do
 
   before { sign_in }
 
-  def write_down_two_marks_off
+  def watch_two_marks_off
     visit "/clients/#{person[:id]}"
     within("[data-machine='Leg extension 1']") { find("button, a", text: /Fit|Resume/).click }
     expect(page).to have_css("[data-adjuster]")
     2.times { find("[aria-label^='Back pad one mark down']").click }
-    click_button "Write down"
+    click_button "Watch"
   end
 
   it "turns a sign into the notch to move, moves it, and looks at the sign again" do
-    write_down_two_marks_off
+    watch_two_marks_off
     find("label", text: "Roller climbs as the leg straightens").click
     within("[data-sign=roller_climbs]") do
       expect(page).to have_css("[data-cause=knee_ahead]", text: "Back pad to 3:")
@@ -27,14 +27,15 @@ RSpec.describe "Signs in the browser" do
       within("[data-cause=knee_ahead]") { click_button "Move it" }
       expect(page).to have_css("[data-cause=knee_ahead]", text: "Back pad to 4:")
     end
-    expect(page).to have_button("Accept and write down")
+    within("[data-tried='0']") { find("label", text: "Better").click }
     kept
     draft = db[:fittings].first
     expect([draft[:marks].to_h["back pad"], draft[:signs].to_a]).to eq(["3", ["roller_climbs"]])
+    expect(draft[:trail].to_a).to eq([{ "sign" => "roller_climbs", "adjuster" => "back pad", "from" => "2", "to" => "3", "outcome" => "better" }])
   end
 
   it "scrolls the list of signs, never the bench from under the figure" do
-    write_down_two_marks_off
+    watch_two_marks_off
     find("label", text: "Knee aches at the start").click
     expect(page).to have_css("[data-sign=knee_aches_at_start] [data-cause]")
     expect(evaluate_script("document.scrollingElement.scrollHeight - window.innerHeight")).to be <= 0
@@ -42,7 +43,7 @@ RSpec.describe "Signs in the browser" do
   end
 
   it "names what the numbers deny without a notch for it" do
-    write_down_two_marks_off
+    watch_two_marks_off
     find("label", text: "Roller slides to the foot as the leg straightens").click
     within("[data-cause=knee_behind]") do
       expect(page).to have_text("not by the numbers")

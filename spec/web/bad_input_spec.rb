@@ -237,7 +237,8 @@ RSpec.describe "Bad input" do
   it "needs somebody signed in for every route" do
     clear_cookies
     Http::CONTRACT.definition.operations.reject { |operation| operation.path.start_with?("/auth/") }.each do |operation|
-      call(operation.request_method.to_sym, operation.path.gsub("{id}", person[:id]).gsub("{observation}", "stature").gsub("{question}", "belt").gsub("{caution}", "knee"), {})
+      call(operation.request_method.to_sym, operation.path.gsub("{id}", person[:id]).gsub("{observation}", "stature").gsub("{question}", "belt").gsub("{caution}", "knee")
+                                                             .gsub("{limit}", "ankle").gsub("{sign}", "faintness"), {})
       expect(status).to eq(401), "#{operation.request_method} #{operation.path}"
     end
   end

@@ -48,14 +48,15 @@ RSpec.describe "The contract" do
   end
 
   it "asks a key of every write" do
-    writes = definition.operations.reject { |operation| operation.request_method == "get" || %w[searchClients evaluate explainSigns checkAgain readCreep loads tryLength ruleChanges].include?(operation.operation_id) }
+    computations = %w[searchClients evaluate explainSigns checkAgain readCreep loads tryLength ruleChanges]
+    writes = definition.operations.reject { |operation| operation.request_method == "get" || computations.include?(operation.operation_id) }
     expect(writes.size).to be >= 8
     keyless = YAML.safe_load_file(Verglas::Web::Contract::FILE, aliases: true)["paths"].flat_map do |path, item|
       item.except("parameters").filter_map { |method, operation| "#{method} #{path}" unless operation.to_s.include?("parameters/Key") || method == "get" }
     end
-    expect(keyless).to contain_exactly("post /auth/login", "post /auth/logout", "post /auth/lock", "post /auth/pin", "post /auth/switch", "post /api/clients/search", "post /api/fittings/{id}/evaluation", "post /api/fittings/{id}/signs", "post /api/fittings/{id}/again",
-                                       "post /api/fittings/{id}/creep", "post /api/fittings/{id}/loads",
-                                       "post /api/machines/{id}/trial", "post /api/rules/{question}/changes")
+    expect(keyless).to match_array(%w[/auth/login /auth/logout /auth/lock /auth/pin /auth/switch /api/clients/search /api/fittings/{id}/evaluation /api/fittings/{id}/signs
+                                      /api/fittings/{id}/again /api/fittings/{id}/creep /api/fittings/{id}/loads /api/machines/{id}/trial /api/rules/{question}/changes]
+                                   .map { |path| "post #{path}" })
   end
 end
 

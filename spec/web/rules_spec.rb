@@ -34,7 +34,7 @@ RSpec.describe "House rules over HTTP" do
     expect(chosen("extension_roller")).to eq("hand_above")
     advised = fitting["advice"]
     expect(advised["marks"]["roller"]).to eq("A")
-    expect(advised["steps"].find { |step| step["adjuster"] == "roller" }["right"]).to start_with("110 mm above the ankle bone")
+    expect(fitting["steps"].find { |step| step["adjuster"] == "roller" }["right"]).to start_with("110 mm above the ankle bone")
     id = fitting["id"]
     call(:post, "/api/fittings/#{id}/acceptance", { marks: advised["marks"], version: 1 })
     used = call(:get, "/api/fittings/#{id}")["computed_from"]["rules"].find { |rule| rule["question"] == "extension_roller" }
@@ -68,5 +68,63 @@ RSpec.describe "House rules over HTTP" do
     stranger = client(gym("The Sail Shed"), account, name: "Stranger")
     expect(call(:put, "/api/clients/#{stranger[:id]}/rules/belt", { school: "always" })).to include("code" => "not_found")
     expect(db[:gym_rules].count + db[:client_rules].count).to eq(0)
+  end
+
+  describe "what each question changes at the bench" do
+    let(:curl) { machine(loft, "curl_plain", name: "Leg curl 1").tap { |row| loft.machines.update(row[:id], version: 1, by: account, belt: true) } }
+
+    let(:sliding) { machine(loft, "curl_slide", name: "Leg curl 2") }
+
+    def page_on(row)
+      id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: row[:id] })["id"]
+      call(:get, "/api/fittings/#{id}").merge("loads" => call(:post, "/api/fittings/#{id}/loads", { wanted_kg: 20, repetitions: 10 }))
+    end
+
+    # What of the bench is looked at: notes, where a step stands, what is right there.
+    notes = ->(words) { ->(page) { page["steps"].flat_map { |step| step["notes"] }.grep(words) } }
+    right = ->(id, part = /.+/) { ->(page) { page["steps"].find { |step| step["id"] == id }["right"][part] } }
+    place = ->(id) { ->(page) { page["steps"].index { |step| step["id"] == id } } }
+    belt = ->(page) { page["loads"]["belt"]["says"] }
+    tempo = ->(page) { [page["loads"]["set_seconds"], page["loads"]["tempo"]["says"]] }
+
+    # Each question's other school, on which machine it is asked, what is looked at, before and after.
+    [[:first_set, :roller, :here, place.call("roller"), 4, 1],
+     [:toes_extension, :pointed, :here, notes.call(/Toes/), ["Toes during an extension: relaxed to pulled up."], ["Toes during an extension: pointed."]],
+     [:toes_curl, :pulled_up, :curl, notes.call(/Toes/), ["Toes during a curl: relaxed."], ["Toes during a curl: pulled up."]],
+     [:legs_turned, :varied, :here, notes.call(/Legs turned/), ["Legs turned in or out on an extension: straight only."], ["Legs turned in or out on an extension: varied."]],
+     [:extension_start, :further_back, :here, right.call("start"), "About 90°.", "About 100°."],
+     [:extension_end, :just_short, :here, right.call("start"), "About 90°.", "About 90°. End 5° short of straight."],
+     [:curl_start, :fully_straight, :sliding, right.call("start"), "About 8°.", "About 2°."],
+     [:curl_end, :before_slack, :curl, notes.call(/End of a curl/), ["End of a curl: a right angle."], ["End of a curl: before the load goes slack."]],
+     [:extension_roller, :hand_above, :here, right.call("roller", /\d+ mm/), "60 mm", "110 mm"],
+     [:curl_roller, :under_calf, :curl, right.call("roller", /\d+ mm/), "60 mm", "110 mm"],
+     [:thigh_pad, :resting, :curl, notes.call(/Thigh pad on/), ["Thigh pad on a curl: pressed firm."], ["Thigh pad on a curl: resting."]],
+     [:tempo, :even_slow, :here, tempo, [60, "2-1-3-0"], [70, "3-1-3-0"]],
+     [:belt, :always, :curl, belt, "Belt on, snug over the hips: load or body mass is not known.", "Belt on, snug over the hips: the rule of the house."],
+     [:grip, :hard, :here, notes.call(/Grip/), ["Grip: light."], ["Grip: pull hard."]],
+     [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: hover."],
+      ["Stack between repetitions: light touch."]]].each do |question, school, on, look, before, after|
+      it "#{question}: #{school}" do
+        row = { here: here, curl: curl, sliding: sliding }.fetch(on)
+        expect(look.call(page_on(row))).to eq(before)
+        call(:put, "/api/rules/#{question}", { school: school })
+        expect(look.call(page_on(row))).to eq(after)
+      end
+    end
+
+    it "has a case here for every question" do
+      expect(Verglas::Fitting::HouseRules::QUESTIONS.size).to eq(15)
+    end
+  end
+
+  it "is stricter with a caution where the gym says so: nobody with it is fitted until a clinician cleared it" do
+    expect(call(:put, "/api/gym/cautions/back", { stricter: true })["cautions"].find { |caution| caution["name"] == "back" }["stricter"]).to be(true)
+    call(:put, "/api/clients/#{person[:id]}/cautions/back", { version: nil })
+    id = fitting["id"]
+    expect(fitting["bars"]).to eq(["Back pain or disc: this gym fits nobody with it until a clinician has cleared it."])
+    expect(call(:post, "/api/fittings/#{id}/acceptance", { marks: fitting["marks"], version: 1 })["code"]).to eq("barred")
+    call(:put, "/api/gym/cautions/back", { stricter: false })
+    expect(fitting["bars"]).to be_empty
+    expect(call(:put, "/api/gym/cautions/knees", { stricter: true })).to include("code" => "unknown_caution")
   end
 end

@@ -22,12 +22,12 @@ module Verglas
         # Somebody set the machine to these marks; who waits is left alone.
         def stands(machine_id, exercise, marks, by:)
           fields = { standing: Sequel.pg_json(marks), updated_by: by, updated_at: Sequel::CURRENT_TIMESTAMP }
-          @gym.db[:machine_queues].insert_conflict(target: %i[machine_id exercise], update: fields).insert(gym_id: @gym.id, machine_id: machine_id, exercise: exercise, **fields)
+          @gym.db[:machine_queues].insert_conflict(target: %i[machine_id exercise], update: fields).insert(gym_id: @gym.id, machine_id: machine_id, exercise: exercise, version: 0, **fields)
         end
 
         # Over the version which the writer saw; raises Stale with what stands there otherwise.
         def put(machine_id, exercise, clients:, version:, by:)
-          row = version.zero? ? add(machine_id, exercise, clients, by) : change(machine_id, exercise, clients, version, by)
+          row = change(machine_id, exercise, clients, version, by) || (version.zero? && add(machine_id, exercise, clients, by))
           row || raise(Stale, { queue: of(machine_id, exercise), machine_id: machine_id, exercise: exercise })
         end
 

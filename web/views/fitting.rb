@@ -26,8 +26,9 @@ module Verglas
         def draft(bench, gym)
           marks = Sheet.repaired(bench, bench.fitting[:marks].to_h)
           evaluation = bench.evaluation(marks, bench.fitting[:aids].to_h)
-          { **common(bench, gym, of: bench.fitting[:updated_by]), **Cautions.on_bench(bench), marks: marks, repaired: marks != bench.fitting[:marks].to_h,
-            computed_from: nil, evaluation: Evaluation.of(evaluation), advice: Advice.of(bench), steps: Steps.of(bench), creep_angles: Creep.angles(evaluation) }
+          shown = { marks: marks, repaired: marks != bench.fitting[:marks].to_h, computed_from: nil, evaluation: Evaluation.of(evaluation), advice: Advice.of(bench),
+                    steps: Steps.of(bench), creep_angles: Creep.angles(evaluation) }
+          { **common(bench, gym, of: bench.fitting[:updated_by]), **Cautions.on_bench(bench), **shown }
         end
 
         def common(bench, gym, of:)

@@ -73,7 +73,9 @@ module Verglas
         def before(bench)
           row = bench.machine_row
           used = bench.advised_aids.select { |_, size| size.positive? }.map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) }
-          [*lightest(bench), *together(bench), *bench.safety.rows.map { |caution| "#{Cautions.line(caution)[:title]}: #{Cautions.line(caution)[:does]}" }, *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
+          [*lightest(bench), *together(bench), *bench.safety.rows.map do |caution|
+            "#{Cautions.line(caution)[:title]}: #{Cautions.line(caution)[:does]}"
+          end, *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
         end
 
         def lightest(bench)

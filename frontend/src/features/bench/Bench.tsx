@@ -36,7 +36,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const evaluation = answer.data ?? fitting.evaluation;
   const again = useQuery(againQuery(id, bench.sheet));
   const moved = again.data && again.isEnabled ? again.data.moved : [];
-  const accept = useAccept(fitting, bench.version, draft);
+  const accept = useAccept(fitting, bench, draft);
   const pacer = usePacer();
 
   const active = activeStep(bench, order);
@@ -52,7 +52,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const asAdvised = advice
     ? sameMarks(advice.marks, bench.sheet.marks) && sameAids(advice.aids, bench.sheet.aids)
     : true;
-  const busy = accept.isPending || bench.saving.kind === "saving" || bench.saving.kind === "conflict";
+  const busy = accept.busy || bench.saving.kind === "conflict";
 
   return (
     <Frame>
@@ -110,7 +110,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         nextTitle={fitting.steps[order.indexOf(active) + 1]?.title ?? null}
         onMove={(label, mark) => dispatch({ type: "set", order, label, mark })}
         onNext={() => dispatch({ type: "next", order })}
-        onAccept={() => accept.mutate(bench.sheet)}
+        onAccept={accept.press}
       />
       {bench.saving.kind === "conflict" ? (
         <Conflict machine={machine} mine={bench.sheet.marks} theirs={bench.saving.theirs} dispatch={dispatch} />

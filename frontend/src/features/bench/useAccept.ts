@@ -1,10 +1,12 @@
 // Closing a fitting: accepted, or ended by a stop sign. One key a closed sheet, so that pressing twice, or a lost answer,
 // records once.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useEffectEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { fittingQuery } from "../../api/queries";
 import type { FittingPage, Sheet } from "../../api/types";
+import type { Bench } from "../../model/bench";
 import { type DraftKey, forgetUnsaved } from "./useDraft";
 
 const keys = new Map<string, ReturnType<typeof newKey>>();
@@ -14,12 +16,13 @@ function keyOf(name: string) {
   return key;
 }
 
-/** Accepting again after it was refused is another request: what was refused is part of its key. */
-export function useAccept(fitting: FittingPage, version: number, draft: DraftKey) {
+/** Pressed while the last change is on its way, it waits for it. What was refused may be corrected and pressed again. */
+export function useAccept(fitting: FittingPage, { sheet, version, saving }: Bench, draft: DraftKey) {
   const closed = useClosed(draft);
-  return useMutation({
+  const [pressed, setPressed] = useState(false);
+  const accept = useMutation({
     mutationKey: ["accept", fitting.id],
-    mutationFn: (sheet: Sheet) =>
+    mutationFn: () =>
       unwrap(
         api.POST("/api/fittings/{id}/acceptance", {
           params: { path: { id: fitting.id }, header: keyOf(`${fitting.id} ${version} ${JSON.stringify(sheet)}`) },
@@ -29,7 +32,14 @@ export function useAccept(fitting: FittingPage, version: number, draft: DraftKey
     retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,
     retryDelay: 1500,
     onSuccess: () => closed(`/clients/${fitting.client.id}`),
+    onSettled: () => setPressed(false),
   });
+  const ready = pressed && saving.kind === "kept";
+  const send = useEffectEvent(() => accept.mutate());
+  useEffect(() => {
+    if (ready) send();
+  }, [ready]);
+  return { press: () => setPressed(true), busy: pressed, error: accept.error };
 }
 
 type StopName = "chest_pain" | "faintness" | "numbness" | "sudden_joint_pain" | "hot_calf";

@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+require "system_helper"
+
+RSpec.describe "A shared tablet in the browser" do
+  let!(:loft) { gym }
+  let!(:maren) { staff(loft) }
+  let!(:tobias) { staff(loft, email: "tobias@netloft.example", name: "Tobias Wick") }
+  let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
+  let!(:person) { client(loft, maren, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+
+  # Both sign in here in full; Maren stays.
+  before do
+    { "tobias@netloft.example" => "1357", "maren@netloft.example" => "2468" }.each do |email, pin|
+      sign_in(email: email)
+      visit "/pin"
+      fill_in "Your password", with: Given::PASSWORD
+      fill_in "New PIN", with: pin
+      click_button "Keep the PIN"
+      assert_text "Kept."
+      click_button "Sign out" if email.start_with?("tobias")
+      assert_text "Sign in to Verglas" if email.start_with?("tobias")
+    end
+  end
+
+  def take_over(name, pin)
+    find("label", text: name).click
+    fill_in "PIN", with: pin
+    click_button "Open"
+  end
+
+  def open_bench
+    visit "/clients/#{person[:id]}"
+    within("[data-machine='Leg extension 1']") { click_button(text: /\AFit/) }
+    expect(page).to have_css("[data-adjuster]")
+  end
+
+  it "locks, refuses a wrong PIN, and opens again where it was, with what was typed" do
+    open_bench
+    find("[aria-label^='Roller one mark down']").click
+    find("[data-step='@watch'] button").click
+    fill_in "Cue that helped", with: "Toes up."
+    click_button "Lock"
+    expect(page).to have_css("h1", text: "Locked")
+    expect(page).to have_no_text("Matteus Orr")
+    expect_accessible("a locked tablet")
+    take_over("Maren Oldcastle", "9999")
+    expect(page).to have_css("[role=alert]", text: "This PIN is not right")
+    take_over("Maren Oldcastle", "2468")
+    expect(page).to have_field("Cue that helped", with: "Toes up.")
+    expect(page).to have_css("[data-saving=kept]", wait: 12)
+    expect(db[:fittings].first[:marks].to_h["roller"]).to eq("C")
+  end
+
+  it "stays locked across a reload, and goes to a colleague with the draft as it stands" do
+    open_bench
+    find("[aria-label^='Roller one mark down']").click
+    kept
+    click_button "Lock"
+    expect(page).to have_css("h1", text: "Locked")
+    visit current_path
+    expect(page).to have_css("h1", text: "Locked")
+    take_over("Tobias Wick", "1357")
+    expect(page).to have_css("[data-adjuster=roller] output", text: "C")
+    expect(page).to have_css("nav", text: "Tobias Wick")
+  end
+
+  it "gives what had not reached the server to nobody else, and back to who typed it" do
+    open_bench
+    page.driver.browser.network.emulate_network_conditions(offline: true)
+    find("[aria-label^='Roller one mark down']").click
+    expect(page).to have_css("[data-saving=waiting]")
+    # The lock reaches the server only now; the draft waits for its owner.
+    page.execute_script(<<~JS)
+      window.keptFetch = window.fetch;
+      const saves = (input) => String(input.url || input).includes("/api/fittings/") && input.method === "PATCH";
+      window.fetch = (input, init) => (saves(input) ? Promise.reject(new TypeError("offline")) : window.keptFetch(input, init));
+    JS
+    page.driver.browser.network.emulate_network_conditions(offline: false)
+    click_button "Lock"
+    take_over("Tobias Wick", "1357")
+    expect(page).to have_css("[data-adjuster=roller] output", text: "D")
+    expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved.#{maren}.')).length")).to eq(1)
+    click_button "Lock"
+    take_over("Maren Oldcastle", "2468")
+    expect(page).to have_css("[data-adjuster=roller] output", text: "C")
+    page.execute_script("window.fetch = window.keptFetch")
+    expect(page).to have_css("[data-saving=kept]", wait: 12)
+    expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved.')).length")).to eq(0)
+  end
+
+  it "is handed to a client with nothing but the list, and comes back by PIN" do
+    open_bench
+    click_button(text: /\ANext:/)
+    find("[data-step='@watch'] button").click
+    click_button "Next: write down"
+    click_button "Accept and write down"
+    within("[data-machine='Leg extension 1']") { click_link(text: /Set up/) }
+    click_button "Hand to the client"
+    expect(page).to have_css("[data-line=roller]")
+    expect(page).to have_no_css("nav")
+    expect_accessible("a tablet in a client's hands")
+    visit "/clients/#{person[:id]}"
+    expect(page).to have_css("h1", text: "Locked")
+    take_over("Maren Oldcastle", "2468")
+    expect(page).to have_css("h1", text: "Matteus Orr")
+  end
+end
