@@ -54,6 +54,12 @@ module Verglas
       # Codes for which the marks cannot be accepted, whatever the reason; empty when they can.
       def refusals(evaluation) = Fitting::NeverAccepted.reasons(evaluation, barred: bars.any?)
 
+      # Whether more was loaded than a clinician allows.
+      def overloaded?(work)
+        limit = caution_effect.load_limit_kg
+        !limit.nil? && work.values_at("load_kg", "left_kg", "right_kg").compact.any? { |kg| kg > limit + Loading::Choices::ROUNDING_KG }
+      end
+
       # What is aimed at on a machine: by the rules, narrowed by cautions and limits.
       def wishes_for(machine, **given)
         aims = aims(machine.family)

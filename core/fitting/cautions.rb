@@ -11,15 +11,15 @@ module Verglas
         def bars?(family) = bars.include?(:all) || bars.include?(family.id)
       end
 
-      # One caution of a client: cleared by a clinician or not, with the degrees of knee bend that were allowed (nil: none given).
-      Caution = Value.define(:name, :cleared, :bend_from_deg, :bend_to_deg) do
+      # One caution of a client: cleared by a clinician or not, with the degrees of knee bend and the load (kg) that were allowed
+      # (nil: none given).
+      Caution = Value.define(:name, :cleared, :bend_from_deg, :bend_to_deg, :load_to_kg) do
         def degrees? = !bend_from_deg.nil? || !bend_to_deg.nil?
       end
 
       # bars: names of the cautions that bar the machine; wishes: what they narrow, by the names of Wishes; careful and belt as
-      # in Rule, a belt that must not be worn before one that must.
-      Effect = Value.define(:bars, :wishes, :careful, :belt) do
-        def self.none = new(bars: [], wishes: {}, careful: false, belt: nil)
+      # in Rule, a belt that must not be worn before one that must; load_limit_kg: the least that a clinician allowed, nil for none.
+      Effect = Value.define(:bars, :wishes, :careful, :belt, :load_limit_kg) do
         def barred? = bars.any?
       end
 
@@ -42,7 +42,7 @@ module Verglas
       def effect(family, cautions, wishes, stricter: [])
         rules = cautions.map { |caution| fetch(caution.name) }
         Effect.new(bars: cautions.select { |caution| barred?(family, caution) || (stricter.include?(caution.name) && !caution.cleared) }.map(&:name),
-                   wishes: narrowed(family, cautions, wishes), careful: rules.any?(&:careful), belt: belt(rules))
+                   wishes: narrowed(family, cautions, wishes), careful: rules.any?(&:careful), belt: belt(rules), load_limit_kg: cautions.filter_map(&:load_to_kg).min)
       end
 
       def narrowed(family, cautions, wishes)

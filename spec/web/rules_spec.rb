@@ -46,6 +46,7 @@ RSpec.describe "House rules over HTTP" do
     shown = call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: "just_short", reason: "Snaps it otherwise." })
     own = shown["questions"].find { |question| question["name"] == "extension_end" }
     expect(own).to include("chosen" => "just_short", "gym" => "fully_straight", "reason" => "Snaps it otherwise.", "by" => "Maren Oldcastle")
+    expect(call(:get, "/api/clients/#{person[:id]}")["own_rules"]).to eq(["End of an extension: just short"])
     start = ->(page) { page["steps"].find { |step| step["adjuster"] == "start" }["right"] }
     expect(start.call(fitting)).to end_with("End 5° short of straight.")
     theirs = call(:post, "/api/fittings", { client_id: other[:id], machine_id: here[:id] })["id"]

@@ -41,6 +41,15 @@ RSpec.describe "Whole fittings over HTTP" do
     expect(notes.grep(/Blood pressure: Breathe out/).size).to eq(1)
   end
 
+  # On knee machines these change no number: they are told at the machine, and on the list with which it is set up again.
+  Verglas::Fitting::Cautions::RULES.each_key do |name|
+    it "tells before anyone sits what #{name} asks for" do
+      does = Verglas::Formats::Words.say("cautions.#{name}.does")
+      call(:put, "/api/clients/#{person[:id]}/cautions/#{name}", { version: nil })
+      expect(step("@before")["notes"].grep(/#{Regexp.escape(does)}\z/).size).to eq(1)
+    end
+  end
+
   it "says what the last moves disturbed, by how much, and which mark is best there now" do
     done = { "roller" => { marks: advised }, "thigh pad" => { marks: advised }, "@support" => { marks: advised } }
     expect(call(:post, "#{path}/again", { marks: advised, done: done })["moved"]).to be_empty
@@ -90,6 +99,18 @@ RSpec.describe "Whole fittings over HTTP" do
       call(:put, "/api/clients/#{person[:id]}/cautions/knee", { version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" })
       expect(call(:post, "#{path}/loads", { wanted_kg: 40 })["light"]["text"]).to eq("10 kg")
       expect([step("@light")["do"], step("@watch")["do"]]).to match([/half of the usual/, /half of the range/])
+    end
+
+    it "never goes above what a clinician allows, and accepts nothing above it by any door" do
+      load_here
+      call(:put, "/api/clients/#{person[:id]}/cautions/back", { version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 16 })
+      found = call(:post, "#{path}/loads", { wanted_kg: 40, last: "easy" })
+      expect([found["load"]["text"], found["up"], found["next_time"]["text"], found["remarks"]]).to eq(["15 kg", nil, "15 kg", ["A clinician allows up to 16 kg."]])
+      [{ "load_kg" => 20 }, { "left_kg" => 20 }].each do |work|
+        refused = call(:post, "#{path}/acceptance", { marks: advised, version: 1, work: Verglas::Web::Sheet::NO_WORK.merge(work), reason: "He is strong." })
+        expect(refused["code"]).to eq("past_load_limit")
+      end
+      expect(call(:put, "/api/clients/#{person[:id]}/cautions/knee", { version: nil, load_to_kg: 10 })).to include("code" => "degrees_uncleared")
     end
 
     it "remarks on left against right, and on a curl against the extension of the same station" do

@@ -25,6 +25,12 @@ Sequel.migration do
       add_constraint(:client_limits_are_an_object, Sequel.function(:json_typeof, :limits) => "object")
     end
 
+    alter_table(:client_cautions) do
+      add_column :load_to_kg, "numeric(5,1)"
+      add_constraint(:caution_load_range) { load_to_kg =~ (0..1000) }
+      add_constraint(:caution_load_is_a_clinicians) { Sequel.lit("cleared_on IS NOT NULL OR load_to_kg IS NULL") }
+    end
+
     create_table(:gym_cautions) do
       foreign_key :gym_id, :gyms, type: :uuid, on_delete: :cascade
       column :caution, :text
@@ -36,6 +42,10 @@ Sequel.migration do
 
   down do
     drop_table :gym_cautions, :gym_plates
+    alter_table(:client_cautions) do
+      %i[caution_load_range caution_load_is_a_clinicians].each { |name| drop_constraint name }
+      drop_column :load_to_kg
+    end
     alter_table(:clients) do
       drop_constraint :client_limits_are_an_object
       drop_column :limits

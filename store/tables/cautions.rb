@@ -5,7 +5,7 @@ module Verglas
     module Tables
       # The cautions of one gym's clients, at most one of a kind each.
       class Cautions
-        WRITABLE = %i[side since cleared_by cleared_on bend_from_deg bend_to_deg].freeze
+        WRITABLE = %i[side since cleared_by cleared_on bend_from_deg bend_to_deg load_to_kg].freeze
 
         def initialize(gym)
           @gym = gym

@@ -12,20 +12,21 @@ module Verglas
         def fields(input)
           since, cleared_on = %i[since cleared_on].map { |name| date(input[name], "/#{name}") }
           fields = { side: input.fetch(:side, ""), since: since, cleared_by: input.fetch(:cleared_by, "").strip, cleared_on: cleared_on,
-                     bend_from_deg: input[:bend_from_deg], bend_to_deg: input[:bend_to_deg], note: input.fetch(:note, "").strip }
+                     **input.slice(:bend_from_deg, :bend_to_deg, :load_to_kg), note: input.fetch(:note, "").strip }
           check(fields)
           fields
         end
 
         # row: of store's cautions.
         def value(row)
-          Fitting::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, bend_from_deg: row[:bend_from_deg]&.to_f, bend_to_deg: row[:bend_to_deg]&.to_f)
+          Fitting::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, bend_from_deg: row[:bend_from_deg]&.to_f, bend_to_deg: row[:bend_to_deg]&.to_f,
+                                         load_to_kg: row[:load_to_kg]&.to_f)
         end
 
         def check(fields)
           from, upto = fields.values_at(:bend_from_deg, :bend_to_deg)
           raise Invalid.new(:clearance_unsigned, path: fields[:cleared_by].empty? ? "/cleared_by" : "/cleared_on") if fields[:cleared_by].empty? != fields[:cleared_on].nil?
-          raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (from || upto) && fields[:cleared_on].nil?
+          raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (from || upto || fields[:load_to_kg]) && fields[:cleared_on].nil?
           raise Invalid.new(:degrees_reversed, path: "/bend_from_deg") if from && upto && from > upto
         end
 

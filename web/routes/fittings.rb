@@ -100,6 +100,7 @@ module Verglas
             evaluation = bench.evaluation(closing[:marks], closing[:aids])
             refused = bench.refusals(evaluation).first
             refuse(refused) if refused
+            refuse(:past_load_limit) if bench.overloaded?(closing.fetch(:work) { bench.fitting[:work].to_h })
             return unless Fitting::NeverAccepted.reason_needed?(evaluation) && closing.fetch(:reason, "").strip.empty?
 
             raise Invalid.new(:reason_needed, path: "/reason")

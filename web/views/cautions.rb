@@ -13,13 +13,13 @@ module Verglas
 
         # With its note: for the page where it is written.
         def one(row)
-          { **line(row), since: row[:since]&.iso8601, cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, bend_from_deg: row[:bend_from_deg]&.to_f,
-                         bend_to_deg: row[:bend_to_deg]&.to_f, note: Store::Secrets.open(row[:note_cipher], :caution), version: row[:version], by: row[:by_name] }
+          { **line(row), since: row[:since]&.iso8601, note: Store::Secrets.open(row[:note_cipher], :caution), version: row[:version], by: row[:by_name] }
         end
 
-        # Without its note: for card and bench.
+        # Without its note: for card and bench. What it does, and whose word it defers to.
         def line(row)
-          { name: row[:caution], title: words(row[:caution], :title), does: words(row[:caution], :does), side: row[:side], cleared: !row[:cleared_on].nil? }
+          { name: row[:caution], title: words(row[:caution], :title), does: words(row[:caution], :does), side: row[:side], cleared: !row[:cleared_on].nil?,
+            cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, **%i[bend_from_deg bend_to_deg load_to_kg].to_h { |name| [name, row[name]&.to_f] } }
         end
 
         # Every caution, and whether the gym is stricter with it.

@@ -14,7 +14,8 @@ module Verglas
           estimation = Inputs::ClientBody.estimation(row, readings, checked: Inputs::CheckedFittings.of(checked))
           ranking = ranking(readings, open_machines(machines, checked), estimation)
           card = Store::Queries::ClientCard.new(gym)
-          { client: details(row), cautions: gym.cautions.of(row[:id]).map { |caution| Cautions.line(caution) }, body: Body.dimensions(estimation), learned: Body.learned(checked),
+          cautions = gym.cautions.of(row[:id]).map { |caution| Cautions.line(caution) }
+          { client: details(row), own_rules: Rules.own(gym, row), cautions: cautions, body: Body.dimensions(estimation), learned: Body.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(row, readings), next: best(ranking),
             card: card.call(row[:id]).map { |line| Fitting.card_line(line) },
             history: card.history(row[:id]).map { |line| Fitting.history_line(line) },

@@ -14,13 +14,13 @@ module Verglas
                         probability: seen.probability_within(Verglas::Fitting::KneeOnPivot::BANDS[:offset].in_line.max, evaluation), move: move(seen, evaluation))
         end
 
-        # Where to read: at the start, half-way and at the end of the arm's way, lightest load, arm held still.
+        # Where to read: evenly over the arm's way, lightest load, arm held still.
         def angles(evaluation)
-          at = evaluation.parameters
           return [] unless evaluation.quantities.key?(:creep_mm)
 
-          [[:start, at[:start_angle]], [:middle, evaluation.mechanics.middle_deg(at)], [:end, at[:end_angle]]].map do |name, arm_deg|
-            { name: name, title: Formats::Words.say("creep.at.#{name}"), arm_deg: arm_deg.round(1) }
+          from, upto = evaluation.parameters.values_at(:start_angle, :end_angle)
+          %i[start first second end].each_with_index.map do |name, third|
+            { name: name, title: Formats::Words.say("creep.at.#{name}"), arm_deg: (from + ((upto - from) * third / 3.0)).round(1) }
           end
         end
 

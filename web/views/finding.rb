@@ -40,7 +40,7 @@ module Verglas
                                                           direction: words("short.direction.#{directions(evaluation, *quantities.values_at(:knee_s_mm, :knee_n_mm)).first}"))
           when :crease then gap_short(quantities[:crease_gap_mm])
           when :contact then words("short.contact", mm: quantities[:above_ankle_mm].round)
-          when :start then words("short.start", deg: signed(quantities[:knee_bend_start_deg]))
+          when :start then start_short(evaluation)
           when :thigh_press then press_short(quantities[:thigh_press_mm])
           when :bench_end then words("short.bench_end", mm: quantities[:kneecap_clear_mm].round)
           when :hips then words("short.hips", deg: quantities[:hip_bend_deg].round)
@@ -73,6 +73,13 @@ module Verglas
         end
 
         def gap_short(gap) = words(gap.negative? ? "short.crease_gap.pinch" : "short.crease_gap.gap", mm: gap.abs.round)
+
+        # Where a limit is passed, by how little is seen.
+        def start_short(evaluation)
+          bend = evaluation.quantities[:knee_bend_start_deg]
+          past = evaluation.findings.any? { |finding| finding.code == :start && finding.fault }
+          words("short.start", deg: past ? bend.round(1).to_s.sub("-", "−") : signed(bend))
+        end
 
         def signed(number) = number.round.to_s.sub("-", "−")
         def press_short(press) = words(press.negative? ? "short.thigh_clear" : "short.thigh_press", mm: press.abs.round)

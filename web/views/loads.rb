@@ -20,16 +20,31 @@ module Verglas
         # Nothing known: the lightest, one step a set.
         def made(bench, input)
           rig = bench.rig
-          load = input[:wanted_kg] ? rig.choices.nearest(input[:wanted_kg]) : rig.choices.lightest
-          { kind: rig.kind, unit: rig.unit, says: input[:wanted_kg] ? nil : words(:nothing_known), load: one(rig, load), light: input[:wanted_kg] && light(bench, rig, load),
-            up: one(rig, rig.choices.next_up(load.mass_kg)), down: one(rig, rig.choices.next_down(load.mass_kg)), next_time: next_time(rig, load, input[:last]), felt: felt(rig, load) }
+          load = wanted(bench, rig, input[:wanted_kg])
+          known = !input[:wanted_kg].nil?
+          { kind: rig.kind, unit: rig.unit, felt: felt(rig, load), says: known ? nil : words(:nothing_known), load: one(rig, load), light: known ? light(bench, rig, load) : nil,
+            up: one(rig, allowed(bench, rig.choices.next_up(load.mass_kg))), down: one(rig, rig.choices.next_down(load.mass_kg)), next_time: next_time(bench, rig, load, input[:last]) }
         end
 
         def light(bench, rig, load)
           one(rig, Loading::Remarks.light_set(rig.choices, load.mass_kg, careful: bench.caution_effect.careful))
         end
 
-        def next_time(rig, load, last) = last && one(rig, Loading::Progress.next(rig.choices, load.mass_kg, last.to_sym))
+        def next_time(bench, rig, load, last)
+          last && one(rig, allowed(bench, Loading::Progress.next(rig.choices, load.mass_kg, last.to_sym)) || load)
+        end
+
+        # The nearest to what is wanted, never above what a clinician allows.
+        def wanted(bench, rig, wanted_kg)
+          return rig.choices.lightest unless wanted_kg
+
+          allowed(bench, rig.choices.nearest(wanted_kg)) || rig.choices.at_most(bench.caution_effect.load_limit_kg) || rig.choices.lightest
+        end
+
+        def allowed(bench, choice)
+          limit = bench.caution_effect.load_limit_kg
+          choice unless choice && limit && choice.mass_kg > limit + Loading::Choices::ROUNDING_KG
+        end
 
         def felt(rig, load)
           force = rig.force_n(load.mass_kg)
@@ -76,7 +91,12 @@ module Verglas
         end
 
         def remarks(bench, input)
-          [*sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(bench, input[:wanted_kg])]
+          [*limit(bench), *sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(bench, input[:wanted_kg])]
+        end
+
+        def limit(bench)
+          limit = bench.caution_effect.load_limit_kg
+          limit && [words(:limit, kg: number(limit))]
         end
 
         def sides(left, right)
@@ -100,7 +120,7 @@ module Verglas
         def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| number(seconds) }.join("-")
         def number(value) = format("%.10g", value.to_f.round(2))
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :light, :next_time, :felt, :how, :pinned, :belt, :belt_reason, :remarks, :sides, :curl_beside_extension, :number, :words
+        private_class_method :made, :light, :next_time, :felt, :how, :pinned, :wanted, :allowed, :belt, :belt_reason, :remarks, :limit, :sides, :curl_beside_extension, :number, :words
       end
     end
   end

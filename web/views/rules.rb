@@ -23,6 +23,13 @@ module Verglas
             end }
         end
 
+        # What was chosen for one client alone, in words.
+        def own(gym, client)
+          gym.rules.of_client(client[:id]).map do |row|
+            "#{words(row[:question], :title)}: #{Finding.lower(words(row[:question], "schools.#{row[:school]}.title"))}"
+          end
+        end
+
         # Those asked of a machine's family, with the school that was used.
         def used(family, chosen)
           Verglas::Fitting::HouseRules::QUESTIONS.each_value.select { |question| question.asked_of?(family) }.map do |question|

@@ -5,7 +5,10 @@ RSpec.describe Verglas::Fitting::Cautions do
   knees = %i[extension curl shin_held_curl lying_curl]
 
   def family(id) = Verglas::Machines::Families.fetch(id)
-  def caution(name, cleared: false, from: nil, to: nil) = described_class::Caution.new(name: name, cleared: cleared, bend_from_deg: from, bend_to_deg: to)
+
+  def caution(name, cleared: false, from: nil, to: nil, load: nil)
+    described_class::Caution.new(name: name, cleared: cleared, bend_from_deg: from, bend_to_deg: to, load_to_kg: load)
+  end
 
   def effect(family, *cautions)
     described_class.effect(family, cautions, Verglas::Fitting::Wishes.for(family).to_h.compact)
@@ -46,6 +49,11 @@ RSpec.describe Verglas::Fitting::Cautions do
   it "bars everything for a caution with which the gym is stricter, until a clinician has cleared it" do
     stricter = ->(one) { described_class.effect(family(:extension), [one], { start_bend_deg: 90.0 }, stricter: [:back]).bars }
     expect([stricter.call(caution(:back)), stricter.call(caution(:back, cleared: true)), stricter.call(caution(:hip_pain))]).to eq([[:back], [], []])
+  end
+
+  it "holds the least load that clinicians allow" do
+    both = effect(family(:curl), caution(:knee, cleared: true, load: 30.0), caution(:back, cleared: true, load: 20.0))
+    expect([both.load_limit_kg, effect(family(:curl), caution(:back, cleared: true)).load_limit_kg]).to eq([20.0, nil])
   end
 
   it "halves the light set for a knee, wears the belt for blood pressure, and never across a pregnancy" do

@@ -70,7 +70,11 @@ type BehindProps = { sign: string; causes: Cause[]; onMove: (label: string, mark
 
 /** How sure the numbers are of it, for and against. */
 const surely = (probability: number | null): string =>
-  probability === null ? "" : `: ${Math.round(probability * 100)} in 100 by the numbers`;
+  probability === null
+    ? ""
+    : probability > 0.99
+      ? ": sure by the numbers"
+      : `: ${Math.round(probability * 100)} in 100 by the numbers`;
 
 /** What the numbers deny is named without its remedy: a notch there would spoil what is right. */
 function Behind({ sign, causes, onMove }: BehindProps) {

@@ -35,7 +35,8 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
   const { machine } = fitting;
   const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
   const off = evaluation.findings.filter((finding) => finding.severity >= 2 && !finding.by_hand);
-  const open = fitting.steps.filter(({ id }) => !sheet.flow.done[id] && sheet.flow.skipped[id] === undefined).length;
+  const open = fitting.steps.filter(({ id }) => !sheet.flow.done[id] && sheet.flow.skipped[id] === undefined);
+  const titles = machine.signs.filter(({ name }) => sheet.signs.includes(name)).map(({ title }) => title);
   return (
     <Panel aria-label="Write down">
       <MarkRow>
@@ -47,11 +48,13 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
         {evaluation.joint ? <li>Knee: {seenText(sheet.knee_off_mm).toLowerCase()}</li> : null}
         {machine.loaded ? <li>{sheet.load ? `Load ${sheet.load}` : "No load yet"}</li> : null}
         {sheet.work.felt ? <li>{FELT[sheet.work.felt]}</li> : null}
-        {sheet.signs.length > 0 ? <li>{sheet.signs.length} signs seen</li> : null}
-        {open > 0 ? (
+        {sheet.signs.length > 0 ? <li>Signs: {titles.join("; ").toLowerCase()}</li> : null}
+        {open[0] ? (
           <li>
-            {open} steps not taken yet.{" "}
-            <QuietButton onPress={() => dispatch({ type: "choose", id: "@watch" })}>To watching</QuietButton>
+            {open.length === 1 ? "One step" : `${open.length} steps`} not taken yet.{" "}
+            <QuietButton onPress={() => dispatch({ type: "choose", id: open[0]?.id ?? "" })}>
+              To {open[0].title.toLowerCase()}
+            </QuietButton>
           </li>
         ) : null}
       </Summary>

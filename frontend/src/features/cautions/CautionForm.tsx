@@ -26,6 +26,10 @@ const Pair = styled.div`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
+const Allowed = styled(Pair)`
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  align-items: end;
+`;
 const Note = styled(TextArea)`
   width: 100%;
   min-height: 4rem;
@@ -49,6 +53,7 @@ export type CautionFields = {
   cleared_on: string | null;
   bend_from_deg: number | null;
   bend_to_deg: number | null;
+  load_to_kg: number | null;
   note: string;
 };
 
@@ -62,7 +67,7 @@ type Props = {
 };
 
 const number = (text: string): number | null => (text.trim() === "" ? null : parseNumber(text));
-const PATHS = ["/cleared_by", "/cleared_on", "/since", "/bend_from_deg", "/bend_to_deg"];
+const PATHS = ["/cleared_by", "/cleared_on", "/since", "/bend_from_deg", "/bend_to_deg", "/load_to_kg"];
 
 export function CautionForm({ caution, kinds, busy, thrown, onKeep, onRemove }: Props) {
   const [name, setName] = useState<string>(caution?.name ?? kinds[0]?.name ?? "");
@@ -72,13 +77,14 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onRemove }: 
   const [clearedOn, setClearedOn] = useState(caution?.cleared_on ?? null);
   const [from, setFrom] = useState(caution?.bend_from_deg?.toString() ?? "");
   const [upto, setUpto] = useState(caution?.bend_to_deg?.toString() ?? "");
+  const [load, setLoad] = useState(caution?.load_to_kg?.toString() ?? "");
   const [note, setNote] = useState(caution?.note ?? "");
   const [problem, setProblem] = useState<string>();
   const kind = kinds.find((one) => one.name === name);
   const error = refusal(thrown);
   const submit = () => {
-    const wrong = [from, upto].some((text) => text.trim() !== "" && parseNumber(text) === null);
-    setProblem(wrong ? "Numbers of degrees, or nothing." : undefined);
+    const wrong = [from, upto, load].some((text) => text.trim() !== "" && parseNumber(text) === null);
+    setProblem(wrong ? "Numbers, or nothing." : undefined);
     if (wrong) return;
     onKeep(name, caution?.version ?? null, {
       side: kind?.sided ? side : "",
@@ -87,6 +93,7 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onRemove }: 
       cleared_on: clearedOn,
       bend_from_deg: number(from),
       bend_to_deg: number(upto),
+      load_to_kg: number(load),
       note,
     });
   };
@@ -137,25 +144,26 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onRemove }: 
           complaint={complaintAt(thrown, "/cleared_on")}
         />
       </Pair>
-      <Pair>
-        <Field
-          label="Knee bend allowed, from (°)"
-          hint="A clinician's degrees replace the table's."
-          inputMode="decimal"
-          value={from}
-          autoComplete="off"
-          onChange={setFrom}
-          complaint={problem ?? complaintAt(thrown, "/bend_from_deg")}
-        />
-        <Field
-          label="to (°)"
-          inputMode="decimal"
-          value={upto}
-          autoComplete="off"
-          onChange={setUpto}
-          complaint={complaintAt(thrown, "/bend_to_deg")}
-        />
-      </Pair>
+      <Allowed>
+        {(
+          [
+            ["Knee bend allowed, from (°)", from, setFrom, problem ?? complaintAt(thrown, "/bend_from_deg")],
+            ["to (°)", upto, setUpto, complaintAt(thrown, "/bend_to_deg")],
+            ["Load allowed, to (kg)", load, setLoad, complaintAt(thrown, "/load_to_kg")],
+          ] as const
+        ).map(([label, value, onChange, complaint]) => (
+          <Field
+            key={label}
+            label={label}
+            inputMode="decimal"
+            value={value}
+            autoComplete="off"
+            onChange={onChange}
+            complaint={complaint}
+          />
+        ))}
+      </Allowed>
+      <FieldHint>A clinician&rsquo;s degrees and loads replace the table&rsquo;s.</FieldHint>
       <TextField value={note} onChange={setNote} maxLength={1000}>
         <FieldLabel>Note</FieldLabel>
         <Note />

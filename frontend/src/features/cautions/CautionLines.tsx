@@ -1,6 +1,9 @@
 // A client's cautions in a few words, wherever the client stands: calm, specific, once.
+import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
+import { meQuery } from "../../api/queries";
 import type { CautionLine } from "../../api/types";
+import { dayText } from "../../model/dates";
 import { Small, Strong } from "../../ui/Page";
 import { colour, radius, space } from "../../ui/tokens";
 
@@ -28,18 +31,33 @@ const SIDES: Record<string, string> = { "": "", left: "left ", right: "right ", 
 export const cautionWords = (caution: CautionLine): string =>
   `${SIDES[caution.side] ?? ""}${caution.title.toLowerCase()}${caution.cleared ? " · cleared" : ""}`;
 
+/** Whose word it defers to, with which degrees and loads. */
+function clearedWords(caution: CautionLine, locale: string): string {
+  if (!caution.cleared_by || !caution.cleared_on) return "";
+  const { bend_from_deg: from = null, bend_to_deg: upto = null, load_to_kg: load = null } = caution;
+  const allowed = [
+    from === null && upto === null ? null : `knee bent ${from ?? 0}°${upto === null ? " at least" : ` to ${upto}°`}`,
+    load === null ? null : `up to ${load} kg`,
+  ].filter((one) => one !== null);
+  return `Cleared by ${caution.cleared_by}, ${dayText(caution.cleared_on, locale, new Date())}${allowed.length > 0 ? `: ${allowed.join(", ")}` : ""}.`;
+}
+
 export function CautionChips({ cautions }: { cautions: readonly CautionLine[] }) {
   return cautions.map((caution) => <Chip key={caution.name}>{cautionWords(caution)}</Chip>);
 }
 
 export function CautionLines({ cautions }: { cautions: readonly CautionLine[] }) {
+  const me = useQuery(meQuery);
+  const locale = me.data?.gym.locale ?? "en-GB";
   return (
     <List>
       {cautions.map((caution) => (
         <Item key={caution.name}>
           <Strong>{cautionWords(caution).replace(/^./, (letter) => letter.toUpperCase())}</Strong>
           <br />
-          <Small>{caution.does}</Small>
+          <Small>
+            {caution.does} {clearedWords(caution, locale)}
+          </Small>
         </Item>
       ))}
     </List>

@@ -120,8 +120,8 @@ export function CautionsPage() {
 function details(caution: Caution, locale: string): string {
   const now = new Date();
   const degrees = [
-    caution.bend_from_deg === null ? null : `from ${caution.bend_from_deg}°`,
-    caution.bend_to_deg === null ? null : `to ${caution.bend_to_deg}°`,
+    caution.bend_from_deg == null ? null : `from ${caution.bend_from_deg}°`,
+    caution.bend_to_deg == null ? null : `to ${caution.bend_to_deg}°`,
   ].filter((part) => part !== null);
   return [
     caution.since ? `since ${dayText(caution.since, locale, now)}` : null,
@@ -129,6 +129,7 @@ function details(caution: Caution, locale: string): string {
       ? `cleared by ${caution.cleared_by}, ${dayText(caution.cleared_on, locale, now)}`
       : "not cleared",
     degrees.length > 0 ? `knee bend ${degrees.join(" ")}` : null,
+    caution.load_to_kg == null ? null : `up to ${caution.load_to_kg} kg`,
     caution.note || null,
     caution.by ? `written by ${caution.by}` : null,
   ]

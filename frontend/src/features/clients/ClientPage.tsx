@@ -75,6 +75,11 @@ export function ClientPage() {
           <CautionLines cautions={page.data.cautions} />
         </div>
       ) : null}
+      {page.data.own_rules.length > 0 ? (
+        <p style={{ marginBottom: "1.5rem" }}>
+          <Small>House rules of their own: {page.data.own_rules.join("; ").toLowerCase()}.</Small>
+        </p>
+      ) : null}
       <Columns>
         <Section>
           <SectionTitle>Body</SectionTitle>
