@@ -26,7 +26,7 @@ Bench.with_demo do
       request = Net::HTTP.const_get(method.capitalize).new(path, { "content-type" => "application/json", "cookie" => cookie.to_s, "idempotency-key" => SecureRandom.uuid })
       request.body = JSON.generate(body) if body
       answer = http.request(request)
-      cookie = answer["set-cookie"].split(";").first if answer["set-cookie"]
+      cookie = answer.get_fields("set-cookie").map { |cookie| cookie.split(";").first }.join("; ") if answer["set-cookie"]
       abort "#{method} #{path}: #{answer.code} #{answer.body}" unless answer.is_a?(Net::HTTPSuccess)
       answer.body.empty? ? nil : JSON.parse(answer.body)
     end

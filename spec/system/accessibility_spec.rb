@@ -40,11 +40,26 @@ RSpec.describe "Every screen" do
                   "/fittings/#{on("curl_plain", "Leg curl")}" => "Kneecap", "/fittings/#{on("lie_flat", "Lying curl")}" => "Kneecap past",
                   "/fittings/#{on("shared_seat", "Station", "curl")}" => "Extension",
                   "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/cautions" => "No caution is known",
-                  "/clients/#{person[:id]}/rules" => "As the gym has it", "/nowhere" => "nothing at this address" }
+                  "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/pin" => "Keep the PIN",
+                  "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }
       screens.each do |path, text|
         visit path
         expect(page).to have_text(text)
         look path
+      end
+    end
+
+    it "is accessible and whole at every step of the bench at #{name}" do
+      loft.machines.update(here[:id], version: 1, by: account, belt: true, one_leg: true, loading: { kind: "stack", unit: "kg", masses: [5, 10, 20], addons: [2.5] })
+      resize(*size)
+      sign_in
+      visit "/fittings/#{draft[:id]}"
+      { "@again" => "Nothing moved", "@secure" => "Belt is on", "@light" => "Pace a set", "@working" => "Last repetition", "@watch" => "Where is it felt?",
+        "@write" => "Note" }.each do |step, text|
+        find("[data-step='#{step}'] button", match: :first).click
+        expect(page).to have_text(text)
+        all("summary").each(&:click)
+        look step
       end
     end
 

@@ -26,8 +26,11 @@ RSpec.describe "bin/start" do
         line = output.gets or raise "the server ended: #{said}"
         said << line
       end
-      yield said[%r{http://127\.0\.0\.1:\d+}], said
-      Process.kill(:INT, thread.pid)
+      begin
+        yield said[%r{http://127\.0\.0\.1:\d+}], said
+      ensure
+        Process.kill(:INT, thread.pid) # else a failed expectation would wait for ever
+      end
       expect(thread.value).to be_success
     end
   end
@@ -56,7 +59,8 @@ RSpec.describe "bin/start" do
   end
 
   def cookie(address)
-    post(address, "/auth/login", { email: "maren@netloft.example", password: "mend the nets" })["set-cookie"].split(";").first
+    answer = post(address, "/auth/login", { email: "maren@netloft.example", password: "mend the nets" })
+    answer.get_fields("set-cookie").map { |cookie| cookie.split(";").first }.join("; ")
   end
 
   def add_client(address, name) = expect(post(address, "/api/clients", { name: name }, cookie(address)).code).to(eq("201"))

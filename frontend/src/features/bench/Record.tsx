@@ -7,7 +7,7 @@ import { SideView } from "../../figure/SideView";
 import { momentText } from "../../model/dates";
 import { lengthText } from "../../model/lengths";
 import { BandName } from "../../ui/Band";
-import { PrimaryLink } from "../../ui/LinkButton";
+import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
@@ -48,6 +48,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
   const me = useQuery(meQuery);
   const { client, machine, evaluation, computed_from: from } = fitting;
   if (!me.data || !from) return null;
+  const exercise = fitting.station?.exercises.find(({ active }) => active)?.name;
   const stop = fitting.stops.find(({ name }) => name === fitting.stop_sign);
   return (
     <Page>
@@ -144,7 +145,10 @@ export function Record({ fitting }: { fitting: FittingPage }) {
             <Empty>Not drawn: the machine was not taped.</Empty>
           )}
           <p style={{ marginTop: "1rem" }}>
-            <PrimaryLink to={`/clients/${client.id}`}>To the card</PrimaryLink>
+            <PrimaryLink to={`/clients/${client.id}`}>To the card</PrimaryLink>{" "}
+            <SecondaryLink to={`/machines/${machine.id}/queue${exercise ? `?exercise=${exercise}` : ""}`}>
+              Next client here
+            </SecondaryLink>
           </p>
         </Section>
       </Columns>

@@ -1,7 +1,6 @@
 // Taping a machine, one length a step: where the tape goes, what is odd about what was read, and live how three people would sit.
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
-import { Button } from "react-aria-components";
 import { Link, useParams } from "react-router";
 import styled from "styled-components";
 import { api, newKey, refusal, Refused, unwrap } from "../../api/client";
@@ -14,87 +13,33 @@ import { lengthWords } from "../../model/machineLengths";
 import { Choice } from "../../ui/Choice";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
-import { Muted, Page, PageHead, Section, SectionTitle, Title } from "../../ui/Page";
-import { breakpoint, colour, font, radius, size, space, target } from "../../ui/tokens";
+import { Muted, Page, Section, SectionTitle, Title } from "../../ui/Page";
+import {
+  GuidedColumns,
+  GuidedEnds,
+  GuidedHead,
+  GuidedItem,
+  GuidedList,
+  GuidedPicture,
+  LENGTH_UNITS,
+} from "../../ui/Guided";
+import { space } from "../../ui/tokens";
 import { useKept } from "../../ui/useKept";
-import { LengthForm, TravelForm } from "./LengthForm";
+import { LengthForm } from "./LengthForm";
 import { PeopleInWords, PeopleOnIt } from "./PeopleOnIt";
+import { TravelForm } from "./TravelForm";
 import { nextStep, stepsOf, type TapeStep } from "./tapeSteps";
 
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: 17rem minmax(0, 1fr) 20rem;
-  gap: ${space(4)};
-  align-items: start;
-  @media ${breakpoint.narrow} {
-    grid-template-columns: 15rem minmax(0, 1fr);
-  }
-  @media ${breakpoint.phone} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-const List = styled.ul`
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panel};
-  > li + li {
-    border-top: 1px solid ${colour.line};
-  }
-`;
-const Item = styled(Button)`
-  width: 100%;
-  display: grid;
-  min-height: ${target.least};
-  align-content: center;
-  padding: ${space(1)} ${space(3)};
-  border: 0;
-  border-left: 4px solid transparent;
-  background: none;
-  text-align: left;
-  line-height: 1.25;
-  cursor: pointer;
-  outline-offset: -3px;
-  &[aria-current="step"] {
-    border-left-color: ${colour.action};
-    background: ${colour.actionQuiet};
-    font-weight: ${font.strong};
-  }
-  &[data-hovered] {
-    background: ${colour.actionQuiet};
-  }
-  small {
-    font-size: ${size.small};
-    font-weight: ${font.regular};
-    color: ${colour.inkMuted};
-  }
-`;
 const Middle = styled.div`
   display: grid;
   gap: ${space(3)};
 `;
-const Picture = styled.figure`
-  height: min(44vh, 24rem);
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panelQuiet};
-  overflow: hidden;
-`;
-const Head = styled(PageHead)`
-  justify-content: space-between;
-  align-items: center;
-`;
-const Ends = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(3)};
-  align-items: center;
-`;
 
-const UNITS = [
-  ["cm", "cm"],
-  ["in", "inches"],
-] as const;
 const PAUSE_MS = 180;
+
+const Picture = styled(GuidedPicture)`
+  height: min(44vh, 24rem);
+`;
 
 export function TapingPage() {
   const { id = "" } = useParams();
@@ -194,12 +139,12 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
   const common = { unit, locale, trial: trial.data, busy: keep.isPending, thrown: keep.error, said };
   return (
     <Page>
-      <Head>
+      <GuidedHead>
         <div>
           <Title>Tape {page.machine.name}</Title>
           <Muted>Lightest load, nobody in it, fingers clear of pivot, stack and catch.</Muted>
         </div>
-        <Ends>
+        <GuidedEnds>
           {page.exercises.length > 1 ? (
             <Choice
               compact
@@ -213,21 +158,21 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
               }}
             />
           ) : null}
-          <Choice compact label="Unit" options={UNITS} value={unit} onChange={setUnit} />
+          <Choice compact label="Unit" options={LENGTH_UNITS} value={unit} onChange={setUnit} />
           <Leave to={`/machines/${id}`}>{open === 0 ? "All taped: to the machine" : "To the machine"}</Leave>
-        </Ends>
-      </Head>
-      <Columns>
-        <List aria-label="Lengths">
+        </GuidedEnds>
+      </GuidedHead>
+      <GuidedColumns>
+        <GuidedList aria-label="Lengths">
           {steps.map((one) => (
             <li key={one.id}>
-              <Item onPress={() => choose(one.id)} aria-current={one.id === step?.id ? "step" : undefined}>
+              <GuidedItem onPress={() => choose(one.id)} aria-current={one.id === step?.id ? "step" : undefined}>
                 <span>{one.title}</span>
                 <small>{stateOf(one, exercise, unit)}</small>
-              </Item>
+              </GuidedItem>
             </li>
           ))}
-        </List>
+        </GuidedList>
         <Middle>
           <Picture>
             {step ? (
@@ -260,7 +205,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
             onKeep={(travel, confirmed) => keep.mutate({ adjuster: step.adjuster?.label ?? "", travel, confirmed })}
           />
         ) : null}
-      </Columns>
+      </GuidedColumns>
       {trial.data && trial.data.people.some(({ figure }) => figure) ? (
         <Section style={{ marginTop: "1.5rem" }}>
           <SectionTitle>How people would sit on it</SectionTitle>

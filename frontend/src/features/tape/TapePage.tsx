@@ -1,7 +1,6 @@
 // Taking the measures, one at a time: where the tape goes, what is expected, which is worth taking next.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Button } from "react-aria-components";
 import { useParams } from "react-router";
 import styled from "styled-components";
 import { api, newKey, Refused, unwrap } from "../../api/client";
@@ -12,86 +11,19 @@ import { TapeDrawing } from "../../figure/TapeDrawing";
 import { type LengthUnit, lengthText } from "../../model/lengths";
 import { Choice } from "../../ui/Choice";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
-import { Muted, Page, PageHead, Title } from "../../ui/Page";
-import { breakpoint, colour, font, radius, size, space, target } from "../../ui/tokens";
+import { Muted, Page, Title } from "../../ui/Page";
+import {
+  GuidedColumns,
+  GuidedEnds,
+  GuidedHead,
+  GuidedItem,
+  GuidedList,
+  GuidedPicture,
+  LENGTH_UNITS,
+} from "../../ui/Guided";
+import { space } from "../../ui/tokens";
 import { useKept } from "../../ui/useKept";
 import { ReadingForm } from "./ReadingForm";
-
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: 19rem minmax(0, 1fr) 20rem;
-  gap: ${space(5)};
-  align-items: start;
-  @media ${breakpoint.narrow} {
-    grid-template-columns: 17rem minmax(0, 1fr);
-  }
-  @media ${breakpoint.phone} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-const List = styled.ul`
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panel};
-  > li + li {
-    border-top: 1px solid ${colour.line};
-  }
-`;
-const Item = styled(Button)`
-  width: 100%;
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 0 ${space(2)};
-  align-items: center;
-  min-height: ${target.least};
-  padding: ${space(1.5)} ${space(3)};
-  border: 0;
-  border-left: 4px solid transparent;
-  background: none;
-  text-align: left;
-  line-height: 1.25;
-  cursor: pointer;
-  outline-offset: -3px;
-  &[aria-current="step"] {
-    border-left-color: ${colour.action};
-    background: ${colour.actionQuiet};
-    font-weight: ${font.strong};
-  }
-  &[data-hovered] {
-    background: ${colour.actionQuiet};
-  }
-  b {
-    font-family: ${font.mark};
-  }
-  small {
-    grid-column: 1 / -1;
-    font-size: ${size.small};
-    font-weight: ${font.regular};
-    color: ${colour.inkMuted};
-  }
-`;
-const Picture = styled.figure`
-  height: min(58vh, 30rem);
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panelQuiet};
-  padding: ${space(3)};
-`;
-const Head = styled(PageHead)`
-  justify-content: space-between;
-  align-items: center;
-`;
-const Start = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(3)};
-  align-items: center;
-`;
-
-const UNITS = [
-  ["cm", "cm"],
-  ["in", "inches"],
-] as const;
 
 /** The ones that fit nearly everybody come first; the others are there when they help. */
 const USUAL: readonly ObservationName[] = [
@@ -102,6 +34,11 @@ const USUAL: readonly ObservationName[] = [
   "knee_to_ankle",
 ];
 const order = (observation: Observation) => USUAL.indexOf(observation.name) + 1 || USUAL.length + 1;
+
+const Picture = styled(GuidedPicture)`
+  height: min(58vh, 30rem);
+  padding: ${space(3)};
+`;
 
 export function TapePage() {
   const { id = "" } = useParams();
@@ -171,18 +108,18 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
   const Leave = enough ? PrimaryLink : SecondaryLink;
   return (
     <Page>
-      <Head>
+      <GuidedHead>
         <div>
           <Title>Tape: {page.client.name}</Title>
           <Muted>barefoot, one measure at a time; skip any</Muted>
         </div>
-        <Start>
-          <Choice compact label="Unit" options={UNITS} value={unit} onChange={setUnit} />
+        <GuidedEnds>
+          <Choice compact label="Unit" options={LENGTH_UNITS} value={unit} onChange={setUnit} />
           <Leave to={`/clients/${id}`}>{enough ? "Enough: to the card" : "To the card"}</Leave>
-        </Start>
-      </Head>
-      <Columns>
-        <List aria-label="Measures">
+        </GuidedEnds>
+      </GuidedHead>
+      <GuidedColumns>
+        <GuidedList aria-label="Measures">
           {observations.map((observation) => (
             <li key={observation.name}>
               <MeasureLine
@@ -194,7 +131,7 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
               />
             </li>
           ))}
-        </List>
+        </GuidedList>
         <Picture>
           <TapeDrawing name={current.name} body={page.body} title={current.title} />
         </Picture>
@@ -209,7 +146,7 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
           onTake={(value, confirmed) => take.mutate({ value, confirmed })}
           onRemove={() => remove.mutate(current.name)}
         />
-      </Columns>
+      </GuidedColumns>
     </Page>
   );
 }
@@ -235,11 +172,11 @@ function MeasureLine({ observation, page, unit, current, onPress }: LineProps) {
       ? `would help most: ${Math.round(observation.gain * 100)} % less unsure`
       : null;
   return (
-    <Item onPress={onPress} aria-current={current ? "step" : undefined}>
+    <GuidedItem onPress={onPress} aria-current={current ? "step" : undefined}>
       <span>{observation.title}</span>
       {reading ? <b>{lengthText(reading.value_mm, unit)}</b> : null}
       {reading && reading.state !== "used" ? <small>{states[reading.state]}</small> : null}
       {!reading && why ? <small>{why}</small> : null}
-    </Item>
+    </GuidedItem>
   );
 }

@@ -1,0 +1,107 @@
+// The frame of the forms in which a machine's length or travel is taped.
+import { type ReactNode } from "react";
+import { Form } from "react-aria-components";
+import styled from "styled-components";
+import { refusal } from "../../api/client";
+import type { MachineLength, Trial } from "../../api/types";
+import { dayText } from "../../model/dates";
+import type { LengthUnit } from "../../model/lengths";
+import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+import { Small } from "../../ui/Page";
+import { colour, font, radius, size, space } from "../../ui/tokens";
+
+const Sheet = styled(Form)`
+  display: grid;
+  gap: ${space(4)};
+  padding: ${space(4)};
+  border: 1px solid ${colour.line};
+  border-radius: ${radius};
+  background: ${colour.panel};
+  h2 {
+    font-size: ${size.large};
+  }
+`;
+export const Large = styled.div`
+  input {
+    font-family: ${font.mark};
+    font-weight: ${font.strong};
+    font-size: ${size.title};
+    min-height: 60px;
+  }
+`;
+const Actions = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(2)};
+`;
+
+export type Common = {
+  unit: LengthUnit;
+  locale: string;
+  trial: Trial | undefined;
+  busy: boolean;
+  thrown: unknown;
+  said: ReactNode;
+};
+
+/** The frame of both forms: what to do, the fields, what is odd, keep. */
+export function Taped(
+  props: Common & {
+    title: string;
+    how: string;
+    taped: MachineLength["taped"];
+    known: boolean;
+    odd: string[];
+    onKeep: (confirmed: boolean) => void;
+    onForget: () => void;
+    children: ReactNode;
+  },
+) {
+  const { title, how, taped, known, odd, busy, thrown, said, locale, onKeep, onForget, children } = props;
+  const error = refusal(thrown);
+  const refused = error?.code === "odd_length";
+  return (
+    <Sheet
+      onSubmit={(event) => {
+        event.preventDefault();
+        onKeep(false);
+      }}
+    >
+      <h2>{title}</h2>
+      <p>{how}</p>
+      {children}
+      {refused ? (
+        <Notice tone="wrong">
+          {error.message}
+          <Actions style={{ marginTop: "0.75rem" }}>
+            <SecondaryButton onPress={() => onKeep(true)} isDisabled={busy}>
+              Read twice: keep it
+            </SecondaryButton>
+          </Actions>
+        </Notice>
+      ) : (
+        odd.map((says) => <Notice key={says}>{says}</Notice>)
+      )}
+      {error && !refused ? <Notice tone="wrong">{error.message}</Notice> : null}
+      <Actions>
+        <PrimaryButton type="submit" isDisabled={busy}>
+          {known ? "Replace it" : "Keep it"}
+        </PrimaryButton>
+        {known ? (
+          <QuietButton onPress={onForget} isDisabled={busy}>
+            Forget it
+          </QuietButton>
+        ) : null}
+      </Actions>
+      {taped ? (
+        <Small>
+          {taped.copied
+            ? "Copied from another of the same make: check it here."
+            : `Taped by ${taped.by ?? "somebody"}, ${dayText(taped.at, locale, new Date())}.`}
+        </Small>
+      ) : null}
+      <Small role="status">{said}</Small>
+    </Sheet>
+  );
+}
