@@ -81,9 +81,10 @@ RSpec.describe "The bench of each knee family" do
     click_button(text: /\AFit/)
     expect(page).to have_text("This machine is not taped")
     2.times { find("[aria-label^='Roller one mark up']").click }
+    click_button "Watch"
+    find("label", text: "Hips lift").click
     click_button "Write down"
     fill_in "Load", with: "pin 4"
-    find("label", text: "Hips lift").click
     fill_in "Note", with: "Narrow pad at home."
     kept
     expect_accessible("writing down")

@@ -67,8 +67,9 @@ RSpec.describe "Machines in the browser" do
       visit "/clients/#{person[:id]}"
       within("[data-machine='Cliff curl']") { click_button(text: /Fit/) }
       expect(page).to have_css("[data-part='thigh-pad']", visible: :all)
-      click_button "Write down"
-      find("label", text: "On the dot").click
+      click_button "Watch"
+      click_button "On the dot"
+      click_button "Next: write down"
       click_button "Accept and write down"
       expect(page).to have_text("Accepted fittings")
     end

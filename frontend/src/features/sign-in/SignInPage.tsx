@@ -4,6 +4,7 @@ import { Form } from "react-aria-components";
 import { useLocation, useNavigate } from "react-router";
 import styled from "styled-components";
 import { postAuth, refusal } from "../../api/client";
+import { noteOpened } from "../tablet/lockFlag";
 import { Logo } from "../../app/Logo";
 import { useTitle } from "../../app/Shell";
 import { PrimaryButton } from "../../ui/Button";
@@ -53,6 +54,7 @@ export function SignInPage() {
   const signIn = useMutation({
     mutationFn: () => postAuth("login", { email, password }),
     onSuccess: async () => {
+      noteOpened();
       queryClient.clear();
       await navigate(location.state?.from ?? "/", { replace: true });
     },

@@ -4,19 +4,27 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useEffectEvent, useState } from "react";
 import { postAuth, refusal } from "../../api/client";
 import { meQuery } from "../../api/queries";
+import { noteLocked, noteOpened, wasLocked } from "./lockFlag";
 
 export const IDLE_MS = 5 * 60_000;
 
 export type Lock = { shown: ReactNode | null } | null;
 
 export function useTabletLock(pin: boolean) {
-  const [lock, setLock] = useState<Lock>(null);
+  const [lock, setLock] = useState<Lock>(() => (wasLocked() ? { shown: null } : null));
   const queryClient = useQueryClient();
-  const locking = useMutation({ mutationFn: () => postAuth("lock", {}) });
+  const locking = useMutation({
+    mutationFn: () => postAuth("lock", {}),
+    retry: (_, thrown) => refusal(thrown)?.code === "unreached",
+    retryDelay: 2500,
+  });
   const begin = (shown: ReactNode | null) => {
+    noteLocked();
     setLock({ shown });
     locking.mutate();
   };
+  const again = useEffectEvent(() => (wasLocked() ? locking.mutate() : undefined));
+  useEffect(() => again(), []);
   useIdle(() => (pin && lock === null ? begin(null) : undefined));
   // A tab that did not know it: the server says that the tablet is locked.
   useEffect(
@@ -30,6 +38,7 @@ export function useTabletLock(pin: boolean) {
   const opened = async () => {
     await queryClient.invalidateQueries({ queryKey: meQuery.queryKey });
     await queryClient.invalidateQueries();
+    noteOpened();
     setLock(null);
   };
   return { lock, lockNow: () => begin(null), handOver: begin, opened };
