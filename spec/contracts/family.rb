@@ -73,6 +73,30 @@ RSpec.shared_examples "a family" do
     end
   end
 
+  it "is fitted in steps that take every adjuster once, from before anyone sits to watching, in words" do
+    steps = Verglas::Fitting::Flow.steps(machine)
+    expect(steps.filter_map(&:adjuster)).to match_array(machine.adjusters.map(&:label))
+    expect(steps.map(&:id).values_at(0, -1)).to eq(%w[@before @watch])
+    steps.each do |step|
+      words = Verglas::Formats::Words.maybe("steps.#{step.rule || step.stage}.title", adjuster: "x")
+      expect(words || (step.adjuster && "by its own name")).to be_truthy, step.id
+    end
+  end
+
+  it "is disturbed by no move that was not made, and by each that was at least by what the solver would see" do
+    at = ->(chosen) { Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(body), wishes: wishes, indices: chosen) }
+    steps = Verglas::Fitting::Flow.steps(machine)
+    seen = steps.to_h { |step| [step.id, at.call(indices)] }
+    expect(Verglas::Fitting::Disturbance.new(at.call(indices), steps: steps, seen: seen).moved).to be_empty
+    machine.adjusters.each_with_index.reject { |adjuster, _| adjuster.recorded_only? || adjuster.size == 1 }.each do |adjuster, place|
+      changed = at.call(indices.dup.tap { |copy| copy[place] += copy[place].zero? ? 1 : -1 })
+      moved = Verglas::Fitting::Disturbance.new(changed, steps: steps, seen: seen).moved
+      numbers = [at.call(indices), changed].map { |evaluation| evaluation.findings.to_h { |finding| [finding.code, finding.value] } }
+      differing = numbers.first.keys.select { |code| (numbers.first[code] - numbers.last[code]).abs >= 1 }
+      expect(moved).not_to be_empty, "#{adjuster.label} disturbs nothing" if differing.any?
+    end
+  end
+
   def requirement_of(adjuster)
     Verglas::Fitting::Requirement.of(machine: machine, estimate: Verglas::Body::Estimate.exact(body), wishes: wishes, indices: indices, adjuster: adjuster)
   end

@@ -31,6 +31,7 @@ RSpec.describe "The database's own constraints" do
   end
 
   bad_machines = { machine_code_length: { code: "x" * 21 }, machine_state_known: { state: "lent" }, machine_words_length: { getting_in: "x" * 401 },
+                   machine_loading_is_an_object: { loading: Sequel.pg_json([]) },
                    machine_slack_range: { slack_from_deg: 181 }, machine_mass_limit_range: { user_mass_limit_kg: 39 }, machine_least_age_range: { least_age_years: 7 } }
   bad_machines.each do |constraint, fields|
     it "refuses a machine against #{constraint}" do
@@ -40,6 +41,9 @@ RSpec.describe "The database's own constraints" do
   end
 
   bad_fittings = { fitting_exercise_known: { exercise: "press" }, fitting_load_length: { load: "x" * 41 }, fitting_knee_off_range: { knee_off_mm: 101 },
+                   fitting_flow_is_an_object: { flow: Sequel.pg_json([]) }, fitting_work_is_an_object: { work: Sequel.pg_json([]) },
+                   fitting_creep_is_an_object: { creep: Sequel.pg_json([]) },
+                   fitting_trail_is_a_list: { trail: Sequel.pg_json({}) }, fitting_stop_sign_known: { stop_sign: "hiccups" }, fitting_stopped_by_a_sign: { stop_sign: "faintness" },
                    fitting_signs_are_a_list: { signs: Sequel.pg_json({}) }, fitting_aids_are_an_object: { aids: Sequel.pg_json([]) } }
   bad_fittings.each do |constraint, fields|
     it "refuses a fitting against #{constraint}" do
@@ -49,6 +53,7 @@ RSpec.describe "The database's own constraints" do
   end
 
   bad_cautions = { caution_side_known: { side: "upper" }, caution_clearance_signed: { cleared_by: "Dr Fenwick" }, caution_degrees_are_a_clinicians: { bend_to_deg: 80 },
+                   caution_load_is_a_clinicians: { load_to_kg: 20 }, caution_load_range: { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02", load_to_kg: 1001 },
                    caution_cleared_by_length: { cleared_by: "x" * 81, cleared_on: "2026-03-02" },
                    caution_degrees_in_range: { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02", bend_from_deg: 90, bend_to_deg: 80 } }
   bad_cautions.each do |constraint, fields|
@@ -61,6 +66,22 @@ RSpec.describe "The database's own constraints" do
     refused("equipment_kind_known") { db[:gym_equipment].insert(gym_id: loft.id, kind: "towel", size_mm: 20) }
     refused("equipment_size_range") { db[:gym_equipment].insert(gym_id: loft.id, kind: "hip_pad", size_mm: 201) }
     refused("client_rule_reason_length") { db[:client_rules].insert(client_id: person[:id], question: "grip", school: "light", reason: "x" * 201, set_by: account) }
+  end
+
+  it "refuses plates of nothing, limits that are a list, and more wrong PINs than are counted" do
+    refused("plate_mass_range") { db[:gym_plates].insert(gym_id: loft.id, mass_kg: 0, pairs: 1) }
+    refused("plate_pairs_range") { db[:gym_plates].insert(gym_id: loft.id, mass_kg: 20, pairs: 0) }
+    refused("client_limits_are_an_object") { db[:clients].where(id: person[:id]).update(limits: Sequel.pg_json([])) }
+    refused("pin_failures_range") { db[:account_pins].insert(id: account, pin_hash: "x", failures: -1) }
+  end
+
+  it "refuses a queue that is none, at an exercise that is none, or at another gym's machine" do
+    here = machine(loft)
+    row = { gym_id: loft.id, machine_id: here[:id], updated_by: account }
+    refused("queue_is_a_list") { db[:machine_queues].insert(row.merge(clients: Sequel.pg_json({}))) }
+    refused("queue_standing_is_an_object") { db[:machine_queues].insert(row.merge(standing: Sequel.pg_json([]))) }
+    refused("queue_exercise_known") { db[:machine_queues].insert(row.merge(exercise: "press")) }
+    refused("queue_machine_of_gym") { db[:machine_queues].insert(row.merge(gym_id: gym("The Sail Shed").id)) }
   end
 
   it "refuses a missing name" do

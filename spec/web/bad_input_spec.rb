@@ -146,9 +146,19 @@ RSpec.describe "Bad input" do
     end
   end
 
+  work = ->(fields) { Verglas::Web::Sheet::NO_WORK.merge(fields) }
+  flow = ->(done: {}, skipped: {}, at: nil) { { at: at, done: done, skipped: skipped } }
   bad_sheets = { "/aids" => [nil, [], { lamp: 1 }, { cushion_back_mm: "thick" }, { cushion_back_mm: -1 }, { hip_pad_mm: 201 }],
                  "/load" => [nil, 5, "x" * 41], "/signs" => [nil, "ache", ["lamp"], [5], %w[hips_lift hips_lift]],
-                 "/note" => [nil, 5, "x" * 1001], "/knee_off_mm" => ["far", 101, -101], "/roller_seen" => [nil, "yes"], "/mood" => ["good"] }
+                 "/note" => [nil, 5, "x" * 1001], "/knee_off_mm" => ["far", 101, -101], "/roller_seen" => [nil, "yes"], "/mood" => ["good"],
+                 "/flow" => [nil, "roller", {}, flow.call(at: 5), flow.call(done: { "roller" => {} }), flow.call(done: { "roller" => { marks: { "roller" => 3 } } }),
+                             flow.call(skipped: { "roller" => "x" * 201 })],
+                 "/work" => [nil, {}, { load_kg: 5 }, work.call("load_kg" => -1), work.call("repetitions" => 0), work.call("last" => "fine"), work.call("felt" => "toes"),
+                             work.call("mood" => "good")],
+                 "/cue" => [nil, 5, "x" * 201], "/reason" => [nil, 5, "x" * 301],
+                 "/trail" => [nil, {}, [5], [{ sign: "hips_lift" }], [{ sign: "hips_lift", adjuster: "roller", from: "A", to: "B", outcome: "fine" }]],
+                 "/creep" => [nil, [], { marks: { "lamp" => "1" } }, { readings: [{ arm_deg: 5, reading_mm: 100 }] }, { marks: {}, readings: [] },
+                              { marks: { "back pad" => "3", "roller" => "C", "start" => "3" }, readings: [{ arm_deg: 5, reading_mm: -1 }] }] }
   bad_sheets.each do |path, values|
     it "refuses a sheet's #{path} when it is #{values.map { |value| value.inspect[0, 20] }.join(", ")}" do
       values.each do |value|
@@ -157,6 +167,56 @@ RSpec.describe "Bad input" do
         expect_refused(:post, "/api/fittings/#{draft[:id]}/acceptance", body)
       end
     end
+  end
+
+  it "refuses loads that are none, and steps that were done nowhere" do
+    path = "/api/fittings/#{draft[:id]}"
+    bad_loads = [{ wanted_kg: "much" }, { wanted_kg: -1 }, { left_kg: 1001 }, { last: "fine" }, { repetitions: 0 }, { repetitions: 2.5 }, { mood: "good" }]
+    bad_loads.each { |body| expect_refused(:post, "#{path}/loads", body) }
+    [{}, { marks: marks }, { marks: marks, done: [] }, { marks: marks, done: { "roller" => { marks: {} } } }, { marks: marks, done: { "roller" => { marks: marks.merge("roller" => "Z") } } }]
+      .each { |body| expect_refused(:post, "#{path}/again", body) }
+    [{}, { marks: marks, creep: {} }, { marks: marks, creep: { marks: marks, readings: [{ arm_deg: 20, reading_mm: 300 }] } },
+     { marks: marks, creep: { marks: marks, readings: Array.new(5) { |index| { arm_deg: index, reading_mm: 300 } } } }].each { |body| expect_refused(:post, "#{path}/creep", body) }
+  end
+
+  it "refuses a stop that is no sign, or over an older version" do
+    path = "/api/fittings/#{draft[:id]}/stops"
+    expect_refused(:post, "#{path}/hiccups", { marks: marks, version: 1 })
+    expect_refused(:post, "#{path}/faintness", { marks: marks })
+    expect_refused(:post, "#{path}/faintness", { marks: marks, version: 7 }, code: "stale")
+  end
+
+  bad_loadings = [5, "stack", {}, { kind: "stack" }, { kind: "stack", unit: "kg" }, { kind: "stack", unit: "st", masses: [5] }, { kind: "stack", unit: "kg", masses: [] },
+                  { kind: "stack", unit: "kg", masses: [0] }, { kind: "stack", unit: "kg", masses: [5, 5] }, { kind: "stack", unit: "kg", masses: [5], addons: [-1] },
+                  { kind: "stack", unit: "kg", masses: [5], ratio: 0 }, { kind: "sled", unit: "kg", bare: 40 },
+                  { kind: "sled", unit: "kg", incline_deg: 91 }, { kind: "plates", unit: "kg", bare: -1 },
+                  { kind: "bucket", unit: "kg" }, { kind: "plates", unit: "kg", colour: "red" }]
+  bad_loadings.each do |loading|
+    it "refuses a machine that is loaded with #{loading.inspect[0, 60]}" do
+      expect_refused(:patch, "/api/machines/#{here[:id]}", { version: 1, loading: loading })
+    end
+  end
+
+  it "refuses plates that are none, and a list of who comes next that is none" do
+    [nil, {}, [5], [{ mass: 20 }], [{ mass: 0, unit: "kg", pairs: 1 }], [{ mass: 20, unit: "kg", pairs: 0 }], [{ mass: 20, unit: "kg", pairs: 1 }, { mass: 20, unit: "kg", pairs: 2 }]]
+      .each { |plates| expect_refused(:put, "/api/plates", { plates: plates }) }
+    [nil, "x", [5], ["x"], [SecureRandom.uuid] * 2, Array.new(13) do
+      SecureRandom.uuid
+    end].each { |clients| expect_refused(:put, "/api/machines/#{here[:id]}/queue", { clients: clients, version: 0 }) }
+    expect_refused(:put, "/api/machines/#{here[:id]}/queue", { clients: [] })
+    [nil, "yes", 1].each { |stricter| expect_refused(:put, "/api/gym/cautions/back", { stricter: stricter }) }
+  end
+
+  it "refuses a PIN that is none, and a tablet taken over by nobody" do
+    [nil, 2468, "123", "1234567", "12 4", "abcd"].each do |pin|
+      error = call(:post, "/auth/pin", { password: Given::PASSWORD, pin: pin })
+      expect([status, error["path"]]).to eq([422, "/pin"])
+    end
+    [{}, { pin: "2468" }, { account_id: "me", pin: "2468" }, { account_id: 0, pin: "2468" }, { account_id: 10**12, pin: "2468" }].each do |body|
+      call(:post, "/auth/switch", body)
+      expect(status).to be_between(400, 422), body.to_s
+    end
+    expect(db[:account_pins].count).to eq(0)
   end
 
   it "refuses a search that is no text or too long" do
@@ -217,6 +277,13 @@ RSpec.describe "Bad input" do
        [:get, "/api/fittings/#{their_draft[:id]}"], [:patch, "/api/fittings/#{their_draft[:id]}", { marks: marks, version: 1 }],
        [:post, "/api/fittings/#{their_draft[:id]}/evaluation", { marks: marks }], [:post, "/api/fittings/#{their_draft[:id]}/signs", { marks: marks, signs: [] }],
        [:post, "/api/fittings/#{their_draft[:id]}/acceptance", { marks: marks, version: 1 }],
+       [:post, "/api/fittings/#{their_draft[:id]}/again", { marks: marks, done: {} }], [:post, "/api/fittings/#{their_draft[:id]}/loads", {}],
+       [:post, "/api/fittings/#{their_draft[:id]}/creep", { marks: marks, creep: { marks: marks, readings: [] } }],
+       [:post, "/api/fittings/#{their_draft[:id]}/stops/faintness", { marks: marks, version: 1 }],
+       [:get, "/api/fittings/#{their_draft[:id]}/set-up"], [:post, "/api/fittings/#{their_draft[:id]}/set-up", {}],
+       [:get, "/api/machines/#{their_machine[:id]}/queue"], [:put, "/api/machines/#{their_machine[:id]}/queue", { clients: [], version: 0 }],
+       [:put, "/api/machines/#{here[:id]}/queue", { clients: [theirs[:id]], version: 0 }],
+       [:get, "/api/clients/#{theirs[:id]}/limits"], [:put, "/api/clients/#{theirs[:id]}/limits/ankle", { reading: 9, version: 1 }],
        [:post, "/api/fittings/#{their_draft[:id]}/discard", { version: 1 }], [:post, "/api/fittings", { client_id: theirs[:id], machine_id: here[:id] }],
        [:post, "/api/fittings", { client_id: person[:id], machine_id: their_machine[:id] }],
        [:get, "/api/machines/#{their_machine[:id]}"], [:patch, "/api/machines/#{their_machine[:id]}", { version: 1, name: "x" }], [:get, "/api/machines/#{their_machine[:id]}/population"],
