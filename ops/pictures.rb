@@ -9,8 +9,8 @@ module Verglas
     class Pictures
       include Capybara::DSL
 
-      NAMES = %w[sign-in floor client tape bench bench-two-seats bench-off bench-short bench-curl bench-lying bench-station bench-untaped
-                 bench-caution record rules machines machine machine-taping machine-entering].freeze
+      NAMES = %w[floor client tape bench bench-again bench-load bench-watch bench-short bench-lying bench-caution bench-untaped record set-up queue locked
+                 rules machines machine machine-taping].freeze
 
       def initialize(folder)
         @folder = folder
@@ -28,8 +28,10 @@ module Verglas
         tape("Zéphyrine Maddox")
         benches
         record("Caspian Thwaite")
+        set_up("Sunniva Quill", "Leg curl 1")
         rules
         machines
+        locked
       ensure
         Capybara.reset_sessions!
       end
@@ -48,7 +50,6 @@ module Verglas
         visit "/"
         fill_in "Email", with: Demo::Loader::SIGN_IN[:email]
         fill_in "Password", with: Demo::Loader::SIGN_IN[:password]
-        shot("sign-in")
         click_button "Sign in"
         assert_text "The Net Loft"
       end
@@ -74,21 +75,64 @@ module Verglas
 
       def bench(name, machine, picture)
         open_client(name)
-        find("[data-machine='#{machine}']").find("a, button").click
+        find("[data-machine='#{machine}']").find("a, button", text: /Fit|Resume/).click
         assert_selector "[data-adjuster]"
         shot(picture)
       end
 
       def benches
         bench("Imre Talbot-Vane", "Leg extension 1", "bench")
-        off
-        bench("Perpetua Lowe", "Leg extension 2", "bench-two-seats")
+        whole_fitting("Perpetua Lowe", "Leg curl 1")
         bench("Wendell Achterberg", "Leg extension 1", "bench-short")
-        bench("Sunniva Quill", "Leg curl 2", "bench-curl")
         bench("Imre Talbot-Vane", "Lying curl 1", "bench-lying")
-        bench("Perpetua Lowe", "Leg station 1: curl", "bench-station")
-        untaped("Ione Fairweather", "Leg curl 3")
         bench("Dagny Holm", "Leg extension 1", "bench-caution")
+        untaped("Ione Fairweather", "Leg curl 3")
+      end
+
+      # From before anyone sits to watching: the back pad is moved after roller and thigh pad were seen.
+      def whole_fitting(name, machine)
+        bench(name, machine, nil)
+        6.times { click_button(text: /\ANext: /) }
+        click_button(text: /steps behind you/)
+        at("back pad")
+        find("[aria-label^='Back pad one mark']", match: :first).click
+        at("@again")
+        assert_selector "[data-moved]"
+        shot("bench-again")
+        at("@working")
+        fill_in "Wanted, kg", with: "27.5"
+        click_button "Nearest"
+        assert_selector "[data-load]", text: "27.5 kg"
+        shot("bench-load")
+        at("@watch")
+        click_button "Half a finger ahead"
+        find("label", text: /Roller (climbs|slides)/, match: :first).click
+        assert_selector "[data-cause]"
+        shot("bench-watch")
+      end
+
+      def at(step) = find("[data-step='#{step}'] button").click
+
+      def set_up(name, machine)
+        open_client(name)
+        find("[data-machine='#{machine}']").click_link(text: /Set up/)
+        assert_text "It stands so"
+        shot("set-up")
+        click_button "It stands so"
+        assert_selector "button", text: "Set up"
+        click_link "Next client here"
+        assert_text "Who comes next"
+        shot("queue")
+      end
+
+      def locked
+        visit "/pin"
+        fill_in "Your password", with: Demo::Loader::SIGN_IN[:password]
+        fill_in "New PIN", with: "2468"
+        click_button "Keep the PIN"
+        click_button "Lock"
+        assert_text "What was open stays as it was."
+        shot("locked")
       end
 
       def untaped(name, machine)
@@ -115,17 +159,6 @@ module Verglas
         fill_in "Length in cm", with: "62.1"
         assert_selector "[data-person=large]", text: /off|wrong/
         shot("machine-taping")
-        visit "/machines/new"
-        find("label", text: "Seated leg curl", exact_text: true).click
-        click_button "Add the first adjuster"
-        fill_in "Marks as printed", with: "1-6, 8-12"
-        shot("machine-entering")
-      end
-
-      def off
-        2.times { find("[aria-label^='Back pad one mark down']").click }
-        assert_selector "[data-finding=offset]", text: "off"
-        shot("bench-off")
       end
 
       def record(name)
