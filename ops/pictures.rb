@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "capybara/dsl"
+require_relative "bench_pictures"
 require_relative "browser"
 
 module Verglas
@@ -8,6 +9,7 @@ module Verglas
     # The main views of the demo gym, one after another, as PNGs of 1280 x 800.
     class Pictures
       include Capybara::DSL
+      include BenchPictures
 
       NAMES = %w[floor client tape bench bench-again bench-load bench-watch bench-short bench-lying bench-caution bench-untaped record set-up queue locked
                  rules machines machine machine-taping].freeze
@@ -73,46 +75,6 @@ module Verglas
         shot("tape")
       end
 
-      def bench(name, machine, picture)
-        open_client(name)
-        find("[data-machine='#{machine}']").find("a, button", text: /Fit|Resume/).click
-        assert_selector "[data-adjuster]"
-        shot(picture)
-      end
-
-      def benches
-        bench("Imre Talbot-Vane", "Leg extension 1", "bench")
-        whole_fitting("Perpetua Lowe", "Leg curl 1")
-        bench("Wendell Achterberg", "Leg extension 1", "bench-short")
-        bench("Imre Talbot-Vane", "Lying curl 1", "bench-lying")
-        bench("Dagny Holm", "Leg extension 1", "bench-caution")
-        untaped("Ione Fairweather", "Leg curl 3")
-      end
-
-      # From before anyone sits to watching: the back pad is moved after roller and thigh pad were seen.
-      def whole_fitting(name, machine)
-        bench(name, machine, nil)
-        6.times { click_button(text: /\ANext: /) }
-        click_button(text: /steps behind you/)
-        at("back pad")
-        find("[aria-label^='Back pad one mark']", match: :first).click
-        at("@again")
-        assert_selector "[data-moved]"
-        shot("bench-again")
-        at("@working")
-        fill_in "Wanted, kg", with: "27.5"
-        click_button "Nearest"
-        assert_selector "[data-load]", text: "27.5 kg"
-        shot("bench-load")
-        at("@watch")
-        click_button "Half a finger ahead"
-        find("label", text: /Roller (climbs|slides)/, match: :first).click
-        assert_selector "[data-cause]"
-        shot("bench-watch")
-      end
-
-      def at(step) = find("[data-step='#{step}'] button").click
-
       def set_up(name, machine)
         open_client(name)
         find("[data-machine='#{machine}']").click_link(text: /Set up/)
@@ -133,12 +95,6 @@ module Verglas
         click_button "Lock"
         assert_text "What was open stays as it was."
         shot("locked")
-      end
-
-      def untaped(name, machine)
-        bench(name, machine, nil)
-        click_button "Write down"
-        shot("bench-untaped")
       end
 
       def rules

@@ -31,7 +31,7 @@ module Verglas
       before "/api/*" do
         content_type :json
         refuse(:sign_in_needed) unless staff
-        refuse(:tablet_locked) if request.env["rack.session"]["locked"]
+        refuse(:tablet_locked) if request.env["rodauth"].tablet_locked?
         raw_body
         CONTRACT.check_request!(request)
         @input = parsed_body

@@ -30,6 +30,14 @@ RSpec.describe "Shared tablets" do
     expect([status, me["name"]]).to eq([200, "Maren Oldcastle"])
   end
 
+  it "is not opened by a cookie from before it was locked" do
+    both_sign_in
+    before = rack_mock_session.cookie_jar["verglas"]
+    call(:post, "/auth/lock", {})
+    set_cookie("verglas=#{Rack::Utils.escape(before)}")
+    expect(call(:get, "/api/floor")["code"]).to eq("tablet_locked")
+  end
+
   it "is taken over by a colleague who signed in there in full today, with a session of their own" do
     both_sign_in
     expect(tablet["staff"].map { |one| one["name"] }).to eq(["Maren Oldcastle", "Tobias Wick"])

@@ -3,7 +3,8 @@
 # Several people at one machine: who comes next. Several members of staff at one tablet: who signed in there in full, and the
 # short PIN with which each takes it over.
 Sequel.migration do
-  change do
+  up do
+    add_column :account_active_session_keys, :locked, :boolean, null: false, default: false
     create_table(:machine_queues) do
       column :machine_id, :uuid
       column :exercise, :text, default: ""
@@ -34,5 +35,10 @@ Sequel.migration do
       column :signed_in_at, :timestamptz, null: false, default: Sequel::CURRENT_TIMESTAMP
       primary_key %i[tablet account_id]
     end
+  end
+
+  down do
+    drop_table :tablet_staff, :account_pins, :machine_queues
+    drop_column :account_active_session_keys, :locked
   end
 end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Ops
+    # The bench in its states, for Pictures.
+    module BenchPictures
+      private
+
+      def bench(name, machine, picture)
+        open_client(name)
+        find("[data-machine='#{machine}']").find("a, button", text: /Fit|Resume/).click
+        assert_selector "[data-adjuster]"
+        shot(picture)
+      end
+
+      def benches
+        bench("Imre Talbot-Vane", "Leg extension 1", "bench")
+        whole_fitting("Perpetua Lowe", "Leg curl 1")
+        bench("Wendell Achterberg", "Leg extension 1", "bench-short")
+        bench("Imre Talbot-Vane", "Lying curl 1", "bench-lying")
+        bench("Dagny Holm", "Leg extension 1", "bench-caution")
+        untaped("Ione Fairweather", "Leg curl 3")
+      end
+
+      # From before anyone sits to watching: the back pad is moved after roller and thigh pad were seen.
+      def whole_fitting(name, machine)
+        bench(name, machine, nil)
+        6.times { click_button(text: /\ANext: /) }
+        click_button(text: /steps behind you/)
+        at("back pad")
+        find("[aria-label^='Back pad one mark']", match: :first).click
+        at("@again")
+        assert_selector "[data-moved]"
+        shot("bench-again")
+        load_and_watch
+      end
+
+      def load_and_watch
+        at("@working")
+        fill_in "Wanted, kg", with: "27.5"
+        click_button "Nearest"
+        assert_selector "[data-load]", text: "27.5 kg"
+        shot("bench-load")
+        at("@watch")
+        click_button "Half a finger ahead"
+        find("label", text: /Roller (climbs|slides)/, match: :first).click
+        assert_selector "[data-cause]"
+        shot("bench-watch")
+      end
+
+      def at(step) = find("[data-step='#{step}'] button").click
+
+      def untaped(name, machine)
+        bench(name, machine, nil)
+        click_button "Write down"
+        shot("bench-untaped")
+      end
+    end
+  end
+end

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module Verglas
+  module Web
+    # A tablet that several people share: who signed in there in full today may take it over with a short PIN, and it can be
+    # locked in between. GET /auth/tablet, POST /auth/lock, /auth/pin, /auth/switch. docs/decisions/0007-tablets.md
+    module SharedTablet
+      COOKIE = "verglas_tablet"
+      COOKIE_SECONDS = 400 * 24 * 60 * 60
+      POSTS = %w[/auth/lock /auth/pin /auth/switch].freeze
+
+      # What a session knows of its lock: in the database, so that no older cookie opens it. For Rodauth's own object.
+      module Session
+        def lock_tablet = session_row.update(locked: true)
+        def unlock_tablet = session_row.update(locked: false)
+        def tablet_locked? = session_row.get(:locked) == true
+
+        private
+
+        def session_row = active_sessions_ds.where(active_sessions_session_id_column => compute_hmac(session[session_id_session_key]))
+      end
+
+      # Called after a full sign-in.
+      def remember_tablet(account_id)
+        tablet = tablet_id || SecureRandom.uuid
+        response.set_cookie(COOKIE, value: tablet, path: "/", httponly: true, same_site: :strict, max_age: COOKIE_SECONDS)
+        tablets.signed_in(tablet, account_id)
+      end
+
+      private
+
+      def tablet_routes(request)
+        request.get("tablet") { json(tablet_state) }
+        return unless POSTS.include?(request.path_info) && request.post?
+
+        refuse(:sign_in_needed) unless rodauth.logged_in?
+        request.post("lock") { done { rodauth.lock_tablet } }
+        request.post("pin") { done { keep_pin(*request.params.values_at("password", "pin")) } }
+        request.post("switch") { done { switch(*request.params.values_at("account_id", "pin")) } }
+      end
+
+      def tablets = Store::Tablets.new(rodauth.db)
+      def tablet_id = request.cookies[COOKIE].to_s[Store::Tablets::UUID]
+
+      # Who may take it over, and whether it waits for a PIN.
+      def tablet_state
+        return { locked: false, me: nil, staff: [] } unless rodauth.logged_in?
+
+        { locked: rodauth.tablet_locked?, me: rodauth.session_value, staff: tablet_id ? tablets.staff(tablet_id, gym_of: rodauth.session_value) : [] }
+      end
+
+      # Asks the password again: whoever finds a tablet open must not be able to come back with a PIN of their own.
+      def keep_pin(password, pin)
+        rodauth.account_from_session
+        refuse(:sign_in_refused, "/password") unless rodauth.password_match?(password)
+        tablets.put_pin(rodauth.session_value, SignIn.password_hash(pin))
+      end
+
+      def switch(account_id, pin)
+        refused = tablets.try(tablet_id, account_id, same_gym_as: rodauth.session_value) { |hash| ::Argon2::Password.verify_password(pin, hash) }
+        refuse(refused, "/pin") if refused
+        account_id == rodauth.session_value ? rodauth.unlock_tablet : take_over(account_id)
+      end
+
+      # A session of one's own; the other's ends.
+      def take_over(account_id)
+        rodauth.remove_current_session
+        rodauth.clear_session
+        rodauth.account_from_login(rodauth.db[:accounts].where(id: account_id).get(:email))
+        rodauth.login_session("pin")
+      end
+
+      def done
+        yield
+        json({ ok: true })
+      end
+
+      def json(data)
+        response["content-type"] = "application/json"
+        JSON.generate(data)
+      end
+
+      def refuse(code, path = "")
+        status, headers, body = Errors.response(Errors.status(Invalid.new(code)), Invalid.new(code, path: path))
+        request.halt([status, headers, body])
+      end
+    end
+  end
+end
