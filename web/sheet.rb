@@ -5,7 +5,8 @@ module Verglas
     # What a fitting holds: marks, cushions and pads, load, signs, note, what was seen by eye, the step at hand. From a request to the store's
     # fields, from a row to what is shown, and what a new one begins with.
     module Sheet
-      FIELDS = [*Store::Tables::Fittings::JSON, *Store::Tables::Fittings::PLAIN, *Store::Tables::Fittings::SECRET].freeze
+      FIELDS = [*Store::Tables::Fittings::JSON, *Store::Tables::Fittings::PLAIN, *Store::Tables::Fittings::SECRET, *Store::Tables::Fittings::SECRET_JSON].freeze
+      NO_FLOW = { "at" => nil, "done" => {}, "skipped" => {} }.freeze
       NO_WORK = { "load_kg" => nil, "left_kg" => nil, "right_kg" => nil, "repetitions" => nil, "sets" => nil, "last" => nil, "felt" => nil, "felt_side" => nil,
                   "belt" => nil }.freeze
 
@@ -25,9 +26,11 @@ module Verglas
       def of_row(row)
         secrets = Store::Tables::Fittings::SECRET.to_h { |name| [name, Store::Secrets.open(row[:"#{name}_cipher"], name)] }
         { marks: row[:marks].to_h, aids: Inputs::Aids.of(row[:aids].to_h), load: row[:load], signs: row[:signs].to_a, knee_off_mm: row[:knee_off_mm]&.to_f,
-          roller_seen: row[:roller_seen], flow: { "at" => nil, "done" => {}, "skipped" => {}, **row[:flow].to_h }, work: { **NO_WORK, **row[:work].to_h },
+          roller_seen: row[:roller_seen], flow: flow(row), work: { **NO_WORK, **row[:work].to_h },
           trail: row[:trail].to_a, creep: row[:creep].to_h, **secrets }
       end
+
+      def flow(row) = row[:flow_cipher] ? JSON.parse(Store::Secrets.open(row[:flow_cipher], :flow)) : NO_FLOW
 
       # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat as the
       # station's other exercise has it.

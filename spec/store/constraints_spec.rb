@@ -41,7 +41,7 @@ RSpec.describe "The database's own constraints" do
   end
 
   bad_fittings = { fitting_exercise_known: { exercise: "press" }, fitting_load_length: { load: "x" * 41 }, fitting_knee_off_range: { knee_off_mm: 101 },
-                   fitting_flow_is_an_object: { flow: Sequel.pg_json([]) }, fitting_work_is_an_object: { work: Sequel.pg_json([]) },
+                   fitting_work_is_an_object: { work: Sequel.pg_json([]) },
                    fitting_creep_is_an_object: { creep: Sequel.pg_json([]) },
                    fitting_trail_is_a_list: { trail: Sequel.pg_json({}) }, fitting_stop_sign_known: { stop_sign: "hiccups" }, fitting_stopped_by_a_sign: { stop_sign: "faintness" },
                    fitting_signs_are_a_list: { signs: Sequel.pg_json({}) }, fitting_aids_are_an_object: { aids: Sequel.pg_json([]) } }

@@ -52,6 +52,24 @@ RSpec.describe "A shared tablet in the browser" do
     expect(db[:fittings].first[:marks].to_h["roller"]).to eq("C")
   end
 
+  # Five minutes of the page's clock, told as two and a half seconds.
+  def with_a_fast_clock
+    script = "const later = setTimeout; window.setTimeout = (act, ms, ...rest) => later(act, ms === 300000 ? 2500 : ms, ...rest);"
+    added = page.driver.browser.page.command("Page.addScriptToEvaluateOnNewDocument", source: script)
+    yield
+  ensure
+    page.driver.browser.page.command("Page.removeScriptToEvaluateOnNewDocument", identifier: added["identifier"])
+  end
+
+  it "locks itself when nobody touches it" do
+    with_a_fast_clock do
+      visit "/clients"
+      expect(page).to have_css("h1", text: "Clients")
+      expect(page).to have_css("h1", text: "Locked", wait: 12)
+    end
+    expect(db[:account_active_session_keys].where(account_id: maren).select_map(:locked)).to include(true)
+  end
+
   it "stays locked across a reload, and goes to a colleague with the draft as it stands" do
     open_bench
     find("[aria-label^='Roller one mark down']").click

@@ -180,10 +180,10 @@ RSpec.describe "Bad input" do
   end
 
   it "refuses a stop that is no sign, or over an older version" do
-    path = "/api/fittings/#{draft[:id]}/stops"
-    expect_refused(:post, "#{path}/hiccups", { marks: marks, version: 1 })
-    expect_refused(:post, "#{path}/faintness", { marks: marks })
-    expect_refused(:post, "#{path}/faintness", { marks: marks, version: 7 }, code: "stale")
+    path = "/api/fittings/#{draft[:id]}/stop"
+    [{}, { stop_sign: "faintness" }, { stop_sign: "hiccups", sheet: { marks: marks, version: 1 } }, { stop_sign: "faintness", sheet: { marks: marks } },
+     { stop_sign: "faintness", sheet: { marks: marks, version: 1, mood: "low" } }].each { |body| expect_refused(:post, path, body) }
+    expect_refused(:post, path, { stop_sign: "faintness", sheet: { marks: marks, version: 7 } }, code: "stale")
   end
 
   bad_loadings = [5, "stack", {}, { kind: "stack" }, { kind: "stack", unit: "kg" }, { kind: "stack", unit: "st", masses: [5] }, { kind: "stack", unit: "kg", masses: [] },
@@ -279,7 +279,7 @@ RSpec.describe "Bad input" do
        [:post, "/api/fittings/#{their_draft[:id]}/acceptance", { marks: marks, version: 1 }],
        [:post, "/api/fittings/#{their_draft[:id]}/again", { marks: marks, done: {} }], [:post, "/api/fittings/#{their_draft[:id]}/loads", {}],
        [:post, "/api/fittings/#{their_draft[:id]}/creep", { marks: marks, creep: { marks: marks, readings: [] } }],
-       [:post, "/api/fittings/#{their_draft[:id]}/stops/faintness", { marks: marks, version: 1 }],
+       [:post, "/api/fittings/#{their_draft[:id]}/stop", { stop_sign: "faintness", sheet: { marks: marks, version: 1 } }],
        [:get, "/api/fittings/#{their_draft[:id]}/set-up"], [:post, "/api/fittings/#{their_draft[:id]}/set-up", {}],
        [:get, "/api/machines/#{their_machine[:id]}/queue"], [:put, "/api/machines/#{their_machine[:id]}/queue", { clients: [], version: 0 }],
        [:put, "/api/machines/#{here[:id]}/queue", { clients: [theirs[:id]], version: 0 }],
@@ -305,7 +305,7 @@ RSpec.describe "Bad input" do
     clear_cookies
     Http::CONTRACT.definition.operations.reject { |operation| operation.path.start_with?("/auth/") }.each do |operation|
       call(operation.request_method.to_sym, operation.path.gsub("{id}", person[:id]).gsub("{observation}", "stature").gsub("{question}", "belt").gsub("{caution}", "knee")
-                                                             .gsub("{limit}", "ankle").gsub("{sign}", "faintness"), {})
+                                                             .gsub("{limit}", "ankle"), {})
       expect(status).to eq(401), "#{operation.request_method} #{operation.path}"
     end
   end

@@ -7,7 +7,7 @@ module Verglas
       # an adjuster. A draft meets the machine as it is described now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as their tables give them, or nil.
       class FittingOnBench
         PARTS = {
-          fitting: [:fittings, %i[id gym_id client_id machine_id exercise description_number state marks aids load signs note_cipher knee_off_mm roller_seen version flow work creep
+          fitting: [:fittings, %i[id gym_id client_id machine_id exercise description_number state marks aids load signs note_cipher knee_off_mm roller_seen version flow_cipher work creep
                                   trail cue_cipher reason_cipher stop_sign created_at updated_by updated_at accepted_by accepted_at result computed_from]],
           client: [:clients, %i[id name detail sex birth_date body_mass_kg limits version]],
           machine: [:machines, %i[id family name place code state cushions_allowed slack_from_deg user_mass_limit_kg least_age_years getting_in getting_out left_behind loading

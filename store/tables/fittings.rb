@@ -4,12 +4,14 @@ module Verglas
   module Store
     module Tables
       # Fittings of one gym: one open draft a client, machine and exercise, and what was accepted. A sheet is what a fitting
-      # holds: JSON, PLAIN and SECRET by name; what is left out stays as it was.
+      # holds: JSON, PLAIN, SECRET and SECRET_JSON by name; what is left out stays as it was.
       class Fittings
-        JSON = %i[marks aids signs flow work creep trail].freeze
+        JSON = %i[marks aids signs work creep trail].freeze
         PLAIN = %i[load knee_off_mm roller_seen].freeze
         # Text that may speak of somebody's health, by the purpose it is encrypted for.
         SECRET = %i[note cue reason].freeze
+        # The steps hold why one was skipped, in somebody's own words.
+        SECRET_JSON = %i[flow].freeze
 
         def initialize(gym)
           @gym = gym
@@ -79,6 +81,7 @@ module Verglas
         def columns(sheet)
           fields = sheet.slice(*PLAIN)
           JSON.each { |name| fields[name] = Sequel.pg_json(sheet[name]) if sheet.key?(name) }
+          SECRET_JSON.each { |name| fields[:"#{name}_cipher"] = Secrets.lock(::JSON.generate(sheet[name]), name) if sheet.key?(name) }
           SECRET.each { |name| fields[:"#{name}_cipher"] = Secrets.lock(sheet[name], name) if sheet.key?(name) }
           fields
         end

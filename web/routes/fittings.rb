@@ -67,8 +67,11 @@ module Verglas
           end
 
           # A stop sign ends the fitting: it is kept with what stood there, and never goes on a card.
-          app.post("/api/fittings/:id/stops/:sign") do |id, sign|
-            write_once { Views::Fitting.state(gym.fittings.stop(id, stop_sign: sign, **closing(bench(id))), by: staff[:name]) }
+          app.post("/api/fittings/:id/stop") do |id|
+            write_once do
+              closing = closing(bench(id), input[:sheet].transform_keys(&:to_sym))
+              Views::Fitting.state(gym.fittings.stop(id, stop_sign: input[:stop_sign], **closing), by: staff[:name])
+            end
           end
 
           app.post("/api/fittings/:id/discard") do |id|
@@ -88,10 +91,10 @@ module Verglas
           def evaluation(bench) = bench.evaluation(input[:marks], input.fetch(:aids, {}))
 
           # What a fitting is closed with: the sheet as sent, the result as it was shown, what it was computed from.
-          def closing(bench)
-            sheet = Sheet.of_input(bench, input)
+          def closing(bench, given = input)
+            sheet = Sheet.of_input(bench, given)
             aids = sheet.fetch(:aids) { bench.fitting[:aids].to_h }
-            { version: input[:version], by: staff[:id], result: bench.result(input[:marks], aids), computed_from: bench.computed_from,
+            { version: given[:version], by: staff[:id], result: bench.result(given[:marks], aids), computed_from: bench.computed_from,
               description_number: bench.machine_row[:number], **sheet, aids: aids }
           end
 

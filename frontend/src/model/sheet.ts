@@ -18,8 +18,8 @@ const FIELDS = [
   "creep",
 ] as const satisfies readonly (keyof Sheet)[];
 
-/** Text that may speak of somebody's health: it stays in its tab, and lies encrypted on the server. */
-export const SECRET = ["note", "cue", "reason"] as const satisfies readonly (keyof Sheet)[];
+/** What may speak of somebody's health, such as why a step was skipped: it stays in its tab, and lies encrypted on the server. */
+export const SECRET = ["note", "cue", "reason", "flow"] as const satisfies readonly (keyof Sheet)[];
 
 export const sheetOf = (fitting: FittingState): Sheet =>
   Object.fromEntries(FIELDS.map((name) => [name, fitting[name]])) as Sheet;

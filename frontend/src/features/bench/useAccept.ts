@@ -49,12 +49,12 @@ export function useStop(fitting: FittingPage, version: number, draft: DraftKey) 
   return useMutation({
     mutationFn: ({ sign, sheet }: { sign: string; sheet: Sheet }) =>
       unwrap(
-        api.POST("/api/fittings/{id}/stops/{sign}", {
+        api.POST("/api/fittings/{id}/stop", {
           params: {
-            path: { id: fitting.id, sign: sign as StopName },
-            header: keyOf(`${fitting.id} ${version} ${sign}`),
+            path: { id: fitting.id },
+            header: keyOf(`${fitting.id} ${version} ${sign} ${JSON.stringify(sheet)}`),
           },
-          body: { ...sheet, version },
+          body: { stop_sign: sign as StopName, sheet: { ...sheet, version } },
         }),
       ),
     retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,

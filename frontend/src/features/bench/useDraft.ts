@@ -28,9 +28,9 @@ export function unsavedSheet(fitting: FittingState, staff: number): Sheet | null
   return { ...sheetOf(fitting), ...sheet, ...(secrets ? (JSON.parse(secrets) as Secrets) : {}) };
 }
 
-function keepUnsaved(key: DraftKey, { note, cue, reason, ...sheet }: Sheet, version: number) {
+function keepUnsaved(key: DraftKey, { note, cue, reason, flow, ...sheet }: Sheet, version: number) {
   localStorage.setItem(store(key), JSON.stringify({ sheet, version }));
-  sessionStorage.setItem(secretStore(key), JSON.stringify({ note, cue, reason }));
+  sessionStorage.setItem(secretStore(key), JSON.stringify({ note, cue, reason, flow }));
 }
 
 export function forgetUnsaved(key: DraftKey) {
