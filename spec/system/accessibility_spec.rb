@@ -26,11 +26,14 @@ RSpec.describe "Every screen" do
   # 200 % zoom of 1280 x 800 is a window of half that.
   sizes = { "1280 x 800" => [1280, 800], "1024 x 768" => [1024, 768], "200 % zoom" => [640, 400], "a phone upright" => [390, 844] }
   sizes.each do |name, size|
+    # The engine at the widest and the narrowest; between them only what is cut can differ.
+    engine = ["1280 x 800", "a phone upright"].include?(name)
+
     it "is accessible and whole at #{name}" do
       resize(*size)
       visit "/sign-in"
       expect(page).to have_button("Sign in")
-      look "sign-in"
+      look "sign-in", engine
       sign_in
       screens = { "/" => "Left open", "/clients" => "Imre Talbot-Vane", "/clients/new" => "What tells them apart",
                   "/clients/#{person[:id]}" => "Card", "/clients/#{person[:id]}/details" => "Correct Imre", "/clients/#{person[:id]}/tape" => "Expected",
@@ -45,7 +48,7 @@ RSpec.describe "Every screen" do
       screens.each do |path, text|
         visit path
         expect(page).to have_text(text)
-        look path
+        look path, engine
       end
     end
 
@@ -59,14 +62,14 @@ RSpec.describe "Every screen" do
         find("[data-step='#{step}'] button", match: :first).click
         expect(page).to have_text(text)
         all("summary").each(&:click)
-        look step
+        look step, engine
       end
     end
+  end
 
-    def look(what)
-      expect_accessible(what)
-      expect_nothing_cut(what)
-    end
+  def look(what, engine)
+    expect_accessible(what) if engine
+    expect_nothing_cut(what)
   end
 
   it "is accessible with a dialogue open, a bad fit, and a refused reading" do
