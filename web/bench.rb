@@ -5,6 +5,8 @@ module Verglas
     # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of its
     # exercises; the advice is then the station's, with the seat shared.
     class Bench
+      RECENT = Recent.new(200)
+
       attr_reader :gym, :client, :readings, :machine_row, :exercise, :fitting
 
       # The bench of a fitting; nil where the gym has none.
@@ -129,7 +131,11 @@ module Verglas
 
       def adjuster_data = [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
       def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
-      def machine_of(exercise) = Store::Tables::Machines.value(machine_row, exercise: exercise)
+
+      # A description stays as it is until it is taped again.
+      def machine_of(exercise)
+        RECENT.fetch([*machine_row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Store::Tables::Machines.value(machine_row, exercise: exercise) }
+      end
 
       def plain_advice
         Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: wishes_for(machine, hip_pad_mm: hip_pad_mm), taken: taken, cushions: cushions)

@@ -14,6 +14,7 @@ module Verglas
                                   belt one_leg description_number]],
           description: [:machine_descriptions, %i[number constants adjusters exercises taped_at]]
         }.freeze
+        NAMES = PARTS.to_h { |part, (_, columns)| [part, columns.to_h { |column| [column, :"#{part}_#{column}"] }] }.freeze
         COLUMNS = PARTS.flat_map { |part, (table, columns)| columns.map { |column| Sequel[table][column].as(:"#{part}_#{column}") } }.freeze
 
         def initialize(gym)
@@ -24,7 +25,7 @@ module Verglas
           row = prepared.call(id: id, gym_id: @gym.id)
           return unless row
 
-          parts = PARTS.to_h { |part, (_, columns)| [part, columns.to_h { |column| [column, row[:"#{part}_#{column}"]] }] }
+          parts = NAMES.transform_values { |names| names.transform_values { |name| row[name] } }
           { fitting: parts[:fitting], client: parts[:client], machine: parts[:machine].merge(parts[:description]) }
         end
 
