@@ -34,4 +34,41 @@ RSpec.describe Verglas::Demo::Loader do
       expect(reports.map(&:refused)).to all(be(false)), client[:name]
     end
   end
+
+  describe "the floor's things" do
+    before { described_class.new(db).load }
+
+    let(:loft) { Verglas::Store::Gym.new(db, db[:gyms].get(:id)) }
+
+    it "loads every machine that is described with something, in its own unit, the light set below the working load" do
+      rigs = loft.machines.all.select { |row| row[:loading] }.to_h { |row| [row[:name], Verglas::Loading::Rig.read(row[:loading].to_h, pairs: loft.equipment.plates)] }
+      expect(rigs.values.map(&:kind).uniq).to match_array(%i[stack plates])
+      expect(rigs.values.map(&:unit).uniq).to match_array(%i[kg lb])
+      rigs.each_value do |rig|
+        heaviest = rig.choices.choices.last
+        expect(Verglas::Loading::Remarks.light_set(rig.choices, heaviest.mass_kg).mass_kg).to be < heaviest.mass_kg
+      end
+    end
+
+    it "writes each load on a card as its machine prints it" do
+      loads = db[:fittings].where(state: "accepted").exclude(load: "").select_map(%i[machine_id load])
+      expect(loads.size).to be >= 8
+      loads.each do |machine_id, load|
+        row = loft.machines.find(machine_id)
+        rig = Verglas::Loading::Rig.read(row[:loading].to_h, pairs: loft.equipment.plates)
+        expect(rig.choices.choices.map { |choice| Verglas::Web::Views::Loads.one(rig, choice)[:text] }).to include(load)
+      end
+    end
+
+    it "has a queue at the seated curl, limits of one client, and a step that everybody can take" do
+      curl = loft.machines.all.find { |row| row[:name] == "Leg curl 1" }
+      names = loft.queues.of(curl[:id], "")[:clients].map { |id| loft.clients.find(id)[:name] }
+      expect(names).to eq(["Sunniva Quill", "Solveig Arkwright", "Ione Fairweather"])
+      expect(loft.clients.dataset.first(name: "Sunniva Quill")[:limits].to_h.transform_values { |entry| entry["deg"] }).to eq({ "ankle" => 39.6, "hip_bend" => 118.0 })
+      loft.clients.dataset.each do |client|
+        bench = Verglas::Web::Bench.new(loft, client: client, machine_row: curl)
+        expect(bench.steps.map(&:id)).to include("@before", "back pad", "roller", "thigh pad", "@again", "@watch")
+      end
+    end
+  end
 end
