@@ -8,6 +8,7 @@ import { loadsQuery } from "../../api/queries";
 import type { FittingPage, Load, Sheet, Work } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { parseNumber } from "../../model/lengths";
+import { toKg } from "../../model/loads";
 import { SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
@@ -16,6 +17,7 @@ import { colour, font, radius, size, space, target } from "../../ui/tokens";
 import { Counts } from "./Counts";
 import type { PacerState } from "./Pacer";
 import { Panel, PanelTitle } from "./Panel";
+import { Sides } from "./Sides";
 
 const Stepper = styled.div`
   display: grid;
@@ -42,6 +44,12 @@ const Figure = styled.output`
   font-size: ${size.title};
   line-height: 1.1;
   letter-spacing: -0.06em;
+  white-space: nowrap;
+  small {
+    font-family: ${font.text};
+    font-size: ${size.text};
+    letter-spacing: 0;
+  }
 `;
 const Wanted = styled.form`
   display: grid;
@@ -93,7 +101,9 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           {light && loads.light ? (
             <div data-light-set>
               <PanelTitle>Light set</PanelTitle>
-              <Figure>{loads.light.text}</Figure>
+              <Figure>
+                <Printed load={loads.light} />
+              </Figure>
               <p>{loads.light.how}</p>
             </div>
           ) : null}
@@ -108,7 +118,7 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
                 −
               </Step>
               <Figure aria-label="Working load" aria-live="polite">
-                {work.load_kg === null ? "–" : loads.load?.text}
+                {work.load_kg === null || !loads.load ? "–" : <Printed load={loads.load} />}
               </Figure>
               <Step
                 aria-label={
@@ -160,9 +170,15 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
   );
 }
 
-const KG_PER_LB = 0.45359237;
-const toKg = (value: number, unit: string) => (unit === "lb" ? value * KG_PER_LB : value);
-const fromKg = (kg: number, unit: string) => Math.round((unit === "lb" ? kg / KG_PER_LB : kg) * 100) / 100;
+/** As printed, the unit smaller than its number. */
+function Printed({ load }: { load: Load }) {
+  const [number, unit] = load.text.split(" ");
+  return (
+    <>
+      {number} <small>{unit}</small>
+    </>
+  );
+}
 
 function WantedLoad({ unit, onWant }: { unit: string; onWant: (kg: number) => void }) {
   const [text, setText] = useState("");
@@ -188,49 +204,5 @@ function WantedLoad({ unit, onWant }: { unit: string; onWant: (kg: number) => vo
       />
       <SecondaryButton type="submit">Nearest</SecondaryButton>
     </Wanted>
-  );
-}
-
-const SIDES = [
-  ["same", "Alike"],
-  ["left", "Left harder"],
-  ["right", "Right harder"],
-] as const;
-
-/** One leg at a time: what each lifts, and which side felt harder. */
-function Sides({ work, unit, onChange }: { work: Work; unit: string; onChange: (fields: Partial<Work>) => void }) {
-  const shown = (kg: number | null) => (kg === null ? "" : String(fromKg(kg, unit)));
-  const [texts, setTexts] = useState({ left_kg: shown(work.left_kg), right_kg: shown(work.right_kg) });
-  const typed = (side: "left_kg" | "right_kg", text: string) => {
-    setTexts({ ...texts, [side]: text });
-    const value = parseNumber(text);
-    if (text.trim() === "" || (value !== null && value <= 1000))
-      onChange({ [side]: value === null ? null : Math.round(toKg(value, unit) * 1000) / 1000 });
-  };
-  return (
-    <details open={work.left_kg !== null || work.right_kg !== null}>
-      <summary style={{ minHeight: target.least, cursor: "pointer", alignContent: "center" }}>
-        One leg at a time
-      </summary>
-      <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: space(2), marginBottom: space(3) }}>
-        {(["left_kg", "right_kg"] as const).map((side) => (
-          <Field
-            key={side}
-            label={side === "left_kg" ? `Left, ${unit}` : `Right, ${unit}`}
-            value={texts[side]}
-            inputMode="decimal"
-            autoComplete="off"
-            onChange={(text) => typed(side, text)}
-          />
-        ))}
-      </div>
-      <Choice
-        label="Felt"
-        options={SIDES}
-        value={work.felt_side ?? ("" as "same")}
-        onChange={(felt_side) => onChange({ felt_side })}
-        stacked
-      />
-    </details>
   );
 }
