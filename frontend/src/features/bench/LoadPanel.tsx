@@ -21,7 +21,7 @@ import { Sides } from "./Sides";
 
 const Stepper = styled.div`
   display: grid;
-  grid-template-columns: ${target.step} 1fr ${target.step};
+  grid-template-columns: ${target.step} minmax(0, 1fr) ${target.step};
   gap: ${space(2)};
   align-items: center;
   text-align: center;
@@ -175,7 +175,8 @@ function Printed({ load }: { load: Load }) {
   const [number, unit] = load.text.split(" ");
   return (
     <>
-      {number} <small>{unit}</small>
+      {number}
+      <small> {unit}</small>
     </>
   );
 }
