@@ -109,7 +109,10 @@ RSpec.describe "The bench on the floor" do
     marks = draft[:marks].to_h.merge("roller" => "B")
     loft.fittings.save(draft[:id], version: draft[:version], marks: marks, flow: { "at" => "roller", "done" => { "back pad" => { "marks" => marks } }, "skipped" => {} }, by: colleague)
     find("[aria-label^='Start one mark up']").click
-    within("[role=dialog]") { expect(page).to have_text("Tobias Wick changed this fitting") }
+    within("[role=dialog]") do
+      expect(page).to have_text("Tobias Wick changed this fitting")
+      expect(page).to have_text("Besides the marks these differ: the steps taken.")
+    end
     click_button "Take theirs"
     expect(page).to have_css("[data-step=roller][data-state=active]")
     expect([mark("roller"), here[:name]]).to eq(["B", "Leg extension 1"])

@@ -181,7 +181,9 @@ RSpec.describe "A first fitting in the browser" do
     answer.find("button", text: /Back pad to/).click
     kept
     expect(db[:fittings].first[:marks].to_h["back pad"]).not_to eq(before)
-    expect(db[:fittings].first[:trail].to_a.first).to include("sign" => "creep_test", "from" => mark_on_server)
+    within("[data-creep-test]") { find("label", text: "Better").click }
+    kept
+    expect(db[:fittings].first[:trail].to_a.first).to include("sign" => "creep_test", "from" => mark_on_server, "outcome" => "better")
   end
 
   it "ends at a stop sign, says what to do, and keeps it off the card" do

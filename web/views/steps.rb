@@ -7,7 +7,7 @@ module Verglas
       # marks; notes: what cautions, house rules and the walk-round add.
       module Steps
         # House rules that are kept by eye, told where they matter.
-        TOLD = { support: %i[grip], near: %i[thigh_pad], working: %i[toes_extension toes_curl legs_turned extension_end curl_end stack_between] }.freeze
+        TOLD = { secure: %i[grip], near: %i[thigh_pad], working: %i[toes_extension toes_curl legs_turned extension_end curl_end stack_between] }.freeze
 
         module_function
 

@@ -113,7 +113,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         onAccept={accept.press}
       />
       {bench.saving.kind === "conflict" ? (
-        <Conflict machine={machine} mine={bench.sheet.marks} theirs={bench.saving.theirs} dispatch={dispatch} />
+        <Conflict machine={machine} mine={bench.sheet} theirs={bench.saving.theirs} dispatch={dispatch} />
       ) : null}
     </Frame>
   );

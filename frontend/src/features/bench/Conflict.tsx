@@ -1,7 +1,8 @@
+import same from "fast-deep-equal";
 import type { Dispatch } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import type { FittingState, MachineOnBench, Marks } from "../../api/types";
+import type { FittingState, MachineOnBench, Marks, Sheet } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
@@ -16,7 +17,23 @@ const Versions = styled.div`
   }
 `;
 
-type Props = { machine: MachineOnBench; mine: Marks; theirs: FittingState; dispatch: Dispatch<BenchEvent> };
+/** What else a sheet holds, as it is called on the floor. */
+const BESIDES: Record<Exclude<keyof Sheet, "marks">, string> = {
+  aids: "cushions",
+  load: "the load",
+  signs: "signs seen",
+  note: "the note",
+  knee_off_mm: "where the knee was seen",
+  roller_seen: "whether the roller was seen",
+  flow: "the steps taken",
+  work: "how it was lifted and felt",
+  cue: "the cue",
+  reason: "the reason",
+  trail: "what was tried",
+  creep: "the creep test",
+};
+
+type Props = { machine: MachineOnBench; mine: Sheet; theirs: FittingState; dispatch: Dispatch<BenchEvent> };
 
 /** Two people changed the same fitting: both versions, and a choice. Nothing was overwritten. */
 export function Conflict({ machine, mine, theirs, dispatch }: Props) {
@@ -27,10 +44,13 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
       ))}
     </MarkRow>
   );
-  const closed = theirs.state === "accepted";
+  const besides = Object.entries(BESIDES)
+    .filter(([name]) => !same(mine[name as keyof Sheet], theirs[name as keyof Sheet]))
+    .map(([, words]) => words);
+  const closed = theirs.state !== "draft";
   return (
     <Dialogue
-      title={closed ? `${theirs.by} accepted this fitting` : `${theirs.by} changed this fitting`}
+      title={closed ? `${theirs.by} ${theirs.state} this fitting` : `${theirs.by} changed this fitting`}
       isOpen
       onClose={() => (closed ? undefined : dispatch({ type: "takeTheirs" }))}
     >
@@ -41,11 +61,12 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
         </div>
         <div>
           <h3>Yours</h3>
-          {tags(mine)}
+          {tags(mine.marks)}
         </div>
+        {besides.length > 0 ? <p>Besides the marks these differ: {besides.join(", ")}.</p> : null}
         {closed ? (
           <p>
-            It stands on the card as they accepted it.{" "}
+            It stands as they closed it.{" "}
             <Link to={`/fittings/${theirs.id}`} reloadDocument>
               Open the record
             </Link>

@@ -12,6 +12,7 @@ import { SecondaryButton } from "../../ui/Button";
 import { Field, FieldHint } from "../../ui/Field";
 import { Small, Strong } from "../../ui/Page";
 import { space, target } from "../../ui/tokens";
+import { Trail } from "./Trail";
 
 const Summary = styled.summary`
   min-height: ${target.least};
@@ -23,6 +24,9 @@ const Fields = styled.div`
   gap: ${space(2)};
   margin: ${space(2)} 0;
 `;
+
+/** What a move is tried for, beside the signs. */
+const CREEP_TEST = "creep_test";
 
 type Props = { fitting: FittingPage; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
 
@@ -81,7 +85,7 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
                 answer.data?.move &&
                 dispatch({
                   type: "try",
-                  sign: "creep_test",
+                  sign: CREEP_TEST,
                   adjuster: answer.data.move.adjuster,
                   to: answer.data.move.mark,
                 })
@@ -94,6 +98,7 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
           )}
         </div>
       ) : null}
+      <Trail fitting={fitting} sheet={sheet} sign={CREEP_TEST} dispatch={dispatch} />
       {answer.error ? <p role="alert">{refusal(answer.error)?.message}</p> : null}
     </details>
   );

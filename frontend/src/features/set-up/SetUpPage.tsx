@@ -53,7 +53,9 @@ export function SetUpPage() {
         <Buttons setUp={setUp.data} pin={me.data.pin} />
       </PageHead>
       {machine.state === "in_use" ? null : (
-        <Notice>Out of order: {machine.state_note || "see the machine’s page"}.</Notice>
+        <Notice>
+          {machine.state === "retired" ? "Retired" : "Out of order"}: {machine.state_note || "see the machine’s page"}.
+        </Notice>
       )}
       {repaired ? (
         <Notice>The machine&rsquo;s marks were changed since: those which no longer exist stand as advised.</Notice>
