@@ -4,6 +4,7 @@ import styled from "styled-components";
 import type { Adjuster, AdvisedAdjuster, Evaluation, FittingPage } from "../../api/types";
 import { neighbour, type Bench, type BenchEvent } from "../../model/bench";
 import { BandShape, SEVERITY_BANDS } from "../../ui/Band";
+import { StepButton } from "../../ui/StepButton";
 import { colour, font, radius, size, space, target } from "../../ui/tokens";
 import { AidChoices } from "./AidChoices";
 import { Panel } from "./Panel";
@@ -44,23 +45,6 @@ const BackTo = styled(Button)`
   font-size: ${size.small};
   font-weight: ${font.strong};
   cursor: pointer;
-`;
-const Step = styled(Button)`
-  height: ${target.step};
-  border: 1px solid ${colour.lineStrong};
-  border-radius: ${radius};
-  background: ${colour.ground};
-  font-size: ${size.title};
-  line-height: 1;
-  cursor: pointer;
-  &[data-hovered] {
-    background: ${colour.actionQuiet};
-    border-color: ${colour.action};
-  }
-  &[data-disabled] {
-    opacity: 0.35;
-    cursor: default;
-  }
 `;
 const Mark = styled.output<{ $long: boolean }>`
   justify-self: center;
@@ -154,23 +138,23 @@ function Control({ label, name, shared, adjusters, advised, mark, active, order,
         ) : null}
       </Top>
       {shared ? <Recorded>one seat for every exercise</Recorded> : null}
-      <Step
+      <StepButton
         aria-label={down ? `${name} one mark down, to ${down}` : `${name}: no mark below`}
         isDisabled={down === null}
         onPress={() => dispatch({ type: "step", adjusters, order, label, by: -1 })}
       >
         −
-      </Step>
+      </StepButton>
       <Mark aria-label={`${name} mark`} aria-live="polite" $long={(mark ?? "").length > 3}>
         {mark}
       </Mark>
-      <Step
+      <StepButton
         aria-label={up ? `${name} one mark up, to ${up}` : `${name}: no mark above`}
         isDisabled={up === null}
         onPress={() => dispatch({ type: "step", adjusters, order, label, by: 1 })}
       >
         +
-      </Step>
+      </StepButton>
       {advised?.mark === null ? (
         <Recorded>not taped: by eye, and written down</Recorded>
       ) : (

@@ -1,10 +1,10 @@
-import { Button } from "react-aria-components";
 import styled from "styled-components";
 import type { Sheet } from "../../api/types";
 import { QuietButton } from "../../ui/Button";
 import { FieldHint } from "../../ui/Field";
 import { Tick } from "../../ui/Tick";
-import { colour, font, radius, space, target } from "../../ui/tokens";
+import { StepButton, Stepper } from "../../ui/StepButton";
+import { font } from "../../ui/tokens";
 import { PanelTitle } from "./Panel";
 
 /** A finger's width, by which an eye tells how far off a knee is; the lens is nudged by half of one. */
@@ -12,24 +12,6 @@ const FINGER_MM = 15;
 const NUDGE_MM = FINGER_MM / 2;
 const MOST_MM = 60;
 
-const Row = styled.div`
-  display: grid;
-  grid-template-columns: ${target.step} 1fr ${target.step};
-  gap: ${space(2)};
-  align-items: center;
-  text-align: center;
-  margin: ${space(2)} 0;
-`;
-const Nudge = styled(Button)`
-  height: ${target.step};
-  border: 1px solid ${colour.lineStrong};
-  border-radius: ${radius};
-  background: ${colour.ground};
-  cursor: pointer;
-  &[data-disabled] {
-    opacity: 0.35;
-  }
-`;
 const Seen = styled.output`
   font-weight: ${font.strong};
   line-height: 1.2;
@@ -53,17 +35,21 @@ export function KneeSeen({ sheet, onChange }: Props) {
   return (
     <div role="group" aria-label="Knee, seen from the side">
       <PanelTitle>Knee, seen from the side</PanelTitle>
-      <Row>
-        <Nudge aria-label="Half a finger back" isDisabled={(off ?? 0) <= -MOST_MM} onPress={() => nudge(-NUDGE_MM)}>
+      <Stepper>
+        <StepButton
+          aria-label="Half a finger back"
+          isDisabled={(off ?? 0) <= -MOST_MM}
+          onPress={() => nudge(-NUDGE_MM)}
+        >
           ◀
-        </Nudge>
+        </StepButton>
         <Seen aria-live="polite" aria-label="Knee seen">
           {seenText(off)}
         </Seen>
-        <Nudge aria-label="Half a finger ahead" isDisabled={(off ?? 0) >= MOST_MM} onPress={() => nudge(NUDGE_MM)}>
+        <StepButton aria-label="Half a finger ahead" isDisabled={(off ?? 0) >= MOST_MM} onPress={() => nudge(NUDGE_MM)}>
           ▶
-        </Nudge>
-      </Row>
+        </StepButton>
+      </Stepper>
       <QuietButton onPress={() => onChange({ knee_off_mm: 0 })} isDisabled={off === 0}>
         On the dot
       </QuietButton>

@@ -2,7 +2,6 @@
 // repetition went. One leg at a time where the machine allows it.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type Dispatch, useState } from "react";
-import { Button } from "react-aria-components";
 import styled from "styled-components";
 import { loadsQuery } from "../../api/queries";
 import type { FittingPage, Load, Sheet, Work } from "../../api/types";
@@ -13,31 +12,13 @@ import { SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
 import { Small } from "../../ui/Page";
-import { colour, font, radius, size, space, target } from "../../ui/tokens";
+import { StepButton, Stepper } from "../../ui/StepButton";
+import { font, size, space } from "../../ui/tokens";
 import { Counts } from "./Counts";
 import type { PacerState } from "./Pacer";
 import { Panel, PanelTitle } from "./Panel";
 import { Sides } from "./Sides";
 
-const Stepper = styled.div`
-  display: grid;
-  grid-template-columns: ${target.step} minmax(0, 1fr) ${target.step};
-  gap: ${space(2)};
-  align-items: center;
-  text-align: center;
-`;
-const Step = styled(Button)`
-  height: ${target.step};
-  border: 1px solid ${colour.lineStrong};
-  border-radius: ${radius};
-  background: ${colour.ground};
-  font-size: ${size.title};
-  line-height: 1;
-  cursor: pointer;
-  &[data-disabled] {
-    opacity: 0.35;
-  }
-`;
 const Figure = styled.output`
   font-family: ${font.mark};
   font-weight: ${font.strong};
@@ -110,17 +91,17 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           <div data-load>
             <PanelTitle>Working load</PanelTitle>
             <Stepper>
-              <Step
+              <StepButton
                 aria-label={loads.down ? `One step down, to ${loads.down.text}` : "Nothing lighter"}
                 isDisabled={!loads.down || work.load_kg === null}
                 onPress={() => take(loads.down)}
               >
                 −
-              </Step>
+              </StepButton>
               <Figure aria-label="Working load" aria-live="polite">
                 {work.load_kg === null || !loads.load ? "–" : <Printed load={loads.load} />}
               </Figure>
-              <Step
+              <StepButton
                 aria-label={
                   work.load_kg === null
                     ? `Begin at the lightest, ${loads.load?.text}`
@@ -132,7 +113,7 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
                 onPress={() => take(work.load_kg === null ? loads.load : loads.up)}
               >
                 +
-              </Step>
+              </StepButton>
             </Stepper>
             <p>{loads.says ?? loads.load?.how}</p>
             {loads.felt ? <Small>{loads.felt}</Small> : null}

@@ -11,8 +11,9 @@ import {
   usualSide,
 } from "../../model/machineLengths";
 import { Choice } from "../../ui/Choice";
+import { Large } from "../../ui/MeasureSheet";
 import { Field } from "../../ui/Field";
-import { type Common, Large, Taped } from "./Taped";
+import { type Common, Taped } from "./Taped";
 
 type LengthProps = Common & {
   length: MachineLength;

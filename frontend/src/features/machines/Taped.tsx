@@ -1,40 +1,13 @@
 // The frame of the forms in which a machine's length or travel is taped.
 import { type ReactNode } from "react";
-import { Form } from "react-aria-components";
-import styled from "styled-components";
 import { refusal } from "../../api/client";
 import type { MachineLength, Trial } from "../../api/types";
 import { dayText } from "../../model/dates";
 import type { LengthUnit } from "../../model/lengths";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
+import { MeasureActions, MeasureSheet } from "../../ui/MeasureSheet";
 import { Notice } from "../../ui/Notice";
 import { Small } from "../../ui/Page";
-import { colour, font, radius, size, space } from "../../ui/tokens";
-
-const Sheet = styled(Form)`
-  display: grid;
-  gap: ${space(4)};
-  padding: ${space(4)};
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panel};
-  h2 {
-    font-size: ${size.large};
-  }
-`;
-export const Large = styled.div`
-  input {
-    font-family: ${font.mark};
-    font-weight: ${font.strong};
-    font-size: ${size.title};
-    min-height: 60px;
-  }
-`;
-const Actions = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(2)};
-`;
 
 export type Common = {
   unit: LengthUnit;
@@ -62,7 +35,7 @@ export function Taped(
   const error = refusal(thrown);
   const refused = error?.code === "odd_length";
   return (
-    <Sheet
+    <MeasureSheet
       onSubmit={(event) => {
         event.preventDefault();
         onKeep(false);
@@ -74,17 +47,17 @@ export function Taped(
       {refused ? (
         <Notice tone="wrong">
           {error.message}
-          <Actions style={{ marginTop: "0.75rem" }}>
+          <MeasureActions style={{ marginTop: "0.75rem" }}>
             <SecondaryButton onPress={() => onKeep(true)} isDisabled={busy}>
               Read twice: keep it
             </SecondaryButton>
-          </Actions>
+          </MeasureActions>
         </Notice>
       ) : (
         odd.map((says) => <Notice key={says}>{says}</Notice>)
       )}
       {error && !refused ? <Notice tone="wrong">{error.message}</Notice> : null}
-      <Actions>
+      <MeasureActions>
         <PrimaryButton type="submit" isDisabled={busy}>
           {known ? "Replace it" : "Keep it"}
         </PrimaryButton>
@@ -93,7 +66,7 @@ export function Taped(
             Forget it
           </QuietButton>
         ) : null}
-      </Actions>
+      </MeasureActions>
       {taped ? (
         <Small>
           {taped.copied
@@ -102,6 +75,6 @@ export function Taped(
         </Small>
       ) : null}
       <Small role="status">{said}</Small>
-    </Sheet>
+    </MeasureSheet>
   );
 }

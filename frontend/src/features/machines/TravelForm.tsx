@@ -5,8 +5,9 @@ import type { MachineAdjuster } from "../../api/types";
 import { shownNumber, typedValue, type Unit, unitName } from "../../model/machineLengths";
 import { evenTravel, isEven } from "../../model/marks";
 import { Choice } from "../../ui/Choice";
+import { Large } from "../../ui/MeasureSheet";
 import { Field } from "../../ui/Field";
-import { type Common, Large, Taped } from "./Taped";
+import { type Common, Taped } from "./Taped";
 import { space } from "../../ui/tokens";
 
 const Each = styled.div`

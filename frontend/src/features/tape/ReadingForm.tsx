@@ -1,39 +1,14 @@
 import { useState } from "react";
-import { Form } from "react-aria-components";
-import styled from "styled-components";
 import { refusal } from "../../api/client";
 import type { Observation } from "../../api/types";
 import { lengthIn, type LengthUnit, lengthText, parseNumber, toMm } from "../../model/lengths";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
+import { Large, MeasureActions, MeasureSheet } from "../../ui/MeasureSheet";
 import { Notice } from "../../ui/Notice";
 import { Small } from "../../ui/Page";
-import { colour, font, radius, size, space } from "../../ui/tokens";
 import { useKept } from "../../ui/useKept";
 import { ExpectedRange } from "./ExpectedRange";
-
-const Sheet = styled(Form)`
-  display: grid;
-  gap: ${space(4)};
-  padding: ${space(4)};
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panel};
-  h2 {
-    font-size: ${size.large};
-  }
-  input {
-    font-family: ${font.mark};
-    font-weight: ${font.strong};
-    font-size: ${size.title};
-    min-height: 64px;
-  }
-`;
-const Actions = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(2)};
-`;
 
 type Props = {
   clientId: string;
@@ -63,7 +38,7 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
     if (typed !== null) onTake(typed, confirmed);
   };
   return (
-    <Sheet
+    <MeasureSheet
       onSubmit={(event) => {
         event.preventDefault();
         submit(false);
@@ -71,30 +46,32 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
     >
       <h2>{observation.title}</h2>
       <p>{observation.how}</p>
-      <Field
-        label={`Reading in ${unit === "cm" ? "cm" : "inches"}`}
-        inputMode="decimal"
-        autoComplete="off"
-        autoFocus
-        value={text}
-        onChange={(next) => {
-          setText(next);
-          setProblem(undefined);
-        }}
-        complaint={problem ?? (error && !slip ? error.message : undefined)}
-      />
+      <Large>
+        <Field
+          label={`Reading in ${unit === "cm" ? "cm" : "inches"}`}
+          inputMode="decimal"
+          autoComplete="off"
+          autoFocus
+          value={text}
+          onChange={(next) => {
+            setText(next);
+            setProblem(undefined);
+          }}
+          complaint={problem ?? (error && !slip ? error.message : undefined)}
+        />
+      </Large>
       <ExpectedRange observation={observation} typedMm={typed === null ? null : toMm(typed, unit)} unit={unit} />
       {slip ? (
         <Notice tone="wrong">
           {error.message}
-          <Actions style={{ marginTop: "0.75rem" }}>
+          <MeasureActions style={{ marginTop: "0.75rem" }}>
             <SecondaryButton onPress={() => submit(true)} isDisabled={busy}>
               Read twice: keep it
             </SecondaryButton>
-          </Actions>
+          </MeasureActions>
         </Notice>
       ) : null}
-      <Actions>
+      <MeasureActions>
         <PrimaryButton type="submit" isDisabled={busy}>
           {reading ? "Replace the reading" : "Keep the reading"}
         </PrimaryButton>
@@ -108,13 +85,13 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
             Remove
           </QuietButton>
         ) : null}
-      </Actions>
+      </MeasureActions>
       {reading ? (
         <Small>
           Taped {lengthText(reading.value_mm, unit)} by {reading.taken_by}.
         </Small>
       ) : null}
       <Small role="status">{said}</Small>
-    </Sheet>
+    </MeasureSheet>
   );
 }
