@@ -57,9 +57,7 @@ module Verglas
 
         # How the adjuster is met: which side, which colour, how it unlocks, what comes first.
         def handling(bench, step)
-          facts = bench.walk_round.fetch(step.adjuster, {})
-          where = [facts[:side], facts[:handle], facts[:unlocks]].map(&:to_s).reject(&:empty?)
-          [*(WalkRound.words(facts) unless where.empty?), *(say(:standing, :note, {}) if step.standing), *(say(:weight_off, :note, {}) if step.weight_off)]
+          [*WalkRound.words(bench.walk_round.fetch(step.adjuster, {}))[/.+/], *(say(:standing, :note, {}) if step.standing), *(say(:weight_off, :note, {}) if step.weight_off)]
         end
 
         def notes(bench, stage)
