@@ -25,6 +25,13 @@ module Browsing
     expect(page).to have_text("Find a client")
   end
 
+  # The bench of a client on a machine, by the client's card.
+  def bench_of(client, machine)
+    visit "/clients/#{client[:id]}"
+    within("[data-machine='#{machine}']") { find("button, a", text: /\A(Fit|Resume)/).click }
+    expect(page).to have_css("[data-step]", minimum: 2)
+  end
+
   # Nothing that the axe engine finds fault with.
   def expect_accessible(what)
     page.execute_script(File.read(AXE)) unless page.evaluate_script("Boolean(window.axe)")

@@ -15,8 +15,7 @@ RSpec.describe "The bench on the floor" do
   end
 
   def open_bench(line = "Leg extension 1")
-    visit "/clients/#{person[:id]}"
-    within("[data-machine='#{line}']") { click_button(text: /\AFit/) }
+    bench_of(person, line)
     expect(page).to have_css("[data-step='@before'][data-state=active]")
   end
 

@@ -10,12 +10,6 @@ RSpec.describe "Cautions in the browser" do
 
   before { sign_in }
 
-  def open_bench
-    visit "/clients/#{person[:id]}"
-    within("[data-machine='Leg extension 1']") { find("button, a", text: /Fit|Resume/).click }
-    expect(page).to have_css("[data-figure=side]")
-  end
-
   it "writes a caution down, bars the machine until a clinician has cleared it, then narrows what is advised" do
     visit "/clients/#{person[:id]}"
     click_link "Cautions"
@@ -30,7 +24,7 @@ RSpec.describe "Cautions in the browser" do
     expect(page).to have_css("[data-caution=knee]", text: "Left knee pain or injury")
     expect(page).to have_text("not cleared · Since the ferry.")
 
-    open_bench
+    bench_of(person, "Leg extension 1")
     expect(page).to have_css("[role=alert]", text: "not advised until a clinician has cleared it")
     click_button "Write down"
     expect(page).to have_button("Barred", disabled: true)
@@ -50,12 +44,31 @@ RSpec.describe "Cautions in the browser" do
       click_button "Keep"
     end
     expect(page).to have_text("cleared by Dr Fenwick, 2 March")
-    open_bench
+    bench_of(person, "Leg extension 1")
     expect(page).to have_text("Because of the cautions: knee bent 80° at most")
     expect(page).to have_no_css("[role=alert]")
     click_button "Back to the advised" if page.has_button?("Back to the advised", wait: 1)
     click_button "Write down"
     click_button "Accept and write down"
     expect(page).to have_text("Accepted fittings")
+  end
+
+  it "takes out what was written by mistake with a reason, and puts it back" do
+    loft.cautions.put(person[:id], "heart", version: nil, by: account, note: "")
+    visit "/clients/#{person[:id]}/cautions"
+    click_button "Correct"
+    within("[role=dialog]") do
+      click_button "Written by mistake"
+      click_button "Take it out"
+      expect(page).to have_text("Why was it wrong?")
+      fill_in "Why was it wrong?", with: "Wrong client"
+      expect_accessible("a caution being taken out")
+      click_button "Take it out"
+    end
+    expect(page).to have_text("No caution is known.")
+    expect(page).to have_css("[data-removed=heart]", text: "Wrong client · Maren Oldcastle")
+    click_button "Put back"
+    expect(page).to have_css("[data-caution=heart]")
+    expect(page).to have_no_css("[data-removed]")
   end
 end

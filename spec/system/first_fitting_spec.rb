@@ -20,8 +20,7 @@ RSpec.describe "A first fitting in the browser" do
   before { sign_in }
 
   def open_bench
-    visit "/clients/#{person[:id]}"
-    within("[data-machine='Leg curl 1']") { click_button(text: /\AFit/) }
+    bench_of(person, "Leg curl 1")
     expect(page).to have_css("[data-step='@before'][data-state=active]")
   end
 

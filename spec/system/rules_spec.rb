@@ -10,14 +10,8 @@ RSpec.describe "House rules in the browser" do
 
   before { sign_in }
 
-  def open_bench
-    visit "/clients/#{person[:id]}"
-    within("[data-machine='Leg extension 1']") { find("button, a", text: /Fit|Resume/).click }
-    expect(page).to have_css("[data-figure=side]")
-  end
-
   it "says whose advice a choice changes before it is made, and the bench follows" do
-    open_bench
+    bench_of(person, "Leg extension 1")
     expect(mark("roller")).to eq("C")
     click_button "Write down"
     click_button "Accept and write down"
@@ -36,7 +30,7 @@ RSpec.describe "House rules in the browser" do
     expect_accessible("what a house rule changes")
     within("[role=dialog]") { click_button "Choose it" }
     expect(page).to have_no_css("[role=dialog]")
-    open_bench
+    bench_of(person, "Leg extension 1")
     expect(page).to have_button("Back to the advised") # as last accepted, which is not what is advised now
     click_button "Back to the advised"
     expect(mark("roller")).to eq("A")
@@ -50,7 +44,7 @@ RSpec.describe "House rules in the browser" do
       click_button "Choose it"
     end
     expect(page).to have_text("Maren Oldcastle: Snaps it otherwise.")
-    open_bench
+    bench_of(person, "Leg extension 1")
     click_button "Start of the range"
     expect(page).to have_text("End 5° short of straight.")
   end

@@ -11,9 +11,7 @@ RSpec.describe "Signs in the browser" do
   before { sign_in }
 
   def watch_two_marks_off
-    visit "/clients/#{person[:id]}"
-    within("[data-machine='Leg extension 1']") { find("button, a", text: /Fit|Resume/).click }
-    expect(page).to have_css("[data-adjuster]")
+    bench_of(person, "Leg extension 1")
     2.times { find("[aria-label^='Back pad one mark down']").click }
     click_button "Watch"
   end

@@ -29,14 +29,8 @@ RSpec.describe "A shared tablet in the browser" do
     click_button "Open"
   end
 
-  def open_bench
-    visit "/clients/#{person[:id]}"
-    within("[data-machine='Leg extension 1']") { click_button(text: /\AFit/) }
-    expect(page).to have_css("[data-adjuster]")
-  end
-
   it "locks, refuses a wrong PIN, and opens again where it was, with what was typed" do
-    open_bench
+    bench_of(person, "Leg extension 1")
     find("[aria-label^='Roller one mark down']").click
     find("[data-step='@watch'] button").click
     fill_in "Cue that helped", with: "Toes up."
@@ -71,7 +65,7 @@ RSpec.describe "A shared tablet in the browser" do
   end
 
   it "stays locked across a reload, and goes to a colleague with the draft as it stands" do
-    open_bench
+    bench_of(person, "Leg extension 1")
     find("[aria-label^='Roller one mark down']").click
     kept
     click_button "Lock"
@@ -84,7 +78,7 @@ RSpec.describe "A shared tablet in the browser" do
   end
 
   it "gives what had not reached the server to nobody else, and back to who typed it" do
-    open_bench
+    bench_of(person, "Leg extension 1")
     page.driver.browser.network.emulate_network_conditions(offline: true)
     find("[aria-label^='Roller one mark down']").click
     expect(page).to have_css("[data-saving=waiting]")
@@ -108,7 +102,7 @@ RSpec.describe "A shared tablet in the browser" do
   end
 
   it "is handed to a client with nothing but the list, and comes back by PIN" do
-    open_bench
+    bench_of(person, "Leg extension 1")
     click_button(text: /\ANext:/)
     find("[data-step='@watch'] button").click
     click_button "Next: write down"

@@ -12,7 +12,9 @@ RSpec.describe "Cautions over HTTP" do
 
   before { sign_in }
 
-  def written(caution, version: nil, **fields) = call(:put, "#{path}/#{caution}", { version: version, **fields })
+  def written(caution, version: nil, **fields) = call(:put, path, { caution: caution, version: version, **fields })
+
+  def removed(caution, version, reason) = call(:post, "#{path}/removal", { caution: caution, version: version, reason: reason })
 
   def fitting(machine = here)
     call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: machine[:id] })["id"]}")
@@ -73,8 +75,8 @@ RSpec.describe "Cautions over HTTP" do
     expect(written("knee", since: "2999-01-01")).to include("path" => "/since")
     expect(written("knee", since: (Date.today + 1).iso8601)).to include("code" => "since_in_future", "path" => "/since")
     expect(written("lamp")).to include("code" => "unknown_caution")
-    { side: "up", cleared_by: "x" * 81, bend_from_deg: 161, bend_to_deg: -1, note: "x" * 1001, version: 0, mood: "low" }.each do |field, bad|
-      expect(call(:put, "#{path}/knee", { version: nil, **cleared, field => bad })).to include("path" => "/#{field}")
+    { side: "up", cleared_by: "x" * 81, bend_from_deg: 161, bend_to_deg: -1, note: "x" * 1001, version: 0, mood: "low", caution: "Lamp!" }.each do |field, bad|
+      expect(written("knee", **cleared, field => bad)).to include("path" => "/#{field}")
     end
     expect(db[:client_cautions].count).to eq(0)
     expect { db[:client_cautions].insert(client_id: person[:id], caution: "knee", bend_to_deg: 80, set_by: account) }.to raise_error(Sequel::CheckConstraintViolation)
@@ -89,16 +91,48 @@ RSpec.describe "Cautions over HTTP" do
     expect([status, stale["current"]["side"]]).to eq([409, "both"])
     written("knee", side: "right")
     expect(status).to eq(409)
-    call(:delete, "#{path}/knee?version=1")
+  end
+
+  it "takes out what was written by mistake only with a reason, which stays with who did so, encrypted" do
+    written("heart")
+    expect(removed("heart", 1, " ")).to include("code" => "removal_unexplained", "path" => "/reason")
+    expect(call(:post, "#{path}/removal", { caution: "heart", version: 1 })).to include("path" => "/reason")
+    removed("heart", 2, "Wrong client")
     expect(status).to eq(409)
-    call(:delete, "#{path}/knee?version=2")
-    expect([status, db[:client_cautions].count]).to eq([200, 0])
+    page = removed("heart", 1, "Wrong client")
+    expect([page["cautions"], page["removed"].map { |caution| caution.values_at("name", "reason", "removed_by") }]).to eq([[], [["heart", "Wrong client", "Maren Oldcastle"]]])
+    expect(db[:client_cautions].get(:removal_cipher)).not_to include("Wrong")
+    expect([fitting["bars"], call(:get, "/api/clients/#{person[:id]}")["cautions"]]).to eq([[], []])
+    removed("heart", 2, "Again")
+    expect(status).to eq(409)
+  end
+
+  it "puts back what was taken out, or lets it be written anew, once" do
+    written("heart", note: "Told on the phone")
+    removed("heart", 1, "Wrong client")
+    page = call(:post, "#{path}/return", { caution: "heart", version: 2 })
+    expect([page["removed"], page["cautions"].map { |caution| caution.values_at("name", "note", "version") }]).to eq([[], [["heart", "Told on the phone", 3]]])
+    expect(fitting["bars"]).not_to be_empty
+    call(:post, "#{path}/return", { caution: "heart", version: 3 })
+    expect(status).to eq(409)
+    removed("heart", 3, "Wrong client")
+    anew = written("heart", side: "", note: "Told again")
+    expect([status, anew["removed"], anew["cautions"].map { |caution| caution.values_at("note", "version") }]).to eq([200, [], [["Told again", 5]]])
+    written("heart")
+    expect(status).to eq(409)
+  end
+
+  it "says in no address and no log which caution somebody has" do
+    written("pregnancy")
+    removed("pregnancy", 1, "Wrong client")
+    expect(Http::LOG.string).to include("/cautions").and(satisfy { |log| !log.include?("pregnancy") })
   end
 
   it "shows no other gym's" do
     other = gym("The Sail Shed")
     stranger = client(other, staff(other, email: "ines@sailshed.example"), name: "Stranger")
-    [[:get, ""], [:put, "/knee", { version: nil }], [:delete, "/knee?version=1"]].each do |method, route, body|
+    knee = { caution: "knee", version: 1 }
+    [[:get, ""], [:put, "", { **knee, version: nil }], [:post, "/removal", { **knee, reason: "Wrong" }], [:post, "/return", knee]].each do |method, route, body|
       expect(call(method, "/api/clients/#{stranger[:id]}/cautions#{route}", body)).to include("code" => "not_found")
     end
   end

@@ -35,7 +35,7 @@ RSpec.describe "Limits over HTTP" do
     expect(measure("knee_bend", 10)).to include("code" => "limit_out_of_range", "params" => { "low" => 20.0, "high" => 160.0 })
     expect(measure("elbow", 90)["code"]).to eq("unknown_limit")
     expect([measure("hip_bend", 110, version: 7)["code"], status]).to eq(["stale", 409])
-    call(:put, "/api/clients/#{person[:id]}/cautions/knee", { version: nil })
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil })
     expect(measure("knee_bend", 120)["code"]).to eq("limit_skipped")
     expect(limit(call(:get, "/api/clients/#{person[:id]}/limits"), "knee_bend")["skipped"]).to eq(["Knee pain or injury"])
   end

@@ -120,7 +120,7 @@ RSpec.describe "House rules over HTTP" do
 
   it "is stricter with a caution where the gym says so: nobody with it is fitted until a clinician cleared it" do
     expect(call(:put, "/api/gym/cautions/back", { stricter: true })["cautions"].find { |caution| caution["name"] == "back" }["stricter"]).to be(true)
-    call(:put, "/api/clients/#{person[:id]}/cautions/back", { version: nil })
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil })
     id = fitting["id"]
     expect(fitting["bars"]).to eq(["Back pain or disc: this gym fits nobody with it until a clinician has cleared it."])
     expect(call(:post, "/api/fittings/#{id}/acceptance", { marks: fitting["marks"], version: 1 })["code"]).to eq("barred")

@@ -35,7 +35,7 @@ RSpec.describe "Whole fittings over HTTP" do
 
   it "names before anyone sits the marks that were worked out together, the lightest load and what the cautions say" do
     load_here(left_behind: "The thigh pad is often left at 10.")
-    call(:put, "/api/clients/#{person[:id]}/cautions/blood_pressure", { version: nil })
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "blood_pressure", version: nil })
     notes = step("@before")["notes"]
     marks = advised.map { |label, mark| "#{label} #{mark}" }.join(", ").sub(/\A./, &:upcase)
     expect(notes).to include("Lightest here: 5 kg, pin at 5.", "#{marks}: worked out together, so set them all now and sit once.", "The thigh pad is often left at 10.")
@@ -46,7 +46,7 @@ RSpec.describe "Whole fittings over HTTP" do
   Verglas::Fitting::Cautions::RULES.each_key do |name|
     it "tells before anyone sits what #{name} asks for" do
       does = Verglas::Formats::Words.say("cautions.#{name}.does")
-      call(:put, "/api/clients/#{person[:id]}/cautions/#{name}", { version: nil })
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: name, version: nil })
       expect(step("@before")["notes"].grep(/#{Regexp.escape(does)}\z/).size).to eq(1)
     end
   end
@@ -89,29 +89,29 @@ RSpec.describe "Whole fittings over HTTP" do
       call(:patch, "/api/clients/#{person[:id]}", { version: loft.clients.find(person[:id])[:version], body_mass_kg: 80 })
       belt = ->(kg) { call(:post, "#{path}/loads", { wanted_kg: kg })["belt"]["worn"] }
       expect([belt.call(40), belt.call(42.5)]).to eq([false, true])
-      call(:put, "/api/clients/#{person[:id]}/cautions/blood_pressure", { version: nil })
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "blood_pressure", version: nil })
       expect(belt.call(5)).to be(true)
-      call(:put, "/api/clients/#{person[:id]}/cautions/pregnancy", { version: nil })
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "pregnancy", version: nil })
       expect(call(:post, "#{path}/loads", { wanted_kg: 50 })["belt"]).to eq({ "worn" => false, "says" => "No lap belt: a caution says so." })
     end
 
     it "halves the light set for a knee that was cleared, and says so in the steps" do
       load_here
-      call(:put, "/api/clients/#{person[:id]}/cautions/knee", { version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" })
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" })
       expect(call(:post, "#{path}/loads", { wanted_kg: 40 })["light"]["text"]).to eq("10 kg")
       expect([step("@light")["do"], step("@watch")["do"]]).to match([/half of the usual/, /half of the range/])
     end
 
     it "never goes above what a clinician allows, and accepts nothing above it by any door" do
       load_here
-      call(:put, "/api/clients/#{person[:id]}/cautions/back", { version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 16 })
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 16 })
       found = call(:post, "#{path}/loads", { wanted_kg: 40, last: "easy" })
       expect([found["load"]["text"], found["up"], found["next_time"]["text"], found["remarks"]]).to eq(["15 kg", nil, "15 kg", ["A clinician allows up to 16 kg."]])
       [{ "load_kg" => 20 }, { "left_kg" => 20 }].each do |work|
         refused = call(:post, "#{path}/acceptance", { marks: advised, version: 1, work: Verglas::Web::Sheet::NO_WORK.merge(work), reason: "He is strong." })
         expect(refused["code"]).to eq("past_load_limit")
       end
-      expect(call(:put, "/api/clients/#{person[:id]}/cautions/knee", { version: nil, load_to_kg: 10 })).to include("code" => "degrees_uncleared")
+      expect(call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil, load_to_kg: 10 })).to include("code" => "degrees_uncleared")
     end
 
     it "remarks on left against right, and on a curl against the extension of the same station" do

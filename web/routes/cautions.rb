@@ -3,24 +3,37 @@
 module Verglas
   module Web
     module Routes
-      # A client's cautions.
+      # A client's cautions. Which one is meant stands in the body: an address says nothing of anybody's health.
       module Cautions
         def self.registered(app)
+          app.helpers Helpers
           app.get("/api/clients/:id/cautions") { |id| reply(Views::Cautions.page(gym, client_row(id))) }
 
-          app.put("/api/clients/:id/cautions/:caution") do |id, caution|
-            write_once do
-              client = client_row(id)
-              Fitting::Cautions.fetch(caution)
-              gym.cautions.put(client[:id], caution, version: input[:version], by: staff[:id], **Inputs::Caution.fields(input))
-              Views::Cautions.page(gym, client)
-            end
+          app.put("/api/clients/:id/cautions") do |id|
+            write_caution(id) { |client, caution| gym.cautions.put(client, caution, version: input[:version], by: staff[:id], **Inputs::Caution.fields(input)) }
           end
 
-          app.delete("/api/clients/:id/cautions/:caution") do |id, caution|
+          # One that was written by mistake; one that is over is cleared by a clinician.
+          app.post("/api/clients/:id/cautions/removal") do |id|
+            reason = input[:reason].strip
+            raise Invalid.new(:removal_unexplained, path: "/reason") if reason.empty?
+
+            write_caution(id) { |client, caution| gym.cautions.remove(client, caution, version: input[:version], by: staff[:id], reason: reason) }
+          end
+
+          app.post("/api/clients/:id/cautions/return") do |id|
+            write_caution(id) { |client, caution| gym.cautions.put_back(client, caution, version: input[:version]) }
+          end
+        end
+
+        # What these routes share.
+        module Helpers
+          # Yields the client's id and the caution's name; answers the page as it stands then.
+          def write_caution(id)
             write_once do
               client = client_row(id)
-              gym.cautions.delete(client[:id], caution, version: Integer(request.params["version"], 10))
+              Fitting::Cautions.fetch(input[:caution])
+              yield client[:id], input[:caution]
               Views::Cautions.page(gym, client)
             end
           end

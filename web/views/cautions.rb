@@ -8,12 +8,18 @@ module Verglas
         module_function
 
         def page(gym, client)
-          { client: Client.summary(client), cautions: gym.cautions.of(client[:id]).map { |row| one(row) }, kinds: kinds }
+          { client: Client.summary(client), cautions: gym.cautions.of(client[:id]).map { |row| one(row) }, removed: gym.cautions.removed(client[:id]).map { |row| removed(row) },
+            kinds: kinds }
         end
 
         # With its note: for the page where it is written.
         def one(row)
           { **line(row), since: row[:since]&.iso8601, note: Store::Secrets.open(row[:note_cipher], :caution), version: row[:version], by: row[:by_name] }
+        end
+
+        # Taken out: by whom, when and why.
+        def removed(row)
+          { **line(row), version: row[:version], removed_by: row[:removed_by_name], removed_at: row[:removed_at].iso8601, reason: Store::Secrets.open(row[:removal_cipher], :caution_removal) }
         end
 
         # Without its note: for card and bench. What it does, and whose word it defers to.
@@ -54,7 +60,7 @@ module Verglas
         end
 
         def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
-        private_class_method :kinds, :bar, :narrowed, :words
+        private_class_method :kinds, :removed, :bar, :narrowed, :words
       end
     end
   end

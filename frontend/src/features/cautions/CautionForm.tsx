@@ -63,13 +63,13 @@ type Props = {
   busy: boolean;
   thrown: unknown;
   onKeep: (name: string, version: number | null, fields: CautionFields) => void;
-  onRemove: (caution: Caution) => void;
+  onMistaken: () => void;
 };
 
 const number = (text: string): number | null => (text.trim() === "" ? null : parseNumber(text));
 const PATHS = ["/cleared_by", "/cleared_on", "/since", "/bend_from_deg", "/bend_to_deg", "/load_to_kg"];
 
-export function CautionForm({ caution, kinds, busy, thrown, onKeep, onRemove }: Props) {
+export function CautionForm({ caution, kinds, busy, thrown, onKeep, onMistaken }: Props) {
   const [name, setName] = useState<string>(caution?.name ?? kinds[0]?.name ?? "");
   const [side, setSide] = useState<CautionFields["side"]>((caution?.side as CautionFields["side"]) ?? "");
   const [since, setSince] = useState(caution?.since ?? null);
@@ -173,11 +173,7 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onRemove }: 
         <PrimaryButton type="submit" isDisabled={busy}>
           Keep
         </PrimaryButton>{" "}
-        {caution ? (
-          <QuietButton onPress={() => onRemove(caution)} isDisabled={busy}>
-            Remove this caution
-          </QuietButton>
-        ) : null}
+        {caution ? <QuietButton onPress={onMistaken}>Written by mistake</QuietButton> : null}
       </span>
     </Sheet>
   );

@@ -3,19 +3,20 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
 import styled from "styled-components";
-import { api, newKey, Refused, unwrap } from "../../api/client";
+import { api, newKey, refusal, Refused, unwrap } from "../../api/client";
 import { cautionsQuery, meQuery } from "../../api/queries";
 import type { Caution, Cautions } from "../../api/types";
 import { useTitle } from "../../app/Shell";
-import { dayText } from "../../model/dates";
+import { dayText, momentText } from "../../model/dates";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
-import { Empty, Muted, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
+import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
 import { CautionForm, type CautionFields } from "./CautionForm";
 import { cautionWords } from "./CautionLines";
+import { TakeOut } from "./TakeOut";
 
 const Row = styled.li`
   display: grid;
@@ -29,43 +30,47 @@ export function CautionsPage() {
   const page = useQuery({ ...cautionsQuery(id), refetchOnWindowFocus: false });
   const me = useQuery(meQuery);
   const [open, setOpen] = useState<Caution | "new" | null>(null);
+  const [mistaken, setMistaken] = useState(false);
   const queryClient = useQueryClient();
   useTitle(page.data ? `Cautions: ${page.data.client.name}` : "Cautions");
   const done = (kept: Cautions) => {
     setOpen(null);
+    setMistaken(false);
     queryClient.setQueryData(cautionsQuery(id).queryKey, kept);
     void queryClient.invalidateQueries({ queryKey: ["client", id] });
   };
+  const onError = (thrown: unknown) => {
+    if (thrown instanceof Refused && thrown.status === 409)
+      void queryClient.invalidateQueries({ queryKey: cautionsQuery(id).queryKey });
+  };
+  const params = () => ({ path: { id }, header: newKey() });
   const keep = useMutation({
-    mutationFn: ({ name, version, fields }: { name: string; version: number | null; fields: CautionFields }) =>
-      unwrap(
-        api.PUT("/api/clients/{id}/cautions/{caution}", {
-          params: { path: { id, caution: name }, header: newKey() },
-          body: { version, ...fields },
-        }),
-      ),
+    mutationFn: (body: { caution: string; version: number | null } & CautionFields) =>
+      unwrap(api.PUT("/api/clients/{id}/cautions", { params: params(), body })),
     onSuccess: done,
-    onError: (thrown) => {
-      if (thrown instanceof Refused && thrown.status === 409)
-        void queryClient.invalidateQueries({ queryKey: cautionsQuery(id).queryKey });
-    },
+    onError,
   });
-  const remove = useMutation({
-    mutationFn: (caution: Caution) =>
-      unwrap(
-        api.DELETE("/api/clients/{id}/cautions/{caution}", {
-          params: { path: { id, caution: caution.name }, query: { version: caution.version }, header: newKey() },
-        }),
-      ),
+  const takeOut = useMutation({
+    mutationFn: (body: { caution: string; version: number; reason: string }) =>
+      unwrap(api.POST("/api/clients/{id}/cautions/removal", { params: params(), body })),
     onSuccess: done,
+    onError,
+  });
+  const putBack = useMutation({
+    mutationFn: ({ name, version }: { name: string; version: number }) =>
+      unwrap(api.POST("/api/clients/{id}/cautions/return", { params: params(), body: { caution: name, version } })),
+    onSuccess: done,
+    onError,
   });
   if (!page.data || !me.data) return null;
-  const { client, cautions, kinds } = page.data;
+  const { client, cautions, removed, kinds } = page.data;
   const locale = me.data.gym.locale;
   const free = kinds.filter(({ name }) => !cautions.some((caution) => caution.name === name));
   const close = () => {
     keep.reset();
+    takeOut.reset();
     setOpen(null);
+    setMistaken(false);
   };
   return (
     <Page>
@@ -81,41 +86,78 @@ export function CautionsPage() {
           faintness, numbness, sudden joint pain, a hot or swollen calf: stop at once and get help.
         </Notice>
       </div>
-      {cautions.length === 0 ? <Empty>No caution is known. Ask before the first fitting.</Empty> : null}
-      <Rows>
-        {cautions.map((caution) => (
-          <Row key={caution.name} data-caution={caution.name}>
-            <span>
-              <Strong>{cautionWords(caution).replace(/^./, (letter) => letter.toUpperCase())}</Strong>
-              <br />
-              {caution.does}
-              <br />
-              <Small>{details(caution, locale)}</Small>
-            </span>
-            <SecondaryButton onPress={() => setOpen(caution)}>Correct</SecondaryButton>
-          </Row>
-        ))}
-      </Rows>
+      {cautions.length === 0 ? (
+        <Empty>No caution is known. Ask before the first fitting.</Empty>
+      ) : (
+        <Rows>
+          {cautions.map((caution) => (
+            <Row key={caution.name} data-caution={caution.name}>
+              <span>
+                <Strong>{sentence(cautionWords(caution))}</Strong>
+                <br />
+                {caution.does}
+                <br />
+                <Small>{details(caution, locale)}</Small>
+              </span>
+              <SecondaryButton onPress={() => setOpen(caution)}>Correct</SecondaryButton>
+            </Row>
+          ))}
+        </Rows>
+      )}
       <p style={{ marginTop: "1.25rem" }}>
         <PrimaryButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
           Add a caution
         </PrimaryButton>
       </p>
+      {removed.length > 0 ? (
+        <Section style={{ marginTop: space(8) }}>
+          <SectionTitle>Taken out, as written by mistake</SectionTitle>
+          {putBack.error ? (
+            <Notice tone="wrong">{refusal(putBack.error)?.message ?? "It could not be put back."}</Notice>
+          ) : null}
+          <Rows>
+            {removed.map((caution) => (
+              <Row key={caution.name} data-removed={caution.name}>
+                <span>
+                  {sentence(cautionWords(caution))}
+                  <br />
+                  <Small>
+                    {caution.reason} · {caution.removed_by}, {momentText(caution.removed_at, locale, new Date())}
+                  </Small>
+                </span>
+                <SecondaryButton onPress={() => putBack.mutate(caution)} isDisabled={putBack.isPending}>
+                  Put back
+                </SecondaryButton>
+              </Row>
+            ))}
+          </Rows>
+        </Section>
+      ) : null}
       {open ? (
         <Dialogue title={open === "new" ? "Add a caution" : open.title} isOpen onClose={close}>
-          <CautionForm
-            caution={open === "new" ? null : open}
-            kinds={open === "new" ? free : kinds}
-            busy={keep.isPending || remove.isPending}
-            thrown={keep.error ?? remove.error}
-            onKeep={(name, version, fields) => keep.mutate({ name, version, fields })}
-            onRemove={(caution) => remove.mutate(caution)}
-          />
+          {open !== "new" && mistaken ? (
+            <TakeOut
+              busy={takeOut.isPending}
+              thrown={takeOut.error}
+              onTakeOut={(reason) => takeOut.mutate({ caution: open.name, version: open.version, reason })}
+            />
+          ) : (
+            <CautionForm
+              caution={open === "new" ? null : open}
+              kinds={open === "new" ? free : kinds}
+              busy={keep.isPending}
+              thrown={keep.error}
+              onKeep={(caution, version, fields) => keep.mutate({ caution, version, ...fields })}
+              onMistaken={() => setMistaken(true)}
+            />
+          )}
         </Dialogue>
       ) : null}
     </Page>
   );
 }
+
+const sentence = (words: string) => words.replace(/^./, (letter) => letter.toUpperCase());
 
 function details(caution: Caution, locale: string): string {
   const now = new Date();
