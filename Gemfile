@@ -27,6 +27,7 @@ group :test do
   gem "cuprite", "~> 0.17"
   gem "ferrum", "~> 0.17"
   gem "nokogiri", "~> 1.18.10"
+  gem "parallel_tests", "~> 4.7", require: false
   gem "rack-test", "~> 2.2"
   gem "rspec", "~> 3.13"
   gem "simplecov", "~> 0.22", require: false

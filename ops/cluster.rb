@@ -60,10 +60,12 @@ module Verglas
       def drop(name) = ask("postgres", "DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
       def port = Integer(File.read(File.join(@asked, "port")))
 
+      # The file into which the server writes.
+      def log = File.join(@folder, "log")
+
       private
 
       def data = File.join(@folder, "data")
-      def log = File.join(@folder, "log")
       def password = File.read(File.join(@asked, "password"))
       def root? = Process.uid.zero?
 

@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
-# For specs that need PostgreSQL: this project's own cluster on a free port, one database, emptied before each example.
+# For specs that need PostgreSQL: this project's own cluster on a free port, one database, emptied before each example. Where
+# specs run side by side (TEST_ENV_NUMBER, of parallel_tests), each process has a cluster of its own.
 require "spec_helper"
 require_relative "../ops/cluster"
 
 module TestDatabase
-  CLUSTER = Verglas::Ops::Cluster.new(File.join(Verglas::ROOT, "var", "postgres-test"))
+  CLUSTER = Verglas::Ops::Cluster.new(File.join(Verglas::ROOT, "var", "postgres-test#{ENV.fetch("TEST_ENV_NUMBER", nil)}"))
   NAME = "verglas_test"
 
   def self.prepare

@@ -3,6 +3,7 @@
 # For every spec. Loads the core and its documents only: what needs the database asks for database_helper.
 require "simplecov"
 SimpleCov.start do
+  command_name "RSpec #{ENV.fetch("TEST_ENV_NUMBER", nil)}"
   enable_coverage :branch
   add_filter "/spec/"
   add_filter "/vendor/"

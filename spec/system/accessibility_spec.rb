@@ -61,7 +61,7 @@ RSpec.describe "Every screen" do
         "@write" => "Note" }.each do |step, text|
         find("[data-step='#{step}'] button", match: :first).click
         expect(page).to have_text(text)
-        all("summary").each(&:click)
+        all("summary", wait: 0).each(&:click)
         look step, engine
       end
     end
