@@ -31,6 +31,14 @@ module Verglas
 
       # nil where nothing is taped, so that nothing is claimed.
       def grade = findings.empty? ? nil : SEVERITIES[score.worst]
+
+      # Whether the grade is no more than likely: in line has to be so of every number, anything worse of one.
+      def likely?
+        known = graded.reject(&:by_hand)
+        deciding = known.select { |one| one.finding.severity == score.worst }
+        score.worst.zero? ? known.any?(&:likely?) : deciding.all?(&:likely?)
+      end
+
       def by_hand = @by_hand ||= mechanics.class.by_hand(estimate)
 
       # SD of a quantity, body and taped constants together; nine in ten lie in the interval [low, high].

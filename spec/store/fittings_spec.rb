@@ -25,7 +25,7 @@ RSpec.describe Verglas::Store::Tables::Fittings do
   it "changes nothing once accepted" do
     loft.fittings.accept(draft[:id], version: 1, marks: marks, result: {}, computed_from: {}, by: account)
     expect { loft.fittings.save(draft[:id], version: 2, marks: marks, by: account) }.to raise_error(Verglas::Store::Stale)
-    expect { loft.fittings.discard(draft[:id], version: 2) }.to raise_error(Verglas::Store::Stale)
+    expect { loft.fittings.discard(draft[:id], version: 2, by: account) }.to raise_error(Verglas::Store::Stale)
   end
 
   it "lets two savers at once through one after the other: one wins, one is told" do

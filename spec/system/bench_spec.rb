@@ -142,16 +142,51 @@ RSpec.describe "The bench in the browser" do
     expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved')).length")).to eq(0)
   end
 
-  it "lets a fitting that was opened by mistake go, after asking" do
+  it "lets a fitting that was opened by mistake go, after asking, and opens it again" do
     open_bench
+    find("[aria-label^='Roller one mark up']").click
+    kept
     click_button "Discard"
     within("[role=dialog]") { click_button "Keep it open" }
-    expect(db[:fittings].count).to eq(1)
+    expect(db[:fittings].get(:state)).to eq("draft")
     click_button "Discard"
     expect_accessible("the question before discarding")
     within("[role=dialog]") { click_button "Discard it" }
     expect(page).to have_css("h1", text: "Matteus Orr")
-    expect(db[:fittings].count).to eq(0)
+    expect(page).to have_text("The fitting is discarded.")
+    expect(db[:fittings].get(:state)).to eq("discarded")
+    click_button "Open it again"
+    expect(mark("roller")).to eq("E")
+    visit "/clients/#{draft[:client_id]}"
+    expect(page).to have_no_text("The fitting is discarded.")
+  end
+
+  it "goes on with what stands here when a colleague discarded the fitting meanwhile" do
+    colleague = staff(loft, email: "tobias@netloft.example", name: "Tobias Wick")
+    open_bench
+    loft.fittings.discard(draft[:id], version: 1, by: colleague)
+    find("[aria-label^='Roller one mark up']").click
+    expect(page).to have_css("[role=dialog]", text: "Tobias Wick discarded this fitting")
+    expect_accessible("a fitting discarded meanwhile")
+    click_button "Open it again with yours"
+    kept
+    row = loft.fittings.find(draft[:id])
+    expect([row[:state], row[:marks]["roller"]]).to eq(%w[draft E])
+    loft.fittings.discard(row[:id], version: row[:version], by: colleague)
+    visit "/fittings/#{draft[:id]}"
+    expect(page).to have_text("Tobias Wick discarded this fitting")
+  end
+
+  it "says so when the server can never keep what stands here, and goes on with the marks that are there now" do
+    open_bench
+    renamed = Worked::MACHINES.fetch("slide_back")["adjusters"].map { |one| one["label"] == "roller" ? one.merge("marks" => one["marks"].map { |mark| "#{mark}2" }) : one }
+    loft.machines.update(here[:id], version: 1, by: account, description: { constants: here[:constants].to_h, adjusters: renamed, exercises: {} })
+    find("[aria-label^='Start one mark up']").click
+    expect(page).to have_css("[data-saving=refused]", text: "not kept on the server")
+    visit page.current_path
+    expect(mark("start")).to eq("4")
+    expect(mark("roller")).to end_with("2")
+    kept
   end
 
   it "shows both versions when a colleague changed the same fitting, and overwrites nothing unasked" do

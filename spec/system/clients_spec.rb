@@ -68,12 +68,16 @@ RSpec.describe "Clients in the browser" do
     expect(mark("roller")).to eq("II")
   end
 
-  it "takes a reading back" do
+  it "takes a reading back, and puts it back as it was read" do
     person = client(loft, account, name: "Ione Fairweather", stature: 1700)
     visit "/clients/#{person[:id]}/tape"
     click_button(text: /\AHeight/)
     click_button "Remove"
-    expect(page).to have_text("Reading removed.")
+    expect(page).to have_text("Height removed.")
     expect(db[:readings].count).to eq(0)
+    click_button "Put it back"
+    expect(page).to have_text("Height kept: 170.0 cm.")
+    expect(page).to have_no_button("Put it back")
+    expect(db[:readings].first).to include(observation: "stature", value_mm: 1700, confirmed: false)
   end
 end

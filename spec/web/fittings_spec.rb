@@ -111,11 +111,33 @@ RSpec.describe "Fittings over HTTP" do
   it "lets a draft go, and answers the same when the request is sent again" do
     key = SecureRandom.uuid
     2.times do
-      expect(call(:post, "#{path}/discard", { version: 1 }, key: key)).to eq({ "ok" => true })
-      expect([status, db[:fittings].count]).to eq([200, 0])
+      expect(call(:post, "#{path}/discard", { version: 1 }, key: key)).to include("state" => "discarded", "version" => 2, "by" => "Maren Oldcastle")
+      expect(status).to eq(200)
     end
+    expect([call(:get, "/api/floor")["open"], call(:get, "/api/clients/#{person[:id]}")["card"].filter_map { |line| line["draft"] }]).to eq([[], []])
+    closed = call(:patch, path, { marks: advised, version: 1 })
+    expect([status, closed["code"], closed["current"]["state"]]).to eq([409, "fitting_closed", "discarded"])
+    expect([call(:get, path)["state"], status]).to eq(["discarded", 200])
+  end
+
+  it "opens what was discarded again as it stood, unless another was opened in its place" do
+    call(:patch, path, { marks: advised.merge("roller" => "B"), note: "Sore shin", version: 1 })
+    call(:post, "#{path}/discard", { version: 2 })
+    call(:post, "#{path}/return", { version: 2 })
+    expect(status).to eq(409)
+    expect(call(:post, "#{path}/return", { version: 3 })).to include("state" => "draft", "version" => 4, "note" => "Sore shin", "marks" => advised.merge("roller" => "B"))
+    call(:post, "#{path}/discard", { version: 4 })
+    other = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })
+    expect([call(:post, "#{path}/return", { version: 5 })["code"], status]).to eq(["draft_exists", 422])
+    expect(db[:fittings].where(state: "draft").select_map(:id)).to eq([other["id"]])
+  end
+
+  it "keeps what was discarded for a week" do
     call(:post, "#{path}/discard", { version: 1 })
-    expect(status).to eq(404)
+    db[:fittings].update(updated_at: Time.now - (8 * 86_400))
+    other = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
+    call(:post, "/api/fittings/#{other}/discard", { version: 1 })
+    expect(db[:fittings].select_map(:id)).to eq([other])
   end
 
   it "shows on the floor what was left open" do

@@ -35,7 +35,7 @@ module Verglas
         def prepared = @gym.db.prepared_statement(:fitting_on_bench) || joined.prepare(:first, :fitting_on_bench)
 
         def number
-          Sequel.case({ { Sequel[:fittings][:state] => "draft" } => Sequel[:machines][:description_number] }, Sequel[:fittings][:description_number])
+          Sequel.case({ { Sequel[:fittings][:state] => %w[draft discarded] } => Sequel[:machines][:description_number] }, Sequel[:fittings][:description_number])
         end
 
         def joined

@@ -12,6 +12,7 @@ module Verglas
         SECRET = %i[note cue reason].freeze
         # The steps hold why one was skipped, in somebody's own words.
         SECRET_JSON = %i[flow].freeze
+        DISCARDED_DAYS = 7
 
         def initialize(gym)
           @gym = gym
@@ -55,8 +56,16 @@ module Verglas
           end
         end
 
-        def discard(id, version:)
-          drafts(id, version).delete.positive? || raise(Stale, find(id))
+        # Let go, and kept for DISCARDED_DAYS so that it can be opened again; what was let go before that goes for good.
+        def discard(id, version:, by:)
+          long_ago = Time.now - (DISCARDED_DAYS * 86_400)
+          dataset.where(state: "discarded").where { updated_at < long_ago }.delete
+          change(id, version: version, state: "discarded", updated_by: by)
+        end
+
+        # A discarded one is a draft again, unless another was opened in its place.
+        def reopen(id, version:, by:)
+          ConstraintErrors.translate { change(id, version: version, from: "discarded", state: "draft", updated_by: by) }
         end
 
         private
@@ -71,12 +80,10 @@ module Verglas
         def accepted(client_id, machine_id) = dataset.where(client_id: client_id, machine_id: machine_id, state: "accepted").order(Sequel.desc(:accepted_at))
 
         # Only a draft changes, and only the version which the writer saw.
-        def change(id, version:, **fields)
-          row = drafts(id, version).returning.update(**fields, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
+        def change(id, version:, from: "draft", **fields)
+          row = dataset.where(id: id, version: version, state: from).returning.update(**fields, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
           row || raise(Stale, find(id))
         end
-
-        def drafts(id, version) = dataset.where(id: id, version: version, state: "draft")
 
         def columns(sheet)
           fields = sheet.slice(*PLAIN)

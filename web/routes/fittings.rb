@@ -77,8 +77,15 @@ module Verglas
           app.post("/api/fittings/:id/discard") do |id|
             write_once do
               bench(id)
-              gym.fittings.discard(id, version: input[:version])
-              { ok: true }
+              Views::Fitting.state(gym.fittings.discard(id, version: input[:version], by: staff[:id]), by: staff[:name])
+            end
+          end
+
+          # What was discarded is open again.
+          app.post("/api/fittings/:id/return") do |id|
+            write_once do
+              bench(id)
+              Views::Fitting.state(gym.fittings.reopen(id, version: input[:version], by: staff[:id]), by: staff[:name])
             end
           end
         end

@@ -11,7 +11,7 @@ module Verglas
         def of(evaluation)
           steps = Verglas::Fitting::Neighbours.steps(evaluation)
           Views.rounded(
-            marks: evaluation.marks, grade: evaluation.grade, findings: findings(evaluation, steps),
+            marks: evaluation.marks, grade: evaluation.grade, likely: evaluation.likely?, findings: findings(evaluation, steps),
             quantities: evaluation.quantities, motion: motion(evaluation.quantities), joint: joint(evaluation), aids: aids(evaluation.wishes),
             steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, lens: lens(evaluation),
             figure: Verglas::Fitting::Figure.of(evaluation)

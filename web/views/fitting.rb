@@ -10,11 +10,8 @@ module Verglas
 
         module_function
 
-        # The bench of a draft; the record, as it was kept, of an accepted one.
-        def page(bench, gym)
-          row = bench.fitting
-          row[:state] == "draft" ? draft(bench, gym) : record(bench, gym)
-        end
+        # The bench of what is not closed; the record, as it was kept, of what is.
+        def page(bench, gym) = bench.fitting[:accepted_at] ? record(bench, gym) : draft(bench, gym)
 
         def record(bench, gym)
           row = bench.fitting

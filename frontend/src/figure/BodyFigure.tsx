@@ -12,6 +12,7 @@ const Drawing = styled.svg`
   width: 100%;
   text {
     font-family: ${font.mark};
+    word-spacing: -0.3em;
     font-weight: ${font.strong};
     font-size: 33px;
     fill: ${colour.ink};

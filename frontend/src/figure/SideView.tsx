@@ -30,6 +30,7 @@ const Drawing = styled.svg`
   }
   > g > text {
     font-family: ${font.mark};
+    word-spacing: -0.3em;
     font-weight: ${font.strong};
     font-size: 27px;
     fill: ${colour.ink};

@@ -47,6 +47,7 @@ export function standing(at: Lengths) {
     capsule(ankle, at("calf_half") * 0.78, knee, at("knee_front") * 0.9),
     capsule(knee, at("knee_front") * 0.95, hip, at("hip_rise") * 0.95),
     capsule(hip, at("hip_rise"), [0, shoulder[1] - 78], 84),
+    capsule([0, shoulder[1] - 20], 46, [6, at("stature") * 0.9], 42),
     head(at, [8, at("stature") * 0.948 - 34]),
   ];
   return { hip, shoulder, limbs };

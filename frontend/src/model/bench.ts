@@ -7,6 +7,7 @@ export type Saving =
   | { kind: "kept"; at: string | null }
   | { kind: "saving" }
   | { kind: "waiting" }
+  | { kind: "refused"; message: string }
   | { kind: "conflict"; theirs: FittingState };
 
 export type Bench = {
@@ -32,8 +33,9 @@ export type BenchEvent =
   | { type: "saving" }
   | { type: "saved"; sheet: Sheet; version: number; at: string | null }
   | { type: "unsaved" }
+  | { type: "refused"; message: string }
   | { type: "conflict"; theirs: FittingState }
-  | { type: "keepMine" }
+  | { type: "keepMine"; version: number }
   | { type: "takeTheirs" };
 
 /** Begins at the step where the fitting was left, or at the first. */
@@ -166,11 +168,13 @@ export function benchReducer(bench: Bench, event: BenchEvent): Bench {
       };
     case "unsaved":
       return { ...bench, saving: { kind: "waiting" } };
+    case "refused":
+      return { ...bench, saving: { kind: "refused", message: event.message } };
     case "conflict":
       return { ...bench, saving: { kind: "conflict", theirs: event.theirs } };
     case "keepMine":
       return bench.saving.kind === "conflict"
-        ? { ...bench, version: bench.saving.theirs.version, saving: { kind: "saving" } }
+        ? { ...bench, version: event.version, saving: { kind: "saving" } }
         : bench;
     case "takeTheirs":
       return bench.saving.kind === "conflict"

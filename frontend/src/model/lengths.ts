@@ -11,6 +11,9 @@ export const lengthText = (mm: number, unit: LengthUnit): string => `${(mm / MM_
 /** 604 mm -> 60.4 */
 export const lengthIn = (mm: number, unit: LengthUnit): number => Number((mm / MM_PER[unit]).toFixed(1));
 
+/** As exact as it was read: 604 mm -> 60.4, without rounding. */
+export const fromMm = (mm: number, unit: LengthUnit): number => mm / MM_PER[unit];
+
 export const toMm = (value: number, unit: LengthUnit): number => value * MM_PER[unit];
 
 /** "60,4" or "60.4" -> 60.4; null for what is not a number. */

@@ -51,6 +51,7 @@ export const GuidedItem = styled(Button)`
   }
   b {
     font-family: ${font.mark};
+    word-spacing: -0.3em;
   }
   small {
     grid-column: 1 / -1;

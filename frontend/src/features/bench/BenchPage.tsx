@@ -6,8 +6,9 @@ import { fittingQuery, meQuery } from "../../api/queries";
 import { useTitle } from "../../app/Shell";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
-import { Page } from "../../ui/Page";
+import { Page, PageHead, Title } from "../../ui/Page";
 import { Bench } from "./Bench";
+import { Discarded } from "./Discarded";
 import { Record } from "./Record";
 
 export function BenchPage() {
@@ -23,9 +24,20 @@ export function BenchPage() {
       </Page>
     );
   if (!fitting.data || !me.data) return null;
-  return fitting.data.state === "draft" ? (
-    <Bench key={id} fitting={fitting.data} me={me.data} />
-  ) : (
-    <Record fitting={fitting.data} />
-  );
+  const { state, client, machine, version, by } = fitting.data;
+  if (state === "discarded")
+    return (
+      <Page>
+        <PageHead>
+          <Title>
+            {client.name} on {machine.name}
+          </Title>
+        </PageHead>
+        <Discarded id={id} version={version}>
+          {by} discarded this fitting: nothing of it is on the card.
+        </Discarded>
+        <QuietLink to={`/clients/${client.id}`}>To the card</QuietLink>
+      </Page>
+    );
+  return state === "draft" ? <Bench key={id} fitting={fitting.data} me={me.data} /> : <Record fitting={fitting.data} />;
 }

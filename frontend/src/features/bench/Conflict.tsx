@@ -2,12 +2,15 @@ import same from "fast-deep-equal";
 import type { Dispatch } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
+import { refusal } from "../../api/client";
 import type { FittingState, MachineOnBench, Marks, Sheet } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
+import { Notice } from "../../ui/Notice";
 import { space } from "../../ui/tokens";
+import { useReopen } from "./Discarded";
 
 const Versions = styled.div`
   display: grid;
@@ -64,7 +67,9 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
           {tags(mine.marks)}
         </div>
         {besides.length > 0 ? <p>Besides the marks these differ: {besides.join(", ")}.</p> : null}
-        {closed ? (
+        {theirs.state === "discarded" ? (
+          <GoOn theirs={theirs} onOpen={(now) => dispatch({ type: "keepMine", version: now.version })} />
+        ) : closed ? (
           <p>
             It stands as they closed it.{" "}
             <Link to={`/fittings/${theirs.id}`} reloadDocument>
@@ -74,10 +79,32 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
         ) : (
           <MarkRow>
             <PrimaryButton onPress={() => dispatch({ type: "takeTheirs" })}>Take theirs</PrimaryButton>
-            <SecondaryButton onPress={() => dispatch({ type: "keepMine" })}>Keep mine</SecondaryButton>
+            <SecondaryButton onPress={() => dispatch({ type: "keepMine", version: theirs.version })}>
+              Keep mine
+            </SecondaryButton>
           </MarkRow>
         )}
       </Versions>
     </Dialogue>
+  );
+}
+
+/** It was discarded meanwhile: opened again, it goes on with what stands here. */
+function GoOn({ theirs, onOpen }: { theirs: FittingState; onOpen: (now: FittingState) => void }) {
+  const reopen = useReopen(theirs.id);
+  return (
+    <>
+      {reopen.error ? (
+        <Notice tone="wrong">{refusal(reopen.error)?.message ?? "It could not be opened again."}</Notice>
+      ) : null}
+      <MarkRow>
+        <PrimaryButton
+          isDisabled={reopen.isPending}
+          onPress={() => reopen.mutate(theirs.version, { onSuccess: onOpen })}
+        >
+          Open it again with yours
+        </PrimaryButton>
+      </MarkRow>
+    </>
   );
 }

@@ -8,7 +8,8 @@ import { MarkRow } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { type DraftKey, forgetUnsaved } from "./useDraft";
 
-/** Lets a fitting go that was opened by mistake, after asking: what was accepted before stays on the card. */
+/** Lets a fitting go that was opened by mistake, after asking: what was accepted before stays on the card, and it can
+ *  be opened again for a week. */
 export function Discard({ draft, clientId, version }: { draft: DraftKey; clientId: string; version: number }) {
   const id = draft.fitting;
   const [asking, setAsking] = useState(false);
@@ -17,11 +18,11 @@ export function Discard({ draft, clientId, version }: { draft: DraftKey; clientI
   const discard = useMutation({
     mutationFn: () =>
       unwrap(api.POST("/api/fittings/{id}/discard", { params: { path: { id }, header: newKey() }, body: { version } })),
-    onSuccess: async () => {
+    onSuccess: async (state) => {
       forgetUnsaved(draft);
       queryClient.removeQueries({ queryKey: ["fitting", id] });
       await queryClient.invalidateQueries();
-      await navigate(`/clients/${clientId}`);
+      await navigate(`/clients/${clientId}`, { state: { discarded: { id, version: state.version } } });
     },
   });
   return (
@@ -31,7 +32,7 @@ export function Discard({ draft, clientId, version }: { draft: DraftKey; clientI
         {discard.error ? (
           <Notice tone="wrong">{refusal(discard.error)?.message ?? "It could not be discarded."}</Notice>
         ) : null}
-        <p>Its marks are let go and nothing goes on the card. What was accepted before stays.</p>
+        <p>Nothing of it goes on the card; what was accepted before stays. For a week it can be opened again.</p>
         <MarkRow style={{ marginTop: "1rem" }}>
           <PrimaryButton onPress={() => setAsking(false)}>Keep it open</PrimaryButton>
           <SecondaryButton onPress={() => discard.mutate()} isDisabled={discard.isPending}>

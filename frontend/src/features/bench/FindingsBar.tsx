@@ -44,6 +44,7 @@ const Number = styled.p`
     font-weight: ${font.strong};
     line-height: 1.25;
     letter-spacing: -0.04em;
+    word-spacing: -0.3em;
   }
 `;
 const Says = styled.p`

@@ -15,10 +15,11 @@ export function Kept({ saving, locale }: { saving: Saving; locale: string }) {
     kept: () => `kept ${momentText(saving.kind === "kept" ? saving.at : null, locale, new Date())}`,
     saving: () => "keeping…",
     waiting: () => "server not reached: kept on this tablet, tried again by itself",
+    refused: () => `not kept on the server: ${saving.kind === "refused" ? saving.message : ""}`,
     conflict: () => "two versions",
   };
   return (
-    <Line $waiting={saving.kind === "waiting"} role="status" data-saving={saving.kind}>
+    <Line $waiting={saving.kind === "waiting" || saving.kind === "refused"} role="status" data-saving={saving.kind}>
       {words[saving.kind]()}
     </Line>
   );

@@ -50,7 +50,7 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
     <VerdictArea>
       <VerdictLine>
         <Strong>{asAdvised ? advice.status_name : "Changed from the advised"}</Strong>
-        {evaluation.grade ? <BandName band={evaluation.grade} /> : null}
+        {evaluation.grade ? <BandName band={evaluation.grade} likely={evaluation.likely ?? false} /> : null}
         {asAdvised ? null : (
           <QuietButton onPress={() => dispatch({ type: "setAll", marks: advice.marks, aids: advice.aids })}>
             Back to the advised

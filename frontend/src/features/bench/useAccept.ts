@@ -16,7 +16,8 @@ function keyOf(name: string) {
   return key;
 }
 
-/** Pressed while the last change is on its way, it waits for it. What was refused may be corrected and pressed again. */
+/** Pressed while the last change is on its way, it waits for it; one that was refused is refused here too, in words. What was
+ *  refused may be corrected and pressed again. */
 export function useAccept(fitting: FittingPage, { sheet, version, saving }: Bench, draft: DraftKey) {
   const closed = useClosed(draft);
   const [pressed, setPressed] = useState(false);
@@ -34,7 +35,7 @@ export function useAccept(fitting: FittingPage, { sheet, version, saving }: Benc
     onSuccess: () => closed(`/clients/${fitting.client.id}`),
     onSettled: () => setPressed(false),
   });
-  const ready = pressed && saving.kind === "kept";
+  const ready = pressed && (saving.kind === "kept" || saving.kind === "refused");
   const send = useEffectEvent(() => accept.mutate());
   useEffect(() => {
     if (ready) send();

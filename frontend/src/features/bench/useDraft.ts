@@ -3,12 +3,14 @@
 // in this tab.
 import { useEffect, useEffectEvent, useMemo, useRef, type Dispatch } from "react";
 import { api, newKey, Refused, unwrap } from "../../api/client";
-import type { FittingState, Sheet } from "../../api/types";
+import type { FittingPage, FittingState, Sheet } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
 import { type SECRET, sameSheet, sheetOf } from "../../model/sheet";
 
 const PAUSE_MS = 250;
 const RETRY_MS = 2500;
+/** The same again would be refused again: only another change can help. */
+const NEVER_KEPT = [400, 404, 413, 422];
 
 /** Where it lies: under the fitting's and the member of staff's ids, so that nobody else's tablet turn can pick it up. */
 export type DraftKey = { fitting: string; staff: number };
@@ -17,15 +19,22 @@ const secretStore = ({ fitting, staff }: DraftKey) => `verglas.kept.secret.${sta
 
 type Secrets = Pick<Sheet, (typeof SECRET)[number]>;
 
-/** The sheet which an earlier visit could not hand over, if it still builds on what the server has. */
-export function unsavedSheet(fitting: FittingState, staff: number): Sheet | null {
+/** The sheet which an earlier visit could not hand over, if it still builds on what the server has: with the server's mark where
+ *  the machine has been described anew and the one that was set is no more. */
+export function unsavedSheet(fitting: FittingPage, staff: number): Sheet | null {
   const key = { fitting: fitting.id, staff };
   const kept = localStorage.getItem(store(key));
   if (!kept) return null;
   const { sheet, version } = JSON.parse(kept) as { sheet: Omit<Sheet, keyof Secrets>; version: number };
   if (version !== fitting.version || fitting.state !== "draft") return null;
   const secrets = sessionStorage.getItem(secretStore(key));
-  return { ...sheetOf(fitting), ...sheet, ...(secrets ? (JSON.parse(secrets) as Secrets) : {}) };
+  const marks = Object.fromEntries(
+    fitting.machine.adjusters.map(({ label, marks: printed }) => {
+      const mark = sheet.marks[label];
+      return [label, mark !== undefined && printed.includes(mark) ? mark : (fitting.marks[label] ?? "")];
+    }),
+  );
+  return { ...sheetOf(fitting), ...sheet, marks, ...(secrets ? (JSON.parse(secrets) as Secrets) : {}) };
 }
 
 function keepUnsaved(key: DraftKey, { note, cue, reason, flow, ...sheet }: Sheet, version: number) {
@@ -72,6 +81,8 @@ export function useDraft(
         saved.current = sheet;
         dispatch({ type: "saved", sheet, version: current.version, at: current.updated_at });
       } else if (current) dispatch({ type: "conflict", theirs: current });
+      else if (thrown instanceof Refused && NEVER_KEPT.includes(thrown.status))
+        dispatch({ type: "refused", message: thrown.error.message });
       else dispatch({ type: "unsaved" });
     } finally {
       busy.current = false;
@@ -90,6 +101,7 @@ export function useDraft(
     }
     keepUnsaved(key, sheet, version);
     window.clearTimeout(timer.current);
+    if (saving.kind === "refused") return;
     timer.current = window.setTimeout(() => void save(), saving.kind === "waiting" ? RETRY_MS : PAUSE_MS);
     return () => window.clearTimeout(timer.current);
   }, [key, sheet, version, saving, dispatch]);

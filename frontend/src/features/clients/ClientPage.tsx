@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link, useParams } from "react-router";
+import { Link, useLocation, useParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
 import { clientQuery, meQuery } from "../../api/queries";
@@ -11,6 +11,7 @@ import { PrimaryLink, QuietLink, SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Section, SectionTitle, Small, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { Discarded } from "../bench/Discarded";
 import { CautionLines } from "../cautions/CautionLines";
 import { Card } from "./Card";
 import { History } from "./History";
@@ -40,6 +41,7 @@ export function ClientPage() {
   const { id = "" } = useParams();
   const page = useQuery(clientQuery(id));
   const me = useQuery(meQuery);
+  const { discarded } = (useLocation().state ?? {}) as { discarded?: { id: string; version: number } };
   useTitle(page.data?.client.name ?? "Client");
   if (page.error)
     return (
@@ -70,6 +72,7 @@ export function ClientPage() {
         <QuietLink to={`/clients/${id}/limits`}>Limits</QuietLink>
         <QuietLink to={`/clients/${id}/rules`}>House rules</QuietLink>
       </PageHead>
+      {discarded ? <Discarded {...discarded}>The fitting is discarded.</Discarded> : null}
       {page.data.cautions.length > 0 ? (
         <div style={{ marginBottom: "1.5rem" }}>
           <CautionLines cautions={page.data.cautions} />

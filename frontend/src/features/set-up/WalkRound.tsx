@@ -56,6 +56,7 @@ const Then = styled.dl`
   }
   dd[data-figure] {
     font-family: ${font.mark};
+    word-spacing: -0.3em;
     font-weight: ${font.strong};
     font-size: ${size.title};
     letter-spacing: -0.04em;

@@ -9,6 +9,7 @@ const Text = styled.p`
   margin-top: ${space(1)};
   b {
     font-family: ${font.mark};
+    word-spacing: -0.3em;
     color: ${colour.ink};
   }
 `;

@@ -19,10 +19,11 @@ type Props = {
   said: string;
   onTake: (value: number, confirmed: boolean) => void;
   onRemove: () => void;
+  onPutBack: (() => void) | null;
 };
 
 /** One measure: how to take it, what is expected, what was read. A slip keeps what was typed and asks. */
-export function ReadingForm({ clientId, observation, unit, busy, thrown, said, onTake, onRemove }: Props) {
+export function ReadingForm({ clientId, observation, unit, busy, thrown, said, onTake, onRemove, onPutBack }: Props) {
   const { reading } = observation;
   const [text, setText, forget] = useKept(`tape.${clientId}.${observation.name}`, "");
   const [problem, setProblem] = useState<string>();
@@ -91,7 +92,14 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
           Taped {lengthText(reading.value_mm, unit)} by {reading.taken_by}.
         </Small>
       ) : null}
-      <Small role="status">{said}</Small>
+      <MeasureActions style={{ alignItems: "center" }}>
+        <Small role="status">{said}</Small>
+        {onPutBack ? (
+          <QuietButton onPress={onPutBack} isDisabled={busy}>
+            Put it back
+          </QuietButton>
+        ) : null}
+      </MeasureActions>
     </MeasureSheet>
   );
 }

@@ -8,7 +8,7 @@ import { clientQuery, meQuery } from "../../api/queries";
 import type { ClientPage, Observation, ObservationName } from "../../api/types";
 import { useTitle } from "../../app/Shell";
 import { TapeDrawing } from "../../figure/TapeDrawing";
-import { type LengthUnit, lengthText } from "../../model/lengths";
+import { fromMm, type LengthUnit, lengthText } from "../../model/lengths";
 import { Choice } from "../../ui/Choice";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { Muted, Page, Title } from "../../ui/Page";
@@ -60,22 +60,24 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
   const [unit, setUnit] = useKept<LengthUnit>("unit", unitAtFirst);
   const [chosen, setChosen] = useState<ObservationName>(() => firstToTake(page));
   const [said, setSaid] = useState("");
+  const [removed, setRemoved] = useState<Observation | null>(null);
   const queryClient = useQueryClient();
   const observations = [...page.observations].sort((one, other) => order(one) - order(other));
   const current = observations.find((observation) => observation.name === chosen) ?? page.observations[0];
 
   const keep = (next: ClientPage) => queryClient.setQueryData(clientQuery(id).queryKey, next);
   const take = useMutation({
-    mutationFn: ({ value, confirmed }: { value: number; confirmed: boolean }) =>
+    mutationFn: ({ name, ...read }: { name: ObservationName; value: number; unit: LengthUnit; confirmed: boolean }) =>
       unwrap(
         api.PUT("/api/clients/{id}/readings/{observation}", {
-          params: { path: { id, observation: chosen }, header: newKey() },
-          body: { value, unit, confirmed, version: page.client.version },
+          params: { path: { id, observation: name }, header: newKey() },
+          body: { ...read, version: page.client.version },
         }),
       ),
-    onSuccess: (next) => {
+    onSuccess: (next, { name }) => {
       keep(next);
-      const taken = next.observations.find((observation) => observation.name === chosen);
+      setRemoved(null);
+      const taken = next.observations.find((observation) => observation.name === name);
       setSaid(`${taken?.title} kept: ${lengthText(taken?.reading?.value_mm ?? 0, unit)}.`);
       setChosen(firstToTake(next));
     },
@@ -85,17 +87,27 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
     },
   });
   const remove = useMutation({
-    mutationFn: (name: ObservationName) =>
+    mutationFn: ({ name }: Observation) =>
       unwrap(
         api.DELETE("/api/clients/{id}/readings/{observation}", {
           params: { path: { id, observation: name }, query: { version: page.client.version }, header: newKey() },
         }),
       ),
-    onSuccess: (next) => {
+    onSuccess: (next, observation) => {
       keep(next);
-      setSaid("Reading removed.");
+      setRemoved(observation);
+      setSaid(`${observation.title} removed.`);
     },
   });
+  // As it was read, and as sure as it was then.
+  const putBack = ({ name, reading }: Observation) =>
+    reading &&
+    take.mutate({
+      name,
+      value: fromMm(reading.value_mm, reading.unit),
+      unit: reading.unit,
+      confirmed: reading.state !== "used",
+    });
   const choose = (name: ObservationName) => {
     take.reset();
     setChosen(name);
@@ -143,8 +155,9 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
           busy={take.isPending}
           thrown={take.error}
           said={said}
-          onTake={(value, confirmed) => take.mutate({ value, confirmed })}
-          onRemove={() => remove.mutate(current.name)}
+          onTake={(value, confirmed) => take.mutate({ name: chosen, value, unit, confirmed })}
+          onRemove={() => remove.mutate(current)}
+          onPutBack={removed?.reading ? () => putBack(removed) : null}
         />
       </GuidedColumns>
     </Page>

@@ -1,0 +1,35 @@
+// A fitting that was let go, and the way back to it.
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import type { ReactNode } from "react";
+import { useNavigate } from "react-router";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { SecondaryButton } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+
+/** Opens it again; a fitting that was opened in its place stays, and this one closed. */
+export function useReopen(id: string) {
+  const queryClient = useQueryClient();
+  return useMutation({
+    mutationFn: (version: number) =>
+      unwrap(api.POST("/api/fittings/{id}/return", { params: { path: { id }, header: newKey() }, body: { version } })),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
+}
+
+export function Discarded({ id, version, children }: { id: string; version: number; children: ReactNode }) {
+  const reopen = useReopen(id);
+  const navigate = useNavigate();
+  return (
+    <div style={{ marginBottom: "1.5rem" }}>
+      <Notice tone={reopen.error ? "wrong" : "calm"}>
+        {reopen.error ? (refusal(reopen.error)?.message ?? "It could not be opened again.") : children}{" "}
+        <SecondaryButton
+          isDisabled={reopen.isPending}
+          onPress={() => reopen.mutate(version, { onSuccess: () => void navigate(`/fittings/${id}`) })}
+        >
+          Open it again
+        </SecondaryButton>
+      </Notice>
+    </div>
+  );
+}
