@@ -182,7 +182,7 @@ RSpec.describe "The bench in the browser" do
     renamed = Worked::MACHINES.fetch("slide_back")["adjusters"].map { |one| one["label"] == "roller" ? one.merge("marks" => one["marks"].map { |mark| "#{mark}2" }) : one }
     loft.machines.update(here[:id], version: 1, by: account, description: { constants: here[:constants].to_h, adjusters: renamed, exercises: {} })
     find("[aria-label^='Start one mark up']").click
-    expect(page).to have_css("[data-saving=refused]", text: "not kept on the server")
+    expect(page).to have_css("[data-saving=refused]", text: "not kept: roller has no mark D. Load the page again.")
     visit page.current_path
     expect(mark("start")).to eq("4")
     expect(mark("roller")).to end_with("2")

@@ -42,7 +42,12 @@ module Verglas
         end
 
         def step(label, other, decided_by)
-          { mark: other.marks[label], short: Finding.short(decided_by, other), severity: decided_by && other.score.worst }
+          { mark: other.marks[label], short: Finding.short(decided_by, other), severity: decided_by && severity(decided_by, other) }
+        end
+
+        # Of what is left to the hand nothing is claimed, unless something else is wrong there.
+        def severity(decided_by, other)
+          other.score.worst unless other.score.worst.zero? && other.by_hand.include?(decided_by)
         end
 
         def lens(evaluation)

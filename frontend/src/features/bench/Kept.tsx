@@ -15,7 +15,7 @@ export function Kept({ saving, locale }: { saving: Saving; locale: string }) {
     kept: () => `kept ${momentText(saving.kind === "kept" ? saving.at : null, locale, new Date())}`,
     saving: () => "keeping…",
     waiting: () => "server not reached: kept on this tablet, tried again by itself",
-    refused: () => `not kept on the server: ${saving.kind === "refused" ? saving.message : ""}`,
+    refused: () => `not kept: ${saving.kind === "refused" ? saving.message : ""} Load the page again.`,
     conflict: () => "two versions",
   };
   return (
