@@ -48,7 +48,8 @@ module Browsing
     expect(told).to be_empty, "#{what}: #{told.join("; ")}"
   end
 
-  # No text is cut off: nothing wider than the window, no box with a hidden overflow that holds more than it shows.
+  # No text is cut off: nothing wider than the window, no box that holds more than it shows, nothing past the edge of what
+  # hides its overflow.
   def expect_nothing_cut(what)
     cut = page.evaluate_script(<<~JS)
       (() => {
@@ -59,7 +60,12 @@ module Browsing
           const hidden = style.clipPath !== "none" || style.position === "absolute" || element.closest("[data-react-aria-hidden], svg");
           return !hidden && style.display !== "inline" && element.clientWidth > 0 && element.scrollWidth > element.clientWidth + 2;
         }).map(told);
-        return wide.concat(cut);
+        const hides = (element) => element && getComputedStyle(element).overflowY === "hidden" ? element : element && hides(element.parentElement);
+        const past = [...document.querySelectorAll("main :is(h1,h2,h3,p,dt,dd,button,a,label,output,span:not(:has(*)))")].filter((element) => {
+          const [edge, box] = [hides(element.parentElement)?.getBoundingClientRect(), element.getBoundingClientRect()];
+          return edge && edge.width > 2 && !element.closest("[data-react-aria-hidden], svg") && box.width > 2 && (box.bottom > edge.bottom + 2 || box.top < edge.top - 2);
+        }).map((element) => `past an edge: ${told(element)}`);
+        return wide.concat(cut, past);
       })()
     JS
     expect(cut).to be_empty, "#{what}: #{cut.join("; ")}"

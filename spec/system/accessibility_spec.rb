@@ -64,6 +64,10 @@ RSpec.describe "Every screen" do
         all("summary", wait: 0).each(&:click)
         look step, engine
       end
+      find("[data-step='@light'] button", match: :first).click
+      click_button "Pace a set"
+      expect(page).to have_css("[data-pacer]")
+      look "a set being paced", engine
     end
   end
 

@@ -80,16 +80,18 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         discard={<Discard draft={draft} clientId={client.id} version={bench.version} />}
       />
       <FigureArea aria-label="Side view">
-        <Verdict fitting={fitting} evaluation={evaluation} asAdvised={asAdvised} dispatch={dispatch} />
         {pacer.running ? (
           <Pacer pacer={pacer} />
         ) : (
-          <Picture
-            machine={machine}
-            evaluation={evaluation}
-            lensLabel={lensOf(active, order, Object.keys(evaluation.lens))}
-            seenOffMm={bench.sheet.knee_off_mm}
-          />
+          <>
+            <Verdict fitting={fitting} evaluation={evaluation} asAdvised={asAdvised} dispatch={dispatch} />
+            <Picture
+              machine={machine}
+              evaluation={evaluation}
+              lensLabel={lensOf(active, order, Object.keys(evaluation.lens))}
+              seenOffMm={bench.sheet.knee_off_mm}
+            />
+          </>
         )}
       </FigureArea>
       <SidePanel

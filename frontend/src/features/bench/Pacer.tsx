@@ -5,7 +5,7 @@ import styled from "styled-components";
 import { beatAt, type Phase, setSeconds, type Tempo } from "../../model/pacer";
 import { SecondaryButton } from "../../ui/Button";
 import { Tick } from "../../ui/Tick";
-import { colour, font, size, space } from "../../ui/tokens";
+import { breakpoint, colour, font, size, space } from "../../ui/tokens";
 
 type Run = { tempo: Tempo; repetitions: number; begun: number };
 export type PacerState = {
@@ -24,6 +24,8 @@ export function usePacer(): PacerState {
 }
 
 const Area = styled.div`
+  container-type: size;
+  grid-row: 1 / -1;
   display: grid;
   align-content: center;
   justify-items: center;
@@ -32,14 +34,14 @@ const Area = styled.div`
   overflow: hidden;
 `;
 const PhaseName = styled.span`
-  font-size: clamp(2.75rem, 9vh, 6rem);
+  font-size: clamp(2rem, 12cqh, 6rem);
   font-weight: ${font.strong};
   line-height: 1;
 `;
 const Seconds = styled.span`
   font-family: ${font.mark};
   font-weight: ${font.strong};
-  font-size: clamp(6rem, 30vh, 16rem);
+  font-size: clamp(4rem, calc(60cqh - 6rem), 16rem);
   line-height: 0.95;
 `;
 const Track = styled.span`
@@ -57,6 +59,11 @@ const Bar = styled.span`
 `;
 const Line = styled.p`
   font-size: ${size.title};
+  text-align: center;
+  line-height: 1.2;
+  @media ${breakpoint.narrow} {
+    font-size: ${size.large};
+  }
 `;
 const Ends = styled.div`
   display: flex;
