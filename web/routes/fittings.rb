@@ -74,18 +74,13 @@ module Verglas
             end
           end
 
-          app.post("/api/fittings/:id/discard") do |id|
-            write_once do
-              bench(id)
-              Views::Fitting.state(gym.fittings.discard(id, version: input[:version], by: staff[:id]), by: staff[:name])
-            end
-          end
-
-          # What was discarded is open again.
-          app.post("/api/fittings/:id/return") do |id|
-            write_once do
-              bench(id)
-              Views::Fitting.state(gym.fittings.reopen(id, version: input[:version], by: staff[:id]), by: staff[:name])
+          # Let go, and open again.
+          { "discard" => :discard, "return" => :reopen }.each do |address, change|
+            app.post("/api/fittings/:id/#{address}") do |id|
+              write_once do
+                bench(id)
+                Views::Fitting.state(gym.fittings.public_send(change, id, version: input[:version], by: staff[:id]), by: staff[:name])
+              end
             end
           end
         end

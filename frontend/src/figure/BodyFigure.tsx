@@ -19,6 +19,7 @@ const Drawing = styled.svg`
   }
   .name {
     font-family: ${font.text};
+    word-spacing: normal;
     font-weight: ${font.regular};
     font-size: 30px;
     fill: ${colour.inkMuted};

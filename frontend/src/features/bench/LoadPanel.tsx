@@ -13,7 +13,7 @@ import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
 import { Small } from "../../ui/Page";
 import { StepButton, Stepper } from "../../ui/StepButton";
-import { font, size, space } from "../../ui/tokens";
+import { font, size, space, target } from "../../ui/tokens";
 import { Counts } from "./Counts";
 import type { PacerState } from "./Pacer";
 import { Panel, PanelTitle } from "./Panel";
@@ -31,6 +31,11 @@ const Figure = styled.output`
     font-size: ${size.text};
     letter-spacing: 0;
   }
+`;
+const Begin = styled(SecondaryButton)`
+  width: 100%;
+  min-height: ${target.step};
+  margin-bottom: ${space(2)};
 `;
 const Wanted = styled.form`
   display: grid;
@@ -90,31 +95,31 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           ) : null}
           <div data-load>
             <PanelTitle>Working load</PanelTitle>
-            <Stepper>
-              <StepButton
-                aria-label={loads.down ? `One step down, to ${loads.down.text}` : "Nothing lighter"}
-                isDisabled={!loads.down || work.load_kg === null}
-                onPress={() => take(loads.down)}
-              >
-                −
-              </StepButton>
-              <Figure aria-label="Working load" aria-live="polite">
-                {work.load_kg === null || !loads.load ? "–" : <Printed load={loads.load} />}
-              </Figure>
-              <StepButton
-                aria-label={
-                  work.load_kg === null
-                    ? `Begin at the lightest, ${loads.load?.text}`
-                    : loads.up
-                      ? `One step up, to ${loads.up.text}`
-                      : "Nothing heavier"
-                }
-                isDisabled={work.load_kg !== null && !loads.up}
-                onPress={() => take(work.load_kg === null ? loads.load : loads.up)}
-              >
-                +
-              </StepButton>
-            </Stepper>
+            {work.load_kg === null || !loads.load ? (
+              <Begin onPress={() => take(loads.load)}>
+                Begin at the lightest, <span style={{ whiteSpace: "nowrap" }}>{loads.load?.text}</span>
+              </Begin>
+            ) : (
+              <Stepper>
+                <StepButton
+                  aria-label={loads.down ? `One step down, to ${loads.down.text}` : "Nothing lighter"}
+                  isDisabled={!loads.down}
+                  onPress={() => take(loads.down)}
+                >
+                  −
+                </StepButton>
+                <Figure aria-label="Working load" aria-live="polite">
+                  <Printed load={loads.load} />
+                </Figure>
+                <StepButton
+                  aria-label={loads.up ? `One step up, to ${loads.up.text}` : "Nothing heavier"}
+                  isDisabled={!loads.up}
+                  onPress={() => take(loads.up)}
+                >
+                  +
+                </StepButton>
+              </Stepper>
+            )}
             <p>{loads.says ?? loads.load?.how}</p>
             {loads.felt ? <Small>{loads.felt}</Small> : null}
           </div>

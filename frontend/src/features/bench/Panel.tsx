@@ -18,4 +18,5 @@ export const Panel = styled.section`
 export const PanelTitle = styled.h2`
   font-size: ${size.text};
   font-weight: ${font.strong};
+  margin-bottom: ${space(1)};
 `;

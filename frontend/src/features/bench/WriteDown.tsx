@@ -27,7 +27,7 @@ const Summary = styled.ul`
   gap: ${space(1)};
 `;
 
-const FELT = { worked: "felt in the worked muscle", joint: "felt in a joint", elsewhere: "felt elsewhere" };
+const FELT = { worked: "Felt in the worked muscle", joint: "Felt in a joint", elsewhere: "Felt elsewhere" };
 
 type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispatch: Dispatch<BenchEvent> };
 
@@ -47,7 +47,9 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
       <Summary>
         {evaluation.joint ? <li>Knee: {seenText(sheet.knee_off_mm).toLowerCase()}</li> : null}
         {machine.loaded ? <li>{sheet.load ? `Load ${sheet.load}` : "No load yet"}</li> : null}
+        {sheet.roller_seen ? <li>Roller: seen in place</li> : null}
         {sheet.work.felt ? <li>{FELT[sheet.work.felt]}</li> : null}
+        {sheet.cue ? <li>What helped: {sheet.cue}</li> : null}
         {sheet.signs.length > 0 ? <li>Signs: {titles.join("; ").toLowerCase()}</li> : null}
         {open[0] ? (
           <li>

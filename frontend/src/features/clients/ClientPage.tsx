@@ -90,9 +90,11 @@ export function ClientPage() {
             <BodyFigure body={page.data.body} unit={me.data.length_unit} />
             <p>
               <Small>
-                {read.length === 0
-                  ? "Nothing taped yet: every length is estimated."
-                  : `Taped: ${read.map((observation) => observation.title.toLowerCase()).join(", ")}. Firm lines rest on the tape, dashed ones were learned, dotted ones are estimated.`}
+                {read.length > 0
+                  ? `Taped: ${read.map((observation) => observation.title.toLowerCase()).join(", ")}. Firm lines rest on the tape, dashed ones were learned, dotted ones are estimated.`
+                  : page.data.learned.length > 0
+                    ? "Nothing taped yet: dashed lines were learned, dotted ones are estimated."
+                    : "Nothing taped yet: every length is estimated."}
               </Small>
             </p>
             {page.data.learned.length > 0 ? (
