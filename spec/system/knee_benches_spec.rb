@@ -48,6 +48,9 @@ RSpec.describe "The bench of each knee family" do
   it "puts a pad under the hips, tells what it does, and takes it away when asked" do
     loft.equipment.replace("cushion_back" => [], "cushion_seat" => [], "hip_pad" => [30, 50])
     open_bench("lie_flat", "Lying curl 1")
+    expect(page).to have_css("[data-step='@before']", text: "Before anyone lies down")
+    find("[data-step='@support'] button").click
+    expect(page).to have_css("[data-step='@support']", text: "The pelvis stays down")
     expect(page).to have_text("With the 50 mm pad under the hips")
     expect(part("hip-pad")["height"].to_f).to eq(50.0)
     bend = finding("start")

@@ -17,17 +17,18 @@ module Verglas
 
         def fixed(bench, step)
           numbers = numbers(bench)
-          { title: say(step.stage, :title, numbers), do: say(variant(bench, step), :do, numbers), look: say(step.stage, :look, numbers), right: say(step.stage, :right, numbers),
-            notes: notes(bench, step.stage) }
+          own = variant(bench, step)
+          %i[title do look right].to_h { |part| [part, Formats::Words.maybe("steps.#{own}.#{part}", **numbers) || say(step.stage, part, numbers)] }
+                                 .merge(notes: notes(bench, step.stage))
         end
 
-        # A step whose words depend on what the client is spared, or lies on.
+        # A step whose words depend on what the client is spared, or lies on; what it does not say itself, its stage says.
         def variant(bench, step)
           return :light_careful if step.stage == :light && bench.caution_effect.careful
           return :watch_careful if step.stage == :watch && bench.caution_effect.careful
           return :lie_with_pad if step.stage == :lie && bench.advice.wishes.hip_pad_mm.positive?
 
-          step.stage == :support && bench.machine.family.mechanism == :lying_knee ? :support_lying : step.stage
+          bench.machine.family.mechanism == :lying_knee ? :"#{step.stage}_lying" : step.stage
         end
 
         def own(bench, step)

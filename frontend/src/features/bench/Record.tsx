@@ -100,7 +100,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
           <Section>
             <SectionTitle>Computed from</SectionTitle>
             <Basis>
-              {from.readings.length === 0 ? <li>no reading: every length estimated</li> : null}
+              {from.readings.length === 0 ? <li>No reading: every length estimated</li> : null}
               {from.readings.map((reading) => (
                 <li key={reading.observation}>
                   {reading.title} {lengthText(reading.value_mm, me.data.length_unit)}
@@ -109,14 +109,12 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               ))}
               {from.rules.length > 0 ? (
                 <li>
-                  by the rules:{" "}
-                  {from.rules
-                    .map((rule) => `${rule.title.toLowerCase()} ${rule.school_title.toLowerCase()}`)
-                    .join("; ")}
+                  House rules:{" "}
+                  {from.rules.map((rule) => `${rule.title}: ${rule.school_title.toLowerCase()}`).join(". ")}.
                 </li>
               ) : null}
               {from.learned.map((learned) => (
-                <li key={learned.fitting_id}>learned from {learned.machine}</li>
+                <li key={learned.fitting_id}>Learned from {learned.machine}</li>
               ))}
               <li>
                 <Small>

@@ -92,6 +92,14 @@ function whereToBegin(page: ClientPageData, lines: ReturnType<typeof fittedFirst
   return line ? `${line.machine.id} ${line.exercise}` : null;
 }
 
+const Said = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 ${space(1)};
+  margin-top: ${space(1)};
+`;
+
 type LineProps = {
   machine: Machine;
   name: string;
@@ -125,10 +133,11 @@ function CardLine({ machine, name, line, first, locale, busy, onOpen }: LineProp
         {accepted ? (
           <>
             <MarkTags tags={accepted.marks} />
-            <br />
-            <BandName band={accepted.grade} />
-            {accepted.load ? <Small> · {accepted.load}</Small> : null}
-            {accepted.checked ? <Small> · seen by eye</Small> : null}
+            <Said>
+              <BandName band={accepted.grade} />
+              {accepted.load ? <Small>· {accepted.load}</Small> : null}
+              {accepted.checked ? <Small>· seen by eye</Small> : null}
+            </Said>
           </>
         ) : (
           <Muted>Not fitted yet</Muted>
