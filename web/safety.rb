@@ -6,6 +6,8 @@ module Verglas
   module Web
     # What a client's cautions, measured limits and the maker's limits do on one machine: what bars it, what narrows the aims.
     class Safety
+      CHILD_YEARS = 16
+
       def initialize(gym, client:, machine_row:)
         @gym = gym
         @client = client
@@ -37,7 +39,12 @@ module Verglas
         effect(family, {}).bars.to_h { |name| [name, {}] }.merge(maker_mass, maker_age(today))
       end
 
+      # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
+      def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
+
       private
+
+      def younger_than?(years, today) = !@client[:birth_date].nil? && @client[:birth_date] > today << (12 * years)
 
       def maker_mass
         limit = @machine_row[:user_mass_limit_kg]
@@ -46,7 +53,7 @@ module Verglas
 
       def maker_age(today)
         limit = @machine_row[:least_age_years]
-        limit && @client[:birth_date] && @client[:birth_date] > today << (12 * limit) ? { maker_age: { limit: limit } } : {}
+        limit && younger_than?(limit, today) ? { maker_age: { limit: limit } } : {}
       end
     end
   end

@@ -36,7 +36,7 @@ module Verglas
       # station's other exercise has it.
       def at_opening(bench, last:, sibling:)
         advised = { marks: bench.advice.marks, aids: bench.advised_aids }
-        kept = last && { marks: repaired(bench, last[:marks].to_h), aids: Inputs::Aids.of(last[:aids].to_h), load: last[:load], work: carried(last[:work].to_h),
+        kept = last && { marks: repaired(bench, last[:marks].to_h), aids: Inputs::Aids.of(last[:aids].to_h), **carried(bench, last),
                          cue: Store::Secrets.open(last[:cue_cipher], :cue) }
         sheet = kept || advised
         sibling ? sheet.merge(marks: repaired(bench, sheet[:marks].merge(sibling[:marks].to_h.slice(*bench.shared)))) : sheet
@@ -50,8 +50,14 @@ module Verglas
         end
       end
 
-      # The load goes on from where it was; how it went is asked anew.
-      def carried(work) = work.slice("load_kg", "left_kg", "right_kg", "repetitions", "sets")
+      # The load goes on from where it was, unless a clinician allows less now; how it went is asked anew.
+      def carried(bench, last)
+        work = last[:work].to_h
+        counts = work.slice("repetitions", "sets")
+        return { load: "", work: counts } if bench.overloaded?(work)
+
+        { load: last[:load], work: { **work.slice("load_kg", "left_kg", "right_kg"), **counts } }
+      end
 
       # A creep test was read at marks of this machine.
       def refuse_unknown_marks(machine, creep)

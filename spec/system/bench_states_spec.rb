@@ -55,6 +55,21 @@ RSpec.describe "The bench on the floor" do
     expect(find("[data-light-set]")).to have_text("8 kg")
   end
 
+  it "offers what a clinician allows since, in place of what was written down" do
+    loaded({ kind: "stack", unit: "kg", masses: [5, 10, 20] })
+    open_bench
+    to "@working"
+    click_button "Begin at the lightest, 5 kg"
+    2.times { find("[aria-label^='One step up']").click }
+    kept
+    loft.cautions.put(person[:id], "back", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 12)
+    visit page.current_path
+    click_button "Take 10 kg, not 20 kg"
+    expect(page).to have_css("[data-load] output", text: "10 kg")
+    kept
+    expect([draft[:load], sheet[:work]["load_kg"]]).to eq(["10 kg", 10])
+  end
+
   it "takes one leg at a time, and remarks where they differ" do
     loaded({ kind: "stack", unit: "kg", masses: [5, 10, 15, 20] }, one_leg: true)
     open_bench

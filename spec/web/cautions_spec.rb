@@ -67,6 +67,18 @@ RSpec.describe "Cautions over HTTP" do
     expect(fitting["bars"]).to be_empty
   end
 
+  it "asks for the maker's plate before a child sits, where its limit was not written down" do
+    notes = -> { fitting["steps"].first["notes"] }
+    told = "Under 16: look at the maker's plate for who may use this machine."
+    db[:clients].where(id: person[:id]).update(birth_date: Date.today << (12 * 15))
+    expect(notes.call).to include(told)
+    loft.machines.update(here[:id], version: 1, by: account, least_age_years: 14)
+    expect(notes.call).not_to include(told)
+    loft.machines.update(here[:id], version: 2, by: account, least_age_years: nil)
+    db[:clients].where(id: person[:id]).update(birth_date: Date.today << (12 * 16))
+    expect(notes.call).not_to include(told)
+  end
+
   it "lets nobody clear a caution without a name and a day, nor give degrees" do
     expect(written("knee", cleared_by: "Dr Fenwick")).to include("code" => "clearance_unsigned", "path" => "/cleared_on")
     expect(written("knee", cleared_on: "2026-03-02")).to include("code" => "clearance_unsigned", "path" => "/cleared_by")

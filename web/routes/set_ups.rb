@@ -9,11 +9,14 @@ module Verglas
           app.helpers Helpers
           app.get("/api/fittings/:id/set-up") { |id| reply(Views::SetUp.of(accepted_bench(id), gym)) }
 
-          # The machine now stands so.
+          # The machine now stands so, for a client who can still be set up so.
           app.post("/api/fittings/:id/set-up") do |id|
             write_once do
               bench = accepted_bench(id)
-              gym.queues.stands(bench.machine_row[:id], bench.exercise, Sheet.repaired(bench, bench.fitting[:marks].to_h), by: staff[:id])
+              marks = Sheet.repaired(bench, bench.fitting[:marks].to_h)
+              refused = bench.refusals(bench.evaluation(marks, bench.fitting[:aids].to_h)).first
+              refuse(refused) if refused
+              gym.queues.stands(bench.machine_row[:id], bench.exercise, marks, by: staff[:id])
               { ok: true }
             end
           end

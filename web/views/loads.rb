@@ -94,9 +94,10 @@ module Verglas
           [*limit(bench), *sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(bench, input[:wanted_kg])]
         end
 
+        # What a clinician allows, in words; nil where nobody said.
         def limit(bench)
           limit = bench.caution_effect.load_limit_kg
-          limit && [words(:limit, kg: number(limit))]
+          limit && words(:limit, kg: number(limit))
         end
 
         def sides(left, right)
@@ -120,7 +121,7 @@ module Verglas
         def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| number(seconds) }.join("-")
         def number(value) = format("%.10g", value.to_f.round(2))
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :light, :next_time, :felt, :how, :pinned, :wanted, :allowed, :belt, :belt_reason, :remarks, :limit, :sides, :curl_beside_extension, :number, :words
+        private_class_method :made, :light, :next_time, :felt, :how, :pinned, :wanted, :allowed, :belt, :belt_reason, :remarks, :sides, :curl_beside_extension, :number, :words
       end
     end
   end

@@ -74,7 +74,7 @@ module Verglas
           used = bench.advised_aids.select { |_, size| size.positive? }.map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) }
           [*lightest(bench), *together(bench), *bench.safety.rows.map do |caution|
             "#{Cautions.line(caution)[:title]}: #{Cautions.line(caution)[:does]}"
-          end, *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
+          end, *(say(:child, :note, {}) if bench.safety.plate_asked?), *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
         end
 
         def lightest(bench)

@@ -62,7 +62,7 @@ type Props = {
 export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
   const { work } = sheet;
   const queryClient = useQueryClient();
-  const loads = useQuery(loadsQuery(fitting.id, work)).data;
+  const { data: loads, isPlaceholderData: earlier } = useQuery(loadsQuery(fitting.id, work));
   const write = (fields: Partial<Work>, load = sheet.load) =>
     dispatch({ type: "write", fields: { work: { ...work, ...fields }, load } });
   const take = (load: Load | null | undefined) => load && write({ load_kg: load.kg }, load.text);
@@ -95,7 +95,11 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           ) : null}
           <div data-load>
             <PanelTitle>Working load</PanelTitle>
-            {work.load_kg === null || !loads.load ? (
+            {!earlier && work.load_kg !== null && loads.load && !sameLoad(loads.load.kg, work.load_kg) ? (
+              <Begin onPress={() => take(loads.load)}>
+                Take {loads.load.text}, not {sheet.load}
+              </Begin>
+            ) : work.load_kg === null || !loads.load ? (
               <Begin onPress={() => take(loads.load)}>
                 Begin at the lightest, <span style={{ whiteSpace: "nowrap" }}>{loads.load?.text}</span>
               </Begin>
@@ -155,6 +159,9 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
     </Panel>
   );
 }
+
+/** What is written down is what can be loaded: a clinician may allow less since, or the stack was described anew. */
+const sameLoad = (one_kg: number, other_kg: number) => Math.abs(one_kg - other_kg) < 0.01;
 
 /** As printed, the unit smaller than its number. */
 function Printed({ load }: { load: Load }) {

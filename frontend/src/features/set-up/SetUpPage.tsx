@@ -69,10 +69,15 @@ function Buttons({ setUp, pin }: { setUp: SetUp; pin: boolean }) {
   const opening = useOpenFitting(setUp.client.id);
   const tablet = useTablet();
   const done = useStands(setUp);
+  // Kept off, or no more as it was accepted: the steps are all there is to do.
+  const barred = setUp.bars.length > 0;
+  const Changed = barred ? PrimaryButton : SecondaryButton;
+  const Stands = barred ? SecondaryButton : PrimaryButton;
   return (
     <Actions>
       {pin ? (
         <SecondaryButton
+          isDisabled={barred}
           onPress={() =>
             tablet.handOver(
               <Page>
@@ -89,12 +94,12 @@ function Buttons({ setUp, pin }: { setUp: SetUp; pin: boolean }) {
           Hand to the client
         </SecondaryButton>
       ) : null}
-      <SecondaryButton onPress={() => opening.mutate({ machineId: setUp.machine.id, exercise: setUp.exercise })}>
+      <Changed onPress={() => opening.mutate({ machineId: setUp.machine.id, exercise: setUp.exercise })}>
         Something has changed
-      </SecondaryButton>
-      <PrimaryButton onPress={() => done.mutate()} isDisabled={done.isPending}>
+      </Changed>
+      <Stands onPress={() => done.mutate()} isDisabled={done.isPending || barred}>
         {done.isSuccess ? "Set up" : "It stands so"}
-      </PrimaryButton>
+      </Stands>
       <QuietLink to={`/machines/${setUp.machine.id}/queue${setUp.exercise ? `?exercise=${setUp.exercise}` : ""}`}>
         Next client here
       </QuietLink>

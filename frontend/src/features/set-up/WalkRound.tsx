@@ -119,7 +119,7 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
               <dd data-figure>{setUp.load_text}</dd>
               <dd>
                 <Small>
-                  {[setUp.load?.how, setUp.light ? `light set first: ${setUp.light.text}` : null]
+                  {[setUp.load?.how, setUp.limited, setUp.light ? `light set first: ${setUp.light.text}` : null]
                     .filter(Boolean)
                     .join("; ")}
                 </Small>
