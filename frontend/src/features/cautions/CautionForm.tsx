@@ -117,7 +117,7 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onMistaken }
         />
       )}
       <Pair>
-        {kind?.sided ? <Choice label="Side" options={SIDES} value={side as "left"} onChange={setSide} /> : <span />}
+        {kind?.sided ? <Choice label="Side" options={SIDES} value={side as "left"} onChange={setSide} /> : null}
         <DateEntry
           label="Since (if known)"
           hint=""

@@ -69,18 +69,24 @@ const Before = styled.ul`
   font-size: ${size.large};
 `;
 
+const Told = styled.div`
+  display: grid;
+  gap: ${space(2)};
+  margin-bottom: ${space(3)};
+`;
+
 export function WalkRound({ setUp }: { setUp: SetUp }) {
   return (
     <>
-      {setUp.bars.map((bar) => (
-        <Notice key={bar} tone="wrong">
-          {bar}
-        </Notice>
-      ))}
-      {setUp.cautions.length > 0 ? (
-        <div style={{ marginBottom: space(3) }}>
+      {setUp.bars.length > 0 || setUp.cautions.length > 0 ? (
+        <Told>
+          {setUp.bars.map((bar) => (
+            <Notice key={bar} tone="wrong">
+              {bar}
+            </Notice>
+          ))}
           <CautionLines cautions={setUp.cautions} />
-        </div>
+        </Told>
       ) : null}
       {setUp.left_behind || setUp.aids.length > 0 ? (
         <Before aria-label="First">
