@@ -117,6 +117,8 @@ RSpec.describe "Cautions over HTTP" do
     expect([fitting["bars"], call(:get, "/api/clients/#{person[:id]}")["cautions"]]).to eq([[], []])
     removed("heart", 2, "Again")
     expect(status).to eq(409)
+    expect([removed("lamp", 1, "Wrong"), call(:post, "#{path}/return", { caution: "lamp", version: 1 })].map { |refused| refused["code"] }).to eq(%w[unknown_caution unknown_caution])
+    expect(removed("knee", 1, "Wrong")["code"]).to eq("not_found")
   end
 
   it "puts back what was taken out, or lets it be written anew, once" do

@@ -35,6 +35,18 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
     expect(call(:post, "#{path}/acceptance", { marks: call(:get, path)["marks"], version: 1 })["code"]).to eq("fitting_closed")
   end
 
+  it "lets a fitting go once, and opens it again once" do
+    expect_once(:post, "#{path}/discard", { version: 1 })
+    expect_once(:post, "#{path}/return", { version: 2 })
+  end
+
+  it "writes a caution once, takes it out once, puts it back once" do
+    cautions = "/api/clients/#{person[:id]}/cautions"
+    expect_once(:put, cautions, { caution: "knee", version: nil, note: "Since spring." })
+    expect_once(:post, "#{cautions}/removal", { caution: "knee", version: 1, reason: "Wrong client." })
+    expect_once(:post, "#{cautions}/return", { caution: "knee", version: 2 })
+  end
+
   it "says once that a machine stands so, lists once who comes next, measures a limit once" do
     call(:post, "#{path}/acceptance", { marks: marks, version: 1 })
     expect_once(:post, "#{path}/set-up", {})
