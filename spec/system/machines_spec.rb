@@ -133,6 +133,13 @@ RSpec.describe "Machines in the browser" do
     expect(page).to have_css("img[alt='Photograph: Leg curl 1']")
     expect(db[:machine_photographs].get(%i[width_px height_px])).to eq([1280, 800])
     expect(page.evaluate_script("document.querySelector('img').naturalWidth")).to eq(1280)
+    click_button "Remove"
+    expect(page).to have_no_css("img[alt='Photograph: Leg curl 1']")
+    expect(db[:machine_photographs].count).to eq(0)
+    click_button "Put it back"
+    expect(page).to have_css("img[alt='Photograph: Leg curl 1']")
+    expect(page).to have_no_button("Put it back")
+    expect(db[:machine_photographs].get(%i[width_px height_px])).to eq([1280, 800])
   end
 
   it "sorts and filters the list, and keeps that in the address" do

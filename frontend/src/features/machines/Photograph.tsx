@@ -1,6 +1,6 @@
 // A photograph of a machine or of one adjuster: taken or chosen, scaled down here (which also drops where it was taken), sent.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useId } from "react";
+import { useId, useState } from "react";
 import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { machineQuery } from "../../api/queries";
@@ -49,7 +49,7 @@ const Take = styled.label`
 `;
 
 /** A picture file as a smaller JPEG, as base64 without its prefix. */
-async function scaled(file: File): Promise<string> {
+async function scaled(file: Blob): Promise<string> {
   const picture = await createImageBitmap(file);
   const factor = Math.min(1, LONGEST_PX / Math.max(picture.width, picture.height));
   const canvas = document.createElement("canvas");
@@ -59,40 +59,56 @@ async function scaled(file: File): Promise<string> {
   return canvas.toDataURL("image/jpeg", QUALITY).replace(/^data:image\/jpeg;base64,/, "");
 }
 
+const addressOf = (id: string) => `/api/photographs/${id}`;
+const pictureOf = async (id: string): Promise<Blob> => (await fetch(addressOf(id))).blob();
+
 type Props = { id: string; page: MachinePage; adjuster: string; name: string };
 
 export function Photograph({ id, page, adjuster, name }: Props) {
   const field = useId();
   const queryClient = useQueryClient();
+  const [removed, setRemoved] = useState<Blob | null>(null);
   const there = page.photographs.find((photograph) => photograph.adjuster === adjuster);
   const keep = (photographs: MachinePage["photographs"]) =>
     queryClient.setQueryData(machineQuery(id).queryKey, (old) => (old ? { ...old, photographs } : old));
   const send = useMutation({
-    mutationFn: async (file: File) =>
+    mutationFn: async (file: Blob) =>
       unwrap(
         api.PUT("/api/machines/{id}/photographs", {
           params: { path: { id }, header: newKey() },
           body: { adjuster, jpeg_base64: await scaled(file) },
         }),
       ),
-    onSuccess: ({ photographs }) => keep(photographs),
+    onSuccess: ({ photographs }) => {
+      keep(photographs);
+      setRemoved(null);
+    },
   });
+  // Held here until the page is left, so that it can be put back.
   const remove = useMutation({
-    mutationFn: () =>
-      unwrap(
+    mutationFn: async (picture: Promise<Blob>) => {
+      const kept = await picture;
+      const answer = await unwrap(
         api.POST("/api/machines/{id}/photographs/removal", {
           params: { path: { id }, header: newKey() },
           body: { adjuster },
         }),
-      ),
-    onSuccess: ({ photographs }) => keep(photographs),
+      );
+      return { ...answer, kept };
+    },
+    onSuccess: ({ photographs, kept }) => {
+      keep(photographs);
+      setRemoved(kept);
+    },
   });
   const problem = send.error
     ? (refusal(send.error)?.message ?? "This picture could not be read. Take it again; nothing was changed.")
-    : null;
+    : remove.error
+      ? (refusal(remove.error)?.message ?? "It could not be removed. Nothing was changed.")
+      : null;
   return (
     <Frame>
-      {there ? <img src={`/api/photographs/${there.id}`} alt={`Photograph: ${name}`} /> : null}
+      {there ? <img src={addressOf(there.id)} alt={`Photograph: ${name}`} /> : null}
       <span>
         <Take htmlFor={field}>
           {there ? "Take it again" : "Photograph"}
@@ -108,7 +124,8 @@ export function Photograph({ id, page, adjuster, name }: Props) {
             }}
           />
         </Take>
-        {there ? <QuietButton onPress={() => remove.mutate()}>Remove</QuietButton> : null}
+        {there ? <QuietButton onPress={() => remove.mutate(pictureOf(there.id))}>Remove</QuietButton> : null}
+        {removed && !there ? <QuietButton onPress={() => send.mutate(removed)}>Put it back</QuietButton> : null}
       </span>
       {problem ? <Small role="alert">{problem}</Small> : null}
     </Frame>
