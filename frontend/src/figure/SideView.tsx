@@ -208,11 +208,11 @@ function AboveAnkle({ figure, middleMm }: { figure: Figure; middleMm: number | n
   const clear = scale(outwards, (figure.body.calf_half ?? 0) + beside);
   const [from, to] = [add(contact, clear), add(ankle, clear)];
   const tick = scale(outwards, 14);
-  // Where the leg lies level the label stands before it, clear of the foot.
+  // Where the leg lies nearly level the label stands before it, clear of the foot and of the leg's slope.
   const label =
     figure.side === 1
       ? add(scale(add(from, to), 0.5), scale(outwards, 26))
-      : add(from, scale(unit(sub(knee, ankle)), 16));
+      : add(add(from, scale(unit(sub(knee, ankle)), 16)), scale(outwards, 30));
   return (
     <g stroke={colour.ink} strokeWidth="3" data-part="above-ankle">
       <path
