@@ -19,7 +19,7 @@ module Verglas
 
         # Taken out: by whom, when and why.
         def removed(row)
-          { **line(row), version: row[:version], removed_by: row[:removed_by_name], removed_at: row[:removed_at].iso8601, reason: Store::Secrets.open(row[:removal_cipher], :caution_removal) }
+          { **line(row), version: row[:version], removed_by: row[:removed_by_name], removed_at: Views.time(row[:removed_at]), reason: Store::Secrets.open(row[:removal_cipher], :caution_removal) }
         end
 
         # Without its note: for card and bench. What it does, and whose word it defers to.
