@@ -157,6 +157,8 @@ RSpec.describe "The bench in the browser" do
     expect(db[:fittings].get(:state)).to eq("discarded")
     click_button "Open it again"
     expect(mark("roller")).to eq("E")
+    page.go_back
+    expect(page).to have_current_path("/fittings/#{draft[:id]}")
     visit "/clients/#{draft[:client_id]}"
     expect(page).to have_no_text("The fitting is discarded.")
   end

@@ -28,7 +28,7 @@ module Verglas
           return :watch_careful if step.stage == :watch && bench.caution_effect.careful
           return :lie_with_pad if step.stage == :lie && bench.advice.wishes.hip_pad_mm.positive?
 
-          bench.machine.family.mechanism == :lying_knee ? :"#{step.stage}_lying" : step.stage
+          Verglas::Fitting::Mechanisms.of(bench.machine)::SLIDES ? :"#{step.stage}_lying" : step.stage
         end
 
         def own(bench, step)

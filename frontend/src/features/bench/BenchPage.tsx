@@ -6,9 +6,10 @@ import { fittingQuery, meQuery } from "../../api/queries";
 import { useTitle } from "../../app/Shell";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
-import { Page, PageHead, Title } from "../../ui/Page";
+import { Page } from "../../ui/Page";
 import { Bench } from "./Bench";
 import { Discarded } from "./Discarded";
+import { FittingHead } from "./FittingHead";
 import { Record } from "./Record";
 
 export function BenchPage() {
@@ -24,15 +25,11 @@ export function BenchPage() {
       </Page>
     );
   if (!fitting.data || !me.data) return null;
-  const { state, client, machine, version, by } = fitting.data;
+  const { state, client, version, by } = fitting.data;
   if (state === "discarded")
     return (
       <Page>
-        <PageHead>
-          <Title>
-            {client.name} on {machine.name}
-          </Title>
-        </PageHead>
+        <FittingHead fitting={fitting.data} />
         <Discarded id={id} version={version}>
           {by} discarded this fitting: nothing of it is on the card.
         </Discarded>

@@ -16,6 +16,7 @@ export function useReopen(id: string) {
   });
 }
 
+/** Said where it was let go; opened again, it takes that page's place, so that going back does not say it once more. */
 export function Discarded({ id, version, children }: { id: string; version: number; children: ReactNode }) {
   const reopen = useReopen(id);
   const navigate = useNavigate();
@@ -25,7 +26,9 @@ export function Discarded({ id, version, children }: { id: string; version: numb
         {reopen.error ? (refusal(reopen.error)?.message ?? "It could not be opened again.") : children}{" "}
         <SecondaryButton
           isDisabled={reopen.isPending}
-          onPress={() => reopen.mutate(version, { onSuccess: () => void navigate(`/fittings/${id}`) })}
+          onPress={() =>
+            reopen.mutate(version, { onSuccess: () => void navigate(`/fittings/${id}`, { replace: true }) })
+          }
         >
           Open it again
         </SecondaryButton>

@@ -11,32 +11,14 @@ import { toKg } from "../../model/loads";
 import { SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
-import { Small } from "../../ui/Page";
-import { StepButton, Stepper } from "../../ui/StepButton";
-import { font, size, space, target } from "../../ui/tokens";
+import { space } from "../../ui/tokens";
 import { Counts } from "./Counts";
 import type { PacerState } from "./Pacer";
 import { Panel, PanelTitle } from "./Panel";
+import { PrintedLoad } from "./PrintedLoad";
 import { Sides } from "./Sides";
+import { WorkingLoad } from "./WorkingLoad";
 
-const Figure = styled.output`
-  font-family: ${font.mark};
-  font-weight: ${font.strong};
-  font-size: ${size.title};
-  line-height: 1.1;
-  letter-spacing: -0.06em;
-  white-space: nowrap;
-  small {
-    font-family: ${font.text};
-    font-size: ${size.text};
-    letter-spacing: 0;
-  }
-`;
-const Begin = styled(SecondaryButton)`
-  width: 100%;
-  min-height: ${target.step};
-  margin-bottom: ${space(2)};
-`;
 const Wanted = styled.form`
   display: grid;
   grid-template-columns: 1fr auto;
@@ -87,46 +69,11 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           {light && loads.light ? (
             <div data-light-set>
               <PanelTitle>Light set</PanelTitle>
-              <Figure>
-                <Printed load={loads.light} />
-              </Figure>
+              <PrintedLoad load={loads.light} />
               <p>{loads.light.how}</p>
             </div>
           ) : null}
-          <div data-load>
-            <PanelTitle>Working load</PanelTitle>
-            {!earlier && work.load_kg !== null && loads.load && !sameLoad(loads.load.kg, work.load_kg) ? (
-              <Begin onPress={() => take(loads.load)}>
-                Take {loads.load.text}, not {sheet.load}
-              </Begin>
-            ) : work.load_kg === null || !loads.load ? (
-              <Begin onPress={() => take(loads.load)}>
-                Begin at the lightest, <span style={{ whiteSpace: "nowrap" }}>{loads.load?.text}</span>
-              </Begin>
-            ) : (
-              <Stepper>
-                <StepButton
-                  aria-label={loads.down ? `One step down, to ${loads.down.text}` : "Nothing lighter"}
-                  isDisabled={!loads.down}
-                  onPress={() => take(loads.down)}
-                >
-                  −
-                </StepButton>
-                <Figure aria-label="Working load" aria-live="polite">
-                  <Printed load={loads.load} />
-                </Figure>
-                <StepButton
-                  aria-label={loads.up ? `One step up, to ${loads.up.text}` : "Nothing heavier"}
-                  isDisabled={!loads.up}
-                  onPress={() => take(loads.up)}
-                >
-                  +
-                </StepButton>
-              </Stepper>
-            )}
-            <p>{loads.says ?? loads.load?.how}</p>
-            {loads.felt ? <Small>{loads.felt}</Small> : null}
-          </div>
+          <WorkingLoad loads={loads} work={work} written={sheet.load} settled={!earlier} onTake={take} />
           <WantedLoad unit={loads.unit ?? "kg"} onWant={(kg) => void nearest(kg)} />
         </>
       )}
@@ -157,20 +104,6 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
         </>
       )}
     </Panel>
-  );
-}
-
-/** What is written down is what can be loaded: a clinician may allow less since, or the stack was described anew. */
-const sameLoad = (one_kg: number, other_kg: number) => Math.abs(one_kg - other_kg) < 0.01;
-
-/** As printed, the unit smaller than its number. */
-function Printed({ load }: { load: Load }) {
-  const [number, unit] = load.text.split(" ");
-  return (
-    <>
-      {number}
-      <small> {unit}</small>
-    </>
   );
 }
 

@@ -10,9 +10,10 @@ import { BandName } from "../../ui/Band";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
-import { Empty, Muted, Page, PageHead, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import { Empty, Muted, Page, Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { describeSide } from "./descriptions";
+import { FittingHead } from "./FittingHead";
 import { FindingList } from "./FindingsBar";
 import { Written } from "./Written";
 
@@ -52,15 +53,12 @@ export function Record({ fitting }: { fitting: FittingPage }) {
   const stop = fitting.stops.find(({ name }) => name === fitting.stop_sign);
   return (
     <Page>
-      <PageHead>
-        <Title>
-          {client.name} on {machine.name}
-        </Title>
+      <FittingHead fitting={fitting}>
         <Muted>
           {fitting.state === "stopped" ? "stopped" : "accepted"} by {fitting.by},{" "}
           {momentText(fitting.accepted_at, me.data.gym.locale, new Date())}
         </Muted>
-      </PageHead>
+      </FittingHead>
       {stop ? (
         <div style={{ marginBottom: space(5) }}>
           <Notice tone="wrong">
