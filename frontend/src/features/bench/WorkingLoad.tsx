@@ -13,6 +13,9 @@ const Begin = styled(SecondaryButton)`
   min-height: ${target.step};
   margin-bottom: ${space(2)};
 `;
+const Whole = styled.span`
+  white-space: nowrap;
+`;
 /** What is written down is what can be loaded: a clinician may allow less since, or the stack was described anew. */
 const sameLoad = (one_kg: number, other_kg: number) => Math.abs(one_kg - other_kg) < 0.01;
 
@@ -38,7 +41,9 @@ export function WorkingLoad({ loads, work, written, settled, onTake }: Props) {
         </Begin>
       ) : work.load_kg === null || !load ? (
         <Begin onPress={() => onTake(load)}>
-          Begin at the lightest, <span style={{ whiteSpace: "nowrap" }}>{load?.text}</span>
+          <span>
+            Begin at the lightest, <Whole>{load?.text}</Whole>
+          </span>
         </Begin>
       ) : (
         <Stepper>
