@@ -12,7 +12,7 @@ module Verglas
         shin_start_deg: :phi_start, shin_end_deg: :phi_end, knee_bend_start_deg: :knee_bend_start, knee_bend_end_deg: :knee_bend_end,
         above_ankle_mm: :above_ankle, contact_error_mm: :contact_error, force_per_torque_n_per_nm: :force_per_torque,
         crease_gap_mm: :crease_gap, kneecap_gap_mm: :kneecap_gap, thigh_press_mm: :thigh_press,
-        kneecap_clear_mm: :kneecap_clear, hip_bend_deg: :hip_bend
+        kneecap_clear_mm: :kneecap_clear, end_target_deg: :end_target, end_arm_deg: :end_arm, end_missing_deg: :end_missing, hip_bend_deg: :hip_bend
       }.freeze
 
       module_function

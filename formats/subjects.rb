@@ -5,7 +5,7 @@ module Verglas
     # The machine, the body and the wishes that a request speaks of, given whole or by the id of a known one.
     class Subjects
       OPTIONS = { "wanted" => :contact_above_ankle_mm, "start" => :start_bend_deg, "shim_back" => :cushion_back_mm,
-                  "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "knee_bend_limit" => :knee_bend_limit_deg }.freeze
+                  "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "slack_from" => :slack_from_deg }.freeze
 
       def initialize(machines:, bodies:)
         @machines = machines
@@ -66,8 +66,14 @@ module Verglas
 
       # machine: for what its family aims at.
       def wishes(request, machine)
-        options = request.fetch("options", {}).slice(*OPTIONS.keys)
-        Fitting::Wishes.for(machine.family, **options.transform_keys(OPTIONS))
+        options = request.fetch("options", {})
+        Fitting::Wishes.for(machine.family, **options.slice(*OPTIONS.keys).transform_keys(OPTIONS), **Fitting::Wishes.within(envelope(options)))
+      end
+
+      # knee_flexion: [from, to], an end null where it is open; knee_bend_limit: its upper end alone.
+      def envelope(options)
+        spans = [options.fetch("knee_flexion", Fitting::Envelope::OPEN), [nil, options["knee_bend_limit"]]]
+        spans.map { |ends| Fitting::Envelope.new({ knee_flexion: ends }) }.inject(:&)
       end
 
       def cushions(request)

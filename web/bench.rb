@@ -36,8 +36,9 @@ module Verglas
         @aid_sizes ||= Fitting::Mechanisms.of(machine)::AIDS.select { |aid| takes?(aid) }.to_h { |aid| [aid, gym.equipment.sizes.fetch(aid.to_s.delete_suffix("_mm"))] }
       end
 
-      # {question => school} that holds for this client, and what was chosen for the client alone.
-      def rules = @rules ||= Fitting::HouseRules.chosen(**rules_chosen)
+      # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen for the
+      # client alone.
+      def rules = @rules ||= { **Fitting::HouseRules.chosen(**rules_chosen, known: known), **caution_schools }
       def own_rules = rules_chosen[:client]
 
       # The same bench under other rules.
@@ -48,24 +49,45 @@ module Verglas
       # Cautions and limits on this machine.
       def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row)
       def bars = safety.bars(machine.family)
-      def caution_effect = safety.effect(machine.family, aims(machine.family))
+      def caution_effect = @caution_effect ||= safety.effect(machine.family, aims(machine.family))
 
-      # What cautions and limits narrow here, by names of Wishes.
-      def narrowing = safety.narrowing(machine.family, aims(machine.family))
+      # {question => school} which a caution sets otherwise than gym or instructor chose.
+      def spared = Fitting::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
+
+      # The seconds of a repetition, without holds where a caution forbids them.
+      def tempo
+        tempo = Loading::Tempo.of(rules[:tempo])
+        caution_effect.no_holds ? tempo.without_holds : tempo
+      end
+
+      # Whether a lap belt is there and may be worn.
+      def belt? = machine_row[:belt] && caution_effect.belt != :never
+
+      # The heaviest load (kg) that cautions and clinicians allow; nil where none limits it.
+      def load_limit_kg
+        belt = caution_effect.under_belt_load && !belt? ? unbelted_limit_kg : nil
+        [caution_effect.load_limit_kg, belt].compact.min
+      end
+
+      # How far this client's joints may move here, and where the movement ends (degrees of knee bend).
+      def envelope = @envelope ||= safety.envelope(machine.family)
+      def mechanics = @mechanics ||= Fitting::Mechanisms.for(machine, estimation.estimate.dimensions, wishes_for(machine))
 
       # Codes for which the marks cannot be accepted, whatever the reason; empty when they can.
       def refusals(evaluation) = Fitting::NeverAccepted.reasons(evaluation, barred: bars.any?)
 
       # Whether more was loaded than a clinician allows.
       def overloaded?(work)
-        limit = caution_effect.load_limit_kg
+        limit = load_limit_kg
         !limit.nil? && work.values_at("load_kg", "left_kg", "right_kg").compact.any? { |kg| kg > limit + Loading::Choices::ROUNDING_KG }
       end
 
       # What is aimed at on a machine: by the rules, narrowed by cautions and limits.
       def wishes_for(machine, **given)
-        aims = aims(machine.family)
-        Fitting::Wishes.for(machine.family, **aims, **safety.narrowing(machine.family, aims), **given)
+        family = machine.family
+        aims = aims(family)
+        Fitting::Wishes.for(family, **aims, slack_from_deg: machine_row[:slack_from_deg]&.to_f, **safety.effect(family, aims).wishes,
+                                            **Fitting::Wishes.within(safety.envelope(family)), **given)
       end
 
       # The steps of this fitting, in order.
@@ -125,6 +147,20 @@ module Verglas
       end
 
       private
+
+      # The schools which cautions ask for say nothing of machines, so any family's answer serves.
+      def caution_schools = @caution_schools ||= safety.effect(machine.family).schools
+
+      # What is known of this machine that a school may need.
+      def known = machine_row[:slack_from_deg] ? [:slack_from_deg] : []
+
+      # From which load a belt is worn; the lightest where body mass is not known.
+      def unbelted_limit_kg
+        mass = client[:body_mass_kg]&.to_f
+        return Loading::Remarks.belt_from_kg(mass) if mass
+
+        rig ? rig.choices.lightest.mass_kg : 0.0
+      end
 
       # By the house rules alone, names of Wishes.
       def aims(family) = { **family.wanted, **Fitting::HouseRules.wishes(family, rules) }

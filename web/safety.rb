@@ -17,32 +17,38 @@ module Verglas
       # The client's cautions, each with whether this gym is stricter than the table.
       def rows = @rows ||= @gym.cautions.of(@client[:id])
 
-      # family: of the exercise; aimed_at: by the house rules, names of Wishes.
-      def effect(family, aimed_at)
-        Fitting::Cautions.effect(family, rows.map { |row| Inputs::Caution.value(row) }, aimed_at, stricter: rows.select { |row| row[:stricter] }.map { |row| row[:caution].to_sym })
+      # family: of the exercise; aims: by the house rules, names of Wishes.
+      def effect(family, aims = {})
+        Fitting::Cautions.effect(family, cautions, aims, stricter: rows.select { |row| row[:stricter] }.map { |row| row[:caution].to_sym })
       end
+
+      def cautions = @cautions ||= rows.map { |row| Inputs::Caution.value(row) }
 
       # {limit => degrees} that were measured.
       def measured = (@client[:limits] || {}).to_h.to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
 
-      # What differs from the aims, by names of Wishes.
-      def narrowing(family, aimed_at)
-        by_caution = effect(family, aimed_at).wishes
-        { **by_caution, **Fitting::Limits.narrowing(measured, { **aimed_at, **by_caution }) }
-      end
+      # How far each joint may move on a family: cautions, clinicians and what was measured together.
+      def envelope(family) = effect(family).envelope & Fitting::Limits.envelope(measured)
 
       # What a record keeps of it.
       def kept = { limits: measured, cautions: rows.map { |row| Views::Cautions.line(row) } }
 
       # What keeps this client off this machine: cautions, and the maker's limits. {code => numbers for words}
       def bars(family, today = Date.today)
-        effect(family, {}).bars.to_h { |name| [name, {}] }.merge(maker_mass, maker_age(today))
+        effect(family).bars.to_h { |name| [name, {}] }.merge(posture(family), maker_mass, maker_age(today))
       end
 
       # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
 
       private
+
+      # A joint which the machine holds past what a caution or a clinician allows. What was measured lying is no such word.
+      def posture(family)
+        envelope = effect(family).envelope
+        past = family.posture.reject { |motion, deg| envelope.cover?(motion, deg) }
+        past.to_h { |motion, deg| [:"posture_#{motion}", { deg: deg.round, limit: envelope.to(motion)&.round }] }
+      end
 
       def younger_than?(years, today) = !@client[:birth_date].nil? && @client[:birth_date] > today << (12 * years)
 

@@ -2,82 +2,104 @@
 
 module Verglas
   module Fitting
-    # What a client's cautions do on a machine: bar it until a clinician has cleared them, narrow what is aimed at, or ask for
-    # words. It never diagnoses. core/data/cautions.yml
+    # What a client's cautions do on a machine: bar it until a clinician has cleared them, narrow the range of a joint or what is
+    # aimed at, change how one works. By what a family loads (its tags): a family that does not answer what a caution asks is
+    # barred by it. It never diagnoses. core/data/cautions.yml
     module Cautions
-      # bars: families, [:all] for every one; lifted: what lifts the bar (:cleared, :degrees, :never); cleared, always: {family
-      # => wishes}; careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the rule has it
-      Rule = Value.define(:name, :sided, :bars, :lifted, :cleared, :always, :careful, :belt) do
-        def bars?(family) = bars.include?(:all) || bars.include?(family.id)
+      # asks, bars: tags, bars [:all] for every family; lifted: what lifts the bar (:cleared, :degrees, :never), degrees_of: of
+      # which motion; cleared, always: {joint action => Envelope}, :all for every one; wishes: {joint action => wishes}; schools:
+      # {question => school}; careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
+      # rule has it; no_holds, under_belt_load as in the table.
+      Rule = Value.define(:name, :sided, :asks, :bars, :lifted, :degrees_of, :cleared, :always, :wishes, :schools, :careful, :belt, :no_holds, :under_belt_load) do
+        def bars?(family) = bars.include?(:all) || bars.any? { |tag| family.tags[tag] }
+
+        # Whether the family says, yes or no, all that the caution asks of it.
+        def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
       end
 
-      # One caution of a client: cleared by a clinician or not, with the degrees of knee bend and the load (kg) that were allowed
+      # One caution of a client: cleared by a clinician or not, with the degrees (Envelope) and the load (kg) that were allowed
       # (nil: none given).
-      Caution = Value.define(:name, :cleared, :bend_from_deg, :bend_to_deg, :load_to_kg) do
-        def degrees? = !bend_from_deg.nil? || !bend_to_deg.nil?
-      end
+      Caution = Value.define(:name, :cleared, :degrees, :load_to_kg)
 
-      # bars: names of the cautions that bar the machine; wishes: what they narrow, by the names of Wishes; careful and belt as
-      # in Rule, a belt that must not be worn before one that must; load_limit_kg: the least that a clinician allowed, nil for none.
-      Effect = Value.define(:bars, :wishes, :careful, :belt, :load_limit_kg) do
+      # bars: names of the cautions that bar the machine; envelope, and narrowed_by: {motion => names}, whose figures hold there;
+      # wishes by the names of Wishes; schools: {question => school} with which the client is spared something; belt: one that
+      # must not be worn before one that must; load_limit_kg: the least that a clinician allowed, nil for none.
+      Effect = Value.define(:bars, :unanswered, :envelope, :wishes, :schools, :careful, :belt, :no_holds, :under_belt_load, :load_limit_kg) do
         def barred? = bars.any?
       end
 
-      RULES = Tables[:cautions][:cautions].to_h do |row|
-        by_family = ->(key) { row.fetch(key, {}).transform_values { |wishes| wishes.transform_values(&:to_f) } }
-        name = row[:name].to_sym
-        [name, Rule.new(name: name, sided: row.fetch(:sided, false), bars: row.fetch(:bars, []).map(&:to_sym), lifted: row.fetch(:until, :never).to_sym,
-                        cleared: by_family.call(:cleared), always: by_family.call(:always), careful: row.fetch(:careful, false), belt: row[:belt]&.to_sym)]
-      end.freeze
+      TAGS = Tables[:cautions][:tags].map(&:to_sym).freeze
+      FLAGS = %i[careful no_holds under_belt_load].freeze
 
       # Where two say something of the same wish, the stricter holds.
-      STRICTER = { knee_bend_limit_deg: :min, start_bend_deg: :min, end_short_deg: :max, contact_above_ankle_mm: :max }.freeze
+      STRICTER = { contact_above_ankle_mm: :max }.freeze
+
+      # A row of the table.
+      module Rows
+        module_function
+
+        def rule(row)
+          names = ->(key) { row.fetch(key, []).map(&:to_sym) }
+          Rule.new(name: row[:name].to_sym, sided: row.fetch(:sided, false), asks: names.call(:asks), bars: names.call(:bars), lifted: row.fetch(:until, :never).to_sym,
+                   degrees_of: row[:degrees_of]&.to_sym, cleared: envelopes(row, :envelope), always: envelopes(row, :always), wishes: wishes(row),
+                   schools: row.fetch(:schools, {}).transform_values(&:to_sym), belt: row[:belt]&.to_sym, **FLAGS.to_h { |flag| [flag, row.fetch(flag, false)] })
+        end
+
+        def envelopes(row, key) = row.fetch(key, {}).transform_values { |spans| Envelope.new(spans) }
+        def wishes(row) = row.fetch(:wishes, {}).transform_values { |wishes| wishes.transform_values(&:to_f) }
+        private_class_method :envelopes, :wishes
+      end
+
+      RULES = Tables[:cautions][:cautions].to_h { |row| [row[:name].to_sym, Rows.rule(row)] }.freeze
 
       module_function
 
       def fetch(name) = RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
 
-      # cautions: the client's; wishes: what would be aimed at without them (a Hash by the names of Wishes); stricter: names of
-      # those with which this gym fits nobody on anything until a clinician has cleared them.
-      def effect(family, cautions, wishes, stricter: [])
+      # cautions: the client's; aims: what would be aimed at without them (by the names of Wishes); stricter: names of those with
+      # which this gym fits nobody on anything until a clinician has cleared them.
+      def effect(family, cautions, aims = {}, stricter: [])
         rules = cautions.map { |caution| fetch(caution.name) }
-        Effect.new(bars: cautions.select { |caution| barred?(family, caution) || (stricter.include?(caution.name) && !caution.cleared) }.map(&:name),
-                   wishes: narrowed(family, cautions, wishes), careful: rules.any?(&:careful), belt: belt(rules), load_limit_kg: cautions.filter_map(&:load_to_kg).min)
+        Effect.new(bars: bars(family, cautions, stricter), unanswered: rules.reject { |rule| rule.answered_by?(family) }.map(&:name), envelope: cautions.map do |caution|
+          envelope(family, caution)
+        end.inject(Envelope.open, :&),
+                   wishes: wishes(family, cautions, aims), schools: rules.map(&:schools).inject({}, :merge), belt: belt(rules), load_limit_kg: cautions.filter_map(&:load_to_kg).min,
+                   **FLAGS.to_h { |flag| [flag, rules.any?(&flag)] })
       end
 
-      def narrowed(family, cautions, wishes)
-        narrowings = cautions.map { |caution| narrowing(family, caution) }.inject({}) { |held, one| narrower(held, one) }
-        narrowings.to_h { |name, value| [name, wishes[name] ? [wishes[name], value].public_send(STRICTER.fetch(name)) : value] }
+      # What one caution alone narrows.
+      def envelope(family, caution)
+        rule = fetch(caution.name)
+        table = caution.cleared ? of_action(rule.cleared, family) & of_action(rule.always, family) : of_action(rule.always, family)
+        table.replaced_by(caution.degrees)
+      end
+
+      def bars(family, cautions, stricter)
+        cautions.select { |caution| barred?(family, caution) || (stricter.include?(caution.name) && !caution.cleared) }.map(&:name)
       end
 
       def barred?(family, caution)
         rule = fetch(caution.name)
+        return true unless rule.answered_by?(family)
         return false unless rule.bars?(family)
 
         case rule.lifted
         when :cleared then !caution.cleared
-        when :degrees then !(caution.cleared && caution.degrees?)
+        when :degrees then !(caution.cleared && caution.degrees[rule.degrees_of] != Envelope::OPEN)
         else true
         end
       end
 
-      # A clinician's degrees replace the table's figures.
-      def narrowing(family, caution)
-        rule = fetch(caution.name)
-        own = { knee_bend_limit_deg: caution.bend_to_deg, end_short_deg: caution.bend_from_deg }.compact
-        table = caution.cleared ? rule.cleared.fetch(family.id, {}) : {}
-        narrower(rule.always.fetch(family.id, {}), caution.degrees? ? own.merge(start_wish(family, own)) : table)
-      end
+      def of_action(by_action, family) = by_action.values_at(:all, family.action).compact.inject(Envelope.open, :&)
 
-      # A start that would lie beyond the allowed bend begins at it.
-      def start_wish(family, own)
-        limit = own[:knee_bend_limit_deg]
-        limit && limit < family.wanted.fetch(:start_bend_deg, 0) ? { start_bend_deg: limit } : {}
+      def wishes(family, cautions, aims)
+        figures = cautions.select(&:cleared).filter_map { |caution| fetch(caution.name).wishes[family.action] }
+        figures.inject({}) { |held, one| narrower(held, one) }.to_h { |name, value| [name, [aims[name], value].compact.public_send(STRICTER.fetch(name))] }
       end
 
       def belt(rules) = rules.filter_map(&:belt).min_by { |worn| %i[never always].index(worn) }
       def narrower(one, other) = one.merge(other) { |name, *values| values.public_send(STRICTER.fetch(name)) }
-      private_class_method :narrowed, :barred?, :belt, :narrowing, :start_wish, :narrower
+      private_class_method :bars, :barred?, :of_action, :wishes, :belt, :narrower
     end
   end
 end

@@ -7,7 +7,7 @@ module Verglas
     class Disturbance
       # A number has to have moved by this much (mm or degrees).
       LEAST = 1.0
-      FINDINGS = { height: %i[offset], pivot: %i[offset], bench_end: %i[kneecap_clear], crease: %i[crease_gap], start: %i[start],
+      FINDINGS = { height: %i[offset], pivot: %i[offset], bench_end: %i[kneecap_clear], crease: %i[crease_gap], start: %i[start], end: %i[end],
                    contact: %i[contact], thigh_press: %i[kneecap_gap thigh_press], kneecap: %i[kneecap_gap] }.freeze
       FIXED = { "@support" => %i[crease_gap], "@lie" => %i[offset kneecap_clear] }.freeze
 

@@ -22,10 +22,10 @@ module Verglas
         parameters.merge(cushion_back: wishes.cushion_back_mm, cushion_seat: wishes.cushion_seat_mm, hip_pad: wishes.hip_pad_mm)
       end
 
-      # Start, middle and end of the arc.
+      # The start, the middle of the arc, and where the client turns back: nobody is drawn past what is asked of them.
       def poses(mechanics, parameters)
         joint = mechanics.joint(parameters)
-        arms = { start: parameters[:start_angle], middle: mechanics.middle_deg(parameters), end: parameters[:end_angle] }
+        arms = { start: parameters[:start_angle], middle: mechanics.middle_deg(parameters), end: mechanics.turning(joint, parameters).first }
         arms.transform_values { |arm_deg| pose(mechanics, joint, parameters, arm_deg) }
       end
 

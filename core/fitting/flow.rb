@@ -15,7 +15,7 @@ module Verglas
 
       STAGES = %i[before standing lie joint support range far near recorded again secure light working watch].freeze
       FIXED = %i[before support again secure light working watch].freeze
-      STAGE_OF = { height: :joint, pivot: :joint, hips: :joint, bench_end: :joint, crease: :support, start: :range, contact: :far, thigh_press: :near, kneecap: :near }.freeze
+      STAGE_OF = { height: :joint, pivot: :joint, hips: :joint, bench_end: :joint, crease: :support, start: :range, end: :range, contact: :far, thigh_press: :near, kneecap: :near }.freeze
       # Where the leg is fitted first and the seat slid to it.
       ROLLER_FIRST = (STAGES - [:far]).insert(STAGES.index(:joint), :far).freeze
 

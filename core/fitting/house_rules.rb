@@ -5,22 +5,28 @@ module Verglas
     # Where good instructors disagree: the gym picks a school of each question, an instructor may pick another for a client,
     # and where the computation depends on it, it does. core/data/house_rules.yml
     module HouseRules
-      # schools: {name => what it aims at on the question's families}; families: on which it is asked, empty for all.
-      Question = Value.define(:name, :default, :families, :schools) do
+      # schools: {name => what it aims at on the question's families}; needs: {school => what has to be known for it}; families: on
+      # which it is asked, empty for all.
+      Question = Value.define(:name, :default, :families, :schools, :needs) do
         def asked_of?(family) = families.empty? || families.include?(family.id)
+
+        # The school that can be kept: the default where what a school needs is not known.
+        def kept(school, known) = needs.key?(school) && !known.include?(needs[school]) ? default : school
       end
 
       QUESTIONS = Tables[:house_rules][:questions].to_h do |row|
         schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
+        needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].to_sym] if school[:needs] }.to_h
         name = row[:name].to_sym
-        [name, Question.new(name: name, default: row[:default].to_sym, families: row.fetch(:families, []).map(&:to_sym), schools: schools)]
+        [name, Question.new(name: name, default: row[:default].to_sym, families: row.fetch(:families, []).map(&:to_sym), schools: schools, needs: needs)]
       end.freeze
 
       module_function
 
-      # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen there.
-      def chosen(gym: {}, client: {})
-        QUESTIONS.to_h { |name, question| [name, client[name] || gym[name] || question.default] }
+      # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen there; known:
+      # names of what is known of the machine.
+      def chosen(gym: {}, client: {}, known: [])
+        QUESTIONS.to_h { |name, question| [name, question.kept(client[name] || gym[name] || question.default, known)] }
       end
 
       # What the chosen schools aim at on a family, by the names of Wishes.

@@ -14,14 +14,19 @@ module Verglas
       KNEECAP_EDGE_MM = TABLE[:kneecap_edge][:behind_knee_mm]
       ARM_RULES = {
         contact: Rule.new(unit: :mm, constants: 2, position: ->(at) { at[:roller_reach] }, required: ->(mechanics, at) { mechanics.wanted_reach_mm(at) }),
-        start: Rule.new(unit: :deg, constants: 1, position: ->(at) { at[:start_angle] }, required: ->(mechanics, at) { mechanics.wanted_start_deg(at) })
+        start: Rule.new(unit: :deg, constants: 1, position: ->(at) { at[:start_angle] }, required: ->(mechanics, at) { mechanics.wanted_start_deg(at) }),
+        end: Rule.new(unit: :deg, constants: 1, position: ->(at) { at[:end_angle] }, required: ->(mechanics, at) { mechanics.wanted_end_deg(at) })
       }.freeze
-      ARM_DECIDED_BY = { roller_reach: :contact, roller_radius: :contact, start_angle: :start }.freeze
+      ARM_DECIDED_BY = { roller_reach: :contact, roller_radius: :contact, start_angle: :start, end_angle: :end }.freeze
+      # Before what goes slack (degrees of knee bend).
+      CLEAR_OF_SLACK_DEG = TABLE[:ends][:clear_of_slack_deg]
 
       # machine: for its family and whether its seat's length is a choice; body: Body::Dimensions; wishes: Wishes.
       def initialize(machine:, body:, wishes:)
         @family = machine.family
         @seat_adjustable = machine.seat_length_adjustable?
+        @end_adjustable = machine.end_adjustable?
+        @envelope = wishes.envelope
         @body = body
         @wishes = wishes
       end
@@ -74,18 +79,44 @@ module Verglas
         along_arm + Math.sqrt([(along_arm**2) - (knee.norm**2) + (contact**2) + (clearance_mm(parameters)**2), 0.0].max)
       end
 
-      # The arm's angle at which the knee has the wanted bend, the knee where it now is: where a line beside the shin, one
-      # clearance away, meets the roller's circle.
-      def wanted_start_deg(parameters)
-        shin = wishes.start_bend_deg + thigh_slope_deg
+      # What is aimed at, cut to what the client's knee may do: the bend at the start, and at the end (degrees).
+      def start_target_deg = @start_target_deg ||= @envelope.clamp(:knee_flexion, wishes.start_bend_deg)
+      def end_target_deg = @end_target_deg ||= @envelope.clamp(:knee_flexion, clear_of_slack(wishes.end_bend_deg))
+
+      # Whether it is the client's own range, and not the house rule, that ends the movement.
+      def end_limited? = end_target_deg != clear_of_slack(wishes.end_bend_deg)
+
+      # The arm's angles with the knee so bent, the knee where it now is.
+      def wanted_start_deg(parameters) = arm_at(start_target_deg, joint(parameters), parameters)
+      def wanted_end_deg(parameters) = arm_at(end_target_deg, joint(parameters), parameters)
+
+      # Where the client turns back: the arm's angle at the end that is aimed at (degrees), and the knee bend that is missing
+      # because the arc ends before. Where a stop ends the arc, this is it.
+      def turning(joint, parameters)
+        wanted = arm_at(end_target_deg, joint, parameters)
+        first, last = parameters.values_at(:start_angle, :end_angle)
+        return [last, (end_target_deg - knee_bend_deg(contact(joint, parameters, last).shin_deg)).abs] if ((wanted - last) * family.side).negative?
+
+        [((wanted - first) * family.side).positive? ? first : wanted, 0.0]
+      end
+
+      private
+
+      # Of a movement that bends; one that straightens ends where nothing goes slack.
+      def clear_of_slack(bend_deg)
+        slack = wishes.slack_from_deg
+        slack && family.side.negative? ? [bend_deg, slack - CLEAR_OF_SLACK_DEG].min : bend_deg
+      end
+
+      # Where a line beside the shin, one clearance away, meets the roller's circle.
+      def arm_at(bend_deg, joint, parameters)
+        shin = bend_deg + thigh_slope_deg
         along = Geometry::Point.towards(shin)
-        foot_of_line = joint(parameters) + (Geometry::Point.towards(shin - (90 * family.side)) * clearance_mm(parameters))
+        foot_of_line = joint + (Geometry::Point.towards(shin - (90 * family.side)) * clearance_mm(parameters))
         half = foot_of_line.dot(along)
         root = Math.sqrt([(half**2) - (foot_of_line.norm**2) + (parameters[:roller_reach]**2), 0.0].max)
         (foot_of_line + (along * (root - half))).angle_deg
       end
-
-      private
 
       def quantities_of(group, joint, parameters)
         group == :arm ? ArmQuantities.of(self, joint, parameters) : joint_quantities(joint, parameters)
@@ -97,7 +128,8 @@ module Verglas
 
       def arm_findings(joint, parameters)
         first, middle, last = contacts(joint, parameters)
-        [contact_place(middle), start(knee_bend_deg(first.shin_deg), knee_bend_deg(last.shin_deg))]
+        bends = { start: knee_bend_deg(first.shin_deg), end: knee_bend_deg(last.shin_deg) }
+        [contact_place(middle), start(bends), (ending(bends[:end]) if @end_adjustable)].compact
       end
 
       def contact_place(middle)
@@ -112,17 +144,24 @@ module Verglas
         :on_the_calf if above_ankle_mm > FAULTS[:on_the_calf][:above_ankle_over_share_of_shank] * body.shank
       end
 
-      def start(bend_start_deg, bend_end_deg)
-        Finding.grade(:start, value: bend_start_deg, graded: bend_start_deg - wishes.start_bend_deg, band: BANDS[:start],
-                              fault: range_fault({ start: bend_start_deg, end: bend_end_deg }))
+      # The machine forces the start: outside the client's range it is a fault.
+      def start(bends)
+        straight = :forced_straight if bends[family.straight[:at]] < family.straight[:least_bend_deg]
+        Finding.grade(:start, value: bends[:start], graded: bends[:start] - start_target_deg, band: BANDS[:start], fault: straight || range_fault(bends[:start]))
       end
 
-      def range_fault(bends_deg)
-        return :forced_straight if bends_deg[family.straight[:at]] < family.straight[:least_bend_deg]
-
-        limit = wishes.knee_bend_limit_deg
-        :past_knee_bend_limit if limit && bends_deg.values.max > limit
+      # Where a stop ends the movement, the machine forces that too.
+      def ending(bend_deg)
+        Finding.grade(:end, value: bend_deg, graded: bend_deg - end_target_deg, band: BANDS[:end], fault: range_fault(bend_deg))
       end
+
+      def range_fault(bend_deg)
+        return if @envelope.cover?(:knee_flexion, bend_deg)
+
+        bend_deg > end_of_range ? :past_knee_bend_limit : :past_straight_limit
+      end
+
+      def end_of_range = @envelope.to(:knee_flexion) || Float::INFINITY
     end
   end
 end

@@ -11,7 +11,7 @@ module Verglas
       UP = -1
       AIDS = %i[hip_pad_mm].freeze
       SLIDES = true
-      GRADED_QUANTITY = { offset: :offset_mm, contact: :above_ankle_mm, kneecap_clear: :kneecap_clear_mm, start: :knee_bend_start_deg }.freeze
+      GRADED_QUANTITY = { offset: :offset_mm, contact: :above_ankle_mm, kneecap_clear: :kneecap_clear_mm, start: :knee_bend_start_deg, end: :knee_bend_end_deg }.freeze
 
       RULES = {
         height: Rule.new(unit: :mm, constants: 1, position: ->(at) { at[:pivot_above_bench] }, required: ->(mechanics, _) { mechanics.body.knee_front }),
@@ -21,7 +21,7 @@ module Verglas
         **ARM_RULES
       }.freeze
       DECIDED_BY = { pivot_above_bench: :height, bench_end: :bench_end, hinge_angle: :hips, **ARM_DECIDED_BY }.freeze
-      MENDS = { contact: SeatedKnee::MENDS[:contact], start: SeatedKnee::MENDS[:start], kneecap_clear: %i[shorter_bench longer_bench] }.freeze
+      MENDS = { contact: SeatedKnee::MENDS[:contact], start: SeatedKnee::MENDS[:start], end: SeatedKnee::MENDS[:end], kneecap_clear: %i[shorter_bench longer_bench] }.freeze
 
       def self.deciding(_machine, adjuster) = DECIDED_BY.find { |name, _| adjuster.drives?(name) }&.last
 

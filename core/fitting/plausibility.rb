@@ -10,7 +10,7 @@ module Verglas
 
       # The constants that a finding rests on, besides those of the joint.
       RESTS_ON = { offset: %i[back_face pivot_above_seat pivot_above_bench], crease_gap: %i[back_face seat_edge], contact: %i[roller_reach roller_radius],
-                   start: %i[start_angle], kneecap_gap: %i[thigh_pad_front], thigh_press: %i[thigh_pad_height], kneecap_clear: %i[bench_end] }.freeze
+                   start: %i[start_angle], end: %i[end_angle], kneecap_gap: %i[thigh_pad_front], thigh_press: %i[thigh_pad_height], kneecap_clear: %i[bench_end] }.freeze
       # Between the back pad and the seat's front edge at the first marks.
       SHORTEST_SEAT_MM = 200
       # A finding wants to be close or better for this share of people (working figure): a slip of 100 mm nearly always costs more.
@@ -41,7 +41,7 @@ module Verglas
       def fits_few(machine)
         errors = Body::People.range.map { |estimate| errors(machine, estimate) }
         machine.family.findings.keys.filter_map do |code|
-          off = errors.map { |found| found.fetch(code) }.reject(&:zero?)
+          off = errors.filter_map { |found| found[code] }.reject(&:zero?) # an end that nothing sets is not graded
           few(machine, code, off, errors.size) unless errors.size - off.size >= FEWEST * errors.size
         end
       end

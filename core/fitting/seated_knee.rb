@@ -16,7 +16,7 @@ module Verglas
       BY_HAND = TABLE[:by_hand]
 
       # Which quantity's SD belongs to a finding's graded number.
-      GRADED_QUANTITY = { offset: :offset_mm, crease_gap: :crease_gap_mm, contact: :above_ankle_mm, start: :knee_bend_start_deg,
+      GRADED_QUANTITY = { offset: :offset_mm, crease_gap: :crease_gap_mm, contact: :above_ankle_mm, start: :knee_bend_start_deg, end: :knee_bend_end_deg,
                           kneecap_gap: :kneecap_gap_mm, thigh_press: :thigh_press_mm }.freeze
 
       RULES = {
@@ -35,7 +35,7 @@ module Verglas
 
       # What would mend a number that is too small, and one that is too large.
       MENDS = { crease_gap: %i[cushion_behind_back longer_seat], contact: %i[shorter_roller_arm longer_roller_arm],
-                start: %i[start_further_back start_nearer_straight], kneecap_gap: %i[seat_forward seat_back],
+                start: %i[start_further_back start_nearer_straight], end: %i[end_further_bent end_nearer_straight], kneecap_gap: %i[seat_forward seat_back],
                 thigh_press: %i[lower_thigh_pad raise_thigh_pad] }.freeze
 
       # What decides an adjuster, by what it drives; nil where no rule does. A back pad that slides on a sliding seat sets the

@@ -23,9 +23,12 @@ module Verglas
         Share.new(share, !share.between?(low, high))
       end
 
+      # The load above which a belt is worn.
+      def belt_from_kg(body_mass_kg) = FIGURES[:belt][:above_share_of_body_mass] * body_mass_kg
+
       # Whether a belt is worn: always by that school, or above a share of body mass; load or mass unknown: worn.
       def belt?(load_kg, body_mass_kg, always: false)
-        always || load_kg.nil? || body_mass_kg.nil? || load_kg > FIGURES[:belt][:above_share_of_body_mass] * body_mass_kg
+        always || load_kg.nil? || body_mass_kg.nil? || load_kg > belt_from_kg(body_mass_kg)
       end
 
       # Half the working load (a quarter with a caution that asks for it), rounded down to what the machine can do; the

@@ -10,6 +10,9 @@ module Verglas
         new(**row.slice(:up_s, :hold_s, :down_s, :pause_s), set_s: row[:set_s], most_repetitions: row[:most_repetitions])
       end
 
+      # Where nothing may be held: neither at the end nor between repetitions.
+      def without_holds = with(hold_s: 0, pause_s: 0)
+
       def repetition_s = up_s + hold_s + down_s + pause_s
 
       # Seconds of a set.

@@ -10,9 +10,12 @@ module Verglas
     #   groups      {name => constants} that are solved one group at a time for a given place of the joint
     #   findings    {code => group it belongs to}, in the order in which they are told
     #   wanted      defaults of what is aimed at
+    #   action      the joint action it trains, by which cautions narrow
+    #   tags        {tag => true or false}: what it loads and how one lies on it; what is not answered bars (Fitting::Cautions)
+    #   posture     {motion => degrees} into which it puts a joint by itself, whatever the marks (working figures)
     #   straight    which end of the arc is the straight one (:start or :end) and the least knee bend allowed there, degrees
     #   gap_graded  whether a gap behind the knee is graded (a pinch always is)
-    Family = Value.define(:id, :mechanism, :side, :constants, :joint, :groups, :findings, :wanted, :straight, :gap_graded) do
+    Family = Value.define(:id, :mechanism, :side, :constants, :joint, :groups, :findings, :wanted, :action, :tags, :posture, :straight, :gap_graded) do
       def check
         unknown = [*joint, *groups.values.flatten] - constants.keys
         raise ArgumentError, "#{id} groups #{unknown.join(", ")}, which it does not have" unless unknown.empty?

@@ -57,6 +57,12 @@ module Verglas
         adjusters.any? { |adjuster| adjuster.drives.fetch(:back_face, 0) != adjuster.drives.fetch(:seat_edge, 0) }
       end
 
+      # Whether a stop that can be set ends the movement.
+      def end_adjustable? = adjusters.any? { |adjuster| adjuster.drives?(:end_angle) }
+
+      # Codes of all that is graded on it; the end only where a stop sets it.
+      def graded = family.findings.keys - (end_adjustable? ? [] : [:end])
+
       # Whether a bench bends at the hip, at some mark or always.
       def hinged? = constants.key?(:hinge_angle) && reach(:hinge_angle).max.positive?
 

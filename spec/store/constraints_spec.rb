@@ -52,10 +52,11 @@ RSpec.describe "The database's own constraints" do
     end
   end
 
-  bad_cautions = { caution_side_known: { side: "upper" }, caution_clearance_signed: { cleared_by: "Dr Fenwick" }, caution_degrees_are_a_clinicians: { bend_to_deg: 80 },
+  bad_cautions = { caution_side_known: { side: "upper" }, caution_clearance_signed: { cleared_by: "Dr Fenwick" },
+                   caution_degrees_are_a_clinicians: { degrees: Sequel.pg_json({ "knee_flexion" => [nil, 80] }) },
                    caution_load_is_a_clinicians: { load_to_kg: 20 }, caution_load_range: { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02", load_to_kg: 1001 },
                    caution_removal_whole: { removed_at: Time.at(0) }, caution_cleared_by_length: { cleared_by: "x" * 81, cleared_on: "2026-03-02" },
-                   caution_degrees_in_range: { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02", bend_from_deg: 90, bend_to_deg: 80 } }
+                   caution_degrees_are_an_object: { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02", degrees: Sequel.pg_json([90, 80]) } }
   bad_cautions.each do |constraint, fields|
     it "refuses a caution against #{constraint}" do
       refused(constraint.to_s) { db[:client_cautions].insert({ client_id: person[:id], caution: "knee", set_by: account }.merge(fields)) }

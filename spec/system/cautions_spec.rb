@@ -45,7 +45,7 @@ RSpec.describe "Cautions in the browser" do
     end
     expect(page).to have_text("cleared by Dr Fenwick, 2 March")
     bench_of(person, "Leg extension 1")
-    expect(page).to have_text("Because of the cautions: knee bent 80° at most")
+    expect(page).to have_text("Because of the cautions: knee between 10° and 80° of bend")
     expect(page).to have_no_css("[role=alert]")
     click_button "Back to the advised" if page.has_button?("Back to the advised", wait: 1)
     click_button "Write down"

@@ -14,6 +14,8 @@ RSpec.describe "Cautions over HTTP" do
 
   def written(caution, version: nil, **fields) = call(:put, path, { caution: caution, version: version, **fields })
 
+  def knee(from, upto) = { knee_flexion: { from: from, to: upto } }
+
   def removed(caution, version, reason) = call(:post, "#{path}/removal", { caution: caution, version: version, reason: reason })
 
   def fitting(machine = here)
@@ -36,16 +38,16 @@ RSpec.describe "Cautions over HTTP" do
     before = fitting["advice"]["marks"]
     written("knee", side: "left", **cleared)
     page = fitting
-    expect([page["bars"], page["narrowed"]]).to eq([[], "Knee bent 80° at most, start at 80° at most, end 10° short of straight, roller 110 mm above the ankle"])
+    expect([page["bars"], page["narrowed"]]).to eq([[], "Because of the cautions: knee between 10° and 80° of bend, roller 110 mm above the ankle."])
     expect(page["advice"]["marks"]).not_to eq(before)
     expect(accept(page, page["advice"]["marks"])["state"]).to eq("accepted")
     record = call(:get, "/api/fittings/#{page["id"]}")
     expect(record["cautions"].map { |caution| [caution["name"], caution["cleared"]] }).to eq([["knee", true]])
-    expect(record["computed_from"]["wishes"]).to include("knee_bend_limit_deg" => 80.0, "end_short_deg" => 10.0)
+    expect(record["computed_from"]["wishes"]).to include("knee_to_deg" => 80.0, "knee_from_deg" => 10.0)
   end
 
   it "accepts no joint past a clinician's degrees, and no pad on the kneecap, whatever the marks" do
-    written("knee_ligament", side: "left", **cleared, bend_from_deg: 10, bend_to_deg: 70)
+    written("knee_ligament", side: "left", **cleared, degrees: knee(10, 70))
     page = fitting
     expect(page["bars"]).to be_empty
     deep = accept(page, page["marks"].merge("start" => "1"))
@@ -56,6 +58,41 @@ RSpec.describe "Cautions over HTTP" do
     refused = accept(on_the_kneecap, on_the_kneecap["marks"].merge("back pad" => "7"))
     expect([status, refused["code"]]).to eq([422, "on_the_kneecap"])
     expect(db[:fittings].where(state: "accepted").count).to eq(0)
+  end
+
+  it "keeps every other figure of the row where a clinician names one end, and no joint but the one that is named" do
+    written("knee", side: "left", **cleared, degrees: knee(15, nil))
+    expect(fitting["narrowed"]).to eq("Because of the cautions: knee between 15° and 80° of bend, roller 110 mm above the ankle.")
+    written("hip_replacement", side: "left", **cleared, degrees: knee(0, 90))
+    expect(fitting["bars"]).to eq(["Hip replacement: this machine is not advised until a clinician has given the degrees allowed (hip bend)."])
+    written("hip_replacement", version: 1, side: "left", **cleared, degrees: { hip_flexion: { from: nil, to: 70 } })
+    expect(fitting["bars"]).to eq(["Sitting here bends the hip to about 90°, and a clinician or a caution allows 70°: another machine."])
+  end
+
+  it "tells a client only what the cautions leave: no hold, no hard grip, no straight end, a load that needs no belt" do
+    loft.rules.set("grip", "hard", by: account)
+    written("blood_pressure")
+    page = fitting
+    told = page["steps"].flat_map { |step| [*step.values_at("do", "look", "right"), *step["notes"]] }.join(" ")
+    expect(told).to include("2 s up, 3 s down.").and include("Grip: light.")
+    expect(told).not_to match(/held|Pull hard/i)
+    loads = call(:post, "/api/fittings/#{page["id"]}/loads", {})
+    expect([loads["tempo"].values_at("hold_s", "pause_s", "says"), loads["remarks"]]).to eq([[0, 0, "2-0-3-0"], ["The lightest only: no belt here, and body mass is not known."]])
+    db[:clients].where(id: person[:id]).update(body_mass_kg: 80)
+    expect(call(:post, "/api/fittings/#{page["id"]}/loads", {})["remarks"]).to eq(["No more than 40 kg: there is no belt here to hold the hips."])
+    over = call(:post, "/api/fittings/#{page["id"]}/acceptance",
+                { marks: page["marks"], version: 1, work: { load_kg: 45, left_kg: nil, right_kg: nil, repetitions: 10, sets: 2, last: nil, felt: nil, felt_side: nil, belt: nil } })
+    expect(over["code"]).to eq("past_load_limit")
+  end
+
+  it "tells no client with a caution to go fully straight, on bench and set-up list alike" do
+    written("loose_joints")
+    page = fitting
+    told = page["steps"].flat_map { |step| [step["right"], *step["notes"]] }.join(" ")
+    expect(told).to include("Stop 10° short of straight.")
+    expect(told).not_to match(/fully straight/i)
+    accept(page, page["advice"]["marks"])
+    expect(call(:get, "/api/fittings/#{page["id"]}/set-up")["allowed"]).to include("Stop 10° short of straight.")
   end
 
   it "keeps to the maker's limits of mass and age" do
@@ -82,16 +119,18 @@ RSpec.describe "Cautions over HTTP" do
   it "lets nobody clear a caution without a name and a day, nor give degrees" do
     expect(written("knee", cleared_by: "Dr Fenwick")).to include("code" => "clearance_unsigned", "path" => "/cleared_on")
     expect(written("knee", cleared_on: "2026-03-02")).to include("code" => "clearance_unsigned", "path" => "/cleared_by")
-    expect(written("knee", bend_to_deg: 80)).to include("code" => "degrees_uncleared", "path" => "/cleared_by")
-    expect(written("knee", **cleared, bend_from_deg: 80, bend_to_deg: 10)).to include("code" => "degrees_reversed", "path" => "/bend_from_deg")
+    expect(written("knee", degrees: knee(nil, 80))).to include("code" => "degrees_uncleared", "path" => "/cleared_by")
+    expect(written("knee", **cleared, degrees: knee(80, 10))).to include("code" => "degrees_reversed", "path" => "/degrees/knee_flexion")
+    expect(written("knee", **cleared, degrees: { elbow_flexion: { from: 0, to: 10 } })).to include("code" => "unknown_motion")
+    expect(written("knee", **cleared, degrees: knee(0, 161))).to include("path" => "/degrees/knee_flexion/to")
     expect(written("knee", since: "2999-01-01")).to include("path" => "/since")
     expect(written("knee", since: (Date.today + 1).iso8601)).to include("code" => "since_in_future", "path" => "/since")
     expect(written("lamp")).to include("code" => "unknown_caution")
-    { side: "up", cleared_by: "x" * 81, bend_from_deg: 161, bend_to_deg: -1, note: "x" * 1001, version: 0, mood: "low", caution: "Lamp!" }.each do |field, bad|
+    { side: "up", cleared_by: "x" * 81, note: "x" * 1001, version: 0, mood: "low", caution: "Lamp!" }.each do |field, bad|
       expect(written("knee", **cleared, field => bad)).to include("path" => "/#{field}")
     end
     expect(db[:client_cautions].count).to eq(0)
-    expect { db[:client_cautions].insert(client_id: person[:id], caution: "knee", bend_to_deg: 80, set_by: account) }.to raise_error(Sequel::CheckConstraintViolation)
+    expect { db[:client_cautions].insert(client_id: person[:id], caution: "knee", degrees: Sequel.pg_json({ knee_flexion: [nil, 80] }), set_by: account) }.to raise_error(Sequel::CheckConstraintViolation)
   end
 
   it "overwrites nobody, and encrypts the note" do

@@ -33,7 +33,7 @@ RSpec.describe "Fittings over HTTP" do
     offset = evaluation["findings"].find { |finding| finding["code"] == "offset" }
     expect(offset).to include("value" => be_within(0.1).of(13.4371), "band" => "in line", "likely" => true, "says" => "Knee 13 mm ahead of the pivot.")
     expect(evaluation["quantities"]["creep_mm"]).to be_within(0.1).of(-16.0959)
-    expect(evaluation["motion"]["creep"]).to eq("Roller creeps 16 mm towards the knee over the arc.")
+    expect(evaluation["motion"]["creep"]).to eq("Roller creeps slightly, 16 mm towards the knee.")
     expect(evaluation["figure"]["poses"]["start"]["knee"]).to eq({ "s" => evaluation["joint"]["s_mm"], "n" => evaluation["joint"]["n_mm"] })
   end
 

@@ -23,7 +23,7 @@ RSpec.describe "Limits over HTTP" do
     measure("knee_bend", 70)
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
     shown = call(:get, "/api/fittings/#{id}")
-    expect(shown["narrowed"]).to eq("Knee bent 70° at most, start at 70° at most")
+    expect(shown["narrowed"]).to eq("As measured: knee bent 70° at most.")
     deep = here[:adjusters].find { |adjuster| adjuster["label"] == "start" }["marks"].map { |mark| shown["marks"].merge("start" => mark) }.find do |marks|
       call(:post, "/api/fittings/#{id}/evaluation", { marks: marks })["quantities"]["knee_bend_start_deg"] > 71
     end

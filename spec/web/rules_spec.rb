@@ -48,7 +48,7 @@ RSpec.describe "House rules over HTTP" do
     expect(own).to include("chosen" => "just_short", "gym" => "fully_straight", "reason" => "Snaps it otherwise.", "by" => "Maren Oldcastle")
     expect(call(:get, "/api/clients/#{person[:id]}")["own_rules"]).to eq(["End of an extension: just short"])
     start = ->(page) { page["steps"].find { |step| step["adjuster"] == "start" }["right"] }
-    expect(start.call(fitting)).to end_with("End 5° short of straight.")
+    expect(start.call(fitting)).to end_with("Stop 5° short of straight.")
     theirs = call(:post, "/api/fittings", { client_id: other[:id], machine_id: here[:id] })["id"]
     expect(start.call(call(:get, "/api/fittings/#{theirs}"))).not_to include("short of straight")
     call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: nil })
@@ -72,7 +72,7 @@ RSpec.describe "House rules over HTTP" do
   end
 
   describe "what each question changes at the bench" do
-    let(:curl) { machine(loft, "curl_plain", name: "Leg curl 1").tap { |row| loft.machines.update(row[:id], version: 1, by: account, belt: true) } }
+    let(:curl) { machine(loft, "curl_plain", name: "Leg curl 1").tap { |row| loft.machines.update(row[:id], version: 1, by: account, belt: true, slack_from_deg: 112) } }
 
     let(:sliding) { machine(loft, "curl_slide", name: "Leg curl 2") }
 
@@ -93,10 +93,10 @@ RSpec.describe "House rules over HTTP" do
      [:toes_extension, :pointed, :here, notes.call(/Toes/), ["Toes during an extension: relaxed to pulled up."], ["Toes during an extension: pointed."]],
      [:toes_curl, :pulled_up, :curl, notes.call(/Toes/), ["Toes during a curl: relaxed."], ["Toes during a curl: pulled up."]],
      [:legs_turned, :varied, :here, notes.call(/Legs turned/), ["Legs turned in or out on an extension: straight only."], ["Legs turned in or out on an extension: varied."]],
-     [:extension_start, :further_back, :here, right.call("start"), "About 90°.", "About 100°."],
-     [:extension_end, :just_short, :here, right.call("start"), "About 90°.", "About 90°. End 5° short of straight."],
-     [:curl_start, :fully_straight, :sliding, right.call("start"), "About 8°.", "About 2°."],
-     [:curl_end, :before_slack, :curl, notes.call(/End of a curl/), ["End of a curl: a right angle."], ["End of a curl: before the load goes slack."]],
+     [:extension_start, :further_back, :here, right.call("start", /About \d+°/), "About 90°", "About 100°"],
+     [:extension_end, :just_short, :here, right.call("start"), "About 90°. End fully straight, never snapped.", "About 90°. Stop 5° short of straight."],
+     [:curl_start, :fully_straight, :sliding, right.call("start", /About \d+°/), "About 8°", "About 2°"],
+     [:curl_end, :before_slack, :curl, notes.call(/\AEnd at/), ["End at about a right angle."], ["End at 107° of knee bend."]],
      [:extension_roller, :hand_above, :here, right.call("roller", /\d+ mm/), "60 mm", "110 mm"],
      [:curl_roller, :under_calf, :curl, right.call("roller", /\d+ mm/), "60 mm", "110 mm"],
      [:thigh_pad, :resting, :curl, notes.call(/Thigh pad on/), ["Thigh pad on a curl: pressed firm."], ["Thigh pad on a curl: resting."]],

@@ -41,16 +41,16 @@ RSpec.describe "Setting up again, and who comes next" do
   it "asks for no more than a clinician allows since, and says so; a new fitting begins without what was lifted before" do
     id = fitted(person)
     loft.cautions.put(person[:id], "back", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 12)
-    expect(call(:get, "/api/fittings/#{id}/set-up")).to include("load_text" => "10 kg", "limited" => "A clinician allows up to 12 kg.", "next_time" => include("text" => "10 kg"))
+    expect(call(:get, "/api/fittings/#{id}/set-up")).to include("load_text" => "10 kg", "limited" => "No more than 12 kg: a clinician's limit.", "next_time" => include("text" => "10 kg"))
     again = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]}")
     expect([again["load"], again["work"].slice("load_kg", "repetitions")]).to eq(["", { "load_kg" => nil, "repetitions" => 10 }])
   end
 
   it "sets nobody up who is kept off since, or whose marks a limit no more allows" do
     id = fitted(person)
-    loft.cautions.put(person[:id], "knee_ligament", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", bend_to_deg: 60)
+    loft.cautions.put(person[:id], "knee_ligament", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", degrees: { "knee_flexion" => [nil, 60] })
     expect(call(:get, "/api/fittings/#{id}/set-up")["bars"]).to eq(["At these marks a joint goes past what it is allowed now: fit again before anybody sits."])
-    expect([call(:post, "/api/fittings/#{id}/set-up", {})["code"], status]).to eq(["past_knee_bend_limit", 422])
+    expect([call(:post, "/api/fittings/#{id}/set-up", {})["code"], status]).to eq(["past_straight_limit", 422])
     loft.cautions.put(person[:id], "heart", version: nil, by: account, note: "")
     expect(call(:get, "/api/fittings/#{id}/set-up")["bars"].first).to start_with("Heart condition")
     expect(call(:post, "/api/fittings/#{id}/set-up", {})["code"]).to eq("barred")

@@ -77,7 +77,7 @@ RSpec.describe "Whole fittings over HTTP" do
     it "keeps pounds as printed, and plates as the gym has them" do
       load_here({ kind: "stack", unit: "lb", masses: [10, 20, 30], ratio: 0.5 })
       found = call(:post, "#{path}/loads", { wanted_kg: 9.07 })
-      expect([found["load"]["text"], found["felt"]]).to eq(["20 lb", "Felt as about 5 kg behind the lever."])
+      expect([found["load"]["text"], found["felt"]]).to eq(["20 lb", "Felt as about 10 lb behind the lever."])
       call(:put, "/api/plates", { plates: [{ mass: 20, unit: "kg", pairs: 2 }, { mass: 45, unit: "lb", pairs: 1 }] })
       loft.machines.update(here[:id], version: 2, by: account, loading: { kind: "sled", unit: "kg", bare: 40, incline_deg: 30 })
       sled = call(:post, "#{path}/loads", { wanted_kg: 80 })
@@ -106,7 +106,7 @@ RSpec.describe "Whole fittings over HTTP" do
       load_here
       call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 16 })
       found = call(:post, "#{path}/loads", { wanted_kg: 40, last: "easy" })
-      expect([found["load"]["text"], found["up"], found["next_time"]["text"], found["remarks"]]).to eq(["15 kg", nil, "15 kg", ["A clinician allows up to 16 kg."]])
+      expect([found["load"]["text"], found["up"], found["next_time"]["text"], found["remarks"]]).to eq(["15 kg", nil, "15 kg", ["No more than 16 kg: a clinician's limit."]])
       [{ "load_kg" => 20 }, { "left_kg" => 20 }].each do |work|
         refused = call(:post, "#{path}/acceptance", { marks: advised, version: 1, work: Verglas::Web::Sheet::NO_WORK.merge(work), reason: "He is strong." })
         expect(refused["code"]).to eq("past_load_limit")

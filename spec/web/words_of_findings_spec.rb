@@ -51,7 +51,7 @@ RSpec.describe Verglas::Web::Views::Finding do
     expect(says(:start)).to eq("About a right angle.")
     expect(says(:start, indices: [2, 2, 1])).to match(/\AStarts \d+° deeper than wanted\.\z/)
     expect(says(:start, indices: [2, 2, 4])).to match(/\AStarts \d+° straighter than wanted\.\z/)
-    expect(says(:start, knee_bend_limit_deg: 80.0)).to eq("Bends the knee past this client's limit.")
+    expect(says(:start, knee_to_deg: 80.0)).to eq("Starts with the knee bent past this client's limit.")
   end
 
   it "has words for what a curl finds too" do

@@ -6,7 +6,7 @@ module Verglas
       # The cautions of one gym's clients, at most one of a kind each. One that was written by mistake is taken out with a reason
       # and kept, until it is put back or written anew.
       class Cautions
-        WRITABLE = %i[side since cleared_by cleared_on bend_from_deg bend_to_deg load_to_kg].freeze
+        WRITABLE = %i[side since cleared_by cleared_on load_to_kg].freeze
         STANDING = { removed_at: nil, removed_by: nil, removal_cipher: nil }.freeze
 
         def initialize(gym)
@@ -33,8 +33,8 @@ module Verglas
         end
 
         # version: that the writer saw, nil where none stands. Raises Stale with what stands there otherwise.
-        def put(client_id, caution, version:, by:, note:, **fields)
-          fields = { **fields.slice(*WRITABLE), note_cipher: Secrets.lock(note, :caution), set_by: by, set_at: Sequel::CURRENT_TIMESTAMP }
+        def put(client_id, caution, version:, by:, note:, degrees: {}, **fields)
+          fields = { **fields.slice(*WRITABLE), degrees: Sequel.pg_json(degrees), note_cipher: Secrets.lock(note, :caution), set_by: by, set_at: Sequel::CURRENT_TIMESTAMP }
           ConstraintErrors.translate { version ? change(standing, client_id, caution, version, fields) : add(client_id, caution, fields) }
         end
 

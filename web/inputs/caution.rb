@@ -12,22 +12,30 @@ module Verglas
         def fields(input)
           since, cleared_on = %i[since cleared_on].map { |name| date(input[name], "/#{name}") }
           fields = { side: input.fetch(:side, ""), since: since, cleared_by: input.fetch(:cleared_by, "").strip, cleared_on: cleared_on,
-                     **input.slice(:bend_from_deg, :bend_to_deg, :load_to_kg), note: input.fetch(:note, "").strip }
+                     degrees: degrees(input.fetch(:degrees, {})), **input.slice(:load_to_kg), note: input.fetch(:note, "").strip }
           check(fields)
           fields
         end
 
         # row: of store's cautions.
         def value(row)
-          Fitting::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, bend_from_deg: row[:bend_from_deg]&.to_f, bend_to_deg: row[:bend_to_deg]&.to_f,
+          Fitting::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, degrees: Fitting::Envelope.new(row[:degrees].to_h.transform_keys(&:to_sym)),
                                          load_to_kg: row[:load_to_kg]&.to_f)
         end
 
         def check(fields)
-          from, upto = fields.values_at(:bend_from_deg, :bend_to_deg)
           raise Invalid.new(:clearance_unsigned, path: fields[:cleared_by].empty? ? "/cleared_by" : "/cleared_on") if fields[:cleared_by].empty? != fields[:cleared_on].nil?
-          raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (from || upto || fields[:load_to_kg]) && fields[:cleared_on].nil?
-          raise Invalid.new(:degrees_reversed, path: "/bend_from_deg") if from && upto && from > upto
+          raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (fields[:degrees].any? || fields[:load_to_kg]) && fields[:cleared_on].nil?
+        end
+
+        # {"motion" => [from, to]}, as far as an end is given.
+        def degrees(given)
+          ends = given.transform_values { |span| span.values_at("from", "to") }
+          ends.each do |motion, (from, upto)|
+            raise Invalid.new(:unknown_motion, path: "/degrees/#{motion}") unless Fitting::Envelope::MOTIONS.include?(motion.to_sym)
+            raise Invalid.new(:degrees_reversed, path: "/degrees/#{motion}") if from && upto && from > upto
+          end
+          ends.reject { |_, span| span == Fitting::Envelope::OPEN }
         end
 
         def date(text, path)
@@ -40,7 +48,7 @@ module Verglas
         rescue Date::Error
           raise Invalid.new(:wrong_form, path: path)
         end
-        private_class_method :check, :date
+        private_class_method :check, :degrees, :date
       end
     end
   end

@@ -60,10 +60,15 @@ module Verglas
         def motion(quantities)
           return unless quantities.key?(:creep_mm)
 
-          creep = quantities[:creep_mm].round
-          key = { -1 => "up", 0 => "none", 1 => "down" }.fetch(creep <=> 0)
-          { creep: Formats::Words.say("motion.creep_#{key}", mm: creep.abs),
+          { creep: creep(quantities[:creep_mm]),
             ratio: Formats::Words.say("motion.ratio", start: format("%.2f", quantities[:torque_ratio_start]), end: format("%.2f", quantities[:torque_ratio_end])) }
+        end
+
+        # With its word. docs/model.md section 3.
+        def creep(creep_mm)
+          word = Verglas::Fitting::Creep.word(creep_mm)
+          direction = creep_mm.negative? ? "up" : "down"
+          Formats::Words.say(word == :none ? "motion.none" : "motion.#{word}_#{direction}", mm: creep_mm.abs.round)
         end
 
         def bands = Verglas::Fitting::KneeOnPivot::BANDS[:offset]

@@ -7,6 +7,10 @@ module Verglas
       module Finding
         # Below this an offset has no direction worth telling.
         ON_THE_PIVOT_MM = 2
+        # Below this a start is just short of straight.
+        JUST_SHORT_DEG = 15
+        # Above this a roller is not just above the ankle.
+        JUST_ABOVE_ANKLE_MM = 80
 
         module_function
 
@@ -24,8 +28,9 @@ module Verglas
           case finding.code
           when :offset then knee(evaluation.mechanics.joint(evaluation.parameters), evaluation)
           when :crease_gap then gap(finding)
-          when :contact then contact(finding)
-          when :start then start(finding)
+          when :contact then contact(finding, evaluation)
+          when :start then start(finding, evaluation)
+          when :end then ending(finding)
           when :kneecap_gap then kneecap_gap(finding)
           when :thigh_press then thigh_press(finding)
           when :kneecap_clear then kneecap_clear(finding)
@@ -40,7 +45,8 @@ module Verglas
                                                           direction: words("short.direction.#{directions(evaluation, *quantities.values_at(:knee_s_mm, :knee_n_mm)).first}"))
           when :crease then gap_short(quantities[:crease_gap_mm])
           when :contact then words("short.contact", mm: quantities[:above_ankle_mm].round)
-          when :start then start_short(evaluation)
+          when :start then bend_short(evaluation, :start)
+          when :end then bend_short(evaluation, :end)
           when :thigh_press then press_short(quantities[:thigh_press_mm])
           when :bench_end then words("short.bench_end", mm: quantities[:kneecap_clear_mm].round)
           when :hips then words("short.hips", deg: quantities[:hip_bend_deg].round)
@@ -75,27 +81,54 @@ module Verglas
         def gap_short(gap) = words(gap.negative? ? "short.crease_gap.pinch" : "short.crease_gap.gap", mm: gap.abs.round)
 
         # Where a limit is passed, by how little is seen.
-        def start_short(evaluation)
-          bend = evaluation.quantities[:knee_bend_start_deg]
-          past = evaluation.findings.any? { |finding| finding.code == :start && finding.fault }
-          words("short.start", deg: past ? bend.round(1).to_s.sub("-", "−") : signed(bend))
+        def bend_short(evaluation, code)
+          bend = evaluation.quantities[evaluation.mechanics.class::GRADED_QUANTITY.fetch(code)]
+          past = evaluation.findings.any? { |finding| finding.code == code && finding.fault }
+          words("short.#{code}", deg: past ? bend.round(1).to_s.sub("-", "−") : signed(bend))
         end
 
         def signed(number) = number.round.to_s.sub("-", "−")
         def press_short(press) = words(press.negative? ? "short.thigh_clear" : "short.thigh_press", mm: press.abs.round)
 
-        def contact(finding)
+        def contact(finding, evaluation)
           return words("says.contact.#{finding.fault}#{"_below" if finding.value.negative?}", above: finding.value.abs.round) if finding.fault
-          return words("says.contact.right") if finding.severity.zero?
+          return words("says.contact.#{contact_place(evaluation)}") if finding.severity.zero?
 
           words(finding.graded.negative? ? "says.contact.low" : "says.contact.high", mm: finding.graded.abs.round)
         end
 
-        def start(finding)
-          return words("says.start.#{finding.fault}") if finding.fault
-          return words("says.start.#{finding.graded == finding.value - 90 ? "right" : "as_wanted"}") if finding.severity.zero?
+        def start(finding, evaluation)
+          return words("says.start.#{forced(finding, evaluation)}") if finding.fault
+          return words("says.start.#{start_as(evaluation.mechanics.start_target_deg)}", deg: finding.value.round) if finding.severity.zero?
 
           words(finding.graded.positive? ? "says.start.deep" : "says.start.shallow", deg: finding.graded.abs.round)
+        end
+
+        # Behind the leg the roller lies on the tendon, or higher up; in front of it on the shin.
+        def contact_place(evaluation)
+          high = evaluation.wishes.contact_above_ankle_mm > JUST_ABOVE_ANKLE_MM
+          return high ? :right_behind_high : :right_behind if evaluation.machine.family.side.negative?
+
+          high ? :right_high : :right
+        end
+
+        # A movement that straightens is forced at its end, one that bends at its start.
+        def forced(finding, evaluation)
+          finding.fault == :forced_straight && evaluation.machine.family.straight[:at] == :end ? :forced_straight_at_end : finding.fault
+        end
+
+        # What a target is called on the floor.
+        def start_as(target_deg)
+          return :right if target_deg.between?(85, 95)
+
+          target_deg < JUST_SHORT_DEG ? :as_wanted : :at
+        end
+
+        def ending(finding)
+          return words("says.end.#{finding.fault}") if finding.fault
+          return words("says.end.right") if finding.severity.zero?
+
+          words(finding.graded.positive? ? "says.end.deep" : "says.end.shallow", deg: finding.graded.abs.round)
         end
 
         def kneecap_gap(finding)

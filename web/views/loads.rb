@@ -9,7 +9,7 @@ module Verglas
 
         # bench: a fitting's; input: {wanted_kg, last, left_kg, right_kg, repetitions}, each may be missing.
         def of(bench, input)
-          tempo = Loading::Tempo.of(bench.rules[:tempo])
+          tempo = bench.tempo
           { **(bench.rig ? made(bench, input) : NOTHING), belt: belt(bench, input[:wanted_kg]), remarks: remarks(bench, input),
                                                           tempo: { **tempo.to_h, says: tempo_text(tempo) }, set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]) }
         end
@@ -38,17 +38,17 @@ module Verglas
         def wanted(bench, rig, wanted_kg)
           return rig.choices.lightest unless wanted_kg
 
-          allowed(bench, rig.choices.nearest(wanted_kg)) || rig.choices.at_most(bench.caution_effect.load_limit_kg) || rig.choices.lightest
+          allowed(bench, rig.choices.nearest(wanted_kg)) || rig.choices.at_most(bench.load_limit_kg) || rig.choices.lightest
         end
 
         def allowed(bench, choice)
-          limit = bench.caution_effect.load_limit_kg
+          limit = bench.load_limit_kg
           choice unless choice && limit && choice.mass_kg > limit + Loading::Choices::ROUNDING_KG
         end
 
         def felt(rig, load)
           force = rig.force_n(load.mass_kg)
-          force && words(rig.incline_deg ? :felt_on_rail : :felt_by_lever, kg: (force / Loading::Rig::GRAVITY).round)
+          force && words(rig.incline_deg ? :felt_on_rail : :felt_by_lever, mass: number(rig.printed(force / Loading::Rig::GRAVITY).round), unit: rig.unit)
         end
 
         # nil where there is none. text: as printed; how: what is done for it.
@@ -71,10 +71,11 @@ module Verglas
         # As it stands on a card; "" where nothing was loaded.
         def printed(rig, load_kg) = load_kg ? one(rig, rig.choices.nearest(load_kg))[:text] : ""
 
-        # Whether it is worn, and why; nil where the machine has none and no caution speaks of one.
+        # Whether it is worn, and why; nil where the machine has none.
         def belt(bench, load_kg)
+          return unless bench.machine_row[:belt]
+
           by_caution = bench.caution_effect.belt
-          return by_caution == :never ? { worn: false, says: words(:belt_never) } : nil unless bench.machine_row[:belt]
           return { worn: by_caution == :always, says: words(:"belt_#{by_caution}") } if by_caution
 
           rule = bench.rules[:belt] == :always
@@ -91,13 +92,7 @@ module Verglas
         end
 
         def remarks(bench, input)
-          [*limit(bench), *sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(bench, input[:wanted_kg])]
-        end
-
-        # What a clinician allows, in words; nil where nobody said.
-        def limit(bench)
-          limit = bench.caution_effect.load_limit_kg
-          limit && words(:limit, kg: number(limit))
+          [*Allowed.load(bench), *sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(bench, input[:wanted_kg])]
         end
 
         def sides(left, right)
@@ -118,10 +113,16 @@ module Verglas
           words(:curl_beside_extension, share: format("%.2f", share.share)) if share.remarked
         end
 
+        # Without what is not held.
+        def tempo_words(tempo)
+          [[:up, tempo.up_s], [:hold, tempo.hold_s], [:down, tempo.down_s], [:pause, tempo.pause_s]].reject { |_, seconds| seconds.zero? }
+                                                                                                    .map { |part, seconds| words("tempo_#{part}", seconds: number(seconds)) }.join(", ")
+        end
+
         def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| number(seconds) }.join("-")
         def number(value) = format("%.10g", value.to_f.round(2))
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :light, :next_time, :felt, :how, :pinned, :wanted, :allowed, :belt, :belt_reason, :remarks, :sides, :curl_beside_extension, :number, :words
+        private_class_method :made, :light, :next_time, :felt, :how, :pinned, :wanted, :allowed, :belt_reason, :remarks, :sides, :curl_beside_extension, :words
       end
     end
   end

@@ -15,7 +15,7 @@ module Verglas
           marks = Sheet.repaired(bench, sheet[:marks])
           { id: row[:id], client: Client.summary(bench.client), machine: machine(bench), exercise: bench.exercise, repaired: marks != sheet[:marks],
             lines: lines(bench, marks, gym), aids: aids(sheet[:aids]), cue: sheet[:cue], **bench.machine_row.slice(:left_behind, :getting_in, :getting_out), **load(bench, sheet),
-            cautions: Cautions.on_bench(bench)[:cautions], bars: bars(bench, marks, sheet[:aids]),
+            cautions: Cautions.on_bench(bench)[:cautions], allowed: Allowed.of(bench), bars: bars(bench, marks, sheet[:aids]),
             by: Fitting.staff_name(gym, row[:accepted_by]), accepted_at: Views.time(row[:accepted_at]) }
         end
 
@@ -40,7 +40,7 @@ module Verglas
         # What keeps this client off, and what can no more stand as it was accepted.
         def bars(bench, marks, aids)
           faults = bench.refusals(bench.evaluation(marks, aids)) - [:barred]
-          [*Cautions.on_bench(bench)[:bars], *faults.map { |code| Formats::Words.say("set_up.#{code}") }]
+          [*Cautions.bars(bench), *faults.map { |code| Formats::Words.say("set_up.#{code}") }]
         end
 
         def aids(aids) = aids.select { |_, size| size.positive? }.map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) }
@@ -49,7 +49,7 @@ module Verglas
           work = sheet[:work]
           loads = Loads.of(bench, { wanted_kg: work["load_kg"], repetitions: work["repetitions"], last: work["last"] })
           load = work["load_kg"] && loads[:load]
-          asked = bench.overloaded?(work) ? { load_text: load&.fetch(:text).to_s, limited: Loads.limit(bench) } : { load_text: sheet[:load], limited: nil }
+          asked = bench.overloaded?(work) ? { load_text: load&.fetch(:text).to_s, limited: Allowed.load(bench) } : { load_text: sheet[:load], limited: nil }
           { load: load, **asked, **loads.slice(:light, :next_time, :belt, :tempo), repetitions: work["repetitions"], sets: work["sets"] }
         end
         private_class_method :machine, :lines, :line, :bars, :aids, :load

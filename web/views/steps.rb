@@ -7,7 +7,7 @@ module Verglas
       # marks; notes: what cautions, house rules and the walk-round add.
       module Steps
         # House rules that are kept by eye, told where they matter.
-        TOLD = { secure: %i[grip], near: %i[thigh_pad], working: %i[toes_extension toes_curl legs_turned extension_end curl_end stack_between] }.freeze
+        TOLD = { secure: %i[grip], near: %i[thigh_pad], working: %i[toes_extension toes_curl legs_turned stack_between] }.freeze
 
         module_function
 
@@ -33,27 +33,24 @@ module Verglas
 
         def own(bench, step)
           advised = bench.advice.adjusters.find { |adjuster| adjuster.label == step.adjuster }
-          rule = step.rule || (advised.mark ? :other : :recorded)
+          rule = words_of(bench, step.rule) || (advised.mark ? :other : :recorded)
           numbers = { **numbers(bench), adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster, mark: advised.mark }
-          { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: right(rule, numbers, bench.advice.wishes),
+          { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: right(bench, rule, numbers),
             notes: [*handling(bench, step), *told_rules(bench, step.stage)] }
         end
 
+        # A roller behind the leg has words of its own.
+        def words_of(bench, rule) = rule == :contact && bench.machine.family.side.negative? ? :contact_behind : rule
+
         def numbers(bench)
           wishes = bench.advice.wishes
-          { wanted: wishes.contact_above_ankle_mm.round, wanted_deg: wishes.start_bend_deg.round, pad: wishes.hip_pad_mm.round, **tempo(bench) }
+          { wanted: wishes.contact_above_ankle_mm.round, wanted_deg: bench.mechanics.start_target_deg.round, end_deg: bench.mechanics.end_target_deg.round, pad: wishes.hip_pad_mm.round,
+            tempo: Loads.tempo_words(bench.tempo) }
         end
 
-        def tempo(bench)
-          tempo = Loading::Tempo.of(bench.rules[:tempo])
-          { up: tempo.up_s, hold: tempo.hold_s, down: tempo.down_s, pause: tempo.pause_s }
-        end
-
-        # The range says too where it ends, where a rule ends it short of straight.
-        def right(rule, numbers, wishes)
-          return say(rule, :right, numbers) unless rule == :start && wishes.end_short_deg.positive?
-
-          "#{say(rule, :right, numbers)} #{say(:start, :end_short, { deg: wishes.end_short_deg.round })}"
+        # The range says too where it ends.
+        def right(bench, rule, numbers)
+          rule == :start ? "#{say(rule, :right, numbers)} #{Allowed.ending(bench)}" : say(rule, :right, numbers)
         end
 
         # How the adjuster is met: which side, which colour, how it unlocks, what comes first.
@@ -64,7 +61,8 @@ module Verglas
         def notes(bench, stage)
           case stage
           when :before then before(bench)
-          when :working then [*told_rules(bench, stage), *slack(bench)]
+          when :secure then [*belt(bench), *told_rules(bench, stage)]
+          when :working then [Allowed.ending(bench), *told_rules(bench, stage), *slack(bench)]
           else told_rules(bench, stage)
           end
         end
@@ -81,6 +79,8 @@ module Verglas
           light = bench.rig && Loads.one(bench.rig, bench.rig.choices.lightest)
           light && [say(:lightest, :note, { load: light[:text], how: Finding.lower(light[:how]) })]
         end
+
+        def belt(bench) = Loads.belt(bench, bench.fitting&.dig(:work).to_h["load_kg"])&.fetch(:says)
 
         # The marks were solved together, so that seat, pads and roller need no second round.
         def together(bench)
@@ -101,7 +101,7 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :fixed, :variant, :own, :numbers, :tempo, :right, :handling, :notes, :before, :lightest, :together, :slack, :told_rules, :say
+        private_class_method :fixed, :variant, :own, :words_of, :numbers, :right, :handling, :notes, :before, :lightest, :belt, :together, :slack, :told_rules, :say
       end
     end
   end

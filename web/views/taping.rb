@@ -9,7 +9,7 @@ module Verglas
 
         def trial(taping)
           machine = taping.machine
-          { told: machine.family.findings.keys.map { |code| Formats::Words.say("findings.#{code}.title") },
+          { told: machine.graded.map { |code| Formats::Words.say("findings.#{code}.title") },
             remarks: taping.remarks.map { |remark| remark(remark, machine) },
             people: Verglas::Body::People.three.map { |name, estimate| person(name, estimate, machine) } }
         end

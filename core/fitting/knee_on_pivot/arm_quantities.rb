@@ -14,7 +14,12 @@ module Verglas
           { clearance_mm: mechanics.clearance_mm(parameters), creep_mm: last.contact_mm - first.contact_mm,
             shin_start_deg: first.shin_deg, shin_end_deg: last.shin_deg,
             knee_bend_start_deg: mechanics.knee_bend_deg(first.shin_deg), knee_bend_end_deg: mechanics.knee_bend_deg(last.shin_deg),
-            force_per_torque_n_per_nm: middle.force_per_torque, **at_each(first, middle, last), **place(mechanics, middle) }
+            **ending(mechanics, joint, parameters), force_per_torque_n_per_nm: middle.force_per_torque, **at_each(first, middle, last), **place(mechanics, middle) }
+        end
+
+        def ending(mechanics, joint, parameters)
+          arm_deg, missing = mechanics.turning(joint, parameters)
+          { end_target_deg: mechanics.end_target_deg, end_arm_deg: arm_deg, end_missing_deg: missing }
         end
 
         def at_each(first, middle, last)
@@ -26,7 +31,7 @@ module Verglas
           above_ankle = mechanics.body.shank - middle.contact_mm
           { above_ankle_mm: above_ankle, contact_error_mm: above_ankle - mechanics.wishes.contact_above_ankle_mm }
         end
-        private_class_method :at_each, :place
+        private_class_method :ending, :at_each, :place
       end
     end
   end

@@ -22,8 +22,12 @@ module Verglas
           },
           joint: %i[pivot_above_seat back_face seat_edge],
           groups: { arm: %i[roller_reach roller_radius start_angle end_angle], thigh_pad: %i[thigh_pad_front thigh_pad_height] },
-          findings: { offset: :joint, crease_gap: :joint, contact: :arm, kneecap_gap: :thigh_pad, thigh_press: :thigh_pad, start: :arm },
-          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 8.0 },
+          findings: { offset: :joint, crease_gap: :joint, contact: :arm, kneecap_gap: :thigh_pad, thigh_press: :thigh_pad, start: :arm, end: :arm },
+          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 8.0, end_bend_deg: 90.0 },
+          action: :knee_flexion,
+          tags: { loads_knee: true, loads_hip: false, loads_back: false, loads_calf: false, loads_foot: false, head_down: false, face_down: false, hinges: false,
+                  hangs_from_hips: false, hacks: false },
+          posture: { hip_flexion: 90.0 },
           straight: { at: :start, least_bend_deg: 0 },
           gap_graded: false
         )

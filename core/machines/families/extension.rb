@@ -20,8 +20,12 @@ module Verglas
           },
           joint: %i[pivot_above_seat back_face seat_edge],
           groups: { arm: %i[roller_reach roller_radius start_angle end_angle] },
-          findings: { offset: :joint, crease_gap: :joint, contact: :arm, start: :arm },
-          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 90.0 },
+          findings: { offset: :joint, crease_gap: :joint, contact: :arm, start: :arm, end: :arm },
+          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 90.0, end_bend_deg: 0.0 },
+          action: :knee_extension,
+          tags: { loads_knee: true, loads_hip: false, loads_back: false, loads_calf: false, loads_foot: false, head_down: false, face_down: false, hinges: false,
+                  hangs_from_hips: false, hacks: false },
+          posture: { hip_flexion: 90.0 },
           straight: { at: :end, least_bend_deg: -3 },
           gap_graded: true
         )

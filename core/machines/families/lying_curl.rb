@@ -21,8 +21,12 @@ module Verglas
           },
           joint: %i[pivot_above_bench bench_end],
           groups: { hips: %i[hinge_angle], arm: %i[roller_reach roller_radius start_angle end_angle] },
-          findings: { offset: :joint, contact: :arm, kneecap_clear: :joint, start: :arm },
-          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 8.0 },
+          findings: { offset: :joint, contact: :arm, kneecap_clear: :joint, start: :arm, end: :arm },
+          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 8.0, end_bend_deg: 90.0 },
+          action: :knee_flexion,
+          tags: { loads_knee: true, loads_hip: false, loads_back: false, loads_calf: false, loads_foot: false, head_down: false, face_down: true, hinges: false,
+                  hangs_from_hips: false, hacks: false },
+          posture: {},
           straight: { at: :start, least_bend_deg: 0 },
           gap_graded: false
         )

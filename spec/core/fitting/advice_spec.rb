@@ -59,7 +59,7 @@ RSpec.describe Verglas::Fitting::Advice do
 
   it "is impossible where every combination is a fault" do
     machine = Worked.machine("slide_back")
-    limited = described_class.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine, knee_bend_limit_deg: 40.0))
+    limited = described_class.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine, knee_to_deg: 40.0))
     expect(limited.status).to eq(:impossible)
     expect(limited.shortfalls.map(&:code)).to include(:start)
   end

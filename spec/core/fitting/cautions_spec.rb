@@ -6,25 +6,40 @@ RSpec.describe Verglas::Fitting::Cautions do
 
   def family(id) = Verglas::Machines::Families.fetch(id)
 
-  def caution(name, cleared: false, from: nil, to: nil, load: nil)
-    described_class::Caution.new(name: name, cleared: cleared, bend_from_deg: from, bend_to_deg: to, load_to_kg: load)
+  def caution(name, cleared: false, load: nil, **degrees)
+    described_class::Caution.new(name: name, cleared: cleared, degrees: Verglas::Fitting::Envelope.new(degrees), load_to_kg: load)
   end
 
-  def effect(family, *cautions)
-    described_class.effect(family, cautions, Verglas::Fitting::Wishes.for(family).to_h.compact)
-  end
-
+  def effect(family, *cautions, **aims) = described_class.effect(family, cautions, aims)
+  def knee(family, *cautions) = effect(family, *cautions).envelope[:knee_flexion]
   def barred(caution) = Verglas::Machines::Families.all.grep(Verglas::Machines::Family).select { |one| effect(one, caution).barred? }.map(&:id)
 
   everything = families.map(&:id)
-  # Each caution's bar: not cleared, cleared, cleared with degrees.
-  { knee: [knees, [], []], knee_ligament: [knees, knees, []], knee_replacement: [knees, knees, []], hip_replacement: [everything, everything, []],
-    heart: [everything, [], []], blood_clot: [everything, [], []], surgery: [everything, [], []], pregnancy: [[:lying_curl]] * 3,
-    hip_pain: [[]] * 3, back: [[]] * 3, osteoporosis: [[]] * 3, ankle: [[]] * 3, blood_pressure: [[]] * 3, head_down: [[]] * 3, numb_feet: [[]] * 3, loose_joints: [[]] * 3 }
-    .each do |name, (open, cleared, degrees)|
-    it "bars #{open.empty? ? "nothing" : open.join(", ")} for #{name}, and less once a clinician says so" do
-      expect([barred(caution(name)), barred(caution(name, cleared: true)), barred(caution(name, cleared: true, from: 10.0, to: 80.0))])
-        .to eq([open, cleared, degrees].map { |ids| everything & ids })
+  # Each caution's bar: not cleared, cleared, cleared with degrees of the knee, of the hip.
+  { knee: [knees, [], [], []], knee_ligament: [knees, knees, [], knees], knee_replacement: [knees, knees, [], knees], hip_replacement: [everything, everything, everything, []],
+    heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []], pregnancy: [[:lying_curl]] * 4,
+    hip_pain: [[]] * 4, back: [[]] * 4, osteoporosis: [[]] * 4, ankle: [[]] * 4, blood_pressure: [[]] * 4, head_down: [[]] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
+    .each do |name, cases|
+    it "bars #{cases.first.empty? ? "nothing" : cases.first.join(", ")} for #{name}, and less once a clinician says so of the joint that is meant" do
+      given = [caution(name), caution(name, cleared: true), caution(name, cleared: true, knee_flexion: [10, 80]), caution(name, cleared: true, hip_flexion: [nil, 90])]
+      expect(given.map { |one| barred(one) }).to eq(cases.map { |ids| everything & ids })
+    end
+  end
+
+  # Closed by default: every family against every caution.
+  families.each do |one|
+    described_class::RULES.each_value do |rule|
+      it "answers #{rule.name} on #{one.id}, and is barred by it where it does not" do
+        expect(rule).to be_answered_by(one)
+        expect(effect(one.with(tags: {}), caution(rule.name, cleared: true)).barred?).to be(true) unless rule.asks.empty?
+        expect(rule.asks - described_class::TAGS).to be_empty
+      end
+    end
+
+    it "bars #{one.id} where it says nothing of one tag that a caution asks of" do
+      described_class::RULES.each_value do |rule|
+        rule.asks.each { |tag| expect(described_class.effect(one.with(tags: one.tags.except(tag)), [caution(rule.name)]).unanswered).to eq([rule.name]) }
+      end
     end
   end
 
@@ -34,16 +49,35 @@ RSpec.describe Verglas::Fitting::Cautions do
     described_class::RULES.each_key { |name| %w[title does].each { |part| expect(Verglas::Formats::Words.say("cautions.#{name}.#{part}")).not_to be_empty } }
   end
 
-  it "starts a cleared knee at 80 at most, ends it 10 short, and puts the roller a hand's width above, on an extension only" do
-    expect(effect(family(:extension), caution(:knee, cleared: true)).wishes)
-      .to eq({ knee_bend_limit_deg: 80.0, start_bend_deg: 80.0, end_short_deg: 10.0, contact_above_ankle_mm: 110.0 })
-    expect(effect(family(:curl), caution(:knee, cleared: true)).wishes).to be_empty
+  it "keeps a cleared knee from 10 to 80 on every knee machine, and puts the roller a hand's width above" do
+    families.each do |one|
+      expect(knee(one, caution(:knee, cleared: true))).to eq([10.0, 80.0])
+      expect(effect(one, caution(:knee, cleared: true)).wishes).to eq({ contact_above_ankle_mm: 110.0 })
+      expect(effect(one, caution(:knee)).wishes).to be_empty
+    end
   end
 
-  it "holds a clinician's degrees instead of the table's, at both ends, on every knee machine" do
-    with = caution(:knee, cleared: true, from: 15.0, to: 70.0)
-    expect(effect(family(:extension), with).wishes).to eq({ knee_bend_limit_deg: 70.0, end_short_deg: 15.0, start_bend_deg: 70.0 })
-    expect(effect(family(:curl), with).wishes).to eq({ knee_bend_limit_deg: 70.0, end_short_deg: 15.0 })
+  it "holds a clinician's degrees instead of the figure of that end of that joint, and every other figure of the row" do
+    only_from = caution(:knee, cleared: true, knee_flexion: [15, nil])
+    expect(knee(family(:curl), only_from)).to eq([15.0, 80.0])
+    expect(effect(family(:curl), only_from).wishes).to eq({ contact_above_ankle_mm: 110.0 })
+    expect(knee(family(:extension), caution(:knee, cleared: true, knee_flexion: [nil, 100]))).to eq([10.0, 100.0])
+    expect(knee(family(:extension), caution(:knee, cleared: true, hip_flexion: [nil, 70]))).to eq([10.0, 80.0])
+    expect(effect(family(:extension), caution(:hip_replacement, cleared: true, hip_flexion: [nil, 100])).envelope.spans).to eq({ hip_flexion: [nil, 100.0], hip_adduction: [nil, 0.0] })
+  end
+
+  it "keeps what hip, ankle and other cautions say away from the knee" do
+    expect(knee(family(:extension), caution(:back, cleared: true, hip_flexion: [nil, 60]))).to eq([nil, nil])
+  end
+
+  it "spares a client the school of a rule which a caution forbids" do
+    expect(effect(family(:extension), caution(:blood_pressure))).to have_attributes(schools: { grip: :light }, no_holds: true, under_belt_load: true, belt: :always)
+    expect(effect(family(:extension), caution(:knee, cleared: true)).schools).to include(extension_start: :right_angle, legs_turned: :straight)
+    expect(effect(family(:curl), caution(:loose_joints)).schools).to include(curl_start: :just_short)
+  end
+
+  it "names for a question only schools that it has" do
+    described_class::RULES.each_value { |rule| rule.schools.each { |question, school| expect(Verglas::Fitting::HouseRules.school(question, school)).to eq(school) } }
   end
 
   it "bars everything for a caution with which the gym is stricter, until a clinician has cleared it" do
@@ -63,25 +97,21 @@ RSpec.describe Verglas::Fitting::Cautions do
     expect([of.call(:blood_pressure), of.call(:pregnancy), of.call(:blood_pressure, :pregnancy)].map(&:belt)).to eq(%i[always never never])
   end
 
-  it "lets the stricter of two hold, whatever their order" do
+  it "lets the strictest of several hold, end by end, whatever their order" do
     loose = caution(:loose_joints)
-    degrees = caution(:knee_ligament, cleared: true, from: 5.0, to: 90.0)
-    knee = caution(:knee, cleared: true)
-    [loose, degrees, knee].permutation.each do |order|
-      expect(effect(family(:extension), *order).wishes).to include(knee_bend_limit_deg: 80.0, end_short_deg: 10.0)
-    end
+    degrees = caution(:knee_ligament, cleared: true, knee_flexion: [5, 90])
+    tight = caution(:knee, cleared: true)
+    [loose, degrees, tight].permutation.each { |order| expect(knee(family(:extension), *order)).to eq([10.0, 80.0]) }
   end
 
-  it "never widens what a house rule already keeps narrower" do
-    wishes = Verglas::Fitting::Wishes.for(family(:extension), start_bend_deg: 70.0, end_short_deg: 12.0).to_h.compact
-    narrowed = described_class.effect(family(:extension), [caution(:knee, cleared: true)], wishes).wishes
-    expect(narrowed).to include(start_bend_deg: 70.0, end_short_deg: 12.0)
+  it "never brings the roller lower than a house rule already keeps it" do
+    expect(effect(family(:extension), caution(:knee, cleared: true), contact_above_ankle_mm: 130.0).wishes).to eq({ contact_above_ankle_mm: 130.0 })
   end
 
   it "advises no mark past a limit, without any tolerance" do
     machine = Worked.machine("slide_back")
-    narrowed = effect(machine.family, caution(:knee, cleared: true)).wishes
-    advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.exact("middle"), wishes: Verglas::Fitting::Wishes.for(machine.family, **narrowed))
+    wishes = Verglas::Fitting::Wishes.within(effect(machine.family, caution(:knee, cleared: true)).envelope)
+    advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.exact("middle"), wishes: Verglas::Fitting::Wishes.for(machine.family, **wishes))
     expect(advice.evaluation.quantities[:knee_bend_start_deg]).to be <= 80
     expect(advice.marks["start"]).not_to eq("3")
   end
@@ -98,7 +128,7 @@ RSpec.describe Verglas::Fitting::Cautions do
       expect(reasons("slide_back", [0, 0, 0])).to be_empty # off, but an instructor may say why
       expect(reasons("slide_back", [2, 2, 2], barred: true)).to eq([:barred])
       expect(reasons("curl_plain", [6, 2, 9], body: "large")).to eq([:on_the_kneecap])
-      expect(reasons("slide_back", [2, 2, 2], knee_bend_limit_deg: 80.0)).to eq([:past_knee_bend_limit])
+      expect(reasons("slide_back", [2, 2, 2], knee_to_deg: 80.0)).to eq([:past_knee_bend_limit])
     end
   end
 end

@@ -66,7 +66,7 @@ RSpec.describe Verglas::Fitting::HouseRules do
   it "tells how far short of straight an extension ends, and grades nothing of it" do
     short, = told("slide_back", [2, 2, 2], extension_end: :just_short)
     full, = told("slide_back", [2, 2, 2])
-    expect([short.wishes.end_short_deg, full.wishes.end_short_deg]).to eq([5.0, 0.0])
+    expect([short.wishes.end_bend_deg, full.wishes.end_bend_deg]).to eq([5.0, 0.0])
     expect(short.findings).to eq(full.findings)
   end
 

@@ -8,12 +8,9 @@ RSpec.describe Verglas::Fitting::Limits do
     expect { described_class.fetch(:elbow) }.to raise_error(Verglas::Invalid, /unknown limit/)
   end
 
-  it "narrows the bend of the knee and a start beyond it, never widens what a caution allows" do
-    wishes = { start_bend_deg: 90.0, knee_bend_limit_deg: nil }
-    expect(described_class.narrowing({}, wishes)).to eq({})
-    expect(described_class.narrowing({ knee_bend: 75.0 }, wishes)).to eq({ knee_bend_limit_deg: 75.0, start_bend_deg: 75.0 })
-    expect(described_class.narrowing({ knee_bend: 120.0 }, wishes)).to eq({ knee_bend_limit_deg: 120.0, start_bend_deg: 90.0 })
-    expect(described_class.narrowing({ knee_bend: 120.0 }, wishes.merge(knee_bend_limit_deg: 80.0))[:knee_bend_limit_deg]).to eq(80.0)
+  it "narrows the joint that was measured, at the end that was found, and no other" do
+    expect(described_class.envelope({})).to be_open
+    expect(described_class.envelope({ knee_bend: 75.0, ankle: 20.0 }).spans).to eq({ knee_flexion: [nil, 75.0], ankle_dorsiflexion: [nil, 20.0] })
   end
 
   it "is not measured under the cautions that concern the joint" do

@@ -23,11 +23,12 @@ RSpec.describe Verglas::Fitting::NeverAccepted do
     end
   end
 
-  it "refuses a knee bent past the client's own limit, at either end of the arc" do
-    evaluation = at([3, 2, 5])
-    bends = evaluation.quantities.values_at(:knee_bend_start_deg, :knee_bend_end_deg)
-    expect(reasons(at([3, 2, 5], knee_bend_limit_deg: bends.max - 1))).to include(:past_knee_bend_limit)
-    expect(reasons(at([3, 2, 5], knee_bend_limit_deg: bends.max + 1))).not_to include(:past_knee_bend_limit)
+  it "refuses a start that forces the knee out of the client's range, on either side; the end is the client's" do
+    start, last = at([3, 2, 5]).quantities.values_at(:knee_bend_start_deg, :knee_bend_end_deg)
+    expect(reasons(at([3, 2, 5], knee_from_deg: start + 1))).to include(:past_straight_limit)
+    expect(reasons(at([3, 2, 5], knee_from_deg: start - 1))).to be_empty
+    expect(reasons(at([3, 2, 5], knee_to_deg: start - 1))).to include(:past_knee_bend_limit)
+    expect(reasons(at([3, 2, 5], knee_to_deg: last - 20))).to be_empty
   end
 
   it "leaves what is merely off to the instructor" do

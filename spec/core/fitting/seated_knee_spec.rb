@@ -9,7 +9,7 @@ RSpec.describe Verglas::Fitting::SeatedKnee do
                                      indices: machine.indices(request["marks"]))
   end
 
-  Worked.examples("evaluate").select { |example| example["expect"]["quantities"] }.each do |example|
+  Worked.examples("evaluate").select { |example| example["expect"]["findings"] }.each do |example|
     it "agrees with the worked example #{example["input"].slice("machine", "body", "marks", "options").values}" do
       evaluation = evaluation(example["input"])
       example["expect"]["quantities"].each do |short, value|
@@ -52,8 +52,8 @@ RSpec.describe Verglas::Fitting::SeatedKnee do
     machine = Verglas::Machines::Reader.read(forced)
     found = described_class.new(machine: machine, body: middle, wishes: Worked.wishes(machine)).all_findings(machine.parameters([2, 2, 2]))
     expect(found.find { |finding| finding.code == :start }.fault).to eq(:forced_straight)
-    expect(findings("slide_back", middle, marks, knee_bend_limit_deg: 80.0)[:start].fault).to eq(:past_knee_bend_limit)
-    expect(findings("slide_back", middle, marks, knee_bend_limit_deg: 100.0)[:start].fault).to be_nil
+    expect(findings("slide_back", middle, marks, knee_to_deg: 80.0)[:start].fault).to eq(:past_knee_bend_limit)
+    expect(findings("slide_back", middle, marks, knee_to_deg: 100.0)[:start].fault).to be_nil
   end
 
   it "always grades a pinch, but lets a gap that nothing can mend weigh little" do

@@ -41,7 +41,7 @@ RSpec.describe Verglas::Fitting::Solver do
       machine = Worked.machine(name)
       count.times do
         body = random_body(random)
-        wishes = Worked.wishes(machine, **(random.rand < 0.2 ? { knee_bend_limit_deg: 70.0 + (random.rand * 30) } : {}))
+        wishes = Worked.wishes(machine, **(random.rand < 0.2 ? { knee_to_deg: 70.0 + (random.rand * 30) } : {}))
         found = described_class.new(machine: machine, body: body, wishes: wishes).solutions.first.indices
         expect(found).to eq(brute_force(machine, body, wishes)), "#{name}: #{body.to_h}"
       end

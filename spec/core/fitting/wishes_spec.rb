@@ -7,7 +7,7 @@ RSpec.describe Verglas::Fitting::Wishes do
   it "aims at what the family aims at, unless told otherwise" do
     expect([described_class.for(extension).start_bend_deg, described_class.for(curl).start_bend_deg]).to eq([90, 8])
     expect(described_class.for(extension, contact_above_ankle_mm: 35.0).contact_above_ankle_mm).to eq(35.0)
-    expect(described_class.for(extension).knee_bend_limit_deg).to be_nil
+    expect(described_class.for(extension).knee_to_deg).to be_nil
   end
 
   it "refuses what is no number, and says where" do
@@ -16,7 +16,8 @@ RSpec.describe Verglas::Fitting::Wishes do
         expect([error.code, error.path]).to eq([:wish_not_a_number, "/options"])
       }
     end
-    expect { described_class.for(extension, knee_bend_limit_deg: "some") }.to raise_error(Verglas::Invalid) { |error| expect(error.path).to eq("/options/knee_bend_limit") }
+    expect { described_class.for(extension, knee_to_deg: "some") }.to raise_error(Verglas::Invalid) { |error| expect(error.path).to eq("/options/knee_to_deg") }
+    expect { described_class.for(extension, knee_from_deg: 80.0, knee_to_deg: 70.0) }.to raise_error(Verglas::Invalid, /range reversed/)
   end
 
   it "moves the advice: a higher wanted contact never asks for a longer roller" do

@@ -38,7 +38,7 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
   if (!advice) return null;
   const told = [
     fitting.repaired ? "The machine's marks were changed since: those which no longer exist stand as advised." : null,
-    fitting.narrowed ? `Because of the cautions: ${fitting.narrowed.toLowerCase()}.` : null,
+    fitting.narrowed,
     fitting.machine.taped === "partly" ? "Taped in part: only what is taped is told." : null,
     station?.other ?? null,
     fitting.machine.slack_from_deg === null

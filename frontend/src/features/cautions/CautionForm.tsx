@@ -12,6 +12,7 @@ import { Field, FieldHint, FieldLabel } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { Select } from "../../ui/Select";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { DegreesFields, type Degrees, degreesOf, type Span } from "./DegreesFields";
 
 const Sheet = styled(Form)`
   display: grid;
@@ -25,10 +26,6 @@ const Pair = styled.div`
   @media ${breakpoint.phone} {
     grid-template-columns: minmax(0, 1fr);
   }
-`;
-const Allowed = styled(Pair)`
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  align-items: end;
 `;
 const Note = styled(TextArea)`
   width: 100%;
@@ -51,8 +48,7 @@ export type CautionFields = {
   since: string | null;
   cleared_by: string;
   cleared_on: string | null;
-  bend_from_deg: number | null;
-  bend_to_deg: number | null;
+  degrees: Degrees;
   load_to_kg: number | null;
   note: string;
 };
@@ -60,6 +56,7 @@ export type CautionFields = {
 type Props = {
   caution: Caution | null;
   kinds: Cautions["kinds"];
+  motions: Cautions["motions"];
   busy: boolean;
   thrown: unknown;
   onKeep: (name: string, version: number | null, fields: CautionFields) => void;
@@ -67,23 +64,34 @@ type Props = {
 };
 
 const number = (text: string): number | null => (text.trim() === "" ? null : parseNumber(text));
-const PATHS = ["/cleared_by", "/cleared_on", "/since", "/bend_from_deg", "/bend_to_deg", "/load_to_kg"];
+/** Of either end of a joint. */
+const degreesComplaint = (thrown: unknown, motion: string) =>
+  ["", "/from", "/to"].map((end) => complaintAt(thrown, `/degrees/${motion}${end}`)).find((one) => one !== undefined);
 
-export function CautionForm({ caution, kinds, busy, thrown, onKeep, onMistaken }: Props) {
+const PATHS = ["/cleared_by", "/cleared_on", "/since", "/load_to_kg"];
+
+export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onMistaken }: Props) {
   const [name, setName] = useState<string>(caution?.name ?? kinds[0]?.name ?? "");
   const [side, setSide] = useState<CautionFields["side"]>((caution?.side as CautionFields["side"]) ?? "");
   const [since, setSince] = useState(caution?.since ?? null);
   const [clearedBy, setClearedBy] = useState(caution?.cleared_by ?? "");
   const [clearedOn, setClearedOn] = useState(caution?.cleared_on ?? null);
-  const [from, setFrom] = useState(caution?.bend_from_deg?.toString() ?? "");
-  const [upto, setUpto] = useState(caution?.bend_to_deg?.toString() ?? "");
+  const [spans, setSpans] = useState<Span[]>(
+    (caution?.degrees ?? []).map(({ motion, from, to }) => ({
+      motion,
+      from: from?.toString() ?? "",
+      to: to?.toString() ?? "",
+    })),
+  );
   const [load, setLoad] = useState(caution?.load_to_kg?.toString() ?? "");
   const [note, setNote] = useState(caution?.note ?? "");
   const [problem, setProblem] = useState<string>();
   const kind = kinds.find((one) => one.name === name);
   const error = refusal(thrown);
+  const shown = spans.length > 0 ? spans : [{ motion: kind?.motion ?? motions[0]?.name ?? "", from: "", to: "" }];
   const submit = () => {
-    const wrong = [from, upto, load].some((text) => text.trim() !== "" && parseNumber(text) === null);
+    const degrees = degreesOf(shown);
+    const wrong = degrees === null || (load.trim() !== "" && parseNumber(load) === null);
     setProblem(wrong ? "Numbers, or nothing." : undefined);
     if (wrong) return;
     onKeep(name, caution?.version ?? null, {
@@ -91,8 +99,7 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onMistaken }
       since,
       cleared_by: clearedBy,
       cleared_on: clearedOn,
-      bend_from_deg: number(from),
-      bend_to_deg: number(upto),
+      degrees,
       load_to_kg: number(load),
       note,
     });
@@ -104,7 +111,9 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onMistaken }
         submit();
       }}
     >
-      {error && !PATHS.includes(error.path) ? <Notice tone="wrong">{error.message}</Notice> : null}
+      {error && !PATHS.includes(error.path) && !error.path.startsWith("/degrees/") ? (
+        <Notice tone="wrong">{error.message}</Notice>
+      ) : null}
       {caution ? (
         <p>{kind?.does}</p>
       ) : (
@@ -144,26 +153,24 @@ export function CautionForm({ caution, kinds, busy, thrown, onKeep, onMistaken }
           complaint={complaintAt(thrown, "/cleared_on")}
         />
       </Pair>
-      <Allowed>
-        {(
-          [
-            ["Knee bend allowed, from (°)", from, setFrom, problem ?? complaintAt(thrown, "/bend_from_deg")],
-            ["to (°)", upto, setUpto, complaintAt(thrown, "/bend_to_deg")],
-            ["Load allowed, to (kg)", load, setLoad, complaintAt(thrown, "/load_to_kg")],
-          ] as const
-        ).map(([label, value, onChange, complaint]) => (
-          <Field
-            key={label}
-            label={label}
-            inputMode="decimal"
-            value={value}
-            autoComplete="off"
-            onChange={onChange}
-            complaint={complaint}
-          />
-        ))}
-      </Allowed>
-      <FieldHint>A clinician&rsquo;s degrees and loads replace the table&rsquo;s.</FieldHint>
+      <DegreesFields
+        motions={motions}
+        spans={shown}
+        onChange={setSpans}
+        complaint={(motion) => problem ?? degreesComplaint(thrown, motion)}
+      />
+      <Field
+        label="Load allowed, to (kg)"
+        inputMode="decimal"
+        value={load}
+        autoComplete="off"
+        onChange={setLoad}
+        complaint={complaintAt(thrown, "/load_to_kg")}
+      />
+      <FieldHint>
+        A clinician&rsquo;s degrees take the place of the table&rsquo;s figure for that end of that joint; every other
+        figure stays.
+      </FieldHint>
       <TextField value={note} onChange={setNote} maxLength={1000}>
         <FieldLabel>Note</FieldLabel>
         <Note />

@@ -34,11 +34,10 @@ export const cautionWords = (caution: CautionLine): string =>
 /** Whose word it defers to, with which degrees and loads. */
 function clearedWords(caution: CautionLine, locale: string): string {
   if (!caution.cleared_by || !caution.cleared_on) return "";
-  const { bend_from_deg: from = null, bend_to_deg: upto = null, load_to_kg: load = null } = caution;
-  const allowed = [
-    from === null && upto === null ? null : `knee bent ${from ?? 0}°${upto === null ? " at least" : ` to ${upto}°`}`,
-    load === null ? null : `up to ${load} kg`,
-  ].filter((one) => one !== null);
+  const { degrees = [], load_to_kg: load = null } = caution;
+  const allowed = [...degrees.map(({ says }) => says.toLowerCase()), load === null ? null : `up to ${load} kg`].filter(
+    (one) => one !== null,
+  );
   return `Cleared by ${caution.cleared_by}, ${dayText(caution.cleared_on, locale, new Date())}${allowed.length > 0 ? `: ${allowed.join(", ")}` : ""}.`;
 }
 

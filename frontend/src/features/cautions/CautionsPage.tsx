@@ -63,7 +63,7 @@ export function CautionsPage() {
     onError,
   });
   if (!page.data || !me.data) return null;
-  const { client, cautions, removed, kinds } = page.data;
+  const { client, cautions, removed, kinds, motions } = page.data;
   const locale = me.data.gym.locale;
   const free = kinds.filter(({ name }) => !cautions.some((caution) => caution.name === name));
   const close = () => {
@@ -145,6 +145,7 @@ export function CautionsPage() {
             <CautionForm
               caution={open === "new" ? null : open}
               kinds={open === "new" ? free : kinds}
+              motions={motions}
               busy={keep.isPending}
               thrown={keep.error}
               onKeep={(caution, version, fields) => keep.mutate({ caution, version, ...fields })}
@@ -161,16 +162,12 @@ const sentence = (words: string) => words.replace(/^./, (letter) => letter.toUpp
 
 function details(caution: Caution, locale: string): string {
   const now = new Date();
-  const degrees = [
-    caution.bend_from_deg == null ? null : `from ${caution.bend_from_deg}°`,
-    caution.bend_to_deg == null ? null : `to ${caution.bend_to_deg}°`,
-  ].filter((part) => part !== null);
   return [
     caution.since ? `since ${dayText(caution.since, locale, now)}` : null,
     caution.cleared_on
       ? `cleared by ${caution.cleared_by}, ${dayText(caution.cleared_on, locale, now)}`
       : "not cleared",
-    degrees.length > 0 ? `knee bend ${degrees.join(" ")}` : null,
+    ...(caution.degrees ?? []).map(({ says }) => says.toLowerCase()),
     caution.load_to_kg == null ? null : `up to ${caution.load_to_kg} kg`,
     caution.note || null,
     caution.by ? `written by ${caution.by}` : null,
