@@ -62,7 +62,7 @@ module Verglas
         loads = person.fetch("loads", {})
         person.fetch("fitted", []).each { |name| accept(row, name, **work(loads[name])) }
         person.fetch("checked", []).each { |name| accept(row, name, knee_off_mm: 0, roller_seen: true, **work(loads[name])) }
-        person.fetch("open", []).each { |name| open_draft(row, name) }
+        person.fetch("open", []).each { |name| begin_draft(row, name) }
       end
 
       def limits(client, measured)
@@ -72,12 +72,18 @@ module Verglas
 
       # A load in kg, as it was lifted on the machine.
       def work(load_kg)
-        load_kg ? { work: { **Web::Sheet::NO_WORK, "load_kg" => load_kg, "repetitions" => 10, "sets" => 2, "last" => "clean", "felt" => "worked" }, cue: "Toes up, and think of the heel." } : {}
+        load_kg ? { work: { **Web::Sheet::NO_WORK, "load_kg" => load_kg, "repetitions" => 10, "sets" => 2, "last" => "clean", "felt" => "worked" }, cue: "Slow first, knees still." } : {}
       end
 
       def queue(machine, names)
         ids = names.map { |name| @gym.clients.dataset.where(name: name).get(:id) }
         @gym.queues.put(machine[:id], "", clients: ids, version: 0, by: @staff.first)
+      end
+
+      # Left open by somebody who had begun.
+      def begin_draft(client, name)
+        draft, = open_draft(client, name)
+        @gym.fittings.save(draft[:id], version: draft[:version], by: @staff.last, marks: draft[:marks].to_h)
       end
 
       def accept(client, name, **seen)

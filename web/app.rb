@@ -47,7 +47,7 @@ module Verglas
       error Store::Stale do |e|
         halt 404, refuse_body(Invalid.new(:not_found)) unless e.current
         status 409
-        refuse_body(Invalid.new(%w[accepted stopped discarded].include?(e.current[:state]) ? :fitting_closed : :stale), current: current_state(e.current))
+        refuse_body(Invalid.new(%w[accepted stopped discarded taken_back].include?(e.current[:state]) ? :fitting_closed : :stale), current: current_state(e.current))
       end
 
       # Ours: the kind of error and where, never what it says, which may hold somebody's name.

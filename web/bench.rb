@@ -15,9 +15,24 @@ module Verglas
         rows && new(gym, fitting: rows[:fitting], client: rows[:client], machine_row: rows[:machine], exercise: rows[:fitting][:exercise])
       end
 
-      # exercise: its name, "" on a machine with one.
-      def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil, rules: nil)
-        @rules = rules
+      # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has, read once.
+      def self.among(gym, person, machine_row:, exercise:, shared:)
+        new(gym, client: person.row, machine_row: machine_row, exercise: exercise, readings: person.readings,
+                 given: { checked_rows: person.checked, caution_rows: person.cautions, rules_chosen: { gym: shared.rules, client: person.own_rules }, equipment: shared.sizes,
+                          plates: shared.plates })
+      end
+
+      # What a gym has, asked for once.
+      Shared = Struct.new(:rules, :sizes, :plates) do
+        def self.of(gym) = new(gym.rules.of_gym, gym.equipment.sizes, gym.equipment.plates)
+      end
+
+      # exercise: its name, "" on a machine with one; given: what was read already or is to hold instead, by the names above.
+      def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil, given: {})
+        @given = given
+        @rules = given[:rules]
+        @checked_rows = given[:checked_rows]
+        @rules_chosen = given[:rules_chosen]
         @gym = gym
         @client = client
         @readings = readings
@@ -33,7 +48,7 @@ module Verglas
 
       # {aid => sizes, mm} of the cushions and pads which the gym owns and this machine takes.
       def aid_sizes
-        @aid_sizes ||= Fitting::Mechanisms.of(machine)::AIDS.select { |aid| takes?(aid) }.to_h { |aid| [aid, gym.equipment.sizes.fetch(aid.to_s.delete_suffix("_mm"))] }
+        @aid_sizes ||= Fitting::Mechanisms.of(machine)::AIDS.select { |aid| takes?(aid) }.to_h { |aid| [aid, equipment_sizes.fetch(aid.to_s.delete_suffix("_mm"))] }
       end
 
       # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen for the
@@ -43,11 +58,11 @@ module Verglas
 
       # The same bench under other rules.
       def with_rules(rules)
-        self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, rules: rules)
+        self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, given: @given.merge(rules: rules))
       end
 
       # Cautions and limits on this machine.
-      def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row)
+      def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row, rows: @given[:caution_rows])
       def bars = safety.bars(machine.family)
       def caution_effect = @caution_effect ||= safety.effect(machine.family, aims(machine.family))
 
@@ -73,8 +88,11 @@ module Verglas
       def envelope = @envelope ||= safety.envelope(machine.family)
       def mechanics = @mechanics ||= Fitting::Mechanisms.for(machine, estimation.estimate.dimensions, wishes_for(machine))
 
-      # Codes for which the marks cannot be accepted, whatever the reason; empty when they can.
-      def refusals(evaluation) = Fitting::NeverAccepted.reasons(evaluation, barred: bars.any?)
+      # Codes for which the marks cannot be accepted, whatever the reason; empty when they can. sheet: what was seen there.
+      def refusals(evaluation, sheet = {})
+        signs = sheet.fetch(:signs, []).map(&:to_sym)
+        Fitting::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint")
+      end
 
       # Whether more was loaded than a clinician allows.
       def overloaded?(work)
@@ -99,7 +117,7 @@ module Verglas
       end
 
       # How the machine is loaded; nil where nobody described it.
-      def rig = machine_row[:loading] && (@rig ||= Loading::Rig.read(machine_row[:loading].to_h, pairs: gym.equipment.plates))
+      def rig = machine_row[:loading] && (@rig ||= Loading::Rig.read(machine_row[:loading].to_h, pairs: @given[:plates] || gym.equipment.plates))
 
       # The knee as a creep test on this bench found it; nil where none was read, or nothing says where the knee is.
       def seen_knee(creep)
@@ -147,6 +165,8 @@ module Verglas
       end
 
       private
+
+      def equipment_sizes = @given[:equipment] || gym.equipment.sizes
 
       # The schools which cautions ask for say nothing of machines, so any family's answer serves.
       def caution_schools = @caution_schools ||= safety.effect(machine.family).schools

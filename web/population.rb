@@ -5,7 +5,7 @@ module Verglas
     # Who of a gym's clients fits a machine, and whose advice a newly taped length changes. Long questions, so they are asked
     # of a number of people that is answered within a second or two, and say of how many.
     class Population
-      MOST = 400
+      MOST = 120
 
       def initialize(gym, row, exercise: nil)
         @gym = gym
@@ -19,7 +19,7 @@ module Verglas
         machine = Store::Tables::Machines.value(@row, exercise: @exercise)
         people = sample[:rows].map do |client, readings|
           estimate = Inputs::ClientBody.estimation(client, readings).estimate
-          { stature_mm: estimate.mean[:stature].round(1), grade: advice(machine, estimate).evaluation.grade }
+          { stature_mm: estimate.mean[:stature].round(1), grade: grade(machine, estimate) }
         end
         { people: people, of: sample[:of] }
       end
@@ -28,7 +28,10 @@ module Verglas
       def changed_since(earlier)
         affected = Store::Queries::MachineFittings.new(@gym).clients(@row[:id], limit: MOST)
         before, now = [earlier, @row].map { |row| exercises.to_h { |exercise| [exercise, Store::Tables::Machines.value(row, exercise: exercise)] } }
-        clients = affected[:rows].flat_map { |client| exercises.filter_map { |exercise| change(client, exercise, before[exercise], now[exercise]) } }
+        readings = Store::Queries::ClientsWithReadings.new(@gym).readings(affected[:rows])
+        clients = affected[:rows].flat_map do |client|
+          exercises.filter_map { |exercise| change(client, readings.fetch(client[:id], []), exercise, before[exercise], now[exercise]) }
+        end
         { clients: clients, asked: affected[:rows].size, of: affected[:of] }
       end
 
@@ -37,12 +40,17 @@ module Verglas
       def exercises = Store::Tables::Machines.exercises(@row)
       def advice(machine, estimate) = Fitting::Advice.new(machine: machine, estimate: estimate, wishes: wishes(machine.family))
 
+      # Of the best marks: the grade alone, without what a person needs to judge it.
+      def grade(machine, estimate)
+        Fitting::SEVERITIES[Fitting::Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes(machine.family)).solutions.first.worst] unless machine.family.findings.empty?
+      end
+
       # As the gym has its rules.
       def wishes(family) = Fitting::Wishes.for(family, **Fitting::HouseRules.wishes(family, rules))
       def rules = @rules ||= Fitting::HouseRules.chosen(gym: @gym.rules.of_gym)
 
-      def change(client, exercise, before, now)
-        estimate = Inputs::ClientBody.estimation(client, @gym.readings.of(client[:id])).estimate
+      def change(client, readings, exercise, before, now)
+        estimate = Inputs::ClientBody.estimation(client, readings).estimate
         was, is = [before, now].map { |machine| advice(machine, estimate) }
         return if was.marks == is.marks && was.status == is.status
 

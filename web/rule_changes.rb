@@ -3,9 +3,10 @@
 module Verglas
   module Web
     # Whose advice another school of a question would change: the clients whose settings stand on a card, on the machines on
-    # which the question is asked. A long question, asked of so many fittings as are answered within a second or two.
+    # which the question is asked. A long question, asked of so many fittings as are answered within a second or two, in a number
+    # of statements that does not grow with them.
     class RuleChanges
-      MOST = 200
+      MOST = 100
 
       def initialize(gym, question, school)
         @gym = gym
@@ -15,26 +16,29 @@ module Verglas
 
       # {lines:, asked:, of:}; a line a client and machine.
       def call
-        rows = Store::Queries::CardsOfGym.new(@gym).call(limit: MOST)
-        { lines: rows[:rows].filter_map { |row| line(row) }, asked: rows[:rows].size, of: rows[:of] }
+        cards = Store::Queries::CardsOfGym.new(@gym).call(limit: MOST)
+        people = Store::Queries::People.new(@gym).call(cards[:rows].map { |row| row[:client_id] })
+        shared = Bench::Shared.of(@gym)
+        lines = cards[:rows].filter_map do |row|
+          line(Bench.among(@gym, people.fetch(row[:client_id]), machine_row: machines.fetch(row[:machine_id]), exercise: row[:exercise], shared: shared))
+        end
+        { lines: lines, asked: cards[:rows].size, of: cards[:of] }
       end
 
       private
 
-      def line(row)
-        client = @gym.clients.find(row[:client_id])
-        bench = Bench.new(@gym, client: client, machine_row: machine_row(row[:machine_id]), exercise: row[:exercise])
+      def line(bench)
         return unless @question.asked_of?(bench.machine.family) && !bench.own_rules.key?(@question.name)
 
         was = bench.advice
         is = bench.with_rules(bench.rules.merge(@question.name => @school)).advice
         return if was.marks == is.marks && was.status == is.status
 
-        { client: Views::Client.summary(client), machine: Views::Machine.exercise_name(bench.machine_row[:name], row[:exercise]), before: Views::Machine.tags(was.marks),
+        { client: Views::Client.summary(bench.client), machine: Views::Machine.exercise_name(bench.machine_row[:name], bench.exercise), before: Views::Machine.tags(was.marks),
           now: Views::Machine.tags(is.marks), grade_before: was.evaluation.grade, grade_now: is.evaluation.grade }
       end
 
-      def machine_row(id) = (@machines ||= @gym.machines.all.to_h { |row| [row[:id], row] }).fetch(id)
+      def machines = @machines ||= @gym.machines.all.to_h { |row| [row[:id], row] }
     end
   end
 end

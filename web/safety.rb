@@ -8,7 +8,9 @@ module Verglas
     class Safety
       CHILD_YEARS = 16
 
-      def initialize(gym, client:, machine_row:)
+      # rows: the client's cautions, where they are read already.
+      def initialize(gym, client:, machine_row:, rows: nil)
+        @rows = rows
         @gym = gym
         @client = client
         @machine_row = machine_row

@@ -19,7 +19,7 @@ module Verglas
       end
 
       def machine(parameters, wishes)
-        parameters.merge(cushion_back: wishes.cushion_back_mm, cushion_seat: wishes.cushion_seat_mm, hip_pad: wishes.hip_pad_mm)
+        parameters.merge(cushion_back: wishes.cushion_back_mm, cushion_seat: wishes.cushion_seat_mm, hip_pad: wishes.hip_pad_mm, wanted_above_ankle: wishes.contact_above_ankle_mm)
       end
 
       # The start, the middle of the arc, and where the client turns back: nobody is drawn past what is asked of them.

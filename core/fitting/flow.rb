@@ -4,7 +4,7 @@ module Verglas
   module Fitting
     # The steps of a fitting in the order in which they are done, made from a machine's adjusters and what the walk-round
     # found of them: before anyone sits, joint to pivot, support, range, far pad, near pad, check again, secure, light set,
-    # working load, watch. What cannot be reached from the seat is set before anyone sits.
+    # watch, working load. What cannot be reached from the seat is set before anyone sits.
     module Flow
       # id: an adjuster's label, or one of the steps that every machine has; stage: one of STAGES; rule: what decides the
       # adjuster (nil: none, it is recorded only); standing: set before the client sits; weight_off: unload it first.
@@ -13,8 +13,8 @@ module Verglas
         def fixed? = adjuster.nil?
       end
 
-      STAGES = %i[before standing lie joint support range far near recorded again secure light working watch].freeze
-      FIXED = %i[before support again secure light working watch].freeze
+      STAGES = %i[before standing lie joint support range far near recorded again secure light watch working].freeze
+      FIXED = %i[before support again secure light watch working].freeze
       STAGE_OF = { height: :joint, pivot: :joint, hips: :joint, bench_end: :joint, crease: :support, start: :range, end: :range, contact: :far, thigh_press: :near, kneecap: :near }.freeze
       # Where the leg is fitted first and the seat slid to it.
       ROLLER_FIRST = (STAGES - [:far]).insert(STAGES.index(:joint), :far).freeze

@@ -76,7 +76,7 @@ RSpec.shared_examples "a family" do
   it "is fitted in steps that take every adjuster once, from before anyone sits to watching, in words" do
     steps = Verglas::Fitting::Flow.steps(machine)
     expect(steps.filter_map(&:adjuster)).to match_array(machine.adjusters.map(&:label))
-    expect(steps.map(&:id).values_at(0, -1)).to eq(%w[@before @watch])
+    expect(steps.map(&:id).values_at(0, -1)).to eq(%w[@before @working])
     steps.each do |step|
       words = Verglas::Formats::Words.maybe("steps.#{step.rule || step.stage}.title", adjuster: "x")
       expect(words || (step.adjuster && "by its own name")).to be_truthy, step.id

@@ -25,7 +25,7 @@ RSpec.describe "The database's own constraints" do
                    stature_range: { value_mm: 1100 } }
   bad_readings.each do |constraint, fields|
     it "refuses a reading against #{constraint}" do
-      row = { client_id: person[:id], observation: "stature", value_mm: 1700, unit: "cm", taken_by: account }
+      row = { client_id: person[:id], gym_id: loft.id, observation: "stature", value_mm: 1700, unit: "cm", taken_by: account }
       refused(constraint.to_s) { db[:readings].insert(row.merge(fields)) }
     end
   end
@@ -43,7 +43,8 @@ RSpec.describe "The database's own constraints" do
   bad_fittings = { fitting_exercise_known: { exercise: "press" }, fitting_load_length: { load: "x" * 41 }, fitting_knee_off_range: { knee_off_mm: 101 },
                    fitting_work_is_an_object: { work: Sequel.pg_json([]) },
                    fitting_creep_is_an_object: { creep: Sequel.pg_json([]) },
-                   fitting_trail_is_a_list: { trail: Sequel.pg_json({}) }, fitting_stop_sign_known: { stop_sign: "hiccups" }, fitting_stopped_by_a_sign: { stop_sign: "faintness" },
+                   fitting_trail_is_a_list: { trail: Sequel.pg_json({}) }, fitting_stop_sign_form: { stop_sign: "Hiccups!" },
+                   fitting_taken_back_whole: { taken_back_at: Time.at(0) }, fitting_stopped_by_a_sign: { stop_sign: "faintness" },
                    fitting_signs_are_a_list: { signs: Sequel.pg_json({}) }, fitting_aids_are_an_object: { aids: Sequel.pg_json([]) } }
   bad_fittings.each do |constraint, fields|
     it "refuses a fitting against #{constraint}" do

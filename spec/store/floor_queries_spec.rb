@@ -19,6 +19,8 @@ RSpec.describe "What the floor asks of the store" do
 
   it "lists what was left open, the latest first, with client, machine and who" do
     first, second = %w[Ada Bo].map { |name| opened(client(loft, account, name: name)) }
+    expect(Verglas::Store::Queries::OpenFittings.new(loft).call).to be_empty # opened and never touched
+    loft.fittings.save(second[:id], version: 1, marks: marks, by: account)
     loft.fittings.save(first[:id], version: 1, marks: marks.merge("roller" => "D"), by: account)
     rows = Verglas::Store::Queries::OpenFittings.new(loft).call
     expect(rows.map { |row| row[:id] }).to eq([first[:id], second[:id]])

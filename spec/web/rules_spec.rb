@@ -103,7 +103,7 @@ RSpec.describe "House rules over HTTP" do
      [:tempo, :even_slow, :here, tempo, [60, "2-1-3-0"], [70, "3-1-3-0"]],
      [:belt, :always, :curl, belt, "Belt on, snug over the hips: load or body mass is not known.", "Belt on, snug over the hips: the rule of the house."],
      [:grip, :hard, :here, notes.call(/Grip/), ["Grip: light."], ["Grip: pull hard."]],
-     [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: hover."],
+     [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: kept just off the stack."],
       ["Stack between repetitions: light touch."]]].each do |question, school, on, look, before, after|
       it "#{question}: #{school}" do
         row = { here: here, curl: curl, sliding: sliding }.fetch(on)

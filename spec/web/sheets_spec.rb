@@ -24,9 +24,9 @@ RSpec.describe "A fitting's sheet over HTTP" do
       expect(shown["advice"]).to include("status" => nil, "marks" => {}, "shortfalls" => [])
       expect(shown["evaluation"]).to include("grade" => nil, "findings" => [], "figure" => nil, "joint" => nil, "motion" => nil)
       expect(shown["steps"].map { |step| step["do"] }).to include("Set Roller by eye, as the maker's plate says.")
-      call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, load: "25 kg", signs: %w[hips_lift numb_thigh], note: "Prefers the narrow pad." })
+      call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, load: "25 kg", signs: %w[hips_lift leg_flies_back], note: "Prefers the narrow pad." })
       record = call(:get, "/api/fittings/#{id}")
-      expect(record).to include("marks" => marks, "load" => "25 kg", "signs" => %w[hips_lift numb_thigh], "note" => "Prefers the narrow pad.")
+      expect(record).to include("marks" => marks, "load" => "25 kg", "signs" => %w[hips_lift leg_flies_back], "note" => "Prefers the narrow pad.")
       expect(call(:get,
                   "/api/clients/#{person[:id]}")["card"].first["accepted"]).to include("grade" => nil, "load" => "25 kg",
                                                                                        "worst" => "Marks and load, no geometry: the machine was not taped.")

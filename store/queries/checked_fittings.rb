@@ -13,23 +13,28 @@ module Verglas
         # Asked at every step of an adjuster: planned once a connection.
         def call(client_id) = prepared.call(client_id: client_id, gym_id: @gym.id)
 
+        # {client id => rows} of several clients, in one statement.
+        def of_many(client_ids) = latest(seen(client_ids, @gym.id)).order(:accepted_at).to_hash_groups(:client_id)
+
         private
 
         def prepared
           @gym.db.prepared_statement(:checked_fittings) ||
-            latest.order(:accepted_at).prepare(:select, :checked_fittings)
+            latest(seen(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid))).order(:accepted_at).prepare(:select, :checked_fittings)
         end
 
-        def seen
-          @gym.db[:fittings].where(Sequel[:fittings][:client_id] => Sequel.cast(:$client_id, :uuid), Sequel[:fittings][:gym_id] => Sequel.cast(:$gym_id, :uuid))
+        def seen(client, gym)
+          @gym.db[:fittings].where(Sequel[:fittings][:client_id] => client, Sequel[:fittings][:gym_id] => gym)
               .where(Sequel[:fittings][:state] => "accepted").where(Sequel.~(knee_off_mm: nil) | :roller_seen)
         end
 
-        def latest
+        def latest(seen)
+          each = [Sequel[:fittings][:client_id], Sequel[:fittings][:machine_id]]
           rows = seen.join(:machines, id: Sequel[:fittings][:machine_id])
                      .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
-                     .distinct(Sequel[:fittings][:machine_id]).order(Sequel[:fittings][:machine_id], Sequel.desc(:accepted_at))
-                     .select(Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :knee_off_mm, :roller_seen, :accepted_at,
+                     .distinct(*each).order(*each, Sequel.desc(:accepted_at))
+                     .select(Sequel[:fittings][:client_id], Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :signs,
+                             :knee_off_mm, :roller_seen, :accepted_at,
                              Sequel.lit("(computed_from->'wishes'->>'contact_above_ankle_mm')::float").as(:contact_above_ankle_mm), :family, :name, :constants, :adjusters, :exercises)
           @gym.db[:latest].with(:latest, rows)
         end

@@ -17,7 +17,7 @@ module Verglas
         end
 
         # Every fitting that was closed, accepted or stopped, newest first.
-        def history(client_id) = described(client_id, %w[accepted stopped]).order(Sequel.desc(:accepted_at)).all
+        def history(client_id) = described(client_id, %w[accepted stopped taken_back]).order(Sequel.desc(:accepted_at)).all
 
         private
 
@@ -26,13 +26,18 @@ module Verglas
                                      .order(Sequel[:fittings][:machine_id], :exercise, Sequel.desc(:accepted_at))
         end
 
+        # Whether a length of the client was read after it was accepted.
+        def remeasured
+          @gym.db[:readings].where(Sequel[:readings][:client_id] => Sequel[:fittings][:client_id]).where { Sequel[:readings][:taken_at] > Sequel[:fittings][:accepted_at] }.select(1).exists
+        end
+
         def described(client_id, state)
           @gym.fittings.dataset.where(:client_id => client_id, Sequel[:fittings][:state] => state)
               .join(:machines, id: Sequel[:fittings][:machine_id])
               .left_join(:accounts, id: Sequel.function(:coalesce, Sequel[:fittings][:accepted_by], Sequel[:fittings][:updated_by]))
               .select_all(:fittings)
               .select_append(Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:place].as(:machine_place), Sequel[:machines][:family].as(:machine_family),
-                             Sequel[:accounts][:name].as(:by_name))
+                             Sequel[:accounts][:name].as(:by_name), remeasured.as(:remeasured))
         end
       end
     end

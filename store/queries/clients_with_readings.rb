@@ -12,8 +12,13 @@ module Verglas
         # limit: how many at most, drawn by their random ids. {rows: [[client, readings]], of: how many there are}.
         def call(limit:)
           clients = @gym.clients.dataset.order(:id).limit(limit).all
-          readings = @gym.db[:readings].where(client_id: clients.map { |client| client[:id] }).order(:taken_at, :id).all.group_by { |reading| reading[:client_id] }
+          readings = readings(clients)
           { rows: clients.map { |client| [client, readings.fetch(client[:id], [])] }, of: @gym.clients.dataset.count }
+        end
+
+        # {client id => readings} of some, in the order in which they were taken.
+        def readings(clients)
+          @gym.db[:readings].where(gym_id: @gym.id, client_id: clients.map { |client| client[:id] }).order(:taken_at, :id).to_hash_groups(:client_id)
         end
       end
     end

@@ -8,7 +8,8 @@ module Verglas
       class FittingOnBench
         PARTS = {
           fitting: [:fittings, %i[id gym_id client_id machine_id exercise description_number state marks aids load signs note_cipher knee_off_mm roller_seen version flow_cipher work creep
-                                  trail cue_cipher reason_cipher stop_sign created_at updated_by updated_at accepted_by accepted_at result computed_from]],
+                                  trail cue_cipher reason_cipher stop_sign created_at updated_by updated_at accepted_by accepted_at result computed_from
+                                  taken_back_at taken_back_cipher]],
           client: [:clients, %i[id name detail sex birth_date body_mass_kg limits version]],
           machine: [:machines, %i[id family name place code state cushions_allowed slack_from_deg user_mass_limit_kg least_age_years getting_in getting_out left_behind loading
                                   belt one_leg description_number]],

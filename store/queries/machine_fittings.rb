@@ -6,6 +6,7 @@ module Verglas
       # Who was fitted on a machine, latest first?
       class MachineFittings
         LIMIT = 50
+        LATEST = 1000
 
         def initialize(gym)
           @gym = gym
@@ -17,10 +18,12 @@ module Verglas
                                       Sequel[:clients][:name].as(:client_name), Sequel[:clients][:detail].as(:client_detail), Sequel[:accounts][:name].as(:by_name)).all
         end
 
-        # The clients whose settings on it stand on a card or are being made, whoever was fitted last first.
+        # The clients of the LATEST fittings on it: whose settings stand on a card, whoever was fitted last first.
         def clients(machine_id, limit:)
-          ids = @gym.fittings.dataset.where(machine_id: machine_id).group(:client_id).order(Sequel.desc(Sequel.function(:max, :updated_at)))
-          { rows: @gym.clients.dataset.where(id: ids.limit(limit).select(:client_id)).order(:search_name).all, of: ids.select(:client_id).count }
+          lately = @gym.fittings.dataset.where(machine_id: machine_id, state: "accepted").order(Sequel.desc(:accepted_at)).limit(LATEST).select(:client_id, :accepted_at)
+          ids = @gym.db[:lately].with(:lately, lately).group(:client_id)
+          latest = ids.order(Sequel.desc(Sequel.function(:max, :accepted_at))).limit(limit).select(:client_id)
+          { rows: @gym.clients.dataset.where(id: latest).order(:search_name).all, of: ids.select(:client_id).count }
         end
 
         private

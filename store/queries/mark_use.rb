@@ -3,17 +3,21 @@
 module Verglas
   module Store
     module Queries
-      # How often does each mark of a machine stand on somebody's card? Counts the latest accepted fitting of each client.
+      # How often does each mark of a machine stand on somebody's card? Counts the latest fitting of each client among the LATEST
+      # that were accepted there.
       class MarkUse
+        LATEST = 500
+
         def initialize(gym)
           @gym = gym
         end
 
         # Rows {exercise:, label:, mark:, count:}.
         def call(machine_id)
-          latest = @gym.fittings.dataset.where(machine_id: machine_id, state: "accepted")
-                       .distinct(:client_id, :exercise).order(:client_id, :exercise, Sequel.desc(:accepted_at)).select(:exercise, :marks)
-          @gym.db[:latest].with(:latest, latest).cross_join(Sequel.function(:json_each_text, :marks).lateral.as(:chosen, %i[label mark]))
+          lately = @gym.fittings.dataset.where(machine_id: machine_id, state: "accepted").order(Sequel.desc(:accepted_at)).limit(LATEST)
+                       .select(:client_id, :exercise, :marks, :accepted_at)
+          latest = @gym.db[:lately].distinct(:client_id, :exercise).order(:client_id, :exercise, Sequel.desc(:accepted_at)).select(:exercise, :marks)
+          @gym.db[:latest].with(:lately, lately).with(:latest, latest).cross_join(Sequel.function(:json_each_text, :marks).lateral.as(:chosen, %i[label mark]))
               .group_and_count(:exercise, :label, :mark).order(:exercise, :label, Sequel.desc(:count)).all
         end
       end

@@ -3,7 +3,7 @@
 module Verglas
   module Store
     module Queries
-      # Which fittings were left open in this gym, and by whom? The latest first.
+      # Which fittings that somebody began were left open in this gym, and by whom? The latest first.
       class OpenFittings
         LIMIT = 30
 
@@ -16,7 +16,7 @@ module Verglas
         private
 
         def joined
-          @gym.fittings.dataset.where(Sequel[:fittings][:state] => "draft")
+          @gym.fittings.dataset.where(Sequel[:fittings][:state] => "draft", :touched => true)
               .join(:machines, id: Sequel[:fittings][:machine_id])
               .join(:clients, id: Sequel[:fittings][:client_id])
               .join(:accounts, id: Sequel[:fittings][:updated_by])

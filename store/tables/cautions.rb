@@ -17,6 +17,9 @@ module Verglas
         # planned once a connection.
         def of(client_id) = prepared.call(client_id: client_id, gym_id: @gym.id)
 
+        # {client id => rows} of several clients, in one statement.
+        def of_many(client_ids) = with_names(client_ids, @gym.id).to_hash_groups(:client_id)
+
         # Names of the cautions with which this gym is stricter.
         def stricter = @gym.db[:gym_cautions].where(gym_id: @gym.id).select_map(:caution)
 
@@ -50,10 +53,10 @@ module Verglas
           @gym.db.prepared_statement(:cautions_of) || with_names.prepare(:select, :cautions_of)
         end
 
-        def with_names
-          @gym.db[:client_cautions].where(client_id: Sequel.cast(:$client_id, :uuid), Sequel[:client_cautions][:removed_at] => nil).order(Sequel[:client_cautions][:caution])
+        def with_names(client = Sequel.cast(:$client_id, :uuid), gym = Sequel.cast(:$gym_id, :uuid))
+          @gym.db[:client_cautions].where(:client_id => client, Sequel[:client_cautions][:removed_at] => nil).order(Sequel[:client_cautions][:caution])
               .left_join(:accounts, id: Sequel[:client_cautions][:set_by])
-              .left_join(:gym_cautions, caution: Sequel[:client_cautions][:caution], gym_id: Sequel.cast(:$gym_id, :uuid))
+              .left_join(:gym_cautions, caution: Sequel[:client_cautions][:caution], gym_id: gym)
               .select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:by_name), Sequel.~(Sequel[:gym_cautions][:caution] => nil).as(:stricter))
         end
 

@@ -26,6 +26,12 @@ module Verglas
           accepted(client_id, machine_id).where(exercise: exercise).first
         end
 
+        # {client id => row} of several clients, in one statement.
+        def last_accepted_of(client_ids, machine_id, exercise = "")
+          dataset.where(machine_id: machine_id, state: "accepted", exercise: exercise, client_id: client_ids).distinct(:client_id).order(:client_id,
+                                                                                                                                         Sequel.desc(:accepted_at)).as_hash(:client_id)
+        end
+
         # The fitting of another exercise on the same station, whose seat this one shares: its draft, else the last accepted.
         def sibling(client_id, machine_id, exercise)
           open_ones(client_id, machine_id).exclude(exercise: exercise).first || accepted(client_id, machine_id).exclude(exercise: exercise).first
@@ -40,7 +46,14 @@ module Verglas
           made ? [made, true] : [draft(client_id, machine_id, exercise), false]
         end
 
-        def save(id, version:, by:, **sheet) = change(id, version: version, updated_by: by, **columns(sheet))
+        # Until the transaction ends nobody else changes the drafts of this one's client and machine: taken in the order of their
+        # ids, so that two exercises of a station that are written at once wait for one another, and never both.
+        def hold(id)
+          row = dataset.where(id: id).select(:client_id, :machine_id)
+          dataset.where(state: "draft", %i[client_id machine_id] => row).order(:id).for_update.select_map(:id)
+        end
+
+        def save(id, version:, by:, **sheet) = change(id, version: version, updated_by: by, touched: true, **columns(sheet))
 
         # description_number: of the machine as it now stands, on which the result was computed.
         def accept(id, version:, by:, **closing) = close(id, version: version, by: by, state: "accepted", **closing)
@@ -54,6 +67,21 @@ module Verglas
             changed = other[:marks].to_h.merge(marks)
             change(other[:id], version: other[:version], marks: Sequel.pg_json(changed), updated_by: by) unless changed == other[:marks].to_h
           end
+        end
+
+        # Made by mistake: kept with why, and no more on a card nor in what a body was learned from.
+        def take_back(id, version:, by:, reason:)
+          change(id, version: version, from: "accepted", state: "taken_back", updated_by: by, taken_back_by: by, taken_back_at: Sequel::CURRENT_TIMESTAMP,
+                     taken_back_cipher: Secrets.lock(reason, :taking_back))
+        end
+
+        # Those let go within their days that can still be opened again: nothing else was opened in their place.
+        def discarded(limit:, **of)
+          mine = Sequel[:fittings]
+          others = @gym.db[Sequel[:fittings].as(:other)].where(Sequel[:other][:state] => "draft", **%i[client_id machine_id exercise].to_h { |name| [Sequel[:other][name], mine[name]] })
+          since = Time.now - (DISCARDED_DAYS * 86_400)
+          dataset.where(mine[:state] => "discarded", mine[:touched] => true, **of.transform_keys { |name| mine[name] }).where(mine[:updated_at] > since)
+                 .exclude(others.select(1).exists).order(Sequel.desc(mine[:updated_at])).limit(limit)
         end
 
         # Let go, and kept for DISCARDED_DAYS so that it can be opened again; what was let go before that goes for good.

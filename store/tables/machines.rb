@@ -47,7 +47,7 @@ module Verglas
           end
         end
 
-        # Facts and, where given, a new description; over the version which the writer saw. A description on which an accepted
+        # Facts and, where given, a new description; over the version which the writer saw. A description on which a closed
         # fitting rests is kept as it was: the new one gets the next number.
         def update(id, version:, by:, description: nil, **facts)
           ConstraintErrors.translate do
@@ -75,7 +75,7 @@ module Verglas
 
         def rewrite(machine, description, by:)
           number = machine[:description_number]
-          rested_on = @gym.db[:fittings].where(machine_id: machine[:id], description_number: number, state: "accepted")
+          rested_on = @gym.db[:fittings].where(machine_id: machine[:id], description_number: number, state: %w[accepted stopped taken_back])
           if rested_on.empty?
             @gym.db[:machine_descriptions].where(machine_id: machine[:id], number: number).update(taped_by: by, taped_at: Sequel::CURRENT_TIMESTAMP, **json(description))
           else

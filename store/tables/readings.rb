@@ -26,7 +26,7 @@ module Verglas
           fields = { value_mm: value_mm, unit: unit, confirmed: confirmed, taken_by: taken_by, taken_at: Sequel.function(:clock_timestamp) }
           ConstraintErrors.translate do
             dataset.insert_conflict(target: %i[client_id observation], update: fields)
-                   .insert(client_id: client_id, observation: observation, **fields)
+                   .insert(client_id: client_id, gym_id: @gym.id, observation: observation, **fields)
           end
         end
 

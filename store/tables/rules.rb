@@ -37,6 +37,9 @@ module Verglas
           @gym.db[:client_rules].insert_conflict(target: %i[client_id question], update: fields).insert(client_id: client_id, question: question, **fields)
         end
 
+        # {client id => {question => school}} of several clients, in one statement.
+        def of_many(client_ids) = @gym.db[:client_rules].where(client_id: client_ids).to_hash_groups(:client_id).transform_values { |rows| schools(rows) }
+
         private
 
         def dataset = @gym.db[:gym_rules].where(gym_id: @gym.id)

@@ -47,6 +47,7 @@ module Verglas
 
           app.patch("/api/fittings/:id") do |id|
             write_once do
+              gym.fittings.hold(id)
               bench = bench(id)
               row = gym.fittings.save(id, version: input[:version], by: staff[:id], **Sheet.of_input(bench, input))
               share_seat(bench, row)
@@ -56,6 +57,7 @@ module Verglas
 
           app.post("/api/fittings/:id/acceptance") do |id|
             write_once do
+              gym.fittings.hold(id)
               bench = bench(id)
               closing = closing(bench)
               refuse_unacceptable(bench, closing)
@@ -69,8 +71,21 @@ module Verglas
           # A stop sign ends the fitting: it is kept with what stood there, and never goes on a card.
           app.post("/api/fittings/:id/stop") do |id|
             write_once do
+              raise Invalid.new(:not_allowed, path: "/stop_sign") unless Fitting::Signs::STOPS.include?(input[:stop_sign].to_sym)
+
               closing = closing(bench(id), input[:sheet].transform_keys(&:to_sym))
               Views::Fitting.state(gym.fittings.stop(id, stop_sign: input[:stop_sign], **closing), by: staff[:name])
+            end
+          end
+
+          # Accepted by mistake (wrong client, machine, load): it stays in the history with why, and leaves card and body.
+          app.post("/api/fittings/:id/taking-back") do |id|
+            write_once do
+              bench(id)
+              reason = input[:reason].strip
+              raise Invalid.new(:taking_back_unexplained, path: "/reason") if reason.empty?
+
+              Views::Fitting.state(gym.fittings.take_back(id, version: input[:version], by: staff[:id], reason: reason), by: staff[:name])
             end
           end
 
@@ -103,7 +118,7 @@ module Verglas
           # What is never accepted, whatever the reason; and what is off without one.
           def refuse_unacceptable(bench, closing)
             evaluation = bench.evaluation(closing[:marks], closing[:aids])
-            refused = bench.refusals(evaluation).first
+            refused = bench.refusals(evaluation, { signs: bench.fitting[:signs].to_a, work: bench.fitting[:work].to_h, **closing }).first
             refuse(refused) if refused
             refuse(:past_load_limit) if bench.overloaded?(closing.fetch(:work) { bench.fitting[:work].to_h })
             return unless Fitting::NeverAccepted.reason_needed?(evaluation) && closing.fetch(:reason, "").strip.empty?

@@ -5,6 +5,9 @@ module Verglas
     module Views
       # The advised marks with how sure and why.
       module Advice
+        # What a chance is called on the floor.
+        LIKELY = { 0.6 => :likelier, 0.4 => :as_likely, 0 => :possible }.freeze
+
         module_function
 
         def of(bench)
@@ -42,7 +45,26 @@ module Verglas
           machine_adjuster = bench.machine.adjuster(adjuster.label)
           pitch = machine_adjuster.pitch(machine_adjuster.index(adjuster.mark)).round
           [Formats::Words.say("sure.#{source(bench)}", machines: learned(bench), sd: requirement.sd.round, pitch: pitch, readings: readings(bench.taken)),
-           *adjuster.also.map { |mark, share| Formats::Words.say("sure.also", mark: mark, percent: (share * 100).round) }].join(" ")
+           *also(bench, adjuster)].join(" ")
+        end
+
+        # Other marks worth naming; where one is likelier by its own rule, what decided against it.
+        def also(bench, adjuster)
+          adjuster.also.map do |mark, share|
+            against = share > adjuster.probability ? against(bench, adjuster, mark) : nil
+            next Formats::Words.say("sure.against", mark: mark, says: against) if against
+
+            Formats::Words.say("sure.also.#{LIKELY.find { |least, _| share >= least }.last}", mark: mark)
+          end
+        end
+
+        # What would be worse there than at the advised mark, in words; nil where nothing would.
+        def against(bench, adjuster, mark)
+          here = bench.advice.evaluation
+          there = bench.evaluation(here.marks.merge(adjuster.label => mark), bench.advised_aids)
+          gained = there.findings.zip(here.findings).map { |one, other| [[one.severity - other.severity, one.cost - other.cost], one] }
+          worse = gained.select { |gain, _| (gain <=> [0, 0]).positive? }.max_by(&:first)&.last
+          worse && Finding.lower(Finding.says(worse, there)).delete_suffix(".")
         end
 
         def source(bench)

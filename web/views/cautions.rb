@@ -54,7 +54,8 @@ module Verglas
         end
 
         # Why nobody with these cautions, or so heavy, or so young, is fitted on the machine.
-        def bars(bench) = bench.bars.map { |code, params| bar(code, params, bench.machine.family) }
+        def bars(bench) = of_family(bench.safety, bench.machine.family)
+        def of_family(safety, family) = safety.bars(family).map { |code, params| bar(code, params, family) }
 
         # The table's bar, or the gym's own, which is stricter.
         def bar(code, params, family)

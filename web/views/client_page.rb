@@ -14,12 +14,22 @@ module Verglas
           estimation = Inputs::ClientBody.estimation(row, readings, checked: Inputs::CheckedFittings.of(checked))
           ranking = ranking(readings, open_machines(machines, checked), estimation)
           card = Store::Queries::ClientCard.new(gym)
-          cautions = gym.cautions.of(row[:id]).map { |caution| Cautions.line(caution) }
-          { client: details(row), own_rules: Rules.own(gym, row), cautions: cautions, body: Body.dimensions(estimation), learned: Body.learned(checked),
+          cautions = gym.cautions.of(row[:id])
+          { client: details(row), own_rules: Rules.own(gym, row), cautions: cautions.map { |one| Cautions.line(one) }, body: Body.dimensions(estimation), learned: Body.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(row, readings), next: best(ranking),
-            card: card.call(row[:id]).map { |line| Fitting.card_line(line) },
-            history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
-            machines: machines.map { |machine| Machine.summary(machine) } }
+            **closed(gym, row, card),
+            machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions) } } }
+        end
+
+        def closed(gym, row, card)
+          { card: card.call(row[:id]).map { |line| Fitting.card_line(line) }, history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
+            discarded: Store::Queries::DiscardedFittings.new(gym).call(client_id: row[:id]).map { |line| Fitting.discarded_line(line) } }
+        end
+
+        # Why this client is kept off, by exercise ("" on a machine with one); nothing where nobody is.
+        def bars(gym, row, machine, cautions)
+          safety = Safety.new(gym, client: row, machine_row: machine, rows: cautions)
+          Machines::Families.fetch(machine[:family]).exercises.to_h { |name, family| [name.to_s, Cautions.of_family(safety, family)] }.reject { |_, bars| bars.empty? }
         end
 
         def details(row)

@@ -12,8 +12,26 @@ module Verglas
         # seen: the knee of a creep test, which outranks the geometry; nil where none was read.
         def of(evaluation, names, seen: nil)
           diagnosis = Verglas::Fitting::Diagnosis.new(evaluation, seen: seen)
-          names.map { |name| { name: name, causes: diagnosis.suspects(name).map { |suspect| cause(suspect, seen) } } }
+          names.map { |name| sign(name, diagnosis.suspects(name), seen) }
         end
+
+        # then: what to do where none of the causes is shown by the numbers, so that the talk never ends there.
+        def sign(name, suspects, seen)
+          { name: name, causes: suspects.map { |suspect| cause(suspect, seen) }, never: Verglas::Fitting::Signs.never([name]).any?, then: onward(name, suspects, seen) }
+        end
+
+        def onward(name, suspects, seen)
+          told = Verglas::Fitting::Signs::ALL.fetch(name)
+          shown = suspects.any? { |suspect| suspect.rank.first.zero? }
+          [(words(:never) if told.never), (words(seen ? :look : creep_or_look(suspects)) unless shown), (words(:refer) if told.refer)].compact.join(" ")
+        end
+
+        # A knee that may be off its pivot is read from the creep; anything else is looked at.
+        def creep_or_look(suspects)
+          suspects.any? { |suspect| suspect.cause.quantity || suspect.cause.finding == :offset } ? :creep : :look
+        end
+
+        def words(key) = Formats::Words.say("onward.#{key}")
 
         # Which end a fitting at once, and what to do then.
         def stops
@@ -36,7 +54,7 @@ module Verglas
         end
 
         def result(finding, to, seen) = seen && finding.code == :offset ? Finding.knee(seen.at(to), to) : Finding.says(finding, to)
-        private_class_method :cause, :move, :result
+        private_class_method :sign, :onward, :creep_or_look, :words, :cause, :move, :result
       end
     end
   end

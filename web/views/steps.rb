@@ -84,6 +84,8 @@ module Verglas
 
         # The marks were solved together, so that seat, pads and roller need no second round.
         def together(bench)
+          return [] if bench.bars.any?
+
           marks = bench.advice.status ? bench.advice.adjusters.select(&:mark).map { |one| "#{one.label} #{one.mark}" } : []
           marks.size > 1 ? [say(:together, :note, { marks: marks.join(", ").sub(/\A./, &:upcase) })] : []
         end

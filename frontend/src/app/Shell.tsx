@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from "react-router";
 import styled from "styled-components";
-import { postAuth, Refused } from "../api/client";
+import { postAuth, Refused, SIGNED_OUT } from "../api/client";
 import { meQuery } from "../api/queries";
 import { QuietButton } from "../ui/Button";
 import { Notice } from "../ui/Notice";
@@ -11,6 +11,7 @@ import { breakpoint, colour, font, size, space, target } from "../ui/tokens";
 import { LockScreen } from "../features/tablet/LockScreen";
 import { TabletContext } from "../features/tablet/TabletContext";
 import { useTabletLock } from "../features/tablet/useTabletLock";
+import { forgetAllUnsaved } from "../model/unsaved";
 import { forgetAllKept } from "../ui/useKept";
 import { Logo } from "./Logo";
 import { Search } from "./Search";
@@ -139,6 +140,13 @@ export function Shell() {
   const [searching, setSearching] = useState(false);
   const [helping, setHelping] = useState(false);
   const tablet = useTabletLock(me.data?.pin ?? false);
+  const queryClient = useQueryClient();
+  useEffect(() => {
+    // The session ended while somebody worked: sign in again, and go on where it was left.
+    const ended = () => void queryClient.invalidateQueries({ queryKey: meQuery.queryKey });
+    window.addEventListener(SIGNED_OUT, ended);
+    return () => window.removeEventListener(SIGNED_OUT, ended);
+  }, [queryClient]);
   useShortcut("/", () => setSearching(true));
   useShortcut("?", () => setHelping(true));
 
@@ -153,7 +161,11 @@ export function Shell() {
   return (
     <TabletContext value={{ lock: tablet.lockNow, handOver: tablet.handOver }}>
       {locked}
-      <Frame hidden={locked !== null} style={locked ? { display: "none" } : undefined}>
+      <Frame
+        hidden={locked !== null}
+        data-locked={locked ? "" : undefined}
+        style={locked ? { display: "none" } : undefined}
+      >
         <SkipLink href="#place">To the page</SkipLink>
         <Rail aria-label="Places">
           <Mark>
@@ -175,8 +187,8 @@ export function Shell() {
         <div id="place" key={me.data.id}>
           <Outlet />
         </div>
-        <Search isOpen={searching} onClose={() => setSearching(false)} />
-        <ShortcutsHelp isOpen={helping} onClose={() => setHelping(false)} />
+        <Search isOpen={searching && locked === null} onClose={() => setSearching(false)} />
+        <ShortcutsHelp isOpen={helping && locked === null} onClose={() => setHelping(false)} />
       </Frame>
     </TabletContext>
   );
@@ -189,6 +201,7 @@ function SignOut() {
     await postAuth("logout", {}).catch(() => undefined);
     queryClient.clear();
     forgetAllKept();
+    forgetAllUnsaved();
     await navigate("/sign-in");
   };
   return <RailButton onPress={() => void leave()}>Sign out</RailButton>;

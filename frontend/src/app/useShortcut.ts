@@ -7,7 +7,8 @@ const isTyping = (element: EventTarget | null): boolean =>
 export function useShortcut(key: string, act: () => void) {
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     if (event.key !== key || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-    if (document.querySelector("[role=dialog]")) return;
+    // Behind a lock nothing listens, whatever page lies below.
+    if (document.querySelector("[role=dialog], [data-locked]")) return;
     event.preventDefault();
     act();
   });

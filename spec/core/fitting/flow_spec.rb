@@ -5,9 +5,9 @@ RSpec.describe Verglas::Fitting::Flow do
 
   it "goes from before anyone sits to watching, each adjuster in the stage of what decides it" do
     expect(ids(Worked.machine("curl_plain")))
-      .to eq(["@before", "back pad", "@support", "roller", "thigh pad", "@again", "@secure", "@light", "@working", "@watch"])
+      .to eq(["@before", "back pad", "@support", "roller", "thigh pad", "@again", "@secure", "@light", "@watch", "@working"])
     expect(described_class.steps(Worked.machine("slide_back")).map(&:stage))
-      .to eq(%i[before joint support range far again secure light working watch])
+      .to eq(%i[before joint support range far again secure light watch working])
   end
 
   it "sets before anyone sits what cannot be reached from the seat, whatever it decides" do

@@ -7,7 +7,7 @@ import { Choice } from "../../ui/Choice";
 import { colour, radius, space } from "../../ui/tokens";
 
 const Card = styled.div`
-  padding: ${space(3)};
+  padding: ${space(1)} ${space(3)} ${space(2)};
   border: 1px solid ${colour.line};
   border-radius: ${radius};
 `;
@@ -20,9 +20,12 @@ const NAMES: Record<keyof Aids, string> = {
 
 type Props = { machine: MachineOnBench; aids: Aids; dispatch: Dispatch<BenchEvent> };
 
+/** Those that this machine takes and the gym owns. */
+export const offeredAids = (machine: MachineOnBench): (keyof Aids)[] =>
+  (Object.keys(NAMES) as (keyof Aids)[]).filter((name) => (machine.aids[name] ?? []).length > 0);
+
 export function AidChoices({ machine, aids, dispatch }: Props) {
-  const offered = (Object.keys(NAMES) as (keyof Aids)[]).filter((name) => (machine.aids[name] ?? []).length > 0);
-  return offered.map((name) => (
+  return offeredAids(machine).map((name) => (
     <Card key={name} data-aid={name}>
       <Choice
         label={NAMES[name]}

@@ -107,6 +107,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         evaluation={evaluation}
         writing={active === WRITE}
         barred={fitting.bars.length > 0}
+        clientId={client.id}
         busy={busy}
         problem={refusal(accept.error)?.message ?? null}
         nextTitle={fitting.steps[order.indexOf(active) + 1]?.title ?? null}

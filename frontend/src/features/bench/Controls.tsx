@@ -6,7 +6,7 @@ import { neighbour, type Bench, type BenchEvent } from "../../model/bench";
 import { BandShape, SEVERITY_BANDS } from "../../ui/Band";
 import { StepButton } from "../../ui/StepButton";
 import { colour, font, radius, size, space, target } from "../../ui/tokens";
-import { AidChoices } from "./AidChoices";
+import { AidChoices, offeredAids } from "./AidChoices";
 import { Panel } from "./Panel";
 
 const Card = styled.div<{ $active: boolean }>`
@@ -88,11 +88,32 @@ type Props = {
   dispatch: Dispatch<BenchEvent>;
 };
 
+/** A row of one height, so that every adjuster of a machine with many stands without scrolling. */
+const Row = styled(Card)`
+  grid-template-rows: auto;
+  padding: ${space(1)} ${space(2)};
+`;
+const Middle = styled.div`
+  display: grid;
+  justify-items: center;
+  line-height: 1.15;
+  output {
+    font-size: ${size.title};
+  }
+  h2 {
+    font-size: ${size.small};
+  }
+`;
+
+/** As many adjusters and cushions as stand large. */
+const LARGE = 3;
+
 /** One control an adjuster: the mark as printed, a step down and up and what either would do, the mark advised. */
 export function Controls({ fitting, bench, active, order, evaluation, dispatch }: Props) {
   const { machine, advice, station } = fitting;
+  const dense = machine.adjusters.length + offeredAids(machine).length > LARGE;
   return (
-    <Panel aria-label="Adjusters">
+    <Panel aria-label="Adjusters" $dense={dense}>
       {machine.adjusters.map(({ label, name }) => (
         <Control
           key={label}
@@ -103,6 +124,7 @@ export function Controls({ fitting, bench, active, order, evaluation, dispatch }
           advised={advice?.adjusters.find((adjuster) => adjuster.label === label)}
           mark={bench.sheet.marks[label]}
           active={active === label}
+          dense={dense && active !== label}
           order={order}
           steps={evaluation.steps[label]}
           dispatch={dispatch}
@@ -122,39 +144,65 @@ type ControlProps = {
   advised: AdvisedAdjuster | undefined;
   mark: string | undefined;
   active: boolean;
+  /** a row of one height */
+  dense: boolean;
   order: readonly string[];
   steps: Evaluation["steps"][string] | undefined;
   dispatch: Dispatch<BenchEvent>;
 };
 
-function Control({ label, name, shared, adjusters, advised, mark, active, order, steps, dispatch }: ControlProps) {
+function Control(props: ControlProps) {
+  const { label, name, shared, adjusters, advised, mark, active, dense, order, steps, dispatch } = props;
   const [down, up] = [neighbour(adjusters, label, mark, -1), neighbour(adjusters, label, mark, 1)];
+  const advice = advised ? (
+    <Advice advised={advised} mark={mark} onSet={(to) => dispatch({ type: "set", order, label, mark: to })} />
+  ) : null;
+  const long = (mark ?? "").length > 3;
+  const figure = (
+    <Mark aria-label={`${name} mark`} aria-live="polite" $long={long}>
+      {mark}
+    </Mark>
+  );
+  const less = (
+    <StepButton
+      aria-label={down ? `${name} one mark down, to ${down}` : `${name}: no mark below`}
+      isDisabled={down === null}
+      onPress={() => dispatch({ type: "step", adjusters, order, label, by: -1 })}
+    >
+      −
+    </StepButton>
+  );
+  const more = (
+    <StepButton
+      aria-label={up ? `${name} one mark up, to ${up}` : `${name}: no mark above`}
+      isDisabled={up === null}
+      onPress={() => dispatch({ type: "step", adjusters, order, label, by: 1 })}
+    >
+      +
+    </StepButton>
+  );
+  if (dense)
+    return (
+      <Row $active={active} role="group" aria-label={name} data-adjuster={label}>
+        {less}
+        <Middle>
+          <h2>{name}</h2>
+          {figure}
+          {advice}
+        </Middle>
+        {more}
+      </Row>
+    );
   return (
     <Card $active={active} role="group" aria-label={name} data-adjuster={label}>
       <Top>
         <h2>{name}</h2>
-        {advised ? (
-          <Advice advised={advised} mark={mark} onSet={(to) => dispatch({ type: "set", order, label, mark: to })} />
-        ) : null}
+        {advice}
       </Top>
       {shared ? <Recorded>one seat for every exercise</Recorded> : null}
-      <StepButton
-        aria-label={down ? `${name} one mark down, to ${down}` : `${name}: no mark below`}
-        isDisabled={down === null}
-        onPress={() => dispatch({ type: "step", adjusters, order, label, by: -1 })}
-      >
-        −
-      </StepButton>
-      <Mark aria-label={`${name} mark`} aria-live="polite" $long={(mark ?? "").length > 3}>
-        {mark}
-      </Mark>
-      <StepButton
-        aria-label={up ? `${name} one mark up, to ${up}` : `${name}: no mark above`}
-        isDisabled={up === null}
-        onPress={() => dispatch({ type: "step", adjusters, order, label, by: 1 })}
-      >
-        +
-      </StepButton>
+      {less}
+      {figure}
+      {more}
       {advised?.mark === null ? (
         <Recorded>not taped: by eye, and written down</Recorded>
       ) : (
@@ -186,12 +234,16 @@ function StepOutcome({
   );
 }
 
+/** What a chance is called on the floor. */
+const surely = (probability: number): string =>
+  probability >= 0.8 ? "sure" : probability >= 0.5 ? "likely" : "perhaps";
+
 type AdviceProps = { advised: AdvisedAdjuster; mark: string | undefined; onSet: (mark: string) => void };
 
 function Advice({ advised, mark, onSet }: AdviceProps) {
   const to = advised.mark;
   if (to === null) return null;
-  const sure = advised.probability === null ? "" : ` · ${Math.round(advised.probability * 100)} %`;
+  const sure = advised.probability === null ? "" : `, ${surely(advised.probability)}`;
   if (to !== mark) return <BackTo onPress={() => onSet(to)}>advised {to}</BackTo>;
   return <Advised>advised{sure}</Advised>;
 }

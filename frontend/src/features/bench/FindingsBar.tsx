@@ -2,6 +2,8 @@ import styled from "styled-components";
 import type { Evaluation, Finding } from "../../api/types";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
+import { PrimaryLink } from "../../ui/LinkButton";
+import { More } from "../../ui/More";
 import { breakpoint, colour, font, size, space } from "../../ui/tokens";
 
 const Area = styled.section`
@@ -107,6 +109,7 @@ type Props = {
   writing: boolean;
   /** a caution or the maker's limits keep this client off: nothing can be accepted */
   barred: boolean;
+  clientId: string;
   busy: boolean;
   problem: string | null;
   nextTitle: string | null;
@@ -120,6 +123,7 @@ export function FindingsBar({
   evaluation,
   writing,
   barred,
+  clientId,
   busy,
   problem,
   nextTitle,
@@ -130,18 +134,20 @@ export function FindingsBar({
   const move = evaluation.findings.find((finding) => finding.move)?.move;
   return (
     <Area aria-label="Findings">
-      <FindingList findings={evaluation.findings} />
-      {evaluation.motion ? (
+      <FindingList findings={evaluation.findings} unjudged={barred} />
+      {evaluation.motion && !barred ? (
         <Motion>
-          {evaluation.motion.creep} {evaluation.motion.ratio}
+          {evaluation.motion.creep} <More>{evaluation.motion.ratio}</More>
         </Motion>
       ) : null}
       <Next $alone={evaluation.findings.length === 0}>
         {problem ? <Problem role="alert">{problem}</Problem> : null}
-        {move ? <Move onPress={() => onMove(move.adjuster, move.mark)}>{move.says}</Move> : null}
-        {writing ? (
-          <PrimaryButton onPress={onAccept} isDisabled={busy || barred}>
-            {barred ? "Barred" : "Accept and write down"}
+        {move && !barred ? <Move onPress={() => onMove(move.adjuster, move.mark)}>{move.says}</Move> : null}
+        {barred ? (
+          <PrimaryLink to={`/clients/${clientId}`}>To the card</PrimaryLink>
+        ) : writing ? (
+          <PrimaryButton onPress={onAccept} isDisabled={busy}>
+            Accept and write down
           </PrimaryButton>
         ) : (
           <PrimaryButton onPress={onNext}>Next: {nextTitle ?? "write down"}</PrimaryButton>
@@ -151,7 +157,8 @@ export function FindingsBar({
   );
 }
 
-export function FindingList({ findings }: { findings: Finding[] }) {
+/** unjudged: numbers without their bands, where nothing may look right. */
+export function FindingList({ findings, unjudged = false }: { findings: Finding[]; unjudged?: boolean }) {
   return (
     <List aria-live="polite" $many={findings.length > FOUR}>
       {findings.map((finding) => (
@@ -159,7 +166,11 @@ export function FindingList({ findings }: { findings: Finding[] }) {
           <h2>{finding.title}</h2>
           <Number>
             <span data-value>{value(finding)}</span>
-            {finding.by_hand ? <ByHand>by hand</ByHand> : <BandName band={finding.band} likely={finding.likely} />}
+            {unjudged ? null : finding.by_hand ? (
+              <ByHand>by hand</ByHand>
+            ) : (
+              <BandName band={finding.band} likely={finding.likely} />
+            )}
           </Number>
           <Says>{finding.says}</Says>
         </li>

@@ -2,12 +2,13 @@ import styled from "styled-components";
 import { breakpoint, colour, font, size, space } from "../../ui/tokens";
 
 /** The right-hand column of the bench: what the step at hand is done with. */
-export const Panel = styled.section`
+/** $dense: many things stand in it, closer together. */
+export const Panel = styled.section<{ $dense?: boolean }>`
   grid-area: controls;
   border-left: 1px solid ${colour.line};
   padding: ${space(3)};
   display: grid;
-  gap: ${space(4)};
+  gap: ${({ $dense }) => ($dense ? space(2) : space(4))};
   align-content: start;
   overflow-y: auto;
   position: relative;

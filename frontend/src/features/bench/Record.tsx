@@ -9,12 +9,14 @@ import { lengthText } from "../../model/lengths";
 import { BandName } from "../../ui/Band";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { MarkRow, MarkTag } from "../../ui/MarkTag";
+import { More } from "../../ui/More";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { describeSide } from "./descriptions";
 import { FittingHead } from "./FittingHead";
 import { FindingList } from "./FindingsBar";
+import { TakeBack } from "./TakeBack";
 import { Written } from "./Written";
 
 const Columns = styled.div`
@@ -59,6 +61,14 @@ export function Record({ fitting }: { fitting: FittingPage }) {
           {momentText(fitting.accepted_at, me.data.gym.locale, new Date())}
         </Muted>
       </FittingHead>
+      {fitting.taken_back ? (
+        <div style={{ marginBottom: space(5) }}>
+          <Notice tone="wrong">
+            <Strong>Taken back</Strong> by {fitting.taken_back.by}: {fitting.taken_back.reason}. It stands on no card,
+            and nothing was learned from it.
+          </Notice>
+        </div>
+      ) : null}
       {stop ? (
         <div style={{ marginBottom: space(5) }}>
           <Notice tone="wrong">
@@ -88,7 +98,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
                 {evaluation.motion ? (
                   <p style={{ padding: "0 1.25rem 1rem" }}>
                     <Small>
-                      {evaluation.motion.creep} {evaluation.motion.ratio}
+                      {evaluation.motion.creep} <More>{evaluation.motion.ratio}</More>
                     </Small>
                   </p>
                 ) : null}
@@ -144,7 +154,8 @@ export function Record({ fitting }: { fitting: FittingPage }) {
             <PrimaryLink to={`/clients/${client.id}`}>To the card</PrimaryLink>{" "}
             <SecondaryLink to={`/machines/${machine.id}/queue${exercise ? `?exercise=${exercise}` : ""}`}>
               Next client here
-            </SecondaryLink>
+            </SecondaryLink>{" "}
+            {fitting.state === "accepted" ? <TakeBack id={fitting.id} version={fitting.version} /> : null}
           </p>
         </Section>
       </Columns>

@@ -9,6 +9,7 @@ import type { ExplainedSign, FittingPage, Sheet } from "../../api/types";
 import type { BenchEvent } from "../../model/bench";
 import { QuietButton } from "../../ui/Button";
 import { FieldLabel } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
 import { Tick } from "../../ui/Tick";
 import { colour, font, size, space } from "../../ui/tokens";
 import { Trail } from "./Trail";
@@ -38,12 +39,11 @@ const Move = styled(QuietButton)`
   margin-left: -${space(2)};
 `;
 
-type Cause = ExplainedSign["causes"][number];
 type Props = { fitting: FittingPage; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
 
 export function Signs({ fitting, sheet, dispatch }: Props) {
   const explained = useQuery(signsQuery(fitting.id, sheet));
-  const causesOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name)?.causes ?? [];
+  const explanationOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name);
   return (
     <Ticks value={sheet.signs} onChange={(signs) => dispatch({ type: "write", fields: { signs } })}>
       <FieldLabel as={Label}>Signs seen</FieldLabel>
@@ -55,7 +55,7 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
               <Trail fitting={fitting} sheet={sheet} sign={sign.name} dispatch={dispatch} />
               <Behind
                 sign={sign.title}
-                causes={causesOf(sign.name)}
+                explained={explanationOf(sign.name)}
                 onMove={(adjuster, to) => dispatch({ type: "try", sign: sign.name, adjuster, to })}
               />
             </>
@@ -66,28 +66,40 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
   );
 }
 
-type BehindProps = { sign: string; causes: Cause[]; onMove: (label: string, mark: string) => void };
+type BehindProps = {
+  sign: string;
+  explained: ExplainedSign | undefined;
+  onMove: (label: string, mark: string) => void;
+};
 
 /** How sure the numbers are of it, for and against. */
 const surely = (probability: number | null): string =>
   probability === null
     ? ""
-    : probability > 0.99
-      ? ": sure by the numbers"
-      : `: ${Math.round(probability * 100)} in 100 by the numbers`;
+    : probability > 0.9
+      ? ": almost certainly"
+      : probability > 0.7
+        ? ": very likely"
+        : ": likely";
 
-/** What the numbers deny is named without its remedy: a notch there would spoil what is right. */
-function Behind({ sign, causes, onMove }: BehindProps) {
-  if (causes.length === 0) return null;
+/** What the numbers deny stands last, with what to do where it is seen all the same. */
+function Behind({ sign, explained, onMove }: BehindProps) {
+  if (!explained) return null;
+  const { causes, never, then } = explained;
   return (
     <Causes aria-label={`Behind it: ${sign}`}>
+      {then ? <li>{never ? <Notice tone="wrong">{then}</Notice> : <Says>{then}</Says>}</li> : null}
       {causes.map(({ name, title, standing, probability, says, move }) => (
         <li key={name} data-cause={name}>
           <Title $denied={standing === "denied"}>
             {title}
-            {standing === "denied" ? ": not by the numbers" : surely(probability)}
+            {standing === "denied" ? ": the numbers say otherwise" : surely(probability)}
           </Title>
-          {standing === "denied" ? null : <Says>{says}</Says>}
+          <Says>
+            {standing === "denied"
+              ? `If you see it all the same: ${says.replace(/^./, (letter) => letter.toLowerCase())}`
+              : says}
+          </Says>
           {move && standing === "shown" ? <Move onPress={() => onMove(move.adjuster, move.mark)}>Move it</Move> : null}
         </li>
       ))}

@@ -36,14 +36,27 @@ type Props = { fitting: FittingPage; evaluation: Evaluation; asAdvised: boolean;
 export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
   const { advice, station, client } = fitting;
   if (!advice) return null;
+  // Barred is said first, and nothing green beside it.
+  if (fitting.bars.length > 0)
+    return (
+      <VerdictArea>
+        {fitting.bars.map((bar) => (
+          <Notice key={bar} tone="wrong">
+            <Strong>Barred.</Strong> {bar}
+          </Notice>
+        ))}
+        <p>
+          <Link to={`/clients/${client.id}`}>To the card, for another machine</Link>. What stands here can be seen, not
+          accepted.
+        </p>
+      </VerdictArea>
+    );
   const told = [
     fitting.repaired ? "The machine's marks were changed since: those which no longer exist stand as advised." : null,
+    fitting.since,
     fitting.narrowed,
     fitting.machine.taped === "partly" ? "Taped in part: only what is taped is told." : null,
     station?.other ?? null,
-    fitting.machine.slack_from_deg === null
-      ? null
-      : `The load goes slack from ${fitting.machine.slack_from_deg}° of knee bend: end before it.`,
     ...(asAdvised ? [...advice.aids_says, station?.gave_up ?? null, ...advice.shortfalls.map(({ says }) => says)] : []),
   ].filter((line) => line !== null);
   return (
@@ -63,11 +76,6 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
           </Push>
         ) : null}
       </VerdictLine>
-      {fitting.bars.map((bar) => (
-        <Notice key={bar} tone="wrong">
-          {bar}
-        </Notice>
-      ))}
       {told.map((line) => (
         <p key={line}>{line}</p>
       ))}

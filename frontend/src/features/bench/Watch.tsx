@@ -31,7 +31,8 @@ export function Watch({ fitting, sheet, evaluation, dispatch }: Props) {
       />
       {sheet.work.felt === "joint" ? (
         <p role="status">
-          A joint is a sign: less load, look at the fit again. If it stays, stop, and a clinician looks at it first.
+          Pain in a joint stops this exercise for today: press Stop. If it stays or comes again, a clinician looks
+          before the next time.
         </p>
       ) : null}
       <Field

@@ -35,6 +35,8 @@ export function useAccept(fitting: FittingPage, { sheet, version, saving }: Benc
     onSuccess: () => closed(`/clients/${fitting.client.id}`),
     onSettled: () => setPressed(false),
   });
+  // Somebody else changed the fitting meanwhile: whatever is chosen then has to be looked at and accepted anew.
+  if (pressed && saving.kind === "conflict") setPressed(false);
   const ready = pressed && (saving.kind === "kept" || saving.kind === "refused");
   const send = useEffectEvent(() => accept.mutate());
   useEffect(() => {
@@ -42,8 +44,6 @@ export function useAccept(fitting: FittingPage, { sheet, version, saving }: Benc
   }, [ready]);
   return { press: () => setPressed(true), busy: pressed, error: accept.error };
 }
-
-type StopName = "chest_pain" | "faintness" | "numbness" | "sudden_joint_pain" | "hot_calf";
 
 export function useStop(fitting: FittingPage, version: number, draft: DraftKey) {
   const closed = useClosed(draft);
@@ -55,7 +55,7 @@ export function useStop(fitting: FittingPage, version: number, draft: DraftKey) 
             path: { id: fitting.id },
             header: keyOf(`${fitting.id} ${version} ${sign} ${JSON.stringify(sheet)}`),
           },
-          body: { stop_sign: sign as StopName, sheet: { ...sheet, version } },
+          body: { stop_sign: sign, sheet: { ...sheet, version } },
         }),
       ),
     retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,

@@ -6,6 +6,7 @@ import { api, newKey, Refused, unwrap } from "../../api/client";
 import type { FittingPage, FittingState, Sheet } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
 import { type SECRET, sameSheet, sheetOf } from "../../model/sheet";
+import { unsavedName } from "../../model/unsaved";
 
 const PAUSE_MS = 250;
 const RETRY_MS = 2500;
@@ -14,7 +15,7 @@ const NEVER_KEPT = [400, 404, 413, 422];
 
 /** Where it lies: under the fitting's and the member of staff's ids, so that nobody else's tablet turn can pick it up. */
 export type DraftKey = { fitting: string; staff: number };
-const store = ({ fitting, staff }: DraftKey) => `verglas.unsaved.${staff}.${fitting}`;
+const store = ({ fitting, staff }: DraftKey) => unsavedName(staff, fitting);
 const secretStore = ({ fitting, staff }: DraftKey) => `verglas.kept.secret.${staff}.${fitting}`;
 
 type Secrets = Pick<Sheet, (typeof SECRET)[number]>;

@@ -6,11 +6,11 @@ import type { CardLine as CardLineData, ClientPage as ClientPageData, ExerciseNa
 import { momentText } from "../../model/dates";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
-import { SecondaryLink } from "../../ui/LinkButton";
+import { QuietLink, SecondaryLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";
-import { breakpoint, space } from "../../ui/tokens";
+import { breakpoint, colour, size, space } from "../../ui/tokens";
 import { Needs } from "../machines/Needs";
 import { useOpenFitting } from "./useOpenFitting";
 
@@ -47,9 +47,10 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
         </Empty>
       ) : null}
       <Rows>
-        {lines.map(({ machine, exercise, name, line }) => (
+        {lines.map(({ machine, exercise, name, line, bars }) => (
           <CardLine
             key={`${machine.id} ${exercise}`}
+            bars={bars}
             machine={machine}
             name={name}
             line={line}
@@ -81,6 +82,7 @@ function fittedFirst(page: ClientPageData) {
     .map((entry) => ({
       ...entry,
       line: page.card.find((line) => line.machine.id === entry.machine.id && line.exercise === entry.exercise),
+      bars: page.machines.find(({ id }) => id === entry.machine.id)?.bars[entry.exercise] ?? [],
     }))
     .sort((one, other) => rank(one.line) - rank(other.line));
 }
@@ -88,7 +90,8 @@ function fittedFirst(page: ClientPageData) {
 /** A card that is still empty begins on a machine that can be advised on: taped, and in use. */
 function whereToBegin(page: ClientPageData, lines: ReturnType<typeof fittedFirst>) {
   if (page.card.length > 0) return null;
-  const line = lines.find(({ machine }) => machine.taped === "taped" && machine.state === "in_use") ?? lines[0];
+  const open = lines.filter(({ bars }) => bars.length === 0);
+  const line = open.find(({ machine }) => machine.taped === "taped" && machine.state === "in_use") ?? open[0];
   return line ? `${line.machine.id} ${line.exercise}` : null;
 }
 
@@ -100,17 +103,28 @@ const Said = styled.p`
   margin-top: ${space(1)};
 `;
 
+const Warned = styled.p`
+  font-size: ${size.small};
+  color: ${colour.closeInk};
+`;
+const Barred = styled.p`
+  font-size: ${size.small};
+  color: ${colour.off};
+`;
+
 type LineProps = {
   machine: Machine;
   name: string;
   line: CardLineData | undefined;
+  /** why this client is kept off it */
+  bars: readonly string[];
   first: boolean;
   locale: string;
   busy: boolean;
   onOpen: () => void;
 };
 
-function CardLine({ machine, name, line, first, locale, busy, onOpen }: LineProps) {
+function CardLine({ machine, name, line, bars, first, locale, busy, onOpen }: LineProps) {
   const accepted = line?.accepted;
   const Start = first ? PrimaryButton : SecondaryButton;
   return (
@@ -138,25 +152,42 @@ function CardLine({ machine, name, line, first, locale, busy, onOpen }: LineProp
               {accepted.load ? <Small>· {accepted.load}</Small> : null}
               {accepted.checked ? <Small>· seen by eye</Small> : null}
             </Said>
+            {accepted.cushions.map((cushion) => (
+              <Small key={cushion}>{cushion} </Small>
+            ))}
+            {accepted.remeasured ? <Warned>A length was read since: look at it again.</Warned> : null}
           </>
         ) : (
-          <Muted>Not fitted yet</Muted>
+          <Muted>{bars.length > 0 ? "" : "Not fitted yet"}</Muted>
         )}
+        {bars.map((bar) => (
+          <Barred key={bar}>
+            <Strong>Barred.</Strong> {bar}
+          </Barred>
+        ))}
       </div>
       <End>
-        {accepted ? (
-          <SecondaryLink to={`/fittings/${accepted.id}/set-up`}>
-            Set up
-            <On name={name} />
-          </SecondaryLink>
-        ) : null}
-        {line?.draft ? (
-          <SecondaryLink to={`/fittings/${line.draft.id}`}>Resume</SecondaryLink>
+        {bars.length > 0 ? (
+          line?.draft ? (
+            <QuietLink to={`/fittings/${line.draft.id}`}>See the open fitting</QuietLink>
+          ) : null
         ) : (
-          <Start onPress={onOpen} isDisabled={busy}>
-            {accepted ? "Fit again" : "Fit"}
-            <On name={name} />
-          </Start>
+          <>
+            {accepted ? (
+              <SecondaryLink to={`/fittings/${accepted.id}/set-up`}>
+                Set up
+                <On name={name} />
+              </SecondaryLink>
+            ) : null}
+            {line?.draft ? (
+              <SecondaryLink to={`/fittings/${line.draft.id}`}>Resume</SecondaryLink>
+            ) : (
+              <Start onPress={onOpen} isDisabled={busy}>
+                {accepted ? "Fit again" : "Fit"}
+                <On name={name} />
+              </Start>
+            )}
+          </>
         )}
       </End>
     </CardRow>

@@ -6,7 +6,7 @@ import { clientQuery, meQuery } from "../../api/queries";
 import type { ClientPage as ClientPageData } from "../../api/types";
 import { useTitle } from "../../app/Shell";
 import { BodyFigure } from "../../figure/BodyFigure";
-import { dayText } from "../../model/dates";
+import { dayText, momentText } from "../../model/dates";
 import { PrimaryLink, QuietLink, SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Section, SectionTitle, Small, Title } from "../../ui/Page";
@@ -30,6 +30,12 @@ const Panel = styled.div`
   border: 1px solid ${colour.line};
   border-radius: ${radius};
   background: ${colour.panel};
+`;
+/** On a narrow screen the card comes first. */
+const BodySection = styled(Section)`
+  @media ${breakpoint.narrow} {
+    order: 2;
+  }
 `;
 const Actions = styled.div`
   display: flex;
@@ -73,6 +79,13 @@ export function ClientPage() {
         <QuietLink to={`/clients/${id}/rules`}>House rules</QuietLink>
       </PageHead>
       {discarded ? <Discarded {...discarded}>The fitting is discarded.</Discarded> : null}
+      {page.data.discarded
+        .filter(({ id: one }) => one !== discarded?.id)
+        .map((line) => (
+          <Discarded key={line.id} id={line.id} version={line.version}>
+            {line.machine_name}: {line.by} discarded a fitting, {momentText(line.updated_at, locale, new Date())}.
+          </Discarded>
+        ))}
       {page.data.cautions.length > 0 ? (
         <div style={{ marginBottom: "1.5rem" }}>
           <CautionLines cautions={page.data.cautions} />
@@ -84,7 +97,7 @@ export function ClientPage() {
         </p>
       ) : null}
       <Columns>
-        <Section>
+        <BodySection>
           <SectionTitle>Body</SectionTitle>
           <Panel>
             <BodyFigure body={page.data.body} unit={me.data.length_unit} />
@@ -115,7 +128,7 @@ export function ClientPage() {
               <NextTape page={page.data} id={id} />
             </Actions>
           </Panel>
-        </Section>
+        </BodySection>
         <div>
           <Card page={page.data} id={id} locale={locale} />
           <History page={page.data} locale={locale} />

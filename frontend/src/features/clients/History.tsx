@@ -27,9 +27,15 @@ export function History({ page, locale }: { page: ClientPageData; locale: string
               <Link to={`/fittings/${line.id}`}>
                 {line.machine_name}, {momentText(line.accepted_at, locale, new Date())}
               </Link>{" "}
-              <Small>{line.stopped ? `stopped: ${line.stopped.toLowerCase()}` : line.worst}</Small>
+              <Small>
+                {line.taken_back
+                  ? `taken back: ${line.taken_back.reason}`
+                  : line.stopped
+                    ? `stopped: ${line.stopped.toLowerCase()}`
+                    : line.worst}
+              </Small>
             </span>
-            <BandName band={line.grade} />
+            {line.taken_back ? null : <BandName band={line.grade} />}
           </HistoryRow>
         ))}
       </Rows>

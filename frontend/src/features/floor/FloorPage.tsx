@@ -40,6 +40,9 @@ export function FloorPage() {
   const floor = useQuery(floorQuery);
   const me = useQuery(meQuery);
   const locale = me.data?.gym.locale ?? "en-GB";
+  const needing = (floor.data?.machines ?? []).filter(
+    ({ state, taped }) => state === "out_of_order" || (state !== "retired" && taped !== "taped"),
+  );
   return (
     <Page>
       <PageHead>
@@ -97,21 +100,62 @@ export function FloorPage() {
               </Rows>
             ) : null}
           </Section>
-          <Section>
-            <SectionTitle>Machines</SectionTitle>
-            <Rows>
-              {(floor.data?.machines ?? [])
-                .filter(({ state }) => state !== "retired")
-                .map((machine) => (
-                  <li key={machine.id}>
-                    <RowLink to={`/machines/${machine.id}`}>
+          {floor.data && floor.data.remeasured.length > 0 ? (
+            <Section>
+              <SectionTitle>Read anew since they were fitted</SectionTitle>
+              <Rows>
+                {floor.data.remeasured.map((client) => (
+                  <li key={client.id}>
+                    <RowLink to={`/clients/${client.id}`}>
                       <span>
-                        <Strong>{machine.name}</Strong> <Small>{machine.place}</Small>
+                        <Strong>{client.name}</Strong> <Small>{client.detail}</Small>
                       </span>
-                      <Needs machine={machine} />
+                      <Small>{momentText(client.taken_at, locale, new Date())}</Small>
                     </RowLink>
                   </li>
                 ))}
+              </Rows>
+            </Section>
+          ) : null}
+          {floor.data && floor.data.discarded.length > 0 ? (
+            <Section>
+              <SectionTitle>Discarded this week</SectionTitle>
+              <Rows>
+                {floor.data.discarded.map((line) => (
+                  <li key={line.id}>
+                    <RowLink to={`/fittings/${line.id}`}>
+                      <span>
+                        <Strong>{line.client.name}</Strong>
+                        <br />
+                        <Small>
+                          {line.machine_name} · {line.by}, {momentText(line.updated_at, locale, new Date())}
+                        </Small>
+                      </span>
+                      <Small>can be opened again</Small>
+                    </RowLink>
+                  </li>
+                ))}
+              </Rows>
+            </Section>
+          ) : null}
+          <Section>
+            <SectionTitle>Machines that need something</SectionTitle>
+            {needing.length === 0 && floor.data ? (
+              <Empty>
+                Nothing: all are taped and in use. <Link to="/machines">All machines</Link>
+              </Empty>
+            ) : null}
+            <Rows>
+              {needing.map((machine) => (
+                <li key={machine.id}>
+                  <RowLink to={`/machines/${machine.id}`}>
+                    <span>
+                      <Strong>{machine.name}</Strong> <Small>{machine.place}</Small>
+                    </span>
+                    <Needs machine={machine} />
+                  </RowLink>
+                </li>
+              ))}
             </Rows>
           </Section>
         </div>

@@ -58,8 +58,9 @@ const Then = styled.dl`
     font-family: ${font.mark};
     word-spacing: -0.3em;
     font-weight: ${font.strong};
-    font-size: ${size.title};
-    letter-spacing: -0.04em;
+    font-size: 3.75rem;
+    line-height: 1;
+    letter-spacing: -0.06em;
   }
 `;
 const Before = styled.ul`
@@ -76,6 +77,7 @@ const Told = styled.div`
 `;
 
 export function WalkRound({ setUp }: { setUp: SetUp }) {
+  const today = setUp.next_time ?? setUp.load ?? (setUp.load_text ? { text: setUp.load_text, how: "" } : null);
   return (
     <>
       {setUp.bars.length > 0 || setUp.cautions.length > 0 ? (
@@ -119,21 +121,33 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
         </Lines>
         <Then>
           {setUp.getting_in ? <Entry name="Getting in">{setUp.getting_in}</Entry> : null}
-          {setUp.load_text ? (
+          {today ? (
             <div>
-              <dt>Load</dt>
-              <dd data-figure>{setUp.load_text}</dd>
-              <dd>
-                <Small>
-                  {[setUp.load?.how, setUp.limited, setUp.light ? `light set first: ${setUp.light.text}` : null]
-                    .filter(Boolean)
-                    .join("; ")}
-                </Small>
-              </dd>
+              <dt>{setUp.next_time ? "Load this time" : "Load"}</dt>
+              <dd data-figure>{today.text}</dd>
+              {today.how ? <dd>{today.how}</dd> : null}
+              {setUp.next_time && setUp.next_time.text !== setUp.load_text ? (
+                <dd>
+                  <Small>
+                    last time {setUp.load_text}
+                    {setUp.load ? `, ${setUp.load.how.toLowerCase()}` : ""}
+                  </Small>
+                </dd>
+              ) : null}
+              {setUp.light ? (
+                <dd>
+                  Light set first: <Strong>{setUp.light.text}</Strong>, {setUp.light.how.toLowerCase()}
+                </dd>
+              ) : null}
             </div>
           ) : null}
-          {setUp.next_time && setUp.next_time.text !== setUp.load_text ? (
-            <Entry name="This time">{setUp.next_time.text}</Entry>
+          {setUp.allowed.length > 0 ? (
+            <div>
+              <dt>How far, how</dt>
+              {setUp.allowed.map((sentence) => (
+                <dd key={sentence}>{sentence}</dd>
+              ))}
+            </div>
           ) : null}
           {setUp.repetitions ? (
             <Entry name="Sets">

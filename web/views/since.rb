@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A fitting that goes on from what was accepted: what stands from then, what is advised today, and why they differ, in one
+      # line.
+      module Since
+        module_function
+
+        # nil where nothing was accepted here yet, or the advice is what was accepted.
+        def of(bench, gym)
+          last = gym.fittings.last_accepted(bench.client[:id], bench.machine_row[:id], bench.exercise)
+          return unless last && bench.advice.status
+
+          differing = [*marks(bench, last), *aids(bench, last)]
+          return if differing.empty?
+
+          words(:differs, then: differing.map(&:first).join(", "), now: differing.map(&:last).join(", "), why: why(bench, last))
+        end
+
+        # [as it stands from then, as advised today], adjusters that differ only.
+        def marks(bench, last)
+          advised = Advice.advised_marks(bench.advice)
+          last[:marks].to_h.select { |label, mark| advised.key?(label) && advised[label] != mark }.map { |label, mark| ["#{label} #{mark}", "#{label} #{advised[label]}"] }
+        end
+
+        # A cushion that is to be taken out, or put in, is said as such.
+        def aids(bench, last)
+          before = Inputs::Aids.of(last[:aids].to_h)
+          bench.advised_aids.reject { |name, size| size == before[name] }.map do |name, size|
+            [before[name], size].map { |mm| mm.zero? ? words(:"no_#{name}") : words(name, size: mm.round) }
+          end
+        end
+
+        def why(bench, last)
+          from = last[:computed_from].to_h
+          changed = basis(bench).reject { |reason, now| past(from).fetch(reason) == now }.keys
+          (changed.empty? ? [:chosen] : changed).map { |reason| words(:"why.#{reason}") }.join(", ")
+        end
+
+        # What the advice rests on now, as a record keeps it.
+        def basis(bench)
+          past(JSON.parse(JSON.generate(bench.computed_from)))
+        end
+
+        def past(from)
+          { described: from.dig("machine", "description_number"), read: from["readings"], learned: from["learned"].to_a.map { |line| line["machine"] },
+            spared: from.values_at("cautions", "limits"), ruled: from["rules"] }
+        end
+
+        def words(key, **params) = Formats::Words.say("since.#{key}", **params)
+        private_class_method :marks, :aids, :why, :basis, :past, :words
+      end
+    end
+  end
+end
