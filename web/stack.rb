@@ -18,6 +18,7 @@ module Verglas
           use Rack::Deflater, include: %w[application/json text/html text/javascript text/css image/svg+xml]
           use Headers
           use Rack::Static, urls: ["/assets"], root: ASSETS, header_rules: [[:all, { "cache-control" => "public, max-age=31536000, immutable" }]]
+          use Rack::Static, urls: ["/robots.txt"], root: ASSETS, header_rules: [[:all, { "cache-control" => "public, max-age=3600" }]]
           use Rack::Session::Cookie, key: "verglas", secret: secret, same_site: :strict, httponly: true, expire_after: SESSION_SECONDS
           use Rack::Protection::HttpOrigin
           use Rack::Attack if limits

@@ -77,7 +77,7 @@ RSpec.describe "The bench on the floor" do
     find("summary", text: "One leg at a time").click
     fill_in "Left, kg", with: "20"
     fill_in "Right, kg", with: "15"
-    expect(page).to have_css("[data-remark]", text: "Left and right differ by 25 in 100, the right is the weaker")
+    expect(page).to have_css("[data-remark]", text: "Left and right differ by 25 %, the right is the weaker")
     find("label", text: "Right harder").click
     kept
     expect(sheet[:work]).to include("left_kg" => 20, "right_kg" => 15, "felt_side" => "right")

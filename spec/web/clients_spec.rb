@@ -72,7 +72,7 @@ RSpec.describe "Clients over HTTP" do
       slip = call(:put, "#{path}/floor_to_knee_top", { value: 46, unit: "cm", version: 1 })
       expect([status, slip["code"], slip["path"]]).to eq([422, "slip", "/value"])
       expect(slip["params"]["expected_mm"]).to be_within(0.1).of(559.7)
-      expect(slip["message"]).to include("100 mm less than this height makes likely")
+      expect(slip["message"]).to include("10 cm less than this height makes likely")
       expect(db[:readings].count).to eq(1)
       page = call(:put, "#{path}/floor_to_knee_top", { value: 46, unit: "cm", confirmed: true, version: 1 })
       expect(page["observations"].find { |observation| observation["name"] == "floor_to_knee_top" }["reading"]["state"]).to eq("confirmed")

@@ -101,7 +101,7 @@ RSpec.describe "House rules over HTTP" do
      [:curl_roller, :under_calf, :curl, right.call("roller", /\d+ mm/), "60 mm", "110 mm"],
      [:thigh_pad, :resting, :curl, notes.call(/Thigh pad on/), ["Thigh pad on a curl: pressed firm."], ["Thigh pad on a curl: resting."]],
      [:tempo, :even_slow, :here, tempo, [60, "2-1-3-0"], [70, "3-1-3-0"]],
-     [:belt, :always, :curl, belt, "Belt on, snug over the hips: load or body mass is not known.", "Belt on, snug over the hips: the rule of the house."],
+     [:belt, :always, :curl, belt, "Belt on, snug over the hips: body mass is not known.", "Belt on, snug over the hips: the rule of the house."],
      [:grip, :hard, :here, notes.call(/Grip/), ["Grip: light."], ["Grip: pull hard."]],
      [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: kept just off the stack."],
       ["Stack between repetitions: light touch."]]].each do |question, school, on, look, before, after|

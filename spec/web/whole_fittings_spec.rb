@@ -116,8 +116,8 @@ RSpec.describe "Whole fittings over HTTP" do
 
     it "remarks on left against right, and on a curl against the extension of the same station" do
       expect(call(:post, "#{path}/loads",
-                  { left_kg: 20, right_kg: 17.5 })["remarks"]).to eq(["Left and right differ by 13 in 100, the right is the weaker: look at hips and roller, and begin with that side."])
-      expect(call(:post, "#{path}/loads", { left_kg: 20, right_kg: 19 })["remarks"]).to eq(["Left and right differ by 5 in 100."])
+                  { left_kg: 20, right_kg: 17.5 })["remarks"]).to eq(["Left and right differ by 13 %, the right is the weaker: look at hips and roller, and begin with that side."])
+      expect(call(:post, "#{path}/loads", { left_kg: 20, right_kg: 19 })["remarks"]).to eq(["Left and right differ by 5 %."])
       station = machine(loft, "shared_seat", name: "Leg station 1")
       loft.machines.update(station[:id], version: 1, by: account, loading: stack)
       extension, curl = %w[extension curl].map { |exercise| call(:post, "/api/fittings", { client_id: person[:id], machine_id: station[:id], exercise: exercise })["id"] }

@@ -9,7 +9,7 @@ module Verglas
         NONCE = "__CSP_NONCE__"
 
         def self.registered(app)
-          app.get(%r{(?!/api/|/auth/|/assets/).*}) do
+          app.get(%r{(?!/api/|/auth/|/assets/|/robots.txt).*}) do
             content_type :html
             halt 503, "The front end is not built: run bin/setup." unless File.exist?(PAGE)
             (settings.page ||= File.read(PAGE)).gsub(NONCE, env[Headers::NONCE])

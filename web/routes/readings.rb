@@ -9,7 +9,7 @@ module Verglas
           app.put("/api/clients/:id/readings/:observation") do |id, observation|
             write_once do
               reading = Inputs::Reading.of(input, observation)
-              Inputs::Reading.check_slip!(client_row(id), gym.readings.of(id), reading)
+              Inputs::Reading.check_slip!(client_row(id), gym.readings.of(id), reading, input[:unit])
               gym.clients.touch(id, version: input[:version])
               gym.readings.put(client_id: id, observation: observation, value_mm: reading.value_mm, unit: input[:unit],
                                confirmed: reading.confirmed, taken_by: staff[:id])

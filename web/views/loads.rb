@@ -81,12 +81,13 @@ module Verglas
           rule = bench.rules[:belt] == :always
           mass = bench.client[:body_mass_kg]&.to_f
           worn = Loading::Remarks.belt?(load_kg, mass, always: rule)
-          { worn: worn, says: words(belt_reason(rule, load_kg && mass, worn)) }
+          { worn: worn, says: words(belt_reason(rule, load_kg, mass, worn)) }
         end
 
-        def belt_reason(rule, known, worn)
+        def belt_reason(rule, load_kg, mass_kg, worn)
           return :belt_rule if rule
-          return :belt_unknown unless known
+          return :belt_no_load unless load_kg
+          return :belt_no_mass unless mass_kg
 
           worn ? :belt_heavy : :belt_light
         end

@@ -5,6 +5,8 @@ module Verglas
     module Views
       # A machine as a line of a list, and as the bench knows it.
       module Machine
+        TAPED = Recent.new(1000)
+
         module_function
 
         def summary(row)
@@ -34,8 +36,10 @@ module Verglas
           Verglas::Fitting::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}") } }
         end
 
-        # How far it is taped: untaped (nothing can be told), partly, taped.
-        def taped(row)
+        # How far it is taped: untaped (nothing can be told), partly, taped. A description stays as it is until it is taped again.
+        def taped(row) = TAPED.fetch(row.values_at(:id, :family, :number, :taped_at)) { how_far(row) }
+
+        def how_far(row)
           machines = Store::Tables::Machines.exercises(row).map { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
           told = machines.zip(families(row)).map { |machine, family| told(machine, family) }
           return "taped" if told.all?(:all)
@@ -60,7 +64,7 @@ module Verglas
         def tags(marks) = marks.map { |label, mark| { label: label, name: Formats::Words.adjuster(label), mark: mark } }
 
         def exercise_name(name, exercise) = exercise.empty? ? name : "#{name}: #{Formats::Words.say("exercises.#{exercise}").downcase}"
-        private_class_method :signs, :exercise, :families, :told
+        private_class_method :signs, :exercise, :how_far, :families, :told
       end
     end
   end

@@ -55,7 +55,7 @@ module Verglas
 
         # How the adjuster is met: which side, which colour, how it unlocks, what comes first.
         def handling(bench, step)
-          [*WalkRound.words(bench.walk_round.fetch(step.adjuster, {}))[/.+/], *(say(:standing, :note, {}) if step.standing), *(say(:weight_off, :note, {}) if step.weight_off)]
+          [*WalkRound.words(bench.walk_round.fetch(step.adjuster, {}))[/.+/], *(say(:standing, lying(bench, :note), {}) if step.standing), *(say(:weight_off, :note, {}) if step.weight_off)]
         end
 
         def notes(bench, stage)
@@ -82,12 +82,15 @@ module Verglas
 
         def belt(bench) = Loads.belt(bench, bench.fitting&.dig(:work).to_h["load_kg"])&.fetch(:says)
 
+        # Who lies does not sit.
+        def lying(bench, part) = Verglas::Fitting::Mechanisms.of(bench.machine)::SLIDES ? :"#{part}_lying" : part
+
         # The marks were solved together, so that seat, pads and roller need no second round.
         def together(bench)
           return [] if bench.bars.any?
 
           marks = bench.advice.status ? bench.advice.adjusters.select(&:mark).map { |one| "#{one.label} #{one.mark}" } : []
-          marks.size > 1 ? [say(:together, :note, { marks: marks.join(", ").sub(/\A./, &:upcase) })] : []
+          marks.size > 1 ? [say(:together, lying(bench, :note), { marks: marks.join(", ").sub(/\A./, &:upcase) })] : []
         end
 
         def slack(bench)
@@ -103,7 +106,7 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :fixed, :variant, :own, :words_of, :numbers, :right, :handling, :notes, :before, :lightest, :belt, :together, :slack, :told_rules, :say
+        private_class_method :fixed, :variant, :own, :words_of, :numbers, :right, :handling, :notes, :before, :lightest, :belt, :lying, :together, :slack, :told_rules, :say
       end
     end
   end

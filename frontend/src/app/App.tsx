@@ -1,32 +1,48 @@
 // Providers and addresses. Every place has one that can be reloaded; none holds a name or a reading.
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { useState } from "react";
+import { Suspense, useState } from "react";
 import { I18nProvider, RouterProvider } from "react-aria-components";
 import { BrowserRouter, Route, Routes, useHref, useNavigate } from "react-router";
 import { Refused } from "../api/client";
-import { BenchPage } from "../features/bench/BenchPage";
-import { CautionsPage } from "../features/cautions/CautionsPage";
-import { ClientPage } from "../features/clients/ClientPage";
-import { ClientsPage } from "../features/clients/ClientsPage";
-import { EditClientPage } from "../features/clients/EditClientPage";
-import { NewClientPage } from "../features/clients/NewClientPage";
 import { FloorPage } from "../features/floor/FloorPage";
-import { SessionsPage } from "../features/later/LaterPages";
-import { CorrectMachinePage, EnterMachinePage } from "../features/machines/EnterMachinePage";
-import { MachinePage } from "../features/machines/MachinePage";
-import { MachinesPage } from "../features/machines/MachinesPage";
-import { TapingPage } from "../features/machines/TapingPage";
-import { ClientRulesPage } from "../features/rules/ClientRulesPage";
-import { HouseRulesPage } from "../features/rules/HouseRulesPage";
-import { LimitsPage } from "../features/limits/LimitsPage";
-import { QueuePage } from "../features/set-up/QueuePage";
-import { SetUpPage } from "../features/set-up/SetUpPage";
-import { PinPage } from "../features/tablet/PinPage";
-import { SignInPage } from "../features/sign-in/SignInPage";
-import { TapePage } from "../features/tape/TapePage";
 import { GlobalStyle } from "../ui/GlobalStyle";
+import { page } from "./lazyPage";
 import { NotFoundPage } from "./NotFoundPage";
 import { Shell } from "./Shell";
+
+/** Each place is a file of its own, fetched when it is first opened. */
+const BenchPage = page(() => import("../features/bench/BenchPage").then(({ BenchPage }) => BenchPage));
+const CautionsPage = page(() => import("../features/cautions/CautionsPage").then(({ CautionsPage }) => CautionsPage));
+const ClientPage = page(() => import("../features/clients/ClientPage").then(({ ClientPage }) => ClientPage));
+const ClientsPage = page(() => import("../features/clients/ClientsPage").then(({ ClientsPage }) => ClientsPage));
+const EditClientPage = page(() =>
+  import("../features/clients/EditClientPage").then(({ EditClientPage }) => EditClientPage),
+);
+const NewClientPage = page(() =>
+  import("../features/clients/NewClientPage").then(({ NewClientPage }) => NewClientPage),
+);
+const SessionsPage = page(() => import("../features/later/LaterPages").then(({ SessionsPage }) => SessionsPage));
+const CorrectMachinePage = page(() =>
+  import("../features/machines/EnterMachinePage").then(({ CorrectMachinePage }) => CorrectMachinePage),
+);
+const EnterMachinePage = page(() =>
+  import("../features/machines/EnterMachinePage").then(({ EnterMachinePage }) => EnterMachinePage),
+);
+const MachinePage = page(() => import("../features/machines/MachinePage").then(({ MachinePage }) => MachinePage));
+const MachinesPage = page(() => import("../features/machines/MachinesPage").then(({ MachinesPage }) => MachinesPage));
+const TapingPage = page(() => import("../features/machines/TapingPage").then(({ TapingPage }) => TapingPage));
+const ClientRulesPage = page(() =>
+  import("../features/rules/ClientRulesPage").then(({ ClientRulesPage }) => ClientRulesPage),
+);
+const HouseRulesPage = page(() =>
+  import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage),
+);
+const LimitsPage = page(() => import("../features/limits/LimitsPage").then(({ LimitsPage }) => LimitsPage));
+const QueuePage = page(() => import("../features/set-up/QueuePage").then(({ QueuePage }) => QueuePage));
+const SetUpPage = page(() => import("../features/set-up/SetUpPage").then(({ SetUpPage }) => SetUpPage));
+const PinPage = page(() => import("../features/tablet/PinPage").then(({ PinPage }) => PinPage));
+const SignInPage = page(() => import("../features/sign-in/SignInPage").then(({ SignInPage }) => SignInPage));
+const TapePage = page(() => import("../features/tape/TapePage").then(({ TapePage }) => TapePage));
 
 const makeQueryClient = () =>
   new QueryClient({
@@ -54,7 +70,14 @@ function Places() {
   return (
     <RouterProvider navigate={(to) => void navigate(to)} useHref={useHref}>
       <Routes>
-        <Route path="/sign-in" element={<SignInPage />} />
+        <Route
+          path="/sign-in"
+          element={
+            <Suspense fallback={null}>
+              <SignInPage />
+            </Suspense>
+          }
+        />
         <Route element={<Shell />}>
           <Route index element={<FloorPage />} />
           <Route path="clients" element={<ClientsPage />} />

@@ -1,6 +1,6 @@
 // The frame round every place: the rail on the left, the place on the right, the search that opens anywhere with "/".
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { Suspense, useEffect, useState } from "react";
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from "react-router";
 import styled from "styled-components";
 import { postAuth, Refused, SIGNED_OUT } from "../api/client";
@@ -13,7 +13,9 @@ import { TabletContext } from "../features/tablet/TabletContext";
 import { useTabletLock } from "../features/tablet/useTabletLock";
 import { forgetAllUnsaved } from "../model/unsaved";
 import { forgetAllKept } from "../ui/useKept";
+import { fetchAllPages } from "./lazyPage";
 import { Logo } from "./Logo";
+import { PageBoundary } from "./PageBoundary";
 import { Search } from "./Search";
 import { ShortcutsHelp } from "./ShortcutsHelp";
 import { useShortcut } from "./useShortcut";
@@ -134,6 +136,9 @@ const SkipLink = styled.a`
   }
 `;
 
+/** The first page has the line to itself so long. */
+const FIRST_MS = 1500;
+
 export function Shell() {
   const me = useQuery(meQuery);
   const location = useLocation();
@@ -147,6 +152,12 @@ export function Shell() {
     window.addEventListener(SIGNED_OUT, ended);
     return () => window.removeEventListener(SIGNED_OUT, ended);
   }, [queryClient]);
+  const known = me.data !== undefined;
+  useEffect(() => {
+    if (!known) return;
+    const timer = window.setTimeout(fetchAllPages, FIRST_MS);
+    return () => window.clearTimeout(timer);
+  }, [known]);
   useShortcut("/", () => setSearching(true));
   useShortcut("?", () => setHelping(true));
 
@@ -185,7 +196,11 @@ export function Shell() {
         </Rail>
         {/* Whoever takes the tablet over begins with pages of their own: what another left unsaved stays theirs. */}
         <div id="place" key={me.data.id}>
-          <Outlet />
+          <PageBoundary key={location.pathname}>
+            <Suspense fallback={null}>
+              <Outlet />
+            </Suspense>
+          </PageBoundary>
         </div>
         <Search isOpen={searching && locked === null} onClose={() => setSearching(false)} />
         <ShortcutsHelp isOpen={helping && locked === null} onClose={() => setHelping(false)} />

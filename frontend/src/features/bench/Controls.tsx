@@ -188,7 +188,7 @@ function Control(props: ControlProps) {
         <Middle>
           <h2>{name}</h2>
           {figure}
-          {advice}
+          {advised?.mark === mark ? <Advised>advised</Advised> : advice}
         </Middle>
         {more}
       </Row>

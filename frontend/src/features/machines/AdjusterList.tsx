@@ -112,6 +112,6 @@ const walkRound = ({ walk_round: walk }: MachineAdjuster): string[] =>
     walk.side,
     walk.handle ? `${walk.handle} handle` : "",
     walk.unlocks,
-    walk.reachable_seated ? "" : "set before sitting",
+    walk.reachable_seated ? "" : "set before anybody gets in",
     walk.weight_off_first ? "weight off first" : "",
   ].filter((fact) => fact !== "");

@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
-import { machinesQuery } from "../../api/queries";
+import { equipmentQuery, machinesQuery, platesQuery } from "../../api/queries";
 import type { Machine } from "../../api/types";
 import { useTitle } from "../../app/Shell";
 import { Choice } from "../../ui/Choice";
@@ -69,6 +69,8 @@ const sortKey: Record<Sorted, (machine: Machine) => string> = {
 export function MachinesPage() {
   useTitle("Machines");
   const machines = useQuery(machinesQuery);
+  // All of it at once: nothing moves down when another part has come.
+  const owned = [useQuery(equipmentQuery), useQuery(platesQuery)].every((query) => query.data);
   const [params, setParams] = useSearchParams();
   const shown = SHOWN.find(([key]) => key === params.get("show"))?.[0] ?? "in_use";
   const sorted = SORTED.find(([key]) => key === params.get("sort"))?.[0] ?? "place";
@@ -117,14 +119,18 @@ export function MachinesPage() {
           </Rows>
         ) : null}
       </Section>
-      <Section>
-        <SectionTitle>Cushions and pads the gym owns</SectionTitle>
-        <EquipmentForm />
-      </Section>
-      <Section>
-        <SectionTitle>Plates the gym owns</SectionTitle>
-        <PlatesForm />
-      </Section>
+      {owned && machines.data ? (
+        <>
+          <Section>
+            <SectionTitle>Cushions and pads the gym owns</SectionTitle>
+            <EquipmentForm />
+          </Section>
+          <Section>
+            <SectionTitle>Plates the gym owns</SectionTitle>
+            <PlatesForm />
+          </Section>
+        </>
+      ) : null}
     </Page>
   );
 }

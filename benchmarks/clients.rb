@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Finding and listing among 100,000 clients, compared with the same among the demo gym's dozen.
-#   RUBYOPT=--yjit bundle exec ruby bench/clients.rb
+#   RUBYOPT=--yjit bundle exec ruby benchmarks/clients.rb
 require_relative "support"
 
 Bench.with_demo do

@@ -1,37 +1,12 @@
 # frozen_string_literal: true
 
 # A change of a mark at the bench, over HTTP on a warm connection, compared with the least that a route of the same server
-# can do, in the same run.   RUBYOPT=--yjit bundle exec ruby bench/http.rb
+# can do, in the same run.   RUBYOPT=--yjit bundle exec ruby benchmarks/http.rb
 require_relative "support"
-require "json"
-require "net/http"
-require "securerandom"
 
 Bench.with_demo do
-  require "puma"
-  require "puma/server"
-  # A process of its own, as in use, so that the measuring does not share its lock.
-  Verglas::DB.disconnect
-  told, tell = IO.pipe
-  child = fork do
-    server = Puma::Server.new(Verglas::Web::Stack.build(Verglas::DB, limits: false), nil, { min_threads: 5, max_threads: 5, log_writer: Puma::LogWriter.null })
-    tell.puts server.add_tcp_listener("127.0.0.1", 0).addr[1]
-    server.run.join
-  end
-  port = Integer(told.gets)
-
-  Net::HTTP.start("127.0.0.1", port) do |http|
-    cookie = nil
-    call = lambda do |method, path, body = nil|
-      request = Net::HTTP.const_get(method.capitalize).new(path, { "content-type" => "application/json", "cookie" => cookie.to_s, "idempotency-key" => SecureRandom.uuid })
-      request.body = JSON.generate(body) if body
-      answer = http.request(request)
-      cookie = answer.get_fields("set-cookie").map { |cookie| cookie.split(";").first }.join("; ") if answer["set-cookie"]
-      abort "#{method} #{path}: #{answer.code} #{answer.body}" unless answer.is_a?(Net::HTTPSuccess)
-      answer.body.empty? ? nil : JSON.parse(answer.body)
-    end
-    call.call("post", "/auth/login", { email: Verglas::Demo::Loader::SIGN_IN[:email], password: Verglas::Demo::Loader::SIGN_IN[:password] })
-
+  Bench.with_server do |http|
+    call = Bench::Caller.new(http, Verglas::Demo::Loader::SIGN_IN[:email])
     client = call.call("post", "/api/clients/search", { text: "perpetua" })["clients"].first
     page = call.call("get", "/api/clients/#{client["id"]}")
     fittings = page["machines"].flat_map do |machine|
@@ -70,6 +45,4 @@ Bench.with_demo do
       version = call.call("patch", "/api/fittings/#{fittings.first}", { marks: benches[fittings.first]["marks"], version: version })["version"]
     end, compared_with: ping)
   end
-ensure
-  Process.kill(:KILL, child) && Process.wait(child) if child
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Does the solver find what the full product of all marks finds? For random people on every taped machine of the demo, each
-# exercise of the station alone and the station as a whole.   RUBYOPT=--yjit bundle exec ruby bench/brute_force.rb [PEOPLE [MACHINE]]
+# exercise of the station alone and the station as a whole.   RUBYOPT=--yjit bundle exec ruby benchmarks/brute_force.rb [PEOPLE [MACHINE]]
 require_relative "../config/core"
 require_relative "support"
 require "yaml"

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+# The pages of one gym with 100,000 clients and 1,000,000 fittings, over HTTP, compared with a route that asks one statement and
+# answers as little (GET /api/machines) and with the same pages of the demo gym, in the same run.
+#   RUBYOPT=--yjit bundle exec ruby benchmarks/large_gym.rb [CLIENTS] [FITTINGS]
+require_relative "support"
+require_relative "large_gym/generator"
+
+clients, fittings = [ARGV[0] || 100_000, ARGV[1] || 1_000_000].map { |count| Integer(count) }
+Bench.with_demo do
+  db = Verglas::DB
+  started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+  large = LargeGym::Generator.new(db, like: db[:gyms].get(:id)).generate(clients: clients, fittings: fittings)
+  puts format("%<clients>d clients, %<fittings>d fittings made in %<s>d s", clients: clients, fittings: fittings, s: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started)
+  Bench.with_server do |http|
+    gyms = { "the demo gym" => Verglas::Demo::Loader::SIGN_IN[:email], "the large gym" => large[:email] }.transform_values { |email| Bench::Caller.new(http, email) }
+    ping = Bench.median(200) { gyms["the large gym"].call("get", "/api/ping") }
+    Bench.report("a bare JSON route (session checked, nothing else)", ping)
+    bare = Bench.median(100) { gyms["the large gym"].call("get", "/api/machines") }
+    Bench.report("a list of a dozen machines", bare, compared_with: ping)
+    gyms.each do |name, caller|
+      machine = caller.call("get", "/api/machines")["machines"].find { |one| one["taped"] == "taped" && one["exercises"].empty? }["id"]
+      client = caller.call("get", "/api/floor")["recent"].first["id"]
+      { "the floor" => ["get", "/api/floor"], "a client's page with the card" => ["get", "/api/clients/#{client}"], "a machine's page" => ["get", "/api/machines/#{machine}"],
+        "the queue at a machine" => ["get", "/api/machines/#{machine}/queue?exercise="], "who fits a machine" => ["get", "/api/machines/#{machine}/population?exercise="],
+        "whose advice a rule changes" => ["post", "/api/rules/extension_roller/changes", { school: "hand_above" }],
+        "finding a client by two letters" => ["post", "/api/clients/search", { text: "ta" }] }.each do |what, request|
+        3.times { caller.call(*request) }
+        Bench.report("#{what}: #{name}", Bench.median(15) { caller.call(*request) }, compared_with: ping)
+      end
+    end
+  end
+end

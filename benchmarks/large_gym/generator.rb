@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+# A gym of any size, made in the database from what one accepted fitting of another gym looks like: for the benchmark of large
+# gyms, and in little for the spec of its plans.
+module LargeGym
+  # Fills a gym with machines like another's, clients with three readings each, and fittings spread over three years.
+  class Generator
+    PASSWORD = "mend the nets"
+
+    # like: id of a gym with machines and accepted fittings.
+    def initialize(db, like:)
+      @db = db
+      @like = like
+    end
+
+    # {gym:, email:} of a member of staff who can sign in.
+    def generate(clients:, fittings:)
+      @db.transaction do
+        @db.run("SET LOCAL statement_timeout = '20min'")
+        @gym = @db[:gyms].returning(:id).insert(name: "The Sail Shed").first[:id]
+        account
+        machines
+        people(clients)
+        @db.run(self.fittings(fittings))
+      end
+      %i[clients readings fittings].each { |table| @db.run("ANALYZE #{table}") }
+      { gym: @gym, email: "ines@sailshed.example" }
+    end
+
+    private
+
+    def account
+      @account = @db[:accounts].insert(gym_id: @gym, email: "ines@sailshed.example", name: "Ines Harrow")
+      @db[:account_password_hashes].insert(id: @account, password_hash: Verglas::Web::SignIn.password_hash(PASSWORD))
+    end
+
+    def machines
+      gym = Verglas::Store::Gym.new(@db, @gym)
+      Verglas::Store::Gym.new(@db, @like).machines.all.each do |row|
+        parts = %i[constants exercises].to_h { |name| [name, row[name].to_h] }
+        gym.machines.insert(family: row[:family], description: { **parts, adjusters: row[:adjusters].to_a, taped: {} }, by: @account,
+                            **row.slice(:name, :code, :place), loading: row[:loading]&.to_h)
+      end
+    end
+
+    def people(count)
+      @db.run(<<~SQL)
+        INSERT INTO clients (gym_id, name, detail, sex)
+        SELECT '#{@gym}', initcap((ARRAY['tal','bot','var','hol','mes','ork','bran','achter','quill','fair'])[1 + n % 10] || (ARRAY['wea','ther','pel','brook','ark','wright','low'])[1 + n % 7] || n),
+               'number ' || n, (ARRAY['man','woman',NULL])[1 + n % 3] FROM generate_series(1, #{count}) n
+      SQL
+      { stature: [1500, 450], seat_to_kneecap: [520, 130], floor_to_knee_top: [450, 120] }.each do |name, (least, span)|
+        @db.run(<<~SQL)
+          INSERT INTO readings (client_id, gym_id, observation, value_mm, unit, taken_by, taken_at)
+          SELECT id, gym_id, '#{name}', #{least} + abs(hashtext(id::text || '#{name}')) % #{span}, 'cm', #{@account}, now() - interval '1100 days' * random()
+          FROM clients WHERE gym_id = '#{@gym}'
+        SQL
+      end
+    end
+
+    # Each a copy of one accepted fitting's sheet, with the head of its record (grade, wishes), since nobody lists more of it, for a client and a machine of the same family drawn at random.
+    def fittings(count)
+      <<~SQL
+        WITH kinds AS (
+          SELECT DISTINCT ON (theirs.id) theirs.id AS machine_id, f.exercise, f.marks,
+                 json_build_object('grade', f.result->'grade', 'findings', '[]'::json) AS result, json_build_object('wishes', f.computed_from->'wishes') AS computed_from
+          FROM fittings f JOIN machines m ON m.id = f.machine_id JOIN machines theirs ON theirs.name = m.name AND theirs.gym_id = '#{@gym}'
+          WHERE f.gym_id = '#{@like}' AND f.state = 'accepted' ORDER BY theirs.id, f.exercise
+        ), numbered AS (SELECT *, row_number() OVER () - 1 AS number, count(*) OVER () AS of FROM kinds),
+        people AS (SELECT id, row_number() OVER () - 1 AS number FROM clients WHERE gym_id = '#{@gym}'),
+        wanted AS (SELECT n, floor(random() * (SELECT count(*) FROM people))::bigint AS person FROM generate_series(1, #{count}) n)
+        INSERT INTO fittings (gym_id, client_id, machine_id, exercise, description_number, state, marks, result, computed_from, created_by, updated_by, accepted_by, accepted_at, updated_at, touched,
+                              knee_off_mm, roller_seen)
+        SELECT '#{@gym}', people.id, numbered.machine_id, numbered.exercise, 1, 'accepted', numbered.marks, numbered.result, numbered.computed_from, #{@account}, #{@account}, #{@account}, at, at, true,
+               CASE WHEN n % 3 = 0 THEN 0 END, n % 3 = 0
+        FROM wanted JOIN people ON people.number = wanted.person JOIN numbered ON numbered.number = wanted.n % numbered.of,
+             LATERAL (SELECT now() - interval '1000 days' * random() AS at) times
+      SQL
+    end
+  end
+end

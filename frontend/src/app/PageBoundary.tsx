@@ -1,0 +1,28 @@
+// A place that could not be fetched or shown: says so, and keeps the frame round it.
+import { Component, type ReactNode } from "react";
+import { SecondaryButton } from "../ui/Button";
+import { Notice } from "../ui/Notice";
+import { Page } from "../ui/Page";
+
+type State = { failed: boolean };
+
+/** Give it the address as key, so that another place is tried anew. */
+export class PageBoundary extends Component<{ children: ReactNode }, State> {
+  override state: State = { failed: false };
+
+  static getDerivedStateFromError(): State {
+    return { failed: true };
+  }
+
+  override render() {
+    if (!this.state.failed) return this.props.children;
+    return (
+      <Page>
+        <Notice tone="wrong">
+          This page could not be opened. What you had typed is kept.{" "}
+          <SecondaryButton onPress={() => window.location.reload()}>Load it again</SecondaryButton>
+        </Notice>
+      </Page>
+    );
+  }
+}

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+require "database_helper"
+require_relative "../../benchmarks/large_gym/generator"
+require_relative "../../demo/loader"
+
+# What the pages of a gym ask, in a gym that is large enough for plans to differ: nothing walks a large table whole, and the
+# number of statements does not grow with the people.
+RSpec.describe "Questions in a large gym" do
+  around { |example| db.transaction(rollback: :always) { example.run } }
+
+  let!(:large) do
+    demo = Verglas::Demo::Loader.new(db).load
+    Verglas::Store::Gym.new(db, LargeGym::Generator.new(db, like: demo).generate(clients: 20_000, fittings: 30_000)[:gym])
+  end
+  let!(:machine) { large.machines.all.find { |row| row[:name] == "Leg extension 1" } }
+  let!(:person) { large.fittings.dataset.where(state: "accepted").get(:client_id) }
+
+  # The statements that a question makes.
+  def statements
+    made = []
+    logger = Class.new { define_method(:info) { |line| made << line } }.new
+    %i[debug warn error].each { |level| logger.define_singleton_method(level) { |*| nil } }
+    db.loggers << logger
+    yield
+    made.map { |line| line.sub(/\A\([\d.]+s\) /, "").sub(/; \[.*\z/, "") }.grep(/\A(SELECT|WITH|EXECUTE)/)
+  ensure
+    db.loggers.delete(logger)
+  end
+
+  def walked_whole(sql) = db.fetch("EXPLAIN #{sql}").map { |row| row.values.first }.grep(/Seq Scan on (clients|readings|fittings)\b/)
+
+  questions = {
+    "who was fitted lately" => ->(gym, *) { Verglas::Store::Queries::RecentClients.new(gym).call },
+    "what was left open" => ->(gym, *) { Verglas::Store::Queries::OpenFittings.new(gym).call },
+    "what was discarded" => ->(gym, *) { Verglas::Store::Queries::DiscardedFittings.new(gym).call },
+    "who was read anew" => ->(gym, *) { Verglas::Store::Queries::RemeasuredClients.new(gym).call },
+    "a card" => ->(gym, _, person) { Verglas::Store::Queries::ClientCard.new(gym).then { |card| [card.call(person), card.history(person)] } },
+    "how often marks are used" => ->(gym, machine, _) { Verglas::Store::Queries::MarkUse.new(gym).call(machine) },
+    "who was fitted on a machine" => ->(gym, machine, _) { Verglas::Store::Queries::MachineFittings.new(gym).then { |one| [one.call(machine), one.clients(machine, limit: 50)] } },
+    "whose card a rule may change" => ->(gym, *) { Verglas::Store::Queries::CardsOfGym.new(gym).call(limit: 100) }
+  }
+  it "walks no large table: #{questions.keys.join("; ")}", :aggregate_failures do
+    questions.each do |what, question|
+      asked = statements { question.call(large, machine[:id], person) }
+      expect(asked).not_to be_empty, what
+      asked.each { |sql| expect(walked_whole(sql)).to be_empty, "#{what}: #{sql[0, 200]}" }
+    end
+  end
+
+  it "asks for a queue of ten in as many statements as for one of two, and for the cards of a rule likewise" do
+    ids = large.clients.dataset.order(:id).limit(10).select_map(:id)
+    counts = [2, 10].map do |size|
+      version = large.queues.of(machine[:id], "")[:version]
+      large.queues.put(machine[:id], "", clients: ids.take(size), version: version, by: large.db[:accounts].where(gym_id: large.id).get(:id))
+      statements { expect(Verglas::Web::Views::Queue.of(large, machine, "")[:entries].size).to eq(size) }.size
+    end
+    expect(counts.uniq.size).to eq(1)
+    question = Verglas::Fitting::HouseRules.fetch(:extension_roller)
+    expect(statements { Verglas::Web::RuleChanges.new(large, question, :hand_above).call }.size).to be < 15
+  end
+end
