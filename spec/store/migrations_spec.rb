@@ -13,6 +13,23 @@ RSpec.describe "The migrations" do
     db.disconnect # plans made for the old tables
   end
 
+  it "keep a clinician's knee degrees as the knee's, so that they clear no other joint" do
+    Sequel::Migrator.run(db, Verglas::Store::Database::MIGRATIONS, target: 14)
+    gym = db[:gyms].returning(:id).insert(name: "The Net Loft").first[:id]
+    by = db[:accounts].insert(gym_id: gym, email: "maren@netloft.example", name: "Maren Oldcastle")
+    person = db[:clients].returning(:id).insert(gym_id: gym, name: "Ada").first[:id]
+    cleared = { client_id: person, set_by: by, cleared_by: "Dr Fenwick", cleared_on: "2026-03-02" }
+    db[:client_cautions].insert(caution: "knee", bend_from_deg: 10, **cleared)
+    db[:client_cautions].insert(caution: "hip_replacement", bend_to_deg: 90, **cleared)
+    db[:client_cautions].insert(caution: "back", **cleared)
+    Verglas::Store::Database.migrate(db)
+    expect(db.fetch("SELECT caution, degrees::text AS degrees FROM client_cautions").as_hash(:caution, :degrees).transform_values { |text| JSON.parse(text) })
+      .to eq({ "knee" => { "knee_flexion" => [10.0, nil] }, "hip_replacement" => { "knee_flexion" => [nil, 90.0] }, "back" => {} })
+  ensure
+    db[:gyms].count # nothing stands open
+    db.disconnect
+  end
+
   it "give every instant a time zone and every length a unit" do
     columns = db.fetch("SELECT column_name, data_type FROM information_schema.columns WHERE table_schema = 'public'").all
     expect(columns.select { |column| column[:data_type] == "timestamp without time zone" }).to be_empty

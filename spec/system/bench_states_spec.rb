@@ -34,7 +34,7 @@ RSpec.describe "The bench on the floor" do
     click_button "Nearest"
     expect(page).to have_css("[data-load] output", text: "30 lb")
     expect(page).to have_text("Pin at 30")
-    expect(page).to have_text("Felt as about 7 kg behind the lever.")
+    expect(page).to have_text("Felt as about 15 lb behind the lever.")
     click_button "One step up, to 45 lb"
     expect(page).to have_css("[data-load] output", text: "45 lb")
     expect(page).to have_button("Nothing heavier", disabled: true)

@@ -63,6 +63,7 @@ RSpec.describe "Clients in the browser" do
       expect(page).to have_button(text: /\AFit again/)
     end
     loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: { "seat" => "3", "back pad" => "E", "roller" => "II" }, by: account)
+    db[:fittings].where(state: "draft").update(touched: true)
     visit "/"
     click_link(text: /Caspian Thwaite.*Leg extension 2/m)
     expect(mark("roller")).to eq("II")

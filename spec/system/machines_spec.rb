@@ -69,6 +69,7 @@ RSpec.describe "Machines in the browser" do
       expect(page).to have_css("[data-part='thigh-pad']", visible: :all)
       click_button "Watch"
       click_button "On the dot"
+      click_button "Next: Working load"
       click_button "Next: write down"
       click_button "Accept and write down"
       expect(page).to have_text("Accepted fittings")

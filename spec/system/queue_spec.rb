@@ -29,7 +29,7 @@ RSpec.describe "Who comes next, in the browser" do
     expect(page).to have_css("[data-waiting]:first-child", text: "Wendell Achterberg")
     within("[data-waiting='Wendell Achterberg']") { click_button "Fit" }
     expect(page).to have_css("[data-adjuster]")
-    find("[data-step='@watch'] button").click
+    find("[data-step='@working'] button").click
     click_button "Next: write down"
     find("textarea[required]").fill_in(with: "As far as it goes.") if page.has_css?("textarea[required]", wait: 1)
     click_button "Accept and write down"

@@ -40,11 +40,12 @@ RSpec.describe "Signs in the browser" do
     expect(evaluate_script("document.scrollingElement.scrollTop")).to eq(0)
   end
 
-  it "names what the numbers deny without a notch for it" do
+  it "names what the numbers deny without a notch for it, with what to do where it is seen all the same" do
     watch_two_marks_off
     find("label", text: "Roller slides to the foot as the leg straightens").click
     within("[data-cause=knee_behind]") do
-      expect(page).to have_text("not by the numbers")
+      expect(page).to have_text("the numbers say otherwise")
+      expect(page).to have_text("If you see it all the same:")
       expect(page).to have_no_button("Move it")
     end
   end

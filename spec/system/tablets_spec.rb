@@ -104,7 +104,7 @@ RSpec.describe "A shared tablet in the browser" do
   it "is handed to a client with nothing but the list, and comes back by PIN" do
     bench_of(person, "Leg extension 1")
     click_button(text: /\ANext:/)
-    find("[data-step='@watch'] button").click
+    find("[data-step='@working'] button").click
     click_button "Next: write down"
     click_button "Accept and write down"
     within("[data-machine='Leg extension 1']") { click_link(text: /Set up/) }

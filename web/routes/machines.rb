@@ -7,7 +7,7 @@ module Verglas
       module Machines
         def self.registered(app)
           app.helpers Helpers
-          app.get("/api/machines") { reply(machines: gym.machines.all.map { |row| Views::Machine.summary(row) }) }
+          app.get("/api/machines") { reply(machines: Views::Machine.list(gym)) }
           app.get("/api/families") { reply(families: Views::Families.all) }
           app.get("/api/machines/:id") { |id| reply(Views::MachinePage.of(gym, machine_row(id))) }
 

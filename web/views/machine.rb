@@ -16,6 +16,16 @@ module Verglas
             exercises: Store::Tables::Machines.exercises(row).compact.map { |name| exercise(row, name) } }
         end
 
+        # Every machine with how it stands and when somebody was last fitted on it.
+        def list(gym)
+          glance = Store::Queries::MachinesAtAGlance.new(gym).call
+          gym.machines.all.map do |row|
+            known = glance.fetch(row[:id], {})
+            standing = known.fetch(:standing, {}).map { |exercise, marks| { exercise: exercise, marks: tags(marks) } }
+            { **summary(row), standing: standing, fitted_at: Views.time(known[:fitted_at]) }
+          end
+        end
+
         # An exercise of a station, with the shared adjusters and its own.
         def exercise(row, name)
           own = row[:exercises].to_h.fetch(name)["adjusters"]

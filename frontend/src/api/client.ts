@@ -29,6 +29,8 @@ type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** Sent to the window when an answer says that nobody is signed in any more. */
 export const SIGNED_OUT = "verglas:signed-out";
+/** The question of who is signed in, which is asked again then. */
+const ASKS_WHO = "/api/me";
 
 /** The data of an answer, or Refused. */
 export async function unwrap<T>(call: Promise<Answer<T>>): Promise<T> {
@@ -36,7 +38,8 @@ export async function unwrap<T>(call: Promise<Answer<T>>): Promise<T> {
   if (!answer) throw new Refused(0, UNREACHED);
   if (answer.data !== undefined) return answer.data;
   const error = answer.error as ApiError | undefined;
-  if (answer.response.status === 401 && error?.code === "sign_in_needed") window.dispatchEvent(new Event(SIGNED_OUT));
+  if (error?.code === "sign_in_needed" && !answer.response.url.endsWith(ASKS_WHO))
+    window.dispatchEvent(new Event(SIGNED_OUT));
   throw new Refused(answer.response.status, error && "code" in error ? error : UNREACHED);
 }
 

@@ -27,7 +27,7 @@ export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, di
   switch (active) {
     case "@again":
       return (
-        <Panel aria-label="What was disturbed">
+        <Panel aria-label="What was disturbed" tabIndex={0}>
           <Again fitting={fitting} moved={moved} order={order} dispatch={dispatch} />
         </Panel>
       );

@@ -62,7 +62,10 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
       </Summary>
       {off.length > 0 ? (
         <TextField value={sheet.reason} onChange={(reason) => write({ reason })} maxLength={300} isRequired>
-          <FieldLabel>Why accepted though {off.map(({ title }) => title.toLowerCase()).join(", ")} {off.length > 1 ? "are" : "is"} off</FieldLabel>
+          <FieldLabel>
+            Why accepted though {off.map(({ title }) => title.toLowerCase()).join(", ")} {off.length > 1 ? "are" : "is"}{" "}
+            off
+          </FieldLabel>
           <Text />
           <FieldHint slot="description">Stays on the record. Kept encrypted.</FieldHint>
         </TextField>

@@ -2,11 +2,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
-import { equipmentQuery, machinesQuery, platesQuery } from "../../api/queries";
+import { equipmentQuery, machinesQuery, meQuery, platesQuery } from "../../api/queries";
 import type { Machine } from "../../api/types";
 import { useTitle } from "../../app/Shell";
+import { momentText } from "../../model/dates";
 import { Choice } from "../../ui/Choice";
 import { PrimaryLink } from "../../ui/LinkButton";
+import { MarkTags } from "../../ui/MarkTag";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, font, space } from "../../ui/tokens";
 import { EquipmentForm } from "./EquipmentForm";
@@ -15,7 +17,7 @@ import { PlatesForm } from "./PlatesForm";
 
 const RowLink = styled(Link)`
   display: grid;
-  grid-template-columns: 3.5rem minmax(0, 5fr) minmax(0, 3fr) minmax(0, 4fr);
+  grid-template-columns: 3.5rem minmax(0, 4fr) minmax(0, 3fr) minmax(0, 5fr);
   gap: ${space(1)} ${space(4)};
   align-items: center;
   min-height: 56px;
@@ -33,6 +35,13 @@ const Code = styled.span`
   font-family: ${font.mark};
   font-weight: ${font.strong};
   color: ${colour.inkMuted};
+`;
+const Stands = styled.span`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(1)} ${space(3)};
+  align-items: center;
+  justify-content: flex-end;
 `;
 const Bar = styled.div`
   display: flex;
@@ -68,6 +77,7 @@ const sortKey: Record<Sorted, (machine: Machine) => string> = {
 
 export function MachinesPage() {
   useTitle("Machines");
+  const locale = useQuery(meQuery).data?.gym.locale ?? "en-GB";
   const machines = useQuery(machinesQuery);
   // All of it at once: nothing moves down when another part has come.
   const owned = [useQuery(equipmentQuery), useQuery(platesQuery)].every((query) => query.data);
@@ -110,9 +120,15 @@ export function MachinesPage() {
                     <Strong>{machine.name}</Strong> <Small>{machine.place}</Small>
                   </span>
                   <Small>{machine.family_name}</Small>
-                  <span>
+                  <Stands>
                     <Needs machine={machine} />
-                  </span>
+                    {machine.standing.map(({ exercise, marks }) => (
+                      <MarkTags key={exercise} tags={marks} />
+                    ))}
+                    {machine.fitted_at ? (
+                      <Small>last fitted {momentText(machine.fitted_at, locale, new Date())}</Small>
+                    ) : null}
+                  </Stands>
                 </RowLink>
               </li>
             ))}

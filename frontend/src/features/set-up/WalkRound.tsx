@@ -106,7 +106,11 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
               <div>
                 <Name>{line.name}</Name>
                 <Small>
-                  {[line.how, line.standing ? "before anybody gets in" : "", line.weight_off ? "weight off it first" : ""]
+                  {[
+                    line.how,
+                    line.standing ? "before anybody gets in" : "",
+                    line.weight_off ? "weight off it first" : "",
+                  ]
                     .filter(Boolean)
                     .join(" · ")}
                 </Small>
