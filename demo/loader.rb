@@ -8,6 +8,9 @@ module Verglas
     # Fills an empty database with The Net Loft: staff, machines, cushions, clients with readings, accepted fittings, one left open.
     class Loader
       FILE = File.join(__dir__, "net_loft.yml")
+      # When everybody was taped; fittings follow, one a day.
+      READ_DAYS_AGO = 28
+      DAY_S = 86_400
       SIGN_IN = { email: "maren@netloft.example", password: "mend the nets" }.freeze
 
       def initialize(db)
@@ -52,17 +55,24 @@ module Verglas
 
       def client(person)
         row = @gym.clients.insert(person.slice("name", "detail", "sex", "birth_date", "body_mass_kg").transform_keys(&:to_sym))
-        person["readings"].each do |observation, value|
-          @gym.readings.put(client_id: row[:id], observation: observation, value_mm: value, unit: "cm", confirmed: false, taken_by: @staff.first)
-        end
+        readings(row, person["readings"])
         person.fetch("cautions", {}).each do |caution, fields|
           @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
         end
         limits(row, person.fetch("limits", {}))
-        loads = person.fetch("loads", {})
-        person.fetch("fitted", []).each { |name| accept(row, name, **work(loads[name])) }
-        person.fetch("checked", []).each { |name| accept(row, name, knee_off_mm: 0, roller_seen: true, **work(loads[name])) }
-        person.fetch("open", []).each { |name| begin_draft(row, name) }
+        fittings(row, person, person.fetch("loads", {}))
+        @db[:readings].where(client_id: row[:id], observation: person["read_anew"]).update(taken_at: Time.now - 3600)
+      end
+
+      def readings(client, values)
+        values.each { |name, value| @gym.readings.put(client_id: client[:id], observation: name, value_mm: value, unit: "cm", confirmed: false, taken_by: @staff.first) }
+        @db[:readings].where(client_id: client[:id]).update(taken_at: Time.now - (READ_DAYS_AGO * DAY_S))
+      end
+
+      def fittings(client, person, loads)
+        person.fetch("fitted", []).each { |name| accept(client, name, **work(loads[name])) }
+        person.fetch("checked", []).each { |name| accept(client, name, knee_off_mm: 0, roller_seen: true, **work(loads[name])) }
+        person.fetch("open", []).each { |name| begin_draft(client, name) }
       end
 
       def limits(client, measured)
@@ -90,7 +100,16 @@ module Verglas
         draft, bench = open_draft(client, name)
         marks = draft[:marks].to_h
         seen[:load] = Web::Views::Loads.printed(bench.rig, seen[:work]["load_kg"]) if seen.key?(:work)
-        @gym.fittings.accept(draft[:id], version: draft[:version], result: bench.result(marks, draft[:aids].to_h), computed_from: bench.computed_from, by: @staff.first, marks: marks, **seen)
+        kept = { result: bench.result(marks, draft[:aids].to_h), computed_from: bench.computed_from, marks: marks, **seen }
+        lately(@gym.fittings.accept(draft[:id], version: draft[:version], by: @staff.first, **kept))
+      end
+
+      # Over the last weeks, the later ones nearer to today; each machine stands as it was left.
+      def lately(row)
+        @accepted = @accepted.to_i + 1
+        at = Time.now - ((READ_DAYS_AGO - @accepted) * DAY_S)
+        @db[:fittings].where(id: row[:id]).update(accepted_at: at, updated_at: at)
+        @gym.queues.stands(row[:machine_id], row[:exercise], row[:marks].to_h, by: @staff.first)
       end
 
       # name: of the machine; on a station followed by its exercise, as in "Station 1, curl".

@@ -37,9 +37,9 @@ module Verglas
 
       def load_and_watch
         at("@working")
-        fill_in "Wanted, kg", with: "27.5"
+        fill_in "Wanted, kg", with: "26"
         click_button "Nearest"
-        assert_selector "[data-load]", text: "27.5 kg"
+        assert_selector "[data-load]", text: "26 kg"
         shot("bench-load")
         at("@watch")
         click_button "Half a finger ahead"

@@ -74,27 +74,29 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
             </div>
           ) : null}
           <WorkingLoad loads={loads} work={work} written={sheet.load} settled={!earlier} onTake={take} />
-          <WantedLoad unit={loads.unit ?? "kg"} onWant={(kg) => void nearest(kg)} />
         </>
       )}
+      {light ? null : (
+        <div>
+          <Choice
+            label="Last repetition"
+            options={LAST}
+            value={work.last ?? ("" as "easy")}
+            onChange={(last) => write({ last })}
+            stacked
+          />
+          {loads.next_time ? (
+            <p data-next-time>
+              Next time: {loads.next_time.text}. {loads.next_time.how}.
+            </p>
+          ) : null}
+        </div>
+      )}
+      {loads.kind === null ? null : <WantedLoad unit={loads.unit ?? "kg"} onWant={(kg) => void nearest(kg)} />}
       <Counts work={work} tempo={loads.tempo} seconds={loads.set_seconds} pacer={pacer} onChange={write} />
       {loads.belt ? <p data-belt={loads.belt.worn ? "on" : "off"}>{loads.belt.says}</p> : null}
       {light ? null : (
         <>
-          <div>
-            <Choice
-              label="Last repetition"
-              options={LAST}
-              value={work.last ?? ("" as "easy")}
-              onChange={(last) => write({ last })}
-              stacked
-            />
-            {loads.next_time ? (
-              <p data-next-time>
-                Next time: {loads.next_time.text}. {loads.next_time.how}.
-              </p>
-            ) : null}
-          </div>
           {fitting.machine.one_leg ? <Sides work={work} unit={loads.unit ?? "kg"} onChange={write} /> : null}
           {loads.remarks.map((remark) => (
             <p key={remark} data-remark>
