@@ -75,6 +75,11 @@ module Verglas
         caution_effect.no_holds ? tempo.without_holds : tempo
       end
 
+      # Questions whose school is not what was told: an end that the client's own range sets, a tempo without its holds.
+      def overridden
+        [*(Fitting::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *(:tempo if caution_effect.no_holds)]
+      end
+
       # Whether a lap belt is there and may be worn.
       def belt? = machine_row[:belt] && caution_effect.belt != :never
 
@@ -161,8 +166,11 @@ module Verglas
           readings: estimation.reports.map { |report| Views::Body.report(report) }, learned: Views::Body.learned(checked_rows),
           mean_mm: Views.rounded(estimation.estimate.mean), sd_mm: Views.rounded(estimation.estimate.sd),
           machine: { id: machine.id, name: machine.name, description_number: machine_row[:number] },
-          wishes: advice.wishes.to_h, rules: Views::Rules.used(machine.family, rules), **safety.kept, advised: advice.marks, advised_status: advice.status }
+          wishes: advice.wishes.to_h, **told, **safety.kept, advised: advice.marks, advised_status: advice.status }
       end
+
+      # Under which rules, and what the client was told to keep to.
+      def told = { rules: Views::Rules.used(machine.family, rules, but_for: overridden), allowed: Views::Allowed.of(self) }
 
       private
 

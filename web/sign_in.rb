@@ -55,7 +55,8 @@ module Verglas
       end
 
       route do |r|
-        if r.path_info.start_with?("/api/")
+        # An ended session opens no door but the one for signing in.
+        unless r.path_info == "/auth/login"
           rodauth.check_active_session
           rodauth.check_session_expiration
         end

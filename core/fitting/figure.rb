@@ -15,11 +15,17 @@ module Verglas
         mechanics = evaluation.mechanics
         parameters = evaluation.parameters
         { kind: mechanics.family.mechanism, side: mechanics.family.side, up: mechanics.class::UP, machine: machine(parameters, mechanics.wishes),
-          body: mechanics.body.to_h, hip: mechanics.hip(parameters).to_h, poses: poses(mechanics, parameters) }
+          body: mechanics.body.to_h, hip: mechanics.hip(parameters).to_h, ending: ending(mechanics, parameters), poses: poses(mechanics, parameters) }
       end
 
       def machine(parameters, wishes)
         parameters.merge(cushion_back: wishes.cushion_back_mm, cushion_seat: wishes.cushion_seat_mm, hip_pad: wishes.hip_pad_mm, wanted_above_ankle: wishes.contact_above_ankle_mm)
+      end
+
+      # Where the client turns back, and what is missing of it because the arc ends before.
+      def ending(mechanics, parameters)
+        arm_deg, missing_deg = mechanics.turning(mechanics.joint(parameters), parameters)
+        { bend_deg: mechanics.end_target_deg, arm_deg: arm_deg, missing_deg: missing_deg }
       end
 
       # The start, the middle of the arc, and where the client turns back: nobody is drawn past what is asked of them.
@@ -36,7 +42,7 @@ module Verglas
         { arm_deg: arm_deg, shin_deg: contact.shin_deg, knee: joint.to_h, ankle: (joint + (shin * mechanics.body.shank)).to_h,
           contact: (joint + (shin * contact.contact_mm)).to_h, roller: contact.roller.to_h }
       end
-      private_class_method :machine, :poses, :pose
+      private_class_method :machine, :ending, :poses, :pose
     end
   end
 end

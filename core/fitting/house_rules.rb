@@ -34,6 +34,9 @@ module Verglas
         QUESTIONS.each_value.select { |question| question.asked_of?(family) }.map { |question| question.schools.fetch(chosen[question.name]) }.inject({}, :merge)
       end
 
+      # Names of the questions whose schools aim at something.
+      def deciding(wish) = QUESTIONS.each_value.select { |question| question.schools.values.any? { |wishes| wishes.key?(wish) } }.map(&:name)
+
       def fetch(name) = QUESTIONS.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_question, path: "/question", question: name.to_s) }
 
       # The school, checked to be one of the question's.

@@ -38,6 +38,11 @@ RSpec.describe "A shared tablet in the browser" do
     expect(page).to have_css("h1", text: "Locked")
     expect(page).to have_no_text("Matteus Orr")
     expect_accessible("a locked tablet")
+    before = db[:fittings].first[:marks].to_h
+    find("h1").click
+    ["/", "?", "]", "u", :Right].each { |key| keys(key) }
+    expect(page).to have_no_css("[role=dialog]")
+    expect(db[:fittings].first[:marks].to_h).to eq(before)
     take_over("Maren Oldcastle", "9999")
     expect(page).to have_css("[role=alert]", text: "This PIN is not right")
     take_over("Maren Oldcastle", "2468")

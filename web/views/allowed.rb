@@ -43,10 +43,10 @@ module Verglas
           bench.client[:body_mass_kg] ? words(:load_unbelted, **amount(bench, limit)) : words(:load_unknown)
         end
 
-        # In the unit that is printed on the machine.
+        # In the unit that is printed on the machine, never rounded upwards.
         def amount(bench, mass_kg)
           pounds = bench.rig&.unit == :lb
-          { kg: Loads.number(pounds ? Loading::Units.lb(mass_kg) : mass_kg), unit: pounds ? "lb" : "kg" }
+          { kg: Loads.number((pounds ? Loading::Units.lb(mass_kg) : mass_kg).floor(1)), unit: pounds ? "lb" : "kg" }
         end
 
         def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)

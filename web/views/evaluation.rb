@@ -60,8 +60,14 @@ module Verglas
         def motion(quantities)
           return unless quantities.key?(:creep_mm)
 
-          { creep: creep(quantities[:creep_mm]),
+          { ending: ending(quantities), creep: creep(quantities[:creep_mm]),
             ratio: Formats::Words.say("motion.ratio", start: format("%.2f", quantities[:torque_ratio_start]), end: format("%.2f", quantities[:torque_ratio_end])) }
+        end
+
+        # Where the client turns back: the bend and the arm's angle there, and what the arc does not reach.
+        def ending(quantities)
+          target, arm, missing = quantities.values_at(:end_target_deg, :end_arm_deg, :end_missing_deg).map(&:round)
+          Formats::Words.say(missing.positive? ? "motion.ends_before" : "motion.ends", target: target, arm: arm.to_s.sub("-", "−"), missing: missing)
         end
 
         # With its word. docs/model.md section 3.

@@ -30,9 +30,10 @@ module Verglas
           end
         end
 
-        # Those asked of a machine's family, with the school that was used.
-        def used(family, chosen)
-          Verglas::Fitting::HouseRules::QUESTIONS.each_value.select { |question| question.asked_of?(family) }.map do |question|
+        # Those asked of a machine's family, with the school that was used; but_for: names of those which a caution or a limit overrode.
+        def used(family, chosen, but_for: [])
+          asked = Verglas::Fitting::HouseRules::QUESTIONS.each_value.select { |question| question.asked_of?(family) && !but_for.include?(question.name) }
+          asked.map do |question|
             { question: question.name, title: words(question.name, :title), school: chosen[question.name], school_title: words(question.name, "schools.#{chosen[question.name]}.title") }
           end
         end

@@ -1,12 +1,14 @@
 // The bench's side view: machine, body, pivot and movement, drawn to scale from the model's own points.
 import { type ReactNode, useId } from "react";
 import styled from "styled-components";
-import type { Figure, Pose } from "../api/types";
+import type { Figure } from "../api/types";
 import { colour, font, motion } from "../ui/tokens";
-import { ahead, foot, lyingThigh, lyingTrunk, shin, thigh, trunk } from "./fitted";
+import { Ending } from "./Ending";
+import { foot, lyingThigh, lyingTrunk, shin, thigh, trunk } from "./fitted";
 import { frameOf } from "./frames";
-import { add, arc, at, norm, scale, sub, towards, unit, xy } from "./geometry";
+import { arc, at, norm, scale, xy } from "./geometry";
 import { Limbs } from "./Limbs";
+import { OnTheLeg } from "./OnTheLeg";
 import { LyingBench } from "./LyingBench";
 import { REACH_MM } from "./PivotLens";
 import { Seat, ThighPad } from "./Seat";
@@ -194,98 +196,6 @@ function Pivot({ inLineMm }: { inLineMm: number }) {
         <path d="M-44 0H-12M12 0H44M0 -44V-12M0 12V44" />
       </g>
       <circle r="0.5" cx="0" cy="0" fill="none" data-part="pivot-centre" />
-    </g>
-  );
-}
-
-/** Where the client turns back: a tick across the arc; what the arm could do beyond it is paler. */
-function Ending({ figure }: { figure: Figure }) {
-  const reach = figure.machine.roller_reach ?? 0;
-  const turn = figure.poses.end.arm_deg;
-  const last = (figure.machine.end_angle ?? turn) * (figure.up === 1 ? 1 : -1);
-  const along = towards(turn);
-  return (
-    <g data-part="ending" stroke={colour.action}>
-      {Math.abs(last - turn) > 1 ? (
-        <path
-          className="moving"
-          d={arc(reach, turn, last)}
-          fill="none"
-          strokeWidth="3"
-          strokeDasharray="1 14"
-          strokeLinecap="round"
-          strokeOpacity="0.35"
-        />
-      ) : null}
-      <path
-        className="moving"
-        d={`M${xy(scale(along, reach - 30))}L${xy(scale(along, reach + 30))}`}
-        strokeWidth="7"
-        strokeLinecap="round"
-        data-part="target"
-      />
-    </g>
-  );
-}
-
-/** On the leg, on its free side: the stretch that the roller travels over the movement, the place that is wanted, and the one
- *  number that is graded, where the tape would lie: from the contact half-way to the ankle bone. */
-function OnTheLeg({ figure, gradedMm }: { figure: Figure; gradedMm: number | null }) {
-  const { start, middle, end } = figure.poses;
-  const [knee, ankle] = [at(start.knee), at(start.ankle)];
-  const down = unit(sub(ankle, knee));
-  const contactOf = (pose: Pose) => norm(sub(at(pose.contact), at(pose.knee)));
-  const travelled = [start, middle, end].map(contactOf);
-  const shank = norm(sub(ankle, knee));
-  const graded = gradedMm === null ? contactOf(middle) : shank - gradedMm;
-  const wanted = figure.machine.wanted_above_ankle;
-  const outwards = ahead(figure, down);
-  const beside = figure.side === 1 ? 2 * (figure.machine.roller_radius ?? 0) + 26 : 34;
-  const clear = scale(outwards, (figure.body.calf_half ?? 0) + beside);
-  const onLeg = (fromKnee: number) => add(knee, scale(down, fromKnee));
-  const across = scale(outwards, figure.body.calf_half ?? 0);
-  const place = (fromKnee: number) => add(onLeg(fromKnee), clear);
-  const [from, to] = [place(graded), add(ankle, clear)];
-  const tick = scale(outwards, 14);
-  // Where the leg lies nearly level the label stands before it, clear of the foot and of the leg's slope.
-  const label =
-    figure.side === 1
-      ? add(scale(add(from, to), 0.5), scale(outwards, 26))
-      : add(add(from, scale(down, -16)), scale(outwards, 30));
-  return (
-    <g stroke={colour.ink} strokeWidth="3" data-part="above-ankle">
-      <path
-        className="moving"
-        fill="none"
-        stroke={colour.machine}
-        strokeWidth="16"
-        strokeOpacity="0.5"
-        strokeLinecap="round"
-        d={`M${xy(onLeg(Math.min(...travelled)))}L${xy(onLeg(Math.max(...travelled) + 0.1))}`}
-        data-part="travelled"
-      />
-      {wanted === undefined ? null : (
-        <path
-          className="moving"
-          stroke={colour.inLine}
-          strokeWidth="6"
-          d={`M${xy(sub(onLeg(shank - wanted), across))}L${xy(add(onLeg(shank - wanted), across))}`}
-          data-part="wanted"
-        />
-      )}
-      <path
-        className="moving"
-        fill="none"
-        d={[
-          `M${xy(sub(from, tick))}L${xy(add(from, tick))}`,
-          `M${xy(from)}L${xy(to)}`,
-          `M${xy(sub(to, tick))}L${xy(add(to, tick))}`,
-        ].join("")}
-      />
-      <circle cx={ankle[0]} cy={-ankle[1]} r="7" fill={colour.panel} stroke={colour.body} strokeWidth="4" />
-      <text x={label[0]} y={-label[1] + 8} stroke="none" textAnchor={figure.side === 1 ? "start" : "end"}>
-        {Math.round(shank - graded)} mm
-      </text>
     </g>
   );
 }

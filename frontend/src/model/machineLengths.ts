@@ -47,6 +47,16 @@ export function lengthWords(length: MachineLength, mechanism: string, unit: Leng
   return `${number} ${side}`.trim();
 }
 
+/** What is possible, in the unit that is typed: "From 15 to 100 cm is possible here"; null for what is. */
+export function impossible(length: MachineLength, value: number, unit: Unit): string | null {
+  if (value >= length.low && value <= length.high) return null;
+  const signed = (end: number) => (length.low < 0 && length.high > 0 && end < 0 ? "−" : "");
+  const ends = [length.low, length.high]
+    .sort((one, other) => (length.high <= 0 ? other - one : one - other))
+    .map((end) => `${signed(end)}${shownNumber(end, unit)}`);
+  return `From ${ends.join(" to ")} ${unitName(unit)} is possible here. Nothing was changed; read again.`;
+}
+
 /** A typed number in the unit shown, as mm or degrees; null for what is not a number. */
 export function typedValue(text: string, unit: Unit): number | null {
   const number = parseNumber(text);

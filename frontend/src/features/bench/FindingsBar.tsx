@@ -101,7 +101,7 @@ const FOUR = 4;
 const value = (finding: Finding): string => {
   const rounded = Math.round(finding.value);
   const shown = Object.is(rounded, -0) ? 0 : rounded;
-  return finding.unit === "deg" ? `${shown}°` : `${shown} mm`.replace("-", "−");
+  return `${shown}${finding.unit === "deg" ? "°" : " mm"}`.replace("-", "−");
 };
 
 type Props = {
@@ -137,7 +137,7 @@ export function FindingsBar({
       <FindingList findings={evaluation.findings} unjudged={barred} />
       {evaluation.motion && !barred ? (
         <Motion>
-          {evaluation.motion.creep} <More>{evaluation.motion.ratio}</More>
+          {evaluation.motion.ending} {evaluation.motion.creep} <More>{evaluation.motion.ratio}</More>
         </Motion>
       ) : null}
       <Next $alone={evaluation.findings.length === 0}>

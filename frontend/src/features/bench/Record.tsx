@@ -98,7 +98,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
                 {evaluation.motion ? (
                   <p style={{ padding: "0 1.25rem 1rem" }}>
                     <Small>
-                      {evaluation.motion.creep} <More>{evaluation.motion.ratio}</More>
+                      {evaluation.motion.ending} {evaluation.motion.creep} <More>{evaluation.motion.ratio}</More>
                     </Small>
                   </p>
                 ) : null}
@@ -121,6 +121,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
                   {from.rules.map((rule) => `${rule.title}: ${rule.school_title.toLowerCase()}`).join(". ")}.
                 </li>
               ) : null}
+              {(from.allowed ?? []).length > 0 ? <li>Told: {from.allowed?.join(" ")}</li> : null}
               {from.learned.map((learned) => (
                 <li key={learned.fitting_id}>Learned from {learned.machine}</li>
               ))}

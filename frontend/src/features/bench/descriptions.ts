@@ -3,7 +3,7 @@ import type { Evaluation, MachineOnBench } from "../../api/types";
 
 export function describeSide(evaluation: Evaluation): string {
   const says = evaluation.findings.map((finding) => finding.says).join(" ");
-  return `Side view, to scale, at the start of the movement. ${says} ${evaluation.motion?.creep ?? ""}`.trim();
+  return `Side view, to scale, at the start of the movement. ${says} ${evaluation.motion?.ending ?? ""} ${evaluation.motion?.creep ?? ""}`.trim();
 }
 
 const sideOf = (s: number, up: number) => (up === 1 ? (s < 0 ? "behind" : "ahead") : s < 0 ? "short of it" : "past it");

@@ -7,7 +7,7 @@ import { momentText } from "../../model/dates";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { QuietLink, SecondaryLink } from "../../ui/LinkButton";
-import { MarkTags } from "../../ui/MarkTag";
+import { MarkRow, MarkTag, MarkTags } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, size, space } from "../../ui/tokens";
@@ -146,10 +146,12 @@ function CardLine({ machine, name, line, bars, first, locale, busy, onOpen }: Li
       <div>
         {accepted ? (
           <>
-            <MarkTags tags={accepted.marks} />
+            <MarkRow>
+              <MarkTags tags={accepted.marks} />
+              {accepted.load ? <MarkTag label="Load" mark={accepted.load} /> : null}
+            </MarkRow>
             <Said>
               <BandName band={accepted.grade} />
-              {accepted.load ? <Small>· {accepted.load}</Small> : null}
               {accepted.checked ? <Small>· seen by eye</Small> : null}
             </Said>
             {accepted.cushions.map((cushion) => (

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { MachineLength } from "../../api/types";
 import {
+  impossible,
   type Side,
   sidesOf,
   shownNumber,
@@ -57,8 +58,9 @@ export function LengthForm({ length, mechanism, onTyped, onKeep, ...common }: Le
       }}
       onKeep={(confirmed) => {
         const number = value(text, side);
-        setProblem(number === null ? `A number in ${unitName(unit)}.` : undefined);
-        if (number !== null) onKeep(number, confirmed);
+        const wrong = number === null ? `A number in ${unitName(unit)}.` : impossible(length, number, unit);
+        setProblem(wrong ?? undefined);
+        if (number !== null && wrong === null) onKeep(number, confirmed);
       }}
     >
       <Large>

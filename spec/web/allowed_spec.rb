@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# What a client is allowed and spared: one set of sentences on bench, set-up list, hand-over and record.
+RSpec.describe "What a client is told to keep to, over HTTP" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let(:person) { client(loft, account, name: "Dagny Holm", sex: "woman", stature: 1640, seat_to_kneecap: 585, floor_to_knee_top: 515, thigh_depth: 140) }
+  let(:extension) { machine(loft, "slide_back", name: "Leg extension 1") }
+  let(:curl) { machine(loft, "curl_slide", name: "Leg curl 2") }
+  let(:cleared) { { cleared_by: "Dr Fenwick", cleared_on: "2026-03-02" } }
+
+  before { sign_in }
+
+  def caution(name, **fields) = call(:put, "/api/clients/#{person[:id]}/cautions", { caution: name, version: nil, **fields })
+
+  # As the set-up list of an accepted fitting tells it, and its record.
+  def told_on(row)
+    id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: row[:id] })["id"]
+    page = call(:get, "/api/fittings/#{id}")
+    call(:post, "/api/fittings/#{id}/acceptance", { marks: page["advice"]["marks"], version: page["version"], reason: "As far as it goes." })
+    raise last_response.body unless status == 200
+
+    list = call(:get, "/api/fittings/#{id}/set-up")
+    record = call(:get, "/api/fittings/#{id}")
+    expect(record["computed_from"]["allowed"]).to eq(list["allowed"])
+    [list, record]
+  end
+
+  def allowed_on(row) = told_on(row).first["allowed"]
+
+  it "says where a movement ends by the house rule where no caution speaks" do
+    expect([allowed_on(extension), allowed_on(curl)]).to eq([["End fully straight, never snapped."], ["End at about a right angle."]])
+  end
+
+  it "says start, end, half range and light set of a cleared knee, each as it is meant on that machine" do
+    caution("knee", **cleared)
+    half = ["The first repetition over half of the range.", "Light set: half of the usual, about a quarter of the working load."]
+    expect(allowed_on(extension)).to eq(["Start with the knee bent 80° at most.", "Stop 10° short of straight.", *half])
+    expect(allowed_on(curl)).to eq(["Start with the knee bent 10° at least.", "Stop at 80° of knee bend.", *half])
+  end
+
+  it "keeps to a clinician's degrees and load, in words and in the unit of the machine" do
+    loft.machines.update(extension[:id], version: 1, by: account, loading: { kind: "stack", unit: "lb", masses: [10, 20, 30, 40] })
+    caution("knee_ligament", **cleared, degrees: { knee_flexion: { from: 5, to: 95 } }, load_to_kg: 9.07)
+    expect(allowed_on(extension)).to eq(["Start with the knee bent 95° at most.", "Stop 5° short of straight.", "No more than 20 lb: a clinician's limit."])
+  end
+
+  it "leaves out holds where blood pressure is a caution, on the list, in the pacer's seconds and on the record" do
+    caution("blood_pressure")
+    list, record = told_on(curl)
+    expect(list["allowed"]).to eq(["End at about a right angle.", "No holds and no pauses: breathe out on the effort.", "The lightest only: no belt here, and body mass is not known."])
+    expect(list["tempo"]).to include("hold_s" => 0, "pause_s" => 0)
+    expect(record["computed_from"]["rules"].map { |rule| rule["question"] }).not_to include("tempo")
+  end
+
+  it "names on the record no end of a house rule that the client's own range cut short" do
+    caution("knee_replacement", **cleared, degrees: { knee_flexion: { from: 5, to: 75 } })
+    list, record = told_on(curl)
+    expect(list["allowed"]).to include("Stop at 75° of knee bend.")
+    expect(record["computed_from"]["rules"].map { |rule| rule["question"] }).not_to include("curl_end")
+  end
+
+  it "ends before what goes slack, and before a measured limit, whichever comes first" do
+    loft.machines.update(curl[:id], version: 1, by: account, slack_from_deg: 88)
+    expect(allowed_on(curl)).to eq(["End at 83° of knee bend."])
+    call(:put, "/api/clients/#{person[:id]}/limits/knee_bend", { reading: 70, version: 1 })
+    expect(allowed_on(curl)).to eq(["Stop at 70° of knee bend."])
+  end
+
+  it "draws the end that is asked for, and says the bend and the arm's angle there" do
+    caution("knee_ligament", **cleared, degrees: { knee_flexion: { from: 5, to: 75 } })
+    id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: curl[:id] })["id"]
+    evaluation = call(:get, "/api/fittings/#{id}")["evaluation"]
+    ending = evaluation["figure"]["ending"]
+    expect(ending).to include("bend_deg" => 75.0, "missing_deg" => 0.0)
+    expect(evaluation["figure"]["poses"]["end"]["arm_deg"]).to eq(ending["arm_deg"])
+    expect(evaluation["motion"]["ending"]).to eq("Turns back at 75° of knee bend, the arm at #{ending["arm_deg"].round}°.")
+  end
+end
+
+RSpec.describe "A session that has ended" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft) }
+
+  it "opens no door but the one for signing in" do
+    sign_in
+    expect(call(:get, "/auth/tablet")).to include("me" => account)
+    db[:account_active_session_keys].delete
+    answers = [[:get, "/auth/tablet", nil], [:post, "/auth/lock", {}], [:post, "/auth/pin", { password: Given::PASSWORD, pin: "2684" }],
+               [:post, "/auth/switch", { account_id: account, pin: "2684" }]]
+    answers.each do |method, path, body|
+      answered = call(method, path, body)
+      expect(answered["code"] || answered).to eq("sign_in_needed").or(eq({ "locked" => false, "me" => nil, "staff" => [] }))
+    end
+    expect(db[:account_pins].count).to eq(0)
+    sign_in
+    expect(call(:get, "/api/me")).to include("name" => "Maren Oldcastle")
+  end
+end
