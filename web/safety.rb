@@ -37,13 +37,16 @@ module Verglas
 
       # What keeps this client off this machine: cautions, and the maker's limits. {code => numbers for words}
       def bars(family, today = Date.today)
-        effect(family).bars.to_h { |name| [name, {}] }.merge(posture(family), maker_mass, maker_age(today))
+        effect(family).bars.to_h { |name| [name, {}] }.merge(posture(family), nothing_left(family), maker_mass, maker_age(today))
       end
 
       # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
 
       private
+
+      # Where a caution, a clinician and what was measured leave no range between them, nobody can be told how far to go.
+      def nothing_left(family) = envelope(family).contradictions.to_h { |motion| [:nothing_left, { motion: Formats::Words.say("motions.#{motion}").downcase }] }
 
       # A joint which the machine holds past what a caution or a clinician allows. What was measured lying is no such word.
       def posture(family)

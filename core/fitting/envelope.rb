@@ -41,6 +41,9 @@ module Verglas
         Envelope.new(spans.merge(given.spans) { |_, own, theirs| theirs.zip(own).map { |deg, figure| deg.nil? ? figure : deg } })
       end
 
+      # Motions for which two sources leave nothing between them.
+      def contradictions = spans.select { |_, (from, upto)| from && upto && from > upto }.keys
+
       # Whether an angle (degrees) lies within.
       def cover?(motion, deg)
         from, upto = self[motion]

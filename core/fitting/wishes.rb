@@ -20,6 +20,7 @@ module Verglas
       # An envelope as wishes.
       def self.within(envelope)
         from, upto = envelope[:knee_flexion]
+        from = upto if envelope.contradictions.include?(:knee_flexion) # nothing is left, and the machine is barred
         { knee_from_deg: from, knee_to_deg: upto }
       end
 

@@ -69,6 +69,12 @@ RSpec.describe "Cautions over HTTP" do
     expect(fitting["bars"]).to eq(["Sitting here bends the hip to about 90°, and a clinician or a caution allows 70°: another machine."])
   end
 
+  it "bars a machine where a clinician and a measure leave no range, and still opens the bench to say so" do
+    written("knee", side: "left", **cleared, degrees: knee(85, nil))
+    expect(fitting["bars"]).to eq(["What cautions, a clinician and what was measured allow leaves no range (knee bend): ask the clinician, and not on this machine until then."])
+    expect(accept(fitting)["code"]).to eq("barred")
+  end
+
   it "tells a client only what the cautions leave: no hold, no hard grip, no straight end, a load that needs no belt" do
     loft.rules.set("grip", "hard", by: account)
     written("blood_pressure")

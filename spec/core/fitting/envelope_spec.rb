@@ -30,6 +30,11 @@ RSpec.describe Verglas::Fitting::Envelope do
     expect(range.clamp(:hip_flexion, 130)).to eq(130)
   end
 
+  it "says where two sources leave nothing between them" do
+    expect((of(knee_flexion: [85, nil]) & of(knee_flexion: [nil, 80])).contradictions).to eq([:knee_flexion])
+    expect((of(knee_flexion: [80, nil]) & of(knee_flexion: [nil, 80])).contradictions).to be_empty
+  end
+
   it "knows no motion that is none" do
     expect { of(elbow_flexion: [0, 90]) }.to raise_error(Verglas::Invalid, /unknown motion/)
   end
