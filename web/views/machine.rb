@@ -43,7 +43,7 @@ module Verglas
         end
 
         def signs(machine)
-          Verglas::Fitting::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}") } }
+          Verglas::Fitting::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}"), never: Verglas::Fitting::Signs.never([sign]).any? } }
         end
 
         # How far it is taped: untaped (nothing can be told), partly, taped. A description stays as it is until it is taped again.

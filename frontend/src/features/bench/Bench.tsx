@@ -52,6 +52,8 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const asAdvised = advice
     ? sameMarks(advice.marks, bench.sheet.marks) && sameAids(advice.aids, bench.sheet.aids)
     : true;
+  // Seen beats computed: nothing looks right beside it.
+  const seenNever = machine.signs.filter(({ name, never }) => never && bench.sheet.signs.includes(name));
   const busy = accept.busy || bench.saving.kind === "conflict";
 
   return (
@@ -84,7 +86,13 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
           <Pacer pacer={pacer} />
         ) : (
           <>
-            <Verdict fitting={fitting} evaluation={evaluation} asAdvised={asAdvised} dispatch={dispatch} />
+            <Verdict
+              fitting={fitting}
+              evaluation={evaluation}
+              seenNever={seenNever.map(({ title }) => title)}
+              asAdvised={asAdvised}
+              dispatch={dispatch}
+            />
             <Picture
               machine={machine}
               evaluation={evaluation}
@@ -107,6 +115,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         evaluation={evaluation}
         writing={active === WRITE}
         barred={fitting.bars.length > 0}
+        unjudged={seenNever.length > 0}
         clientId={client.id}
         busy={busy}
         problem={refusal(accept.error)?.message ?? null}

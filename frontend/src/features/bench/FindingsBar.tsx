@@ -109,6 +109,8 @@ type Props = {
   writing: boolean;
   /** a caution or the maker's limits keep this client off: nothing can be accepted */
   barred: boolean;
+  /** something was seen with which nothing looks right */
+  unjudged: boolean;
   clientId: string;
   busy: boolean;
   problem: string | null;
@@ -123,6 +125,7 @@ export function FindingsBar({
   evaluation,
   writing,
   barred,
+  unjudged,
   clientId,
   busy,
   problem,
@@ -134,7 +137,7 @@ export function FindingsBar({
   const move = evaluation.findings.find((finding) => finding.move)?.move;
   return (
     <Area aria-label="Findings">
-      <FindingList findings={evaluation.findings} unjudged={barred} />
+      <FindingList findings={evaluation.findings} unjudged={barred || unjudged} />
       {evaluation.motion && !barred ? (
         <Motion>
           {evaluation.motion.ending} {evaluation.motion.creep} <More>{evaluation.motion.ratio}</More>

@@ -31,9 +31,16 @@ const marksIn = ({ machine, advice }: FittingPage, marks: Marks): string =>
     .map(({ name, label }) => `${name.toLowerCase()} ${marks[label]}`)
     .join(", ");
 
-type Props = { fitting: FittingPage; evaluation: Evaluation; asAdvised: boolean; dispatch: Dispatch<BenchEvent> };
+type Props = {
+  fitting: FittingPage;
+  evaluation: Evaluation;
+  /** signs with which nothing is accepted, as they are called */
+  seenNever: readonly string[];
+  asAdvised: boolean;
+  dispatch: Dispatch<BenchEvent>;
+};
 
-export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
+export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }: Props) {
   const { advice, station, client } = fitting;
   if (!advice) return null;
   // Barred is said first, and nothing green beside it.
@@ -61,9 +68,16 @@ export function Verdict({ fitting, evaluation, asAdvised, dispatch }: Props) {
   ].filter((line) => line !== null);
   return (
     <VerdictArea>
+      {seenNever.map((title) => (
+        <Notice key={title} tone="wrong">
+          <Strong>{title}.</Strong> It was seen, so nothing is accepted until it is gone.
+        </Notice>
+      ))}
       <VerdictLine>
         <Strong>{asAdvised ? advice.status_name : "Changed from the advised"}</Strong>
-        {evaluation.grade ? <BandName band={evaluation.grade} likely={evaluation.likely ?? false} /> : null}
+        {evaluation.grade && seenNever.length === 0 ? (
+          <BandName band={evaluation.grade} likely={evaluation.likely ?? false} />
+        ) : null}
         {asAdvised ? null : (
           <QuietButton onPress={() => dispatch({ type: "setAll", marks: advice.marks, aids: advice.aids })}>
             Back to the advised
