@@ -6,6 +6,8 @@ module Verglas
       # Everything that stands on a machine's page: facts, adjusters, lengths with who taped them, photographs, what its
       # accepted fittings used.
       module MachinePage
+        TRIALS = Recent.new(200)
+
         module_function
 
         def of(gym, row)
@@ -31,8 +33,11 @@ module Verglas
           taping = Web::Taping.new(row, exercise: exercise)
           { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"), mechanism: family.mechanism, side: family.side,
             lengths: family.constants.map { |name, constant| length(row, exercise, family.mechanism, name, constant, { **row[:constants].to_h, **part.fetch("constants", {}) }, names) },
-            adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, adjuster, shared && !exercise.nil?, names) }, **Taping.trial(taping) }
+            adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, adjuster, shared && !exercise.nil?, names) }, **trial(row, exercise, taping) }
         end
+
+        # How people would sit on it: a description stays as it is until it is taped again.
+        def trial(row, exercise, taping) = TRIALS.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Taping.trial(taping) }
 
         # An arm's angle counts another way on a bench.
         def how(name, mechanism) = Formats::Words.maybe("constants.#{name}.how_#{mechanism}") || say(name, :how)
@@ -75,7 +80,7 @@ module Verglas
         def parts(row) = Machines::Families.fetch(row[:family]).exercises
         def staff_names(gym, row) = gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(:id, :name)
         def say(name, part) = Formats::Words.say("constants.#{name}.#{part}")
-        private_class_method :facts, :copied_from, :exercise, :how, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
+        private_class_method :facts, :copied_from, :exercise, :trial, :how, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
       end
     end
   end
