@@ -39,7 +39,7 @@ module Verglas
         Store::Database.migrate(DB)
         require_relative "../demo/loader"
         Demo::Loader.new(DB).load unless DB[:gyms].first
-        Store::Writes.sweep(DB)
+        Store::Upkeep.now(DB)
       end
 
       def request_log

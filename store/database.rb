@@ -23,11 +23,18 @@ module Verglas
       def prepare(connection)
         connection.exec("SET TIME ZONE 'UTC'")
         connection.exec("SET statement_timeout = '10s'")
+        connection.exec("SET lock_timeout = '3s'")
       end
 
       def migrate(db)
         Sequel.extension :migration
         Sequel::Migrator.run(db, MIGRATIONS)
+      end
+
+      # Whether the database is as this code wants it.
+      def current?(db)
+        Sequel.extension :migration
+        Sequel::Migrator.is_current?(db, MIGRATIONS)
       end
     end
   end

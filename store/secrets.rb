@@ -1,34 +1,54 @@
 # frozen_string_literal: true
 
+require "openssl"
 require "sequel"
 require "sequel/plugins/column_encryption"
 
 module Verglas
   module Store
-    # Text that lies encrypted in the database (AES-256-GCM, by Sequel's own cryptor). The key is NOTES_KEY: 64 hexadecimal
-    # digits from the environment; bin/start makes one for the demo.
+    # Text that lies encrypted in the database (AES-256-GCM, by Sequel's own cryptor), under the newest of Keys.
     module Secrets
-      KEY_ID = 0
+      # Lengths are rounded up, so that a caution is not told by how long its name is.
       PADDING = 16
+      LOCK = Mutex.new
 
       module_function
 
       # purpose: what the text belongs to, so that one moved to another column cannot be read there.
       def lock(text, purpose) = text.empty? ? nil : cryptor(purpose).encrypt(text)
-      def open(cipher, purpose) = cipher ? cryptor(purpose).decrypt(cipher).force_encoding(Encoding::UTF_8) : ""
+
+      # A key that was added since is looked for once.
+      def open(cipher, purpose)
+        return "" unless cipher
+
+        begin
+          cryptor(purpose).decrypt(cipher)
+        rescue Sequel::Error
+          forget_keys
+          cryptor(purpose).decrypt(cipher)
+        end.force_encoding(Encoding::UTF_8)
+      end
+
+      def lock_json(data, purpose) = lock(JSON.generate(data), purpose)
+      def open_json(cipher, purpose, none) = cipher ? JSON.parse(Secrets.open(cipher, purpose)) : none
+
+      # For a question of equality: under the current key, or under every one that may still be in use.
+      def digest(text, purpose) = digests(text, purpose).first
+      def digests(text, purpose) = keys.digests(text, purpose)
+
+      # How a text begins that lies under the current key.
+      def current_prefix = cryptor(:any).current_key_prefix(0)
+
+      # The keys are read anew at the next question.
+      def forget_keys = LOCK.synchronize { @keys = @cryptors = nil }
+
+      def keys = LOCK.synchronize { @keys ||= Keys.read }
 
       def cryptor(purpose)
-        @cryptors ||= {}
-        @cryptors[purpose] ||= Sequel::Plugins::ColumnEncryption::Cryptor.new([[KEY_ID, key, purpose.to_s, PADDING]])
+        found = keys
+        LOCK.synchronize { (@cryptors ||= {})[purpose] ||= Sequel::Plugins::ColumnEncryption::Cryptor.new(found.for_cryptor(purpose, PADDING)) }
       end
-
-      def key
-        digits = ENV.fetch("NOTES_KEY")
-        raise ArgumentError, "NOTES_KEY wants 64 hexadecimal digits" unless digits.match?(/\A\h{64}\z/)
-
-        [digits].pack("H*")
-      end
-      private_class_method :cryptor, :key
+      private_class_method :cryptor
     end
   end
 end

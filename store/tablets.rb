@@ -13,11 +13,18 @@ module Verglas
         @db = db
       end
 
-      # A full sign-in also forgives wrong PINs.
-      def signed_in(tablet, account_id)
-        @db[:tablet_staff].insert_conflict(target: %i[tablet account_id], update: { signed_in_at: Sequel::CURRENT_TIMESTAMP }).insert(tablet: tablet, account_id: account_id)
-        @db[:account_pins].where(id: account_id).update(failures: 0)
+      # A full sign-in also forgives wrong PINs. before: the name which the tablet had; whoever signed in under it goes on under
+      # the new one, and the old one opens nothing.
+      def signed_in(tablet, account_id, before: nil)
+        @db.transaction do
+          @db[:tablet_staff].where(tablet: before).update(tablet: tablet) if before
+          @db[:tablet_staff].insert_conflict(target: %i[tablet account_id], update: { signed_in_at: Sequel::CURRENT_TIMESTAMP }).insert(tablet: tablet, account_id: account_id)
+          @db[:account_pins].where(id: account_id).update(failures: 0)
+        end
       end
+
+      # Whether this account signed in there before, whenever that was.
+      def known?(tablet, email) = @db[:tablet_staff].join(:accounts, id: :account_id).where(tablet: tablet, email: email).any?
 
       # {id, name, pin: whether one is kept} of those of the same gym who may take it over, by name.
       def staff(tablet, gym_of:)

@@ -1,13 +1,12 @@
 # frozen_string_literal: true
 
-require "digest"
-
 module Verglas
   module Store
     # Makes a write happen once: the first request under a key does it, and the same request again gets the same answer.
-    # Answers hold names and notes, so they lie encrypted. Runs the block in a transaction together with the key, so that either both stand or neither.
+    # Answers hold names and notes, so they lie encrypted, and of a request only a keyed digest. Runs the block in a transaction together with the key, so that either both stand or neither.
     class Writes
       KEPT_SECONDS = 24 * 60 * 60
+      SWEPT_AT_ONCE = 5000
 
       def initialize(db, account_id:)
         @db = db
@@ -15,30 +14,39 @@ module Verglas
       end
 
       # request: what makes two requests the same (method, path, body). The block answers [status, body].
-      def once(key, request)
-        digest = Digest::SHA256.hexdigest(request)
-        @db.transaction do
-          next replay(key, digest) unless claim(key, digest)
-
-          status, body = yield
-          row(key).update(status: status, body: Secrets.lock(body, :answer))
-          [status, body]
+      def once(key, request, &block)
+        done = ConstraintErrors.translate do
+          # Two that wait for one another are begun again once: the one that was chosen to give way finds the other done.
+          @db.transaction(retry_on: Sequel::SerializationFailure, num_retries: 1) { first_or_replay(key, Secrets.digests(request, :write), &block) }
         end
+        Upkeep.when_due(@db)
+        done
       end
 
-      # Forgets what is older than a day.
-      def self.sweep(db) = db[:writes].where { created_at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{KEPT_SECONDS} seconds'") }.delete
+      # Forgets what is older than a day, some thousands at a time.
+      def self.sweep(db)
+        old = db[:writes].where { created_at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{KEPT_SECONDS} seconds'") }
+        db[:writes].where(%i[account_id key] => old.order(:created_at).limit(SWEPT_AT_ONCE).select(:account_id, :key)).delete
+      end
 
       private
+
+      def first_or_replay(key, digests)
+        return replay(key, digests) unless claim(key, digests.first)
+
+        status, body = yield
+        row(key).update(status: status, body: Secrets.lock(body, :answer))
+        [status, body]
+      end
 
       # Waits for another transaction that holds the same key.
       def claim(key, digest)
         @db[:writes].insert_conflict.returning(:key).insert(account_id: @account_id, key: key, request_digest: digest).first
       end
 
-      def replay(key, digest)
+      def replay(key, digests)
         stored = row(key).first
-        raise Invalid.new(:key_used_for_another_request, path: "/Idempotency-Key") unless stored && stored[:request_digest] == digest
+        raise Invalid.new(:key_used_for_another_request, path: "/Idempotency-Key") unless stored && digests.include?(stored[:request_digest])
 
         [stored[:status], Secrets.open(stored[:body], :answer)]
       end

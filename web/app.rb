@@ -8,7 +8,7 @@ module Verglas
     # render; every error leaves through the one mapping at the end of this file.
     class App < Sinatra::Base
       set :show_exceptions, false
-      set :raise_errors, false
+      set :raise_errors, true # what is not answered here is answered by Faults
       set :dump_errors, false
       set :protection, false # Stack has it
       set :host_authorization, {}
@@ -50,11 +50,11 @@ module Verglas
         refuse_body(Invalid.new(%w[accepted stopped discarded taken_back].include?(e.current[:state]) ? :fitting_closed : :stale), current: current_state(e.current))
       end
 
-      # Ours: the kind of error and where, never what it says, which may hold somebody's name.
-      error do |e|
-        warn "#{e.class} at #{e.backtrace&.first(8)&.join(" < ")}"
-        status 500
-        refuse_body(Invalid.new(:internal))
+      # A query that is none.
+      error(Sinatra::BadRequest) do
+        content_type :json
+        status 400
+        refuse_body(Invalid.new(:not_json))
       end
     end
   end

@@ -7,16 +7,22 @@ module Verglas
     # What browsers are told of every answer: only our own scripts and styles, no frames, nothing kept of personal pages.
     class Headers
       NONCE = "verglas.nonce"
+      # What our pages never ask a browser for.
+      PERMISSIONS = %w[accelerometer camera display-capture geolocation gyroscope magnetometer microphone midi payment usb].map { |name| "#{name}=()" }.join(", ").freeze
+      ALWAYS = { "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer", "cross-origin-opener-policy" => "same-origin",
+                 "cross-origin-resource-policy" => "same-origin", "permissions-policy" => PERMISSIONS }.freeze
+      # Two years, over TLS only.
+      STRICT_TRANSPORT = { "strict-transport-security" => "max-age=63072000; includeSubDomains" }.freeze
 
-      def initialize(app)
+      def initialize(app, site)
         @app = app
+        @always = site.secure? ? { **ALWAYS, **STRICT_TRANSPORT } : ALWAYS
       end
 
       def call(env)
         nonce = env[NONCE] = SecureRandom.base64(16)
         status, headers, body = @app.call(env)
-        headers["x-content-type-options"] = "nosniff"
-        headers["referrer-policy"] = "no-referrer"
+        headers.update(@always)
         headers["content-security-policy"] = policy(nonce)
         headers["cache-control"] ||= "no-store"
         [status, headers, body]

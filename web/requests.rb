@@ -18,7 +18,10 @@ module Verglas
       attr_reader :input
 
       def parsed_body
-        raw_body.empty? ? {} : JSON.parse(raw_body).transform_keys(&:to_sym)
+        return {} if raw_body.empty?
+
+        body = JSON.parse(raw_body)
+        body.is_a?(Hash) ? body.transform_keys(&:to_sym) : refuse(:not_json)
       rescue JSON::ParserError
         raise Invalid, :not_json
       end

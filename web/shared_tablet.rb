@@ -22,11 +22,12 @@ module Verglas
         def session_row = active_sessions_ds.where(active_sessions_session_id_column => compute_hmac(session[session_id_session_key]))
       end
 
-      # Called after a full sign-in.
+      # Called after a full sign-in. The tablet gets a new name each time: one that somebody planted or copied before is worth
+      # nothing from then on.
       def remember_tablet(account_id)
-        tablet = tablet_id || SecureRandom.uuid
-        response.set_cookie(COOKIE, value: tablet, path: "/", httponly: true, same_site: :strict, max_age: COOKIE_SECONDS)
-        tablets.signed_in(tablet, account_id)
+        tablet = SecureRandom.uuid
+        response.set_cookie(cookie_name, value: tablet, path: "/", httponly: true, secure: site.secure?, same_site: :strict, max_age: COOKIE_SECONDS)
+        tablets.signed_in(tablet, account_id, before: tablet_id)
       end
 
       private
@@ -41,8 +42,10 @@ module Verglas
         request.post("switch") { done { switch(*request.params.values_at("account_id", "pin")) } }
       end
 
+      def site = env.fetch(Site::HERE)
+      def cookie_name = site.cookie(COOKIE)
       def tablets = Store::Tablets.new(rodauth.db)
-      def tablet_id = request.cookies[COOKIE].to_s[Store::Tablets::UUID]
+      def tablet_id = request.cookies[cookie_name].to_s[Store::Tablets::UUID]
 
       # Who may take it over, and whether it waits for a PIN.
       def tablet_state
@@ -51,11 +54,18 @@ module Verglas
         { locked: rodauth.tablet_locked?, me: rodauth.session_value, staff: tablet_id ? tablets.staff(tablet_id, gym_of: rodauth.session_value) : [] }
       end
 
-      # Asks the password again: whoever finds a tablet open must not be able to come back with a PIN of their own.
+      # Asks the password again: whoever finds a tablet open must not be able to come back with a PIN of their own, nor try
+      # passwords here.
       def keep_pin(password, pin)
+        refuse(:tablet_locked) if rodauth.tablet_locked?
+        id = rodauth.session_value
+        wait = guessing.again(id)
+        refuse(:too_many_passwords, wait: wait) if wait
         rodauth.account_from_session
         refuse(:sign_in_refused, "/password") unless rodauth.password_match?(password)
-        tablets.put_pin(rodauth.session_value, SignIn.password_hash(pin))
+        guessing.right_again(id)
+        Inputs::Pin.check!(pin)
+        tablets.put_pin(id, SignIn.password_hash(pin))
       end
 
       def switch(account_id, pin)
@@ -82,9 +92,10 @@ module Verglas
         JSON.generate(data)
       end
 
-      def refuse(code, path = "")
-        status, headers, body = Errors.response(Errors.status(Invalid.new(code)), Invalid.new(code, path: path))
-        request.halt([status, headers, body])
+      # wait: seconds after which the same may be asked again.
+      def refuse(code, path = "", wait: nil)
+        invalid = Invalid.new(code, path: path, **(wait ? { minutes: (wait / 60.0).ceil } : {}))
+        request.halt(Errors.response(Errors.status(invalid), invalid, wait ? { "retry-after" => wait.to_s } : {}))
       end
     end
   end

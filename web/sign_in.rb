@@ -6,17 +6,28 @@ require "rodauth"
 module Verglas
   module Web
     # Signing in and out, as JSON (Rodauth): POST /auth/login, /auth/logout. A session is known to the database, so that it
-    # can be revoked; it ends after two hours without a request and after twelve in any case. Ten wrong passwords lock the
-    # account for a quarter of an hour. Strict same-site cookies, the checked Origin and the JSON content type stand against
-    # requests from elsewhere: docs/decisions/0004-http.md
+    # can be revoked; it ends after two hours without a request and after twelve in any case. Whoever guesses is slowed down
+    # (Guessing), and learns nothing of which accounts there are: an e-mail that nobody has takes as long and is told in the
+    # same words. Strict same-site cookies, the checked Origin and the JSON content type stand against requests from elsewhere:
+    # docs/decisions/0004-http.md
     class SignIn < Roda
       # Cheap hashing for tests only, where accounts are made by the dozen.
       HASH_COST = ENV["APP_ENV"] == "test" ? { t_cost: 1, m_cost: 5 } : { t_cost: 2, m_cost: 16 }
-      MOST_FAILURES = 10
+      DOOR = "/auth/login"
 
       # What Rodauth calls its reasons, and what we say.
-      REFUSALS = { account_locked_out: :locked_out, inactive_session: :sign_in_needed, session_expired: :sign_in_needed,
-                   login_required: :sign_in_needed }.freeze
+      REFUSALS = { inactive_session: :sign_in_needed, session_expired: :sign_in_needed, login_required: :sign_in_needed }.freeze
+
+      # An e-mail that nobody has costs what a wrong password costs. For Rodauth's own object.
+      module Evenly
+        def account_from_login(login)
+          found = super
+          return found if found || scope.request.path_info != DOOR
+
+          ::Argon2::Password.verify_password(param(password_param), SignIn.nobodys_hash)
+          nil
+        end
+      end
 
       include SharedTablet
 
@@ -24,27 +35,29 @@ module Verglas
       plugin :cookies
       plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
       plugin :rodauth, json: :only do
-        enable :json, :login, :logout, :lockout, :active_sessions, :session_expiration, :argon2
+        enable :json, :login, :logout, :active_sessions, :session_expiration, :argon2
         prefix "/auth"
         domain "localhost" # only links in mails would use it, and none are sent
-        require_mail? false
         require_bcrypt? false
         password_hash_cost HASH_COST
         login_column :email
+        skip_status_checks? false
+        account_status_column :status_id
+        account_open_status_value Store::Staff::OPEN
+        # Nobody signs in with an account that is not open.
+        account_unverified_status_value Store::Staff::OPEN
         use_database_authentication_functions? false
-        max_invalid_logins MOST_FAILURES
-        set_deadline_values? true
-        account_lockouts_deadline_interval(minutes: 15)
-        unlock_account_request_route nil
-        unlock_account_route nil
         session_inactivity_deadline nil
         session_lifetime_deadline 12 * 60 * 60
         session_inactivity_timeout 2 * 60 * 60
         max_session_lifetime 12 * 60 * 60
         already_logged_in { nil }
-        after_login { scope.remember_tablet(account_id) }
+        after_login { scope.let_in(account_id) }
         login_param "email"
-        auth_class_eval { include SharedTablet::Session }
+        auth_class_eval do
+          include SharedTablet::Session
+          include Evenly
+        end
         normalize_login { |login| login.strip.downcase }
         hmac_secret { ENV.fetch("SESSION_SECRET") }
         set_error_reason { |reason| @refused_because = reason }
@@ -56,30 +69,55 @@ module Verglas
 
       route do |r|
         # An ended session opens no door but the one for signing in.
-        if r.path_info.start_with?("/api/", "/auth/") && r.path_info != "/auth/login"
+        if r.path_info.start_with?("/api/", "/auth/") && r.path_info != DOOR
           rodauth.check_active_session
           rodauth.check_session_expiration
         end
         env["rodauth"] = rodauth
         r.on("auth") do
           check(r)
+          slow_down if r.path_info == DOOR
           tablet_routes(r)
           r.rodauth
+          r.halt(Errors.response(404, Invalid.new(:not_found)))
         end
         nil
       end
+
+      # Called by Rodauth when a password was right.
+      def let_in(account_id)
+        guessing.signed_in(whose[:email], **whose.slice(:address, :familiar))
+        remember_tablet(account_id)
+      end
+
+      # What is stored of a password.
+      def self.password_hash(password) = ::Argon2::Password.new(**HASH_COST).create(password)
+
+      # A hash that no password has.
+      def self.nobodys_hash = @nobodys_hash ||= password_hash(SecureRandom.hex)
+
+      private
 
       # Rodauth takes what it gets: the contract is asked first.
       def check(request)
         RequestBody.read(request)
         Contract.shared.check_request!(request)
-      rescue Invalid => e
-        status, headers, body = Errors.response(Errors.status(e), e)
-        request.halt([status, headers, body])
       end
 
-      # What is stored of a password.
-      def self.password_hash(password) = ::Argon2::Password.new(**HASH_COST).create(password)
+      def slow_down
+        wait = guessing.sign_in(whose[:email], **whose.slice(:address, :familiar))
+        refuse(:too_many_passwords, wait: wait) if wait
+      end
+
+      # An e-mail, where it is tried from, and whether it signed in on this device before.
+      def whose
+        @whose ||= begin
+          email = request.params["email"].strip.downcase
+          { email: email, address: env["REMOTE_ADDR"], familiar: !tablet_id.nil? && tablets.known?(tablet_id, email) }
+        end
+      end
+
+      def guessing = @guessing ||= Guessing.new(rodauth.db)
     end
   end
 end

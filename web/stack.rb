@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "rack"
-require "rack/protection"
 require "rack/session"
 
 module Verglas
@@ -9,18 +8,29 @@ module Verglas
     # The whole application as one Rack app: outermost first. docs/decisions/0004-http.md
     module Stack
       ASSETS = File.join(ROOT, "frontend", "dist")
+      SESSION_COOKIE = "verglas_session"
       SESSION_SECONDS = 12 * 60 * 60
 
-      # log: where a line a request goes; nil for none.
-      def self.build(db, secret: ENV.fetch("SESSION_SECRET"), log: nil, limits: true)
+      CACHING = [["/assets", { "cache-control" => "public, max-age=31536000, immutable" }], ["/robots.txt", { "cache-control" => "public, max-age=3600" }]].freeze
+
+      # The session's cookie.
+      def self.session(site)
+        { key: site.cookie(SESSION_COOKIE), serialize_json: true, secure: site.secure?, path: "/", same_site: :strict, httponly: true, expire_after: SESSION_SECONDS }
+      end
+
+      # log: where a line a request goes; nil for none. site: how the server is reached.
+      def self.build(db, secret: ENV.fetch("SESSION_SECRET"), log: nil, limits: true, site: Site.new)
+        Throttle.count_in(db)
         Rack::Builder.new do
           use RequestLog, log if log
           use Rack::Deflater, include: %w[application/json text/html text/javascript text/css image/svg+xml]
-          use Headers
-          use Rack::Static, urls: ["/assets"], root: ASSETS, header_rules: [[:all, { "cache-control" => "public, max-age=31536000, immutable" }]]
-          use Rack::Static, urls: ["/robots.txt"], root: ASSETS, header_rules: [[:all, { "cache-control" => "public, max-age=3600" }]]
-          use Rack::Session::Cookie, key: "verglas", secret: secret, same_site: :strict, httponly: true, expire_after: SESSION_SECONDS
-          use Rack::Protection::HttpOrigin
+          use Headers, site
+          use Faults
+          use Refusals::OtherHost, site
+          use Health, db
+          use Rack::Static, urls: ["/assets", "/robots.txt"], root: ASSETS, header_rules: CACHING
+          use Rack::Session::Cookie, secrets: secret, **Stack.session(site)
+          use Refusals::OtherOrigin
           use Rack::Attack if limits
           use SignIn
           run App.new(db)

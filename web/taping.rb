@@ -61,7 +61,10 @@ module Verglas
         @description[:adjusters].any? { |adjuster| adjuster["label"] == label } ? nil : raise(Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label))
       end
 
-      def own(part) = part ? @description[:exercises].fetch(part)["adjusters"] : @description[:adjusters]
+      def own(part) = part ? exercises.fetch(part)["adjusters"] : @description[:adjusters]
+
+      # By name; raises Invalid for one that is not done here.
+      def exercises = @description[:exercises].tap { |known| raise Invalid.new(:not_allowed, path: "/exercise") unless exercise.nil? || known.key?(exercise) }
       def adjuster(label) = own(home_of_adjuster(label)).find { |one| one["label"] == label }
 
       def with_travel(adjuster, travel)

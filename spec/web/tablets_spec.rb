@@ -32,9 +32,9 @@ RSpec.describe "Shared tablets" do
 
   it "is not opened by a cookie from before it was locked" do
     both_sign_in
-    before = rack_mock_session.cookie_jar["verglas"]
+    before = rack_mock_session.cookie_jar["verglas_session"]
     call(:post, "/auth/lock", {})
-    set_cookie("verglas=#{Rack::Utils.escape(before)}")
+    set_cookie("verglas_session=#{Rack::Utils.escape(before)}")
     expect(call(:get, "/api/floor")["code"]).to eq("tablet_locked")
   end
 

@@ -20,6 +20,11 @@ module Verglas
           facts
         end
 
+        # What a machine is called.
+        def name(text)
+          text.strip.gsub(/\s+/, " ").tap { |name| raise Invalid.new(:blank, path: "/name") if name.empty? }
+        end
+
         # A description's adjusters and exercises, for a family. before: the description they take the place of; an adjuster of
         # the same name and marks keeps its travel, another has to be taped anew.
         def adjusters(input, family, before: {})

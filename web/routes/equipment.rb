@@ -10,7 +10,7 @@ module Verglas
 
           app.put("/api/equipment") do
             write_once do
-              gym.equipment.replace(Store::Tables::Equipment::KINDS.to_h { |kind| [kind, input[kind.to_sym]] })
+              gym.equipment.replace(Inputs::Equipment.sizes(input))
               gym.equipment.sizes
             end
           end
@@ -19,8 +19,7 @@ module Verglas
 
           app.put("/api/plates") do
             write_once do
-              kilograms = input[:plates].to_h { |plate| [Loading::Units.kg(plate["mass"], plate["unit"].to_sym).round(3), plate["pairs"]] }
-              raise Invalid.new(:mass_repeated, path: "/plates") unless kilograms.size == input[:plates].size
+              kilograms = Inputs::Equipment.plates(input[:plates])
 
               gym.equipment.replace_plates(kilograms)
               { plates: plates }

@@ -92,7 +92,7 @@ module Verglas
             taped = row[:taped].to_h.transform_values { |one| one.merge("copied" => true) }
             facts = row.slice(*Store::Tables::Machines::FACTS - %i[name code state state_note])
             parts = { constants: row[:constants].to_h, adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h }
-            gym.machines.insert(family: row[:family], name: input[:name].strip, description: { **parts, taped: taped }, by: staff[:id], copied_from: row[:id], **facts)
+            gym.machines.insert(family: row[:family], name: Inputs::Machine.name(input[:name]), description: { **parts, taped: taped }, by: staff[:id], copied_from: row[:id], **facts)
           end
         end
       end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    # The one place where what went wrong below becomes an answer: an Error of ours, whatever it was. The log gets the kind of
+    # error and where, never what it says, which may hold somebody's name or a driver's words about our tables.
+    class Faults
+      RETRY_SECONDS = 3
+      AWAY = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout].freeze
+      # Nothing was written, and the same request again may well succeed.
+      BUSY = [Sequel::DatabaseLockTimeout, Sequel::SerializationFailure].freeze
+
+      def initialize(app)
+        @app = app
+      end
+
+      def call(env)
+        @app.call(env)
+      rescue StandardError, SystemStackError, NoMemoryError => e
+        answer(e)
+      end
+
+      private
+
+      def answer(error)
+        case error
+        when Invalid then Errors.response(Errors.status(error), error)
+        when *AWAY then later(error, :database_away)
+        when *BUSY then later(error, :busy)
+        else too_long?(error) ? later(error, :busy) : fault(error)
+        end
+      end
+
+      def too_long?(error) = error.is_a?(Sequel::DatabaseError) && error.wrapped_exception.is_a?(PG::QueryCanceled)
+
+      def later(error, code)
+        tell(error)
+        Errors.response(503, Invalid.new(code), "retry-after" => RETRY_SECONDS.to_s)
+      end
+
+      def fault(error)
+        return Errors.response(400, Invalid.new(:not_json)) if unreadable?(error)
+
+        tell(error)
+        Errors.response(500, Invalid.new(:internal))
+      end
+
+      # What Rack says of a request which it cannot read: forms, queries, cookies that are none.
+      def unreadable?(error) = error.is_a?(Rack::BadRequest)
+
+      def tell(error) = warn("#{error.class} at #{error.backtrace.to_a.first(8).map { |line| line.delete_prefix("#{ROOT}/") }.join(" < ")}")
+    end
+  end
+end

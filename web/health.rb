@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    # For whoever watches over the server: /healthz, whether the process answers; /readyz, whether the database does and is as
+    # this code wants it.
+    class Health
+      def initialize(app, db)
+        @app = app
+        @db = db
+      end
+
+      def call(env)
+        return @app.call(env) unless %w[GET HEAD].include?(env["REQUEST_METHOD"])
+
+        case env["PATH_INFO"]
+        when "/healthz" then said(200, ok: true)
+        when "/readyz" then readiness
+        else @app.call(env)
+        end
+      end
+
+      private
+
+      def readiness
+        current = Store::Database.current?(@db)
+        said(current ? 200 : 503, ok: current, database: true, migrations: current)
+      rescue Sequel::Error
+        said(503, ok: false, database: false, migrations: false)
+      end
+
+      def said(status, **what) = [status, { "content-type" => "application/json" }, [JSON.generate(what)]]
+    end
+  end
+end
