@@ -48,7 +48,7 @@ module Verglas
         yield
       rescue Sequel::ConstraintViolation => e
         name = e.wrapped_exception.result&.error_field(PG::PG_DIAG_CONSTRAINT_NAME)
-        code, path = TABLE.fetch(name.to_s.to_sym, [:not_kept, ""])
+        code, path = TABLE.fetch(name.to_s.to_sym) { [:not_kept, ""].tap { warn("a value was refused by #{name || e.class}") } }
         raise Invalid.new(code, path: path)
       rescue Sequel::DatabaseError => e
         raise unless VALUES.any? { |kind| e.wrapped_exception.is_a?(kind) }

@@ -21,6 +21,23 @@ module Verglas
       def equipment = Tables::Equipment.new(self)
       def queues = Tables::Queues.new(self)
       def row = db[:gyms].first(id: id)
+
+      # Versions of what has no row of its own to carry one.
+      def versions = db[:gyms].where(id: id).first.slice(:equipment_version, :plates_version, :rules_version).transform_keys { |name| name.to_s.delete_suffix("_version").to_sym }
+
+      # Lets the block change a part of what the gym holds (:equipment, :plates, :rules), over the version which the writer saw;
+      # raises Stale with which part it is otherwise. Who writes at the same time waits for the end of it.
+      def revise(part, version:)
+        column = :"#{part}_version"
+        db.transaction do
+          raise Stale, { gym: part } unless db[:gyms].where(:id => id, column => version).update(column => Sequel[column] + 1) == 1
+
+          yield
+        end
+      end
+
+      # Until the transaction ends nobody changes the gym's rules or what it owns.
+      def hold = db[:gyms].where(id: id).for_share.get(:id)
     end
   end
 end

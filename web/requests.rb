@@ -47,10 +47,16 @@ module Verglas
       def current_state(row)
         return Views::Fitting.state(row, by: db[:accounts].where(id: row[:updated_by]).get(:name)) if row.key?(:marks)
 
+        return current_of_gym(row[:gym]) if row.key?(:gym)
+        return Views::Rules.of_client(gym, client_row(row[:rules_of])) if row.key?(:rules_of)
         return Views::Cautions.one(row) if row.key?(:caution)
         return Views::Queue.of(gym, machine_row(row[:machine_id]), row[:exercise]) if row.key?(:queue)
 
         row.key?(:family) ? Views::Machine.summary(row).merge(version: row[:version]) : Views::Client.summary(row)
+      end
+
+      def current_of_gym(part)
+        { equipment: -> { Views::Equipment.cushions(gym) }, plates: -> { Views::Equipment.plates(gym) }, rules: -> { Views::Rules.of_gym(gym) } }.fetch(part).call
       end
 
       def client_row(id) = found(gym.clients.find(id))

@@ -27,7 +27,7 @@ module Verglas
       def cautions = @cautions ||= rows.map { |row| Inputs::Caution.value(row) }
 
       # {limit => degrees} that were measured.
-      def measured = (@client[:limits] || {}).to_h.to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
+      def measured = @client[:limits].to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
 
       # How far each joint may move on a family: cautions, clinicians and what was measured together.
       def envelope(family) = effect(family).envelope & Fitting::Limits.envelope(measured)

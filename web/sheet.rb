@@ -5,7 +5,7 @@ module Verglas
     # What a fitting holds: marks, cushions and pads, load, signs, note, what was seen by eye, the step at hand. From a request to the store's
     # fields, from a row to what is shown, and what a new one begins with.
     module Sheet
-      FIELDS = [*Store::Tables::Fittings::JSON, *Store::Tables::Fittings::PLAIN, *Store::Tables::Fittings::SECRET, *Store::Tables::Fittings::SECRET_JSON].freeze
+      FIELDS = Store::Tables::Fittings::SHEET
       NO_FLOW = { "at" => nil, "done" => {}, "skipped" => {} }.freeze
       NO_WORK = { "load_kg" => nil, "left_kg" => nil, "right_kg" => nil, "repetitions" => nil, "sets" => nil, "last" => nil, "felt" => nil, "felt_side" => nil,
                   "belt" => nil }.freeze
@@ -24,20 +24,16 @@ module Verglas
       end
 
       def of_row(row)
-        secrets = Store::Tables::Fittings::SECRET.to_h { |name| [name, Store::Secrets.open(row[:"#{name}_cipher"], name)] }
-        { marks: row[:marks].to_h, aids: Inputs::Aids.of(row[:aids].to_h), load: row[:load], signs: row[:signs].to_a, knee_off_mm: row[:knee_off_mm]&.to_f,
-          roller_seen: row[:roller_seen], flow: flow(row), work: { **NO_WORK, **row[:work].to_h },
-          trail: row[:trail].to_a, creep: row[:creep].to_h, **secrets }
+        { **row.slice(:load, :signs, :trail, :note, :cue, :reason, :roller_seen), marks: row[:marks].to_h, aids: Inputs::Aids.of(row[:aids].to_h), knee_off_mm: row[:knee_off_mm]&.to_f,
+                                                                                  flow: row[:flow] || NO_FLOW, work: { **NO_WORK, **row[:work] }, creep: row[:creep].to_h }
       end
-
-      def flow(row) = row[:flow_cipher] ? JSON.parse(Store::Secrets.open(row[:flow_cipher], :flow)) : NO_FLOW
 
       # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat as the
       # station's other exercise has it.
       def at_opening(bench, last:, sibling:)
         advised = { marks: bench.advice.marks, aids: bench.advised_aids }
         kept = last && { marks: repaired(bench, last[:marks].to_h), aids: Inputs::Aids.of(last[:aids].to_h), **carried(bench, last),
-                         cue: Store::Secrets.open(last[:cue_cipher], :cue) }
+                         cue: last[:cue] }
         sheet = kept || advised
         sibling ? sheet.merge(marks: repaired(bench, sheet[:marks].merge(sibling[:marks].to_h.slice(*bench.shared)))) : sheet
       end
@@ -52,7 +48,7 @@ module Verglas
 
       # The load goes on from where it was, unless a clinician allows less now; how it went is asked anew.
       def carried(bench, last)
-        work = last[:work].to_h
+        work = last[:work]
         counts = work.slice("repetitions", "sets")
         return { load: "", work: counts } if bench.overloaded?(work)
 

@@ -43,12 +43,17 @@ module LargeGym
       end
     end
 
+    # What tells namesakes apart lies encrypted: so these are made here, not in the database.
     def people(count)
-      @db.run(<<~SQL)
-        INSERT INTO clients (gym_id, name, detail, sex)
-        SELECT '#{@gym}', initcap((ARRAY['tal','bot','var','hol','mes','ork','bran','achter','quill','fair'])[1 + n % 10] || (ARRAY['wea','ther','pel','brook','ark','wright','low'])[1 + n % 7] || n),
-               'number ' || n, (ARRAY['man','woman',NULL])[1 + n % 3] FROM generate_series(1, #{count}) n
-      SQL
+      firsts = %w[Tal Bot Var Hol Mes Ork Bran Achter Quill Fair]
+      lasts = %w[wea ther pel brook ark wright low]
+      rows = Array.new(count) do |n|
+        detail = "number #{n}"
+        [@gym, "#{firsts[n % 10]}#{lasts[n % 7]}#{n}", ["man", "woman", nil][n % 3], Verglas::Store::Secrets.lock(detail, :detail),
+         Verglas::Store::Secrets.digest("#{@gym}:#{detail}", :detail)]
+      end
+      @db[:clients].import(%i[gym_id name sex detail_cipher detail_digest], rows, slice: 5000)
+      @db.run("ANALYZE clients") # else each foreign key is looked up row by row
       { stature: [1500, 450], seat_to_kneecap: [520, 130], floor_to_knee_top: [450, 120] }.each do |name, (least, span)|
         @db.run(<<~SQL)
           INSERT INTO readings (client_id, gym_id, observation, value_mm, unit, taken_by, taken_at)
@@ -58,24 +63,41 @@ module LargeGym
       end
     end
 
-    # Each a copy of one accepted fitting's sheet, with the head of its record (grade, wishes), since nobody lists more of it, for a client and a machine of the same family drawn at random.
+    # Each a copy of one accepted fitting's sheet, with the head of its record (grade, wishes), since nobody lists more of it, for a
+    # client and a machine of the same family drawn at random.
     def fittings(count)
+      heads
       <<~SQL
         WITH kinds AS (
-          SELECT DISTINCT ON (theirs.id) theirs.id AS machine_id, f.exercise, f.marks,
-                 json_build_object('grade', f.result->'grade', 'findings', '[]'::json) AS result, json_build_object('wishes', f.computed_from->'wishes') AS computed_from
-          FROM fittings f JOIN machines m ON m.id = f.machine_id JOIN machines theirs ON theirs.name = m.name AND theirs.gym_id = '#{@gym}'
-          WHERE f.gym_id = '#{@like}' AND f.state = 'accepted' ORDER BY theirs.id, f.exercise
-        ), numbered AS (SELECT *, row_number() OVER () - 1 AS number, count(*) OVER () AS of FROM kinds),
-        people AS (SELECT id, row_number() OVER () - 1 AS number FROM clients WHERE gym_id = '#{@gym}'),
-        wanted AS (SELECT n, floor(random() * (SELECT count(*) FROM people))::bigint AS person FROM generate_series(1, #{count}) n)
-        INSERT INTO fittings (gym_id, client_id, machine_id, exercise, description_number, state, marks, result, computed_from, created_by, updated_by, accepted_by, accepted_at, updated_at, touched,
-                              knee_off_mm, roller_seen)
-        SELECT '#{@gym}', people.id, numbered.machine_id, numbered.exercise, 1, 'accepted', numbered.marks, numbered.result, numbered.computed_from, #{@account}, #{@account}, #{@account}, at, at, true,
-               CASE WHEN n % 3 = 0 THEN 0 END, n % 3 = 0
-        FROM wanted JOIN people ON people.number = wanted.person JOIN numbered ON numbered.number = wanted.n % numbered.of,
+          SELECT DISTINCT ON (theirs.id) theirs.id AS machine_id, f.exercise, f.marks, heads.grade, heads.result, heads.computed_from, f.contact_above_ankle_mm
+          FROM fittings f JOIN large_gym_heads heads ON heads.id = f.id JOIN machines m ON m.id = f.machine_id
+               JOIN machines theirs ON theirs.name = m.name AND theirs.gym_id = '#{@gym}'
+          WHERE f.gym_id = '#{@like}' ORDER BY theirs.id, f.exercise
+        ), numbered AS MATERIALIZED (SELECT *, row_number() OVER () - 1 AS number FROM kinds),
+        people AS MATERIALIZED (SELECT id, row_number() OVER () - 1 AS number FROM clients WHERE gym_id = '#{@gym}'),
+        wanted AS MATERIALIZED (SELECT n, floor(random() * (SELECT count(*) FROM people))::bigint AS person FROM generate_series(1, #{count}) n)
+        INSERT INTO fittings (gym_id, client_id, machine_id, exercise, description_number, state, marks, grade, result_cipher, computed_from_cipher, contact_above_ankle_mm,
+                              created_by, updated_by, accepted_by, accepted_at, updated_at, touched, knee_off_mm, roller_seen)
+        SELECT '#{@gym}', people.id, numbered.machine_id, numbered.exercise, 1, 'accepted', numbered.marks, numbered.grade, numbered.result, numbered.computed_from, numbered.contact_above_ankle_mm,
+               #{@account}, #{@account}, #{@account}, at, at, true, CASE WHEN n % 3 = 0 THEN 0 END, n % 3 = 0
+        FROM wanted JOIN people ON people.number = wanted.person JOIN numbered ON numbered.number = wanted.n % (SELECT count(*) FROM numbered),
              LATERAL (SELECT now() - interval '1000 days' * random() AS at) times
       SQL
+    end
+
+    # The head of each accepted record of the other gym, encrypted anew.
+    def heads
+      @db.create_table!(:large_gym_heads, temp: true) do
+        uuid :id
+        text :grade
+        text :result
+        text :computed_from
+      end
+      Verglas::Store::Sealed.open_all(:fittings, @db[:fittings].where(gym_id: @like, state: "accepted").all).each do |row|
+        short = Verglas::Store::Sealed.columns(:fittings, { result: { grade: row[:grade], findings: [] }, computed_from: row[:computed_from].slice("wishes") })
+        @db[:large_gym_heads].insert(id: row[:id], grade: row[:grade], result: short[:result_cipher], computed_from: short[:computed_from_cipher])
+      end
+      @db.run("ANALYZE large_gym_heads")
     end
   end
 end

@@ -132,7 +132,7 @@ RSpec.describe "Bad input" do
       expect_refused(:post, "/api/machines/#{here[:id]}/copy", { name: here[:name] }, code: "machine_name_taken", at: "/name")
       [nil, 5, "short"].each { |jpeg| expect_refused(:put, "/api/machines/#{here[:id]}/photographs", { adjuster: "", jpeg_base64: jpeg }, at: "/jpeg_base64") }
       expect_refused(:put, "/api/equipment", { cushion_back: [20] })
-      [["thick"], [0], [201], 20, [20, 20]].each { |sizes| expect_refused(:put, "/api/equipment", { cushion_back: sizes, cushion_seat: [], hip_pad: [] }) }
+      [["thick"], [0], [201], 20, [20, 20]].each { |sizes| expect_refused(:put, "/api/equipment", { cushion_back: sizes, cushion_seat: [], hip_pad: [], version: 1 }) }
     end
 
     it "routes know no machine by another's id or by none" do
@@ -199,12 +199,12 @@ RSpec.describe "Bad input" do
 
   it "refuses plates that are none, and a list of who comes next that is none" do
     [nil, {}, [5], [{ mass: 20 }], [{ mass: 0, unit: "kg", pairs: 1 }], [{ mass: 20, unit: "kg", pairs: 0 }], [{ mass: 20, unit: "kg", pairs: 1 }, { mass: 20, unit: "kg", pairs: 2 }]]
-      .each { |plates| expect_refused(:put, "/api/plates", { plates: plates }) }
+      .each { |plates| expect_refused(:put, "/api/plates", { plates: plates, version: 1 }) }
     [nil, "x", [5], ["x"], [SecureRandom.uuid] * 2, Array.new(13) do
       SecureRandom.uuid
     end].each { |clients| expect_refused(:put, "/api/machines/#{here[:id]}/queue", { clients: clients, version: 0 }) }
     expect_refused(:put, "/api/machines/#{here[:id]}/queue", { clients: [] })
-    [nil, "yes", 1].each { |stricter| expect_refused(:put, "/api/gym/cautions/back", { stricter: stricter }) }
+    [nil, "yes", 1].each { |stricter| expect_refused(:put, "/api/gym/cautions/back", { stricter: stricter, version: 1 }) }
   end
 
   it "refuses a PIN that is none, and a tablet taken over by nobody" do
@@ -221,11 +221,11 @@ RSpec.describe "Bad input" do
 
   it "refuses a search that is no text or too long" do
     [nil, 5, "x" * 81].each { |text| expect_refused(:post, "/api/clients/search", { text: text }, at: "/text") }
-    [["a"], "a", %w[a b c d], ["a", "b", "not an id"]].each { |after| expect_refused(:post, "/api/clients/search", { text: "", after: after }) }
+    [["a"], "a", %w[a b c], ["a", "not an id"]].each { |after| expect_refused(:post, "/api/clients/search", { text: "", after: after }) }
   end
 
   it "does not choke on a page mark that is no client" do
-    call(:post, "/api/clients/search", { text: "", after: ["a", "", "not an id"] })
+    call(:post, "/api/clients/search", { text: "", after: ["a", "not an id"] })
     expect(status).to eq(422)
   end
 

@@ -39,7 +39,7 @@ RSpec.describe "Clients over HTTP" do
     expect(status).to eq(200)
     stale = call(:patch, "/api/clients/#{row[:id]}", { version: 1, detail: "rows" })
     expect([status, stale["code"], stale["current"]["detail"]]).to eq([409, "stale", "swims"])
-    expect(db[:clients].get(:detail)).to eq("swims")
+    expect(loft.clients.find(db[:clients].get(:id))[:detail]).to eq("swims")
   end
 
   it "refuses a date of birth to come and one that no calendar has" do

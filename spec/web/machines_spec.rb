@@ -250,8 +250,8 @@ RSpec.describe "Machines over HTTP" do
   end
 
   it "keeps the sizes of cushions and pads that the gym owns" do
-    call(:put, "/api/equipment", { cushion_back: [40, 20], cushion_seat: [], hip_pad: [45.5] })
-    expect(call(:get, "/api/equipment")).to eq({ "cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [45.5] })
-    expect(call(:put, "/api/equipment", { cushion_back: [0], cushion_seat: [], hip_pad: [] })).to include("path" => "/cushion_back/0")
+    call(:put, "/api/equipment", { cushion_back: [40, 20], cushion_seat: [], hip_pad: [45.5], version: 1 })
+    expect(call(:get, "/api/equipment")).to eq({ "cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [45.5], "version" => 2 })
+    expect(call(:put, "/api/equipment", { cushion_back: [0], cushion_seat: [], hip_pad: [], version: 2 })).to include("path" => "/cushion_back/0")
   end
 end

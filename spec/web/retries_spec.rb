@@ -52,14 +52,14 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
     expect_once(:post, "#{path}/set-up", {})
     expect_once(:put, "/api/machines/#{here[:id]}/queue", { clients: [person[:id]], version: 0 })
     expect_once(:put, "/api/clients/#{person[:id]}/limits/ankle", { reading: 9, version: loft.clients.find(person[:id])[:version] })
-    expect_once(:put, "/api/plates", { plates: [{ mass: 20, unit: "kg", pairs: 2 }] })
-    expect_once(:put, "/api/gym/cautions/back", { stricter: true })
+    expect_once(:put, "/api/plates", { plates: [{ mass: 20, unit: "kg", pairs: 2 }], version: 1 })
+    expect_once(:put, "/api/gym/cautions/back", { stricter: true, version: 1 })
   end
 
   it "refuses a key that was used for another request" do
     key = SecureRandom.uuid
-    call(:put, "/api/gym/cautions/back", { stricter: true }, key: key)
-    expect(call(:put, "/api/gym/cautions/back", { stricter: false }, key: key)["code"]).to eq("key_used_for_another_request")
+    call(:put, "/api/gym/cautions/back", { stricter: true, version: 1 }, key: key)
+    expect(call(:put, "/api/gym/cautions/back", { stricter: false, version: 2 }, key: key)["code"]).to eq("key_used_for_another_request")
     expect(db[:gym_cautions].count).to eq(1)
   end
 

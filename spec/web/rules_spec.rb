@@ -30,7 +30,7 @@ RSpec.describe "House rules over HTTP" do
     expect(changes).to include("asked" => 1, "of" => 1)
     expect(changes["lines"].first["before"]).to include({ "label" => "roller", "name" => "Roller", "mark" => "C" })
     expect(chosen("extension_roller")).to eq("just_above")
-    call(:put, "/api/rules/extension_roller", { school: "hand_above" })
+    call(:put, "/api/rules/extension_roller", { school: "hand_above", version: 1 })
     expect(chosen("extension_roller")).to eq("hand_above")
     advised = fitting["advice"]
     expect(advised["marks"]["roller"]).to eq("A")
@@ -43,7 +43,7 @@ RSpec.describe "House rules over HTTP" do
 
   it "lets an instructor choose otherwise for one client, with why, and go back" do
     other = client(loft, account, name: "Other", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541)
-    shown = call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: "just_short", reason: "Snaps it otherwise." })
+    shown = call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: "just_short", reason: "Snaps it otherwise.", version: 1 })
     own = shown["questions"].find { |question| question["name"] == "extension_end" }
     expect(own).to include("chosen" => "just_short", "gym" => "fully_straight", "reason" => "Snaps it otherwise.", "by" => "Maren Oldcastle")
     expect(call(:get, "/api/clients/#{person[:id]}")["own_rules"]).to eq(["End of an extension: just short"])
@@ -51,23 +51,23 @@ RSpec.describe "House rules over HTTP" do
     expect(start.call(fitting)).to end_with("Stop 5° short of straight.")
     theirs = call(:post, "/api/fittings", { client_id: other[:id], machine_id: here[:id] })["id"]
     expect(start.call(call(:get, "/api/fittings/#{theirs}"))).not_to include("short of straight")
-    call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: nil })
+    call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: nil, version: 2 })
     expect(start.call(fitting)).not_to include("short of straight")
   end
 
   it "does not count a client who has a school of their own among those whom the gym's choice changes" do
     call(:post, "/api/fittings/#{fitting["id"]}/acceptance", { marks: fitting["marks"], version: 1 })
-    call(:put, "/api/clients/#{person[:id]}/rules/extension_roller", { school: "just_above", reason: "Scar." })
+    call(:put, "/api/clients/#{person[:id]}/rules/extension_roller", { school: "just_above", reason: "Scar.", version: 1 })
     expect(call(:post, "/api/rules/extension_roller/changes", { school: "hand_above" })["lines"]).to be_empty
   end
 
   it "refuses what is no question, no school, or another gym's client" do
-    expect(call(:put, "/api/rules/lamp", { school: "on" })).to include("code" => "unknown_question")
-    expect(call(:put, "/api/rules/belt", { school: "never" })).to include("code" => "not_allowed", "path" => "/school")
-    [nil, 5, "x" * 41].each { |school| expect(call(:put, "/api/rules/belt", { school: school })).to include("path" => "/school") }
-    expect(call(:put, "/api/clients/#{person[:id]}/rules/belt", { school: "always", reason: "x" * 201 })).to include("path" => "/reason")
+    expect(call(:put, "/api/rules/lamp", { school: "on", version: 1 })).to include("code" => "unknown_question")
+    expect(call(:put, "/api/rules/belt", { school: "never", version: 1 })).to include("code" => "not_allowed", "path" => "/school")
+    [nil, 5, "x" * 41].each { |school| expect(call(:put, "/api/rules/belt", { school: school, version: 1 })).to include("path" => "/school") }
+    expect(call(:put, "/api/clients/#{person[:id]}/rules/belt", { school: "always", reason: "x" * 201, version: 1 })).to include("path" => "/reason")
     stranger = client(gym("The Sail Shed"), account, name: "Stranger")
-    expect(call(:put, "/api/clients/#{stranger[:id]}/rules/belt", { school: "always" })).to include("code" => "not_found")
+    expect(call(:put, "/api/clients/#{stranger[:id]}/rules/belt", { school: "always", version: 1 })).to include("code" => "not_found")
     expect(db[:gym_rules].count + db[:client_rules].count).to eq(0)
   end
 
@@ -108,7 +108,7 @@ RSpec.describe "House rules over HTTP" do
       it "#{question}: #{school}" do
         row = { here: here, curl: curl, sliding: sliding }.fetch(on)
         expect(look.call(page_on(row))).to eq(before)
-        call(:put, "/api/rules/#{question}", { school: school })
+        call(:put, "/api/rules/#{question}", { school: school, version: loft.versions[:rules] })
         expect(look.call(page_on(row))).to eq(after)
       end
     end
@@ -119,13 +119,13 @@ RSpec.describe "House rules over HTTP" do
   end
 
   it "is stricter with a caution where the gym says so: nobody with it is fitted until a clinician cleared it" do
-    expect(call(:put, "/api/gym/cautions/back", { stricter: true })["cautions"].find { |caution| caution["name"] == "back" }["stricter"]).to be(true)
+    expect(call(:put, "/api/gym/cautions/back", { stricter: true, version: loft.versions[:rules] })["cautions"].find { |caution| caution["name"] == "back" }["stricter"]).to be(true)
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil })
     id = fitting["id"]
     expect(fitting["bars"]).to eq(["Back pain or disc: this gym fits nobody with it until a clinician has cleared it."])
     expect(call(:post, "/api/fittings/#{id}/acceptance", { marks: fitting["marks"], version: 1 })["code"]).to eq("barred")
-    call(:put, "/api/gym/cautions/back", { stricter: false })
+    call(:put, "/api/gym/cautions/back", { stricter: false, version: loft.versions[:rules] })
     expect(fitting["bars"]).to be_empty
-    expect(call(:put, "/api/gym/cautions/knees", { stricter: true })).to include("code" => "unknown_caution")
+    expect(call(:put, "/api/gym/cautions/knees", { stricter: true, version: 1 })).to include("code" => "unknown_caution")
   end
 end

@@ -50,7 +50,7 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
     it "learns nothing from a fitting on which such a sign stood" do
       accept(id, knee_off_mm: 0, roller_seen: true)
       expect(shown["learned"].size).to eq(1)
-      db[:fittings].where(id: id).update(signs: Sequel.pg_json(["pad_on_kneecap"]))
+      db[:fittings].where(id: id).update(Verglas::Store::Sealed.columns(:fittings, { signs: ["pad_on_kneecap"] }))
       Verglas::Web::Inputs::CheckedFittings::RECENT.instance_variable_get(:@results).clear
       expect(accept(opened)["state"]).to eq("accepted")
       db[:fittings].exclude(id: id).delete

@@ -78,7 +78,7 @@ RSpec.describe "Whole fittings over HTTP" do
       load_here({ kind: "stack", unit: "lb", masses: [10, 20, 30], ratio: 0.5 })
       found = call(:post, "#{path}/loads", { wanted_kg: 9.07 })
       expect([found["load"]["text"], found["felt"]]).to eq(["20 lb", "Felt as about 10 lb behind the lever."])
-      call(:put, "/api/plates", { plates: [{ mass: 20, unit: "kg", pairs: 2 }, { mass: 45, unit: "lb", pairs: 1 }] })
+      call(:put, "/api/plates", { plates: [{ mass: 20, unit: "kg", pairs: 2 }, { mass: 45, unit: "lb", pairs: 1 }], version: 1 })
       loft.machines.update(here[:id], version: 2, by: account, loading: { kind: "sled", unit: "kg", bare: 40, incline_deg: 30 })
       sled = call(:post, "#{path}/loads", { wanted_kg: 80 })
       expect([sled["load"]["text"], sled["load"]["how"], sled["felt"]]).to eq(["80 kg", "20 kg on each side", "Felt as about 40 kg along the rail, friction aside."])

@@ -11,10 +11,10 @@ module Verglas
         end
 
         # Asked at every step of an adjuster: planned once a connection.
-        def call(client_id) = prepared.call(client_id: client_id, gym_id: @gym.id)
+        def call(client_id) = Sealed.open_all(:fittings, prepared.call(client_id: client_id, gym_id: @gym.id))
 
         # {client id => rows} of several clients, in one statement.
-        def of_many(client_ids) = latest(seen(client_ids, @gym.id)).order(:accepted_at).to_hash_groups(:client_id)
+        def of_many(client_ids) = Sealed.open_all(:fittings, latest(seen(client_ids, @gym.id)).order(:accepted_at).all).group_by { |row| row[:client_id] }
 
         private
 
@@ -33,9 +33,9 @@ module Verglas
           rows = seen.join(:machines, id: Sequel[:fittings][:machine_id])
                      .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
                      .distinct(*each).order(*each, Sequel.desc(:accepted_at))
-                     .select(Sequel[:fittings][:client_id], Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :signs,
-                             :knee_off_mm, :roller_seen, :accepted_at,
-                             Sequel.lit("(computed_from->'wishes'->>'contact_above_ankle_mm')::float").as(:contact_above_ankle_mm), :family, :name, :constants, :adjusters, :exercises)
+                     .select(Sequel[:fittings][:client_id], Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :signs_cipher,
+                             :knee_off_mm, :roller_seen, :accepted_at, Sequel.cast(:contact_above_ankle_mm, Float).as(:contact_above_ankle_mm),
+                             :family, :name, :constants, :adjusters, :exercises)
           @gym.db[:latest].with(:latest, rows)
         end
       end

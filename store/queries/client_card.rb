@@ -5,19 +5,21 @@ module Verglas
     module Queries
       # What stands on a client's card? A row a machine and exercise on which a fitting was accepted or is open: the latest of each.
       class ClientCard
+        # What a line shows.
+        SHOWN = [:id, :client_id, :machine_id, :exercise, :state, :version, :marks, :aids, :knee_off_mm, :roller_seen, :updated_at, :accepted_at, :taken_back_at,
+                 *Sealed.names(:fittings, %i[load result stop_sign taken_back])].freeze
+
         def initialize(gym)
           @gym = gym
         end
 
         def call(client_id)
-          key = %i[machine_id exercise]
-          latest(client_id, "accepted").to_hash(key).merge(latest(client_id, "draft").to_hash(key)) do |_, accepted, draft|
-            accepted.merge(draft: draft)
-          end.values
+          accepted, drafts = %w[accepted draft].map { |state| Sealed.open_all(:fittings, latest(client_id, state).all).to_h { |row| [row.values_at(:machine_id, :exercise), row] } }
+          accepted.merge(drafts) { |_, one, draft| one.merge(draft: draft) }.values
         end
 
         # Every fitting that was closed, accepted or stopped, newest first.
-        def history(client_id) = described(client_id, %w[accepted stopped taken_back]).order(Sequel.desc(:accepted_at)).all
+        def history(client_id) = Sealed.open_all(:fittings, described(client_id, %w[accepted stopped taken_back]).order(Sequel.desc(:accepted_at)).all)
 
         private
 
@@ -35,7 +37,7 @@ module Verglas
           @gym.fittings.dataset.where(:client_id => client_id, Sequel[:fittings][:state] => state)
               .join(:machines, id: Sequel[:fittings][:machine_id])
               .left_join(:accounts, id: Sequel.function(:coalesce, Sequel[:fittings][:accepted_by], Sequel[:fittings][:updated_by]))
-              .select_all(:fittings)
+              .select(*SHOWN.map { |name| Sequel[:fittings][name] })
               .select_append(Sequel[:machines][:name].as(:machine_name), Sequel[:machines][:place].as(:machine_place), Sequel[:machines][:family].as(:machine_family),
                              Sequel[:accounts][:name].as(:by_name), remeasured.as(:remeasured))
         end

@@ -11,7 +11,7 @@ module Verglas
 
         # limit: how many at most, drawn by their random ids. {rows: [[client, readings]], of: how many there are}.
         def call(limit:)
-          clients = @gym.clients.dataset.order(:id).limit(limit).all
+          clients = Sealed.open_all(:clients, @gym.clients.dataset.order(:id).limit(limit).all)
           readings = readings(clients)
           { rows: clients.map { |client| [client, readings.fetch(client[:id], [])] }, of: @gym.clients.dataset.count }
         end

@@ -7,10 +7,9 @@ module Verglas
       # an adjuster. A draft meets the machine as it is described now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as their tables give them, or nil.
       class FittingOnBench
         PARTS = {
-          fitting: [:fittings, %i[id gym_id client_id machine_id exercise description_number state marks aids load signs note_cipher knee_off_mm roller_seen version flow_cipher work creep
-                                  trail cue_cipher reason_cipher stop_sign created_at updated_by updated_at accepted_by accepted_at result computed_from
-                                  taken_back_at taken_back_cipher]],
-          client: [:clients, %i[id name detail sex birth_date body_mass_kg limits version]],
+          fitting: [:fittings, [:id, :gym_id, :client_id, :machine_id, :exercise, :description_number, :state, :marks, :aids, :knee_off_mm, :roller_seen, :version, :creep,
+                                :created_at, :updated_by, :updated_at, :accepted_by, :accepted_at, :taken_back_at, *Sealed.names(:fittings, Sealed::FIELDS[:fittings].keys)]],
+          client: [:clients, [:id, :name, :sex, :birth_date, :body_mass_kg, :version, *Sealed.names(:clients, %i[detail limits])]],
           machine: [:machines, %i[id family name place code state cushions_allowed slack_from_deg user_mass_limit_kg least_age_years getting_in getting_out left_behind loading
                                   belt one_leg description_number]],
           description: [:machine_descriptions, %i[number constants adjusters exercises taped_at]]
@@ -27,7 +26,7 @@ module Verglas
           return unless row
 
           parts = NAMES.transform_values { |names| names.transform_values { |name| row[name] } }
-          { fitting: parts[:fitting], client: parts[:client], machine: parts[:machine].merge(parts[:description]) }
+          { fitting: Sealed.open(:fittings, parts[:fitting]), client: Sealed.open(:clients, parts[:client]), machine: parts[:machine].merge(parts[:description]) }
         end
 
         private

@@ -15,7 +15,7 @@ module Verglas
 
         # {client id => Person}, in the order of the ids; those of other gyms are left out.
         def call(ids)
-          rows = @gym.clients.dataset.where(id: ids).as_hash(:id)
+          rows = Sealed.open_all(:clients, @gym.clients.dataset.where(id: ids).all).to_h { |row| [row[:id], row] }
           readings = ClientsWithReadings.new(@gym).readings(rows.values)
           checked = CheckedFittings.new(@gym).of_many(ids)
           cautions = @gym.cautions.of_many(ids)

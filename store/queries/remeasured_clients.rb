@@ -15,10 +15,11 @@ module Verglas
         end
 
         def call
-          @gym.db[:latest].with(:latest, latest).join(:clients, id: :client_id)
-              .where(fitted_before.exists).group(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail])
-              .select(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail]) { max(Sequel[:latest][:taken_at]).as(taken_at) }
-              .order(Sequel.desc(:taken_at)).limit(LIMIT).all
+          rows = @gym.db[:latest].with(:latest, latest).join(:clients, id: :client_id)
+                     .where(fitted_before.exists).group(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher])
+                     .select(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher]) { max(Sequel[:latest][:taken_at]).as(taken_at) }
+                     .order(Sequel.desc(:taken_at)).limit(LIMIT).all
+          Sealed.open_all(:clients, rows)
         end
 
         private

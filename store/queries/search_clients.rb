@@ -12,7 +12,7 @@ module Verglas
           @gym = gym
         end
 
-        # text: as typed; fewer than two letters list everybody by name. after: [search_name, detail, id] of the last row of a page.
+        # text: as typed; fewer than two letters list everybody by name. after: [search_name, id] of the last row of a page.
         def call(text, limit: LIMIT, after: nil)
           wanted = text.strip
           return page(rows, limit, after) if wanted.length < 2
@@ -25,14 +25,14 @@ module Verglas
 
         private
 
-        def rows = @gym.clients.dataset.select(:id, :search_name, :name, :detail, :sex, :version, :updated_at)
+        def rows = @gym.clients.dataset.select(:id, :search_name, :name, :detail_cipher, :sex, :version, :updated_at)
 
         # First the matches, then their order: left to itself, the planner walks everybody in order, hoping to stop early.
         def matching(condition) = @gym.db[:matching].with(:matching, rows.where(condition), materialized: true)
 
         def page(dataset, limit, after)
-          dataset = dataset.where(Sequel.lit("(search_name, detail, id) > (?, ?, ?)", *after)) if after
-          dataset.order(:search_name, :detail, :id).limit(limit).all
+          dataset = dataset.where(Sequel.lit("(search_name, id) > (?, ?)", *after)) if after
+          Sealed.open_all(:clients, dataset.order(:search_name, :id).limit(limit).all)
         end
 
         def containing(text) = like("%", text)

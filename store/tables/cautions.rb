@@ -1,24 +1,28 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Verglas
   module Store
     module Tables
       # The cautions of one gym's clients, at most one of a kind each. One that was written by mistake is taken out with a reason
-      # and kept, until it is put back or written anew.
+      # and kept, until it is put back or written anew. Which caution it is lies encrypted with all that is said of it; that there
+      # is one of a kind only is held by a keyed digest. Who writes holds the client's row, so that nobody evaluates meanwhile.
       class Cautions
-        WRITABLE = %i[side since cleared_by cleared_on load_to_kg].freeze
+        WRITABLE = %i[side since cleared_by cleared_on degrees load_to_kg].freeze
+        DATES = %i[since cleared_on].freeze
         STANDING = { removed_at: nil, removed_by: nil, removal_cipher: nil }.freeze
 
         def initialize(gym)
           @gym = gym
         end
 
-        # With by whom, and whether the gym is stricter with it than the table (stricter). Asked at every step of an adjuster:
-        # planned once a connection.
-        def of(client_id) = prepared.call(client_id: client_id, gym_id: @gym.id)
+        # By name, with by whom, and whether the gym is stricter with it than the table (stricter). Asked at every step of an
+        # adjuster: planned once a connection.
+        def of(client_id) = opened(prepared.call(client_id: client_id, gym_id: @gym.id))
 
         # {client id => rows} of several clients, in one statement.
-        def of_many(client_ids) = with_names(client_ids, @gym.id).to_hash_groups(:client_id)
+        def of_many(client_ids) = opened(with_names(client_ids, @gym.id).all).group_by { |row| row[:client_id] }
 
         # Names of the cautions with which this gym is stricter.
         def stricter = @gym.db[:gym_cautions].where(gym_id: @gym.id).select_map(:caution)
@@ -31,49 +35,87 @@ module Verglas
 
         # Those that were taken out, the latest first, with by whom.
         def removed(client_id)
-          dataset.exclude(removed_at: nil).where(client_id: client_id).order(Sequel.desc(:removed_at))
-                 .left_join(:accounts, id: :removed_by).select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:removed_by_name)).all
+          opened(dataset.exclude(removed_at: nil).where(client_id: client_id)
+                        .left_join(:accounts, id: :removed_by).select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:removed_by_name)).all)
+            .sort_by { |row| row[:removed_at] }.reverse
         end
 
         # version: that the writer saw, nil where none stands. Raises Stale with what stands there otherwise.
-        def put(client_id, caution, version:, by:, note:, degrees: {}, **fields)
-          fields = { **fields.slice(*WRITABLE), degrees: Sequel.pg_json(degrees), note_cipher: Secrets.lock(note, :caution), set_by: by, set_at: Sequel::CURRENT_TIMESTAMP }
+        def put(client_id, caution, version:, by:, note:, **fields)
+          body = { caution: caution, side: "", cleared_by: "", degrees: {}, **fields.slice(*WRITABLE) }
+          fields = { **Sealed.columns(:client_cautions, { body: written(body), note: note }), set_by: by, set_at: Sequel::CURRENT_TIMESTAMP }
+          @gym.clients.hold_to_write(client_id)
           ConstraintErrors.translate { version ? change(standing, client_id, caution, version, fields) : add(client_id, caution, fields) }
         end
 
         def remove(client_id, caution, version:, by:, reason:)
-          change(standing, client_id, caution, version, removed_at: Sequel::CURRENT_TIMESTAMP, removed_by: by, removal_cipher: Secrets.lock(reason, :caution_removal))
+          @gym.clients.hold_to_write(client_id)
+          change(standing, client_id, caution, version, removed_at: Sequel::CURRENT_TIMESTAMP, removed_by: by, **Sealed.columns(:client_cautions, { removal: reason }))
         end
 
-        def put_back(client_id, caution, version:) = change(dataset.exclude(removed_at: nil), client_id, caution, version, STANDING)
+        def put_back(client_id, caution, version:)
+          @gym.clients.hold_to_write(client_id)
+          change(dataset.exclude(removed_at: nil), client_id, caution, version, STANDING)
+        end
+
+        # What a digest is made of.
+        def self.digests(client_id, caution) = Secrets.digests("#{client_id}:#{caution}", :caution_kind)
+
+        # A row as it lies there with all that is said in it.
+        def self.opened(row)
+          body = Sealed.open(:client_cautions, row).delete(:body).transform_keys(&:to_sym)
+          DATES.each { |name| body[name] &&= Date.iso8601(body[name]) }
+          row.merge!({ since: nil, cleared_on: nil, load_to_kg: nil, **body })
+        end
 
         private
+
+        def opened(rows)
+          rows.each do |row|
+            self.class.opened(row)
+            row[:stricter] = row.delete(:stricter_names).to_s.split(",").include?(row[:caution]) if row.key?(:stricter_names)
+          end
+          rows.sort_by { |row| row[:caution] }
+        end
+
+        # Days as ISO 8601, kilograms to a tenth.
+        def written(body) = body.merge(load_to_kg: body[:load_to_kg]&.round(1), **DATES.to_h { |name| [name, body[name]&.to_s] })
 
         def prepared
           @gym.db.prepared_statement(:cautions_of) || with_names.prepare(:select, :cautions_of)
         end
 
+        # stricter_names: of the gym's cautions with which it is stricter.
         def with_names(client = Sequel.cast(:$client_id, :uuid), gym = Sequel.cast(:$gym_id, :uuid))
-          @gym.db[:client_cautions].where(:client_id => client, Sequel[:client_cautions][:removed_at] => nil).order(Sequel[:client_cautions][:caution])
+          stricter = @gym.db[:gym_cautions].where(gym_id: gym).select { string_agg(:caution, ",") }
+          @gym.db[:client_cautions].where(:client_id => client, Sequel[:client_cautions][:removed_at] => nil)
               .left_join(:accounts, id: Sequel[:client_cautions][:set_by])
-              .left_join(:gym_cautions, caution: Sequel[:client_cautions][:caution], gym_id: gym)
-              .select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:by_name), Sequel.~(Sequel[:gym_cautions][:caution] => nil).as(:stricter))
+              .select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:by_name), stricter.as(:stricter_names))
         end
 
         def dataset = @gym.db[:client_cautions].where(client_id: @gym.clients.dataset.select(:id))
         def standing = dataset.where(removed_at: nil)
-        def row(client_id, caution) = dataset.first(client_id: client_id, caution: caution)
+        def of_kind(among, client_id, caution) = among.where(client_id: client_id, caution_digest: self.class.digests(client_id, caution))
+
+        def row(client_id, caution)
+          found = of_kind(dataset, client_id, caution).first
+          found && self.class.opened(found)
+        end
 
         # In the place of one that was taken out, where there is one.
         def add(client_id, caution, fields)
           again = { **fields, **STANDING, version: Sequel[:client_cautions][:version] + 1 }
-          made = @gym.db[:client_cautions].insert_conflict(target: %i[client_id caution], update: again, update_where: Sequel.~(Sequel[:client_cautions][:removed_at] => nil))
-                     .returning.insert(client_id: client_id, caution: caution, **fields).first
+          taken_out = of_kind(dataset.exclude(removed_at: nil), client_id, caution).returning.update(again).first
+          made = taken_out || (of_kind(dataset, client_id, caution).empty? && insert(client_id, caution, fields))
           made || raise(Stale, row(client_id, caution))
         end
 
+        def insert(client_id, caution, fields)
+          @gym.db[:client_cautions].insert_conflict.returning.insert(client_id: client_id, caution_digest: self.class.digests(client_id, caution).first, **fields).first
+        end
+
         def change(among, client_id, caution, version, fields)
-          rows = among.where(client_id: client_id, caution: caution, version: version).returning.update(**fields, version: Sequel[:version] + 1)
+          rows = of_kind(among, client_id, caution).where(version: version).returning.update(**fields, version: Sequel[:version] + 1)
           rows.first || raise(Stale, row(client_id, caution))
         end
       end

@@ -3,7 +3,7 @@
 module Verglas
   module Store
     module Tables
-      # The people of one gym.
+      # The people of one gym. Rows come with what lies encrypted opened: what tells namesakes apart, limits.
       class Clients
         WRITABLE = %i[name detail sex birth_date body_mass_kg].freeze
 
@@ -12,10 +12,14 @@ module Verglas
         end
 
         def dataset = @gym.db[:clients].where(gym_id: @gym.id)
-        def find(id) = dataset.first(id: id)
+        def find(id) = Sealed.open(:clients, dataset.first(id: id))
+
+        # Until the transaction ends nobody writes anything that belongs to this client; to look, or (as the writer) to change.
+        def hold(id) = dataset.where(id: id).for_share.get(:id)
+        def hold_to_write(id) = dataset.where(id: id).lock_style(FOR_WRITING).get(:id)
 
         def insert(fields)
-          ConstraintErrors.translate { dataset.returning.insert(gym_id: @gym.id, **fields.slice(*WRITABLE)).first }
+          ConstraintErrors.translate { Sealed.open(:clients, dataset.returning.insert(gym_id: @gym.id, **columns({ detail: "", **fields.slice(*WRITABLE) })).first) }
         end
 
         # Writes only over the version which the writer saw; raises Stale otherwise.
@@ -24,17 +28,38 @@ module Verglas
         end
 
         # limits: {name => {deg, reading, by, at}}, whole.
-        def measure(id, version:, limits:) = write(id, version, limits: Sequel.pg_json(limits))
+        def measure(id, version:, limits:) = write(id, version, limits: limits)
 
         # Marks a client as changed because something that belongs to them did; the same rule about versions.
         def touch(id, version:) = update(id, version: version)
 
+        # Lets the block change this client's own rules, over the version which the writer saw.
+        def revise_rules(id, version:)
+          @gym.db.transaction do
+            raise Stale, { rules_of: id } unless dataset.where(id: id, rules_version: version).update(rules_version: Sequel[:rules_version] + 1) == 1
+
+            yield
+          end
+        end
+
         private
 
+        FOR_WRITING = "FOR NO KEY UPDATE"
+        private_constant :FOR_WRITING
+
         def write(id, version, **fields)
-          rows = dataset.where(id: id, version: version).returning.update(**fields, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
-          rows.first || raise(Stale, find(id))
+          rows = dataset.where(id: id, version: version).returning.update(**columns(fields), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
+          Sealed.open(:clients, rows.first) || raise(Stale, find(id))
         end
+
+        # Two of one name must not be told apart by the same words: of those a digest is kept.
+        def columns(fields)
+          fields = { **fields, detail_digest: Secrets.digest("#{@gym.id}:#{folded(fields[:detail])}", :detail) } if fields.key?(:detail)
+          Sealed.columns(:clients, fields)
+        end
+
+        # Accents, case, hyphens and apostrophes taken off, as the database folds names.
+        def folded(text) = text.unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase.tr("-'", "  ")
       end
     end
   end

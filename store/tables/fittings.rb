@@ -4,14 +4,13 @@ module Verglas
   module Store
     module Tables
       # Fittings of one gym: one open draft a client, machine and exercise, and what was accepted. A sheet is what a fitting
-      # holds: JSON, PLAIN, SECRET and SECRET_JSON by name; what is left out stays as it was.
+      # holds: JSON, PLAIN and SEALED by name; what is left out stays as it was. Rows come with what lies encrypted opened.
       class Fittings
-        JSON = %i[marks aids signs work creep trail].freeze
-        PLAIN = %i[load knee_off_mm roller_seen].freeze
-        # Text that may speak of somebody's health, by the purpose it is encrypted for.
-        SECRET = %i[note cue reason].freeze
-        # The steps hold why one was skipped, in somebody's own words.
-        SECRET_JSON = %i[flow].freeze
+        JSON = %i[marks aids creep].freeze
+        PLAIN = %i[knee_off_mm roller_seen].freeze
+        # What may speak of somebody's health.
+        SEALED = %i[load signs work trail flow note cue reason].freeze
+        SHEET = [*JSON, *PLAIN, *SEALED].freeze
         DISCARDED_DAYS = 7
 
         def initialize(gym)
@@ -19,22 +18,22 @@ module Verglas
         end
 
         def dataset = @gym.db[:fittings].where(Sequel[:fittings][:gym_id] => @gym.id)
-        def find(id) = dataset.first(id: id)
-        def draft(client_id, machine_id, exercise = "") = open_ones(client_id, machine_id).first(exercise: exercise)
+        def find(id) = opened(dataset.first(id: id))
+        def draft(client_id, machine_id, exercise = "") = opened(open_ones(client_id, machine_id).first(exercise: exercise))
 
         def last_accepted(client_id, machine_id, exercise = "")
-          accepted(client_id, machine_id).where(exercise: exercise).first
+          opened(accepted(client_id, machine_id).where(exercise: exercise).first)
         end
 
         # {client id => row} of several clients, in one statement.
         def last_accepted_of(client_ids, machine_id, exercise = "")
-          dataset.where(machine_id: machine_id, state: "accepted", exercise: exercise, client_id: client_ids).distinct(:client_id).order(:client_id,
-                                                                                                                                         Sequel.desc(:accepted_at)).as_hash(:client_id)
+          latest = dataset.where(machine_id: machine_id, state: "accepted", exercise: exercise, client_id: client_ids).distinct(:client_id).order(:client_id, Sequel.desc(:accepted_at))
+          Sealed.open_all(:fittings, latest.all).to_h { |row| [row[:client_id], row] }
         end
 
         # The fitting of another exercise on the same station, whose seat this one shares: its draft, else the last accepted.
         def sibling(client_id, machine_id, exercise)
-          open_ones(client_id, machine_id).exclude(exercise: exercise).first || accepted(client_id, machine_id).exclude(exercise: exercise).first
+          opened(open_ones(client_id, machine_id).exclude(exercise: exercise).first || accepted(client_id, machine_id).exclude(exercise: exercise).first)
         end
 
         # Two people may open the same bench at once: the second finds the first one's draft. [row, made here?]
@@ -43,12 +42,24 @@ module Verglas
             gym_id: @gym.id, client_id: client_id, machine_id: machine_id, exercise: exercise, description_number: description_number,
             created_by: by, updated_by: by, **columns(marks: marks, **sheet)
           ).first
-          made ? [made, true] : [draft(client_id, machine_id, exercise), false]
+          made ? [opened(made), true] : [draft(client_id, machine_id, exercise), false]
         end
 
-        # Until the transaction ends nobody else changes the drafts of this one's client and machine: taken in the order of their
-        # ids, so that two exercises of a station that are written at once wait for one another, and never both.
+        # Until the transaction ends nobody else changes what this one rests on: its client (with lengths, cautions, rules), its
+        # machine, and the drafts of both. Locks are taken in one order everywhere: gym, client, machine, fittings by their ids;
+        # so that those who write at once wait for one another, and never both. docs/decisions/0003-storage.md
         def hold(id)
+          client_id, machine_id = dataset.where(id: id).get(%i[client_id machine_id])
+          return unless client_id
+
+          @gym.hold
+          @gym.clients.hold(client_id)
+          @gym.machines.hold(machine_id)
+          hold_drafts(id)
+        end
+
+        # Nobody else changes the drafts of its client and machine.
+        def hold_drafts(id)
           row = dataset.where(id: id).select(:client_id, :machine_id)
           dataset.where(state: "draft", %i[client_id machine_id] => row).order(:id).for_update.select_map(:id)
         end
@@ -63,7 +74,7 @@ module Verglas
 
         # Moves shared marks to the other exercises' drafts of the same client and station.
         def share(row, marks, by:)
-          open_ones(row[:client_id], row[:machine_id]).exclude(id: row[:id]).each do |other|
+          open_ones(row[:client_id], row[:machine_id]).exclude(id: row[:id]).select(:id, :version, :marks).order(:id).each do |other|
             changed = other[:marks].to_h.merge(marks)
             change(other[:id], version: other[:version], marks: Sequel.pg_json(changed), updated_by: by) unless changed == other[:marks].to_h
           end
@@ -72,7 +83,7 @@ module Verglas
         # Made by mistake: kept with why, and no more on a card nor in what a body was learned from.
         def take_back(id, version:, by:, reason:)
           change(id, version: version, from: "accepted", state: "taken_back", updated_by: by, taken_back_by: by, taken_back_at: Sequel::CURRENT_TIMESTAMP,
-                     taken_back_cipher: Secrets.lock(reason, :taking_back))
+                     **Sealed.columns(:fittings, { taken_back: reason }))
         end
 
         # Those let go within their days that can still be opened again: nothing else was opened in their place.
@@ -98,11 +109,14 @@ module Verglas
 
         private
 
+        # Beside what lies encrypted stand the two numbers which are asked for of many at once.
         def close(id, version:, by:, result:, computed_from:, **fields)
-          kept = fields.slice(:state, :stop_sign, :description_number)
-          change(id, version: version, **columns(fields), **kept, updated_by: by, accepted_by: by, accepted_at: Sequel::CURRENT_TIMESTAMP,
-                     result: Sequel.pg_json(result), computed_from: Sequel.pg_json(computed_from))
+          kept = { **fields.slice(:state, :description_number), **Sealed.columns(:fittings, { **fields.slice(:stop_sign), result: result, computed_from: computed_from }) }
+          change(id, version: version, **columns(fields), **kept, updated_by: by, accepted_by: by, accepted_at: Sequel::CURRENT_TIMESTAMP, grade: result[:grade]&.to_s,
+                     contact_above_ankle_mm: computed_from.dig(:wishes, :contact_above_ankle_mm)&.round(1))
         end
+
+        def opened(row) = Sealed.open(:fittings, row)
 
         def open_ones(client_id, machine_id) = dataset.where(client_id: client_id, machine_id: machine_id, state: "draft")
         def accepted(client_id, machine_id) = dataset.where(client_id: client_id, machine_id: machine_id, state: "accepted").order(Sequel.desc(:accepted_at))
@@ -110,15 +124,11 @@ module Verglas
         # Only a draft changes, and only the version which the writer saw.
         def change(id, version:, from: "draft", **fields)
           row = dataset.where(id: id, version: version, state: from).returning.update(**fields, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
-          row || raise(Stale, find(id))
+          opened(row) || raise(Stale, find(id))
         end
 
         def columns(sheet)
-          fields = sheet.slice(*PLAIN)
-          JSON.each { |name| fields[name] = Sequel.pg_json(sheet[name]) if sheet.key?(name) }
-          SECRET_JSON.each { |name| fields[:"#{name}_cipher"] = Secrets.lock(::JSON.generate(sheet[name]), name) if sheet.key?(name) }
-          SECRET.each { |name| fields[:"#{name}_cipher"] = Secrets.lock(sheet[name], name) if sheet.key?(name) }
-          fields
+          Sealed.columns(:fittings, sheet.slice(*SHEET)).to_h { |name, value| [name, JSON.include?(name) ? Sequel.pg_json(value) : value] }
         end
       end
     end

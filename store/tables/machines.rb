@@ -19,6 +19,9 @@ module Verglas
         def in_service = described.exclude(Sequel[:machines][:state] => "retired").order(:place, :name).all
         def find(id) = described.first(Sequel[:machines][:id] => id)
 
+        # Until the transaction ends nobody changes this machine or its description.
+        def hold(id) = dataset.where(id: id).for_share.get(:id)
+
         # A machine as it was described at some time.
         def described_as(id, number) = described(number).first(Sequel[:machines][:id] => id)
 

@@ -20,8 +20,8 @@ module Verglas
 
         # With reason and by whom.
         def of_client(client_id)
-          client_rules.where(client_id: client_id).left_join(:accounts, id: :set_by)
-                      .select(:question, :school, :reason, :set_at, Sequel[:accounts][:name].as(:by_name)).order(:question).all
+          Sealed.open_all(:client_rules, client_rules.where(client_id: client_id).left_join(:accounts, id: :set_by)
+                                                     .select(:question, :school, :reason_cipher, :set_at, Sequel[:accounts][:name].as(:by_name)).order(:question).all)
         end
 
         def set(question, school, by:)
@@ -33,7 +33,7 @@ module Verglas
         def set_for_client(client_id, question, school, reason:, by:)
           return client_rules.where(client_id: client_id, question: question).delete unless school
 
-          fields = { school: school, reason: reason, set_by: by, set_at: Sequel::CURRENT_TIMESTAMP }
+          fields = { school: school, **Sealed.columns(:client_rules, { reason: reason }), set_by: by, set_at: Sequel::CURRENT_TIMESTAMP }
           @gym.db[:client_rules].insert_conflict(target: %i[client_id question], update: fields).insert(client_id: client_id, question: question, **fields)
         end
 

@@ -19,7 +19,7 @@ module Verglas
 
         # row: of store's cautions.
         def value(row)
-          Fitting::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, degrees: Fitting::Envelope.new(row[:degrees].to_h.transform_keys(&:to_sym)),
+          Fitting::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, degrees: Fitting::Envelope.new(row[:degrees].transform_keys(&:to_sym)),
                                          load_to_kg: row[:load_to_kg]&.to_f)
         end
 

@@ -13,7 +13,7 @@ module Verglas
         def of(rows) = RECENT.fetch(rows.map { |row| row[:fitting_id] }) { rows.filter_map { |row| one(row) } }
 
         def one(row)
-          return if Fitting::Signs.never(row[:signs].to_a.map(&:to_sym)).any? # what was seen outranks the numbers
+          return if Fitting::Signs.never(row[:signs].map(&:to_sym)).any? # what was seen outranks the numbers
 
           machine = Store::Tables::Machines.value(row, exercise: row[:exercise][/.+/])
           wishes = Fitting::Wishes.for(machine.family, **{ contact_above_ankle_mm: row[:contact_above_ankle_mm] }.compact, **Aids.wishes(row[:aids].to_h))

@@ -12,7 +12,7 @@ module Verglas
           app.post("/api/clients/search") do
             rows = Store::Queries::SearchClients.new(gym).call(input[:text], limit: PAGE, after: input[:after])
             last = rows.last if input[:text].strip.length < 2 && rows.size == PAGE
-            reply(clients: rows.map { |row| Views::Client.summary(row) }, next: last&.values_at(:search_name, :detail, :id))
+            reply(clients: rows.map { |row| Views::Client.summary(row) }, next: last&.values_at(:search_name, :id))
           end
 
           app.post("/api/clients") do

@@ -6,31 +6,25 @@ module Verglas
       # What the gym owns besides machines: cushions, pads, plates.
       module Equipment
         def self.registered(app)
-          app.get("/api/equipment") { reply(gym.equipment.sizes) }
+          app.get("/api/equipment") { reply(Views::Equipment.cushions(gym)) }
 
           app.put("/api/equipment") do
             write_once do
-              gym.equipment.replace(Inputs::Equipment.sizes(input))
-              gym.equipment.sizes
+              sizes = Inputs::Equipment.sizes(input)
+              gym.revise(:equipment, version: input[:version]) { gym.equipment.replace(sizes) }
+              Views::Equipment.cushions(gym)
             end
           end
 
-          app.get("/api/plates") { reply(plates: plates) }
+          app.get("/api/plates") { reply(Views::Equipment.plates(gym)) }
 
           app.put("/api/plates") do
             write_once do
               kilograms = Inputs::Equipment.plates(input[:plates])
-
-              gym.equipment.replace_plates(kilograms)
-              { plates: plates }
+              gym.revise(:plates, version: input[:version]) { gym.equipment.replace_plates(kilograms) }
+              Views::Equipment.plates(gym)
             end
           end
-          app.helpers Helpers
-        end
-
-        # What these routes share.
-        module Helpers
-          def plates = gym.equipment.plates.map { |kg, pairs| { mass_kg: kg, pairs: pairs } }
         end
       end
     end

@@ -47,7 +47,7 @@ module Verglas
 
           app.patch("/api/fittings/:id") do |id|
             write_once do
-              gym.fittings.hold(id)
+              gym.fittings.hold_drafts(id)
               bench = bench(id)
               row = gym.fittings.save(id, version: input[:version], by: staff[:id], **Sheet.of_input(bench, input))
               share_seat(bench, row)
@@ -73,6 +73,7 @@ module Verglas
             write_once do
               raise Invalid.new(:not_allowed, path: "/stop_sign") unless Fitting::Signs::STOPS.include?(input[:stop_sign].to_sym)
 
+              gym.fittings.hold(id)
               closing = closing(bench(id), input[:sheet].transform_keys(&:to_sym))
               Views::Fitting.state(gym.fittings.stop(id, stop_sign: input[:stop_sign], **closing), by: staff[:name])
             end
@@ -81,9 +82,10 @@ module Verglas
           # Accepted by mistake (wrong client, machine, load): it stays in the history with why, and leaves card and body.
           app.post("/api/fittings/:id/taking-back") do |id|
             write_once do
-              bench(id)
               reason = input[:reason].strip
               raise Invalid.new(:taking_back_unexplained, path: "/reason") if reason.empty?
+
+              gym.clients.hold_to_write(bench(id).client[:id])
 
               Views::Fitting.state(gym.fittings.take_back(id, version: input[:version], by: staff[:id], reason: reason), by: staff[:name])
             end
@@ -118,9 +120,9 @@ module Verglas
           # What is never accepted, whatever the reason; and what is off without one.
           def refuse_unacceptable(bench, closing)
             evaluation = bench.evaluation(closing[:marks], closing[:aids])
-            refused = bench.refusals(evaluation, { signs: bench.fitting[:signs].to_a, work: bench.fitting[:work].to_h, **closing }).first
+            refused = bench.refusals(evaluation, { **bench.fitting.slice(:signs, :work), **closing }).first
             refuse(refused) if refused
-            refuse(:past_load_limit) if bench.overloaded?(closing.fetch(:work) { bench.fitting[:work].to_h })
+            refuse(:past_load_limit) if bench.overloaded?(closing.fetch(:work) { bench.fitting[:work] })
             return unless Fitting::NeverAccepted.reason_needed?(evaluation) && closing.fetch(:reason, "").strip.empty?
 
             raise Invalid.new(:reason_needed, path: "/reason")

@@ -14,7 +14,7 @@ module Verglas
             write_once do
               client = client_row(id)
               limit = Fitting::Limits.fetch(name)
-              limits = client[:limits].to_h.except(name)
+              limits = client[:limits].except(name)
               limits = limits.merge(name => measured(client, limit)) if input[:reading]
               gym.clients.measure(id, version: input[:version], limits: limits)
               Views::Limits.page(gym, client_row(id))

@@ -10,7 +10,8 @@ module Verglas
 
           app.put("/api/rules/:question") do |name|
             write_once do
-              gym.rules.set(name, school_of(name).to_s, by: staff[:id])
+              school = school_of(name).to_s
+              gym.revise(:rules, version: input[:version]) { gym.rules.set(name, school, by: staff[:id]) }
               Views::Rules.of_gym(gym)
             end
           end
@@ -23,7 +24,8 @@ module Verglas
           # A gym can only be stricter than the table: nobody with the caution is fitted until a clinician has cleared it.
           app.put("/api/gym/cautions/:caution") do |name|
             write_once do
-              gym.cautions.set_stricter(Fitting::Cautions.fetch(name).name.to_s, input[:stricter], by: staff[:id])
+              caution = Fitting::Cautions.fetch(name).name.to_s
+              gym.revise(:rules, version: input[:version]) { gym.cautions.set_stricter(caution, input[:stricter], by: staff[:id]) }
               Views::Rules.of_gym(gym)
             end
           end
@@ -35,8 +37,10 @@ module Verglas
               client = client_row(id)
               school = input[:school] && school_of(name).to_s
               Fitting::HouseRules.fetch(name)
-              gym.rules.set_for_client(client[:id], name, school, reason: input.fetch(:reason, "").strip, by: staff[:id])
-              Views::Rules.of_client(gym, client)
+              gym.clients.revise_rules(client[:id], version: input[:version]) do
+                gym.rules.set_for_client(client[:id], name, school, reason: input.fetch(:reason, "").strip, by: staff[:id])
+              end
+              Views::Rules.of_client(gym, client_row(id))
             end
           end
           app.helpers Helpers

@@ -14,12 +14,12 @@ module Verglas
 
         # With its note: for the page where it is written.
         def one(row)
-          { **line(row), since: row[:since]&.iso8601, note: Store::Secrets.open(row[:note_cipher], :caution), version: row[:version], by: row[:by_name] }
+          { **line(row), since: row[:since]&.iso8601, note: row[:note], version: row[:version], by: row[:by_name] }
         end
 
         # Taken out: by whom, when and why.
         def removed(row)
-          { **line(row), version: row[:version], removed_by: row[:removed_by_name], removed_at: Views.time(row[:removed_at]), reason: Store::Secrets.open(row[:removal_cipher], :caution_removal) }
+          { **line(row), version: row[:version], removed_by: row[:removed_by_name], removed_at: Views.time(row[:removed_at]), reason: row[:removal] }
         end
 
         # Without its note: for card and bench. What it does, and whose word it defers to.
@@ -30,7 +30,7 @@ module Verglas
 
         # What a clinician allows, joint by joint.
         def degrees(row)
-          row[:degrees].to_h.map do |motion, (from, upto)|
+          row[:degrees].map do |motion, (from, upto)|
             words = [*(Formats::Words.say("motions.from", deg: from.round) if from), *(Formats::Words.say("motions.to", deg: upto.round) if upto)]
             { motion: motion, from: from, to: upto, says: "#{Formats::Words.say("motions.#{motion}")} #{words.join(" ")}" }
           end

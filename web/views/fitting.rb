@@ -16,8 +16,8 @@ module Verglas
         def record(bench, gym)
           row = bench.fitting
           back = taken_back(row)&.merge(by: staff_name(gym, row[:updated_by]))
-          { **common(bench, gym, of: row[:accepted_by]), taken_back: back, evaluation: row[:result].to_h, computed_from: row[:computed_from].to_h, advice: nil, steps: [], creep_angles: [],
-                                                         cautions: row[:computed_from].to_h.fetch("cautions", []), bars: [], narrowed: nil, since: nil, repaired: false }
+          { **common(bench, gym, of: row[:accepted_by]), taken_back: back, evaluation: row[:result], computed_from: row[:computed_from], advice: nil, steps: [], creep_angles: [],
+                                                         cautions: row[:computed_from].fetch("cautions", []), bars: [], narrowed: nil, since: nil, repaired: false }
         end
 
         # A draft whose marks were chosen on an older description is shown with those that still stand.
@@ -69,7 +69,7 @@ module Verglas
 
         # Why, and when; nil where it stands.
         def taken_back(row)
-          row[:taken_back_at] && { reason: Store::Secrets.open(row[:taken_back_cipher], :taking_back), at: Views.time(row[:taken_back_at]) }
+          row[:taken_back_at] && { reason: row[:taken_back], at: Views.time(row[:taken_back_at]) }
         end
 
         # As they lie there: behind the back, on the seat, under the hips.

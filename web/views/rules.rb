@@ -9,14 +9,15 @@ module Verglas
 
         def of_gym(gym)
           chosen = gym.rules.of_gym
-          { questions: questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } }, cautions: Cautions.of_gym(gym) }
+          { questions: questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } }, cautions: Cautions.of_gym(gym),
+            version: gym.versions[:rules] }
         end
 
         # chosen: null where it is as the gym has it.
         def of_client(gym, client)
           own = gym.rules.of_client(client[:id]).to_h { |row| [row[:question].to_sym, row] }
           gyms = gym.rules.of_gym
-          { client: Client.summary(client),
+          { client: Client.summary(client), version: client[:rules_version],
             questions: questions do |question|
               row = own[question.name]
               { chosen: row && row[:school], gym: gyms.fetch(question.name, question.default), reason: row ? row[:reason] : "", by: row && row[:by_name] }

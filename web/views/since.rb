@@ -34,7 +34,7 @@ module Verglas
         end
 
         def why(bench, last)
-          from = last[:computed_from].to_h
+          from = last[:computed_from]
           changed = basis(bench).reject { |reason, now| past(from).fetch(reason) == now }.keys
           (changed.empty? ? [:chosen] : changed).map { |reason| words(:"why.#{reason}") }.join(", ")
         end

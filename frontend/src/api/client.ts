@@ -46,6 +46,10 @@ export async function unwrap<T>(call: Promise<Answer<T>>): Promise<T> {
 /** The server's error, or null for anything else. */
 export const refusal = (thrown: unknown): ApiError | null => (thrown instanceof Refused ? thrown.error : null);
 
+/** What stands there now, where somebody else was quicker; null for anything else. T: what was written. */
+export const standing = <T>(thrown: unknown): T | null =>
+  thrown instanceof Refused && thrown.status === 409 ? ((thrown.error.current as T | undefined) ?? null) : null;
+
 /** The message for one field of a form. */
 export const complaintAt = (thrown: unknown, path: string): string | undefined => {
   const error = refusal(thrown);

@@ -3,7 +3,7 @@ import type { components } from "./generated/schema";
 
 type Schemas = components["schemas"];
 
-export type ApiError = Schemas["Error"] & { current?: Schemas["FittingState"] };
+export type ApiError = Schemas["Error"] & { current?: unknown };
 export type Band = Schemas["Band"];
 export type Grade = Schemas["Grade"];
 export type Staff = Schemas["Staff"];
@@ -58,6 +58,7 @@ export type Queue = Schemas["Queue"];
 export type MarkMove = Schemas["MarkMove"];
 export type Limits = Schemas["Limits"];
 export type Rules = Schemas["Rules"];
+export type ClientRules = Schemas["ClientRules"];
 export type Plates = Schemas["Plates"];
 
 /** What a fitting holds: all that an instructor can change on the bench. */

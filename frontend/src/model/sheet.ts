@@ -18,8 +18,24 @@ const FIELDS = [
   "creep",
 ] as const satisfies readonly (keyof Sheet)[];
 
-/** What may speak of somebody's health, such as why a step was skipped: it stays in its tab, and lies encrypted on the server. */
-export const SECRET = ["note", "cue", "reason", "flow"] as const satisfies readonly (keyof Sheet)[];
+/** What may speak of somebody's health, such as a sign, where it was felt or why a step was skipped: it stays in its tab, and
+ *  lies encrypted on the server. */
+export const SECRET = [
+  "note",
+  "cue",
+  "reason",
+  "flow",
+  "signs",
+  "work",
+  "load",
+  "trail",
+] as const satisfies readonly (keyof Sheet)[];
+
+/** The part of a sheet that speaks of health, or the other. */
+export const partOf = (sheet: Sheet, secret: boolean): Partial<Sheet> =>
+  Object.fromEntries(
+    Object.entries(sheet).filter(([name]) => (SECRET as readonly string[]).includes(name) === secret),
+  ) as Partial<Sheet>;
 
 export const sheetOf = (fitting: FittingState): Sheet =>
   Object.fromEntries(FIELDS.map((name) => [name, fitting[name]])) as Sheet;

@@ -2,10 +2,10 @@
 // it yet lies in this browser, so a reload or a lost network loses nothing; what may speak of somebody's health (SECRET), only
 // in this tab.
 import { useEffect, useEffectEvent, useMemo, useRef, type Dispatch } from "react";
-import { api, newKey, Refused, unwrap } from "../../api/client";
+import { api, newKey, Refused, standing, unwrap } from "../../api/client";
 import type { FittingPage, FittingState, Sheet } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
-import { type SECRET, sameSheet, sheetOf } from "../../model/sheet";
+import { partOf, type SECRET, sameSheet, sheetOf } from "../../model/sheet";
 import { unsavedName } from "../../model/unsaved";
 
 const PAUSE_MS = 250;
@@ -38,9 +38,9 @@ export function unsavedSheet(fitting: FittingPage, staff: number): Sheet | null 
   return { ...sheetOf(fitting), ...sheet, marks, ...(secrets ? (JSON.parse(secrets) as Secrets) : {}) };
 }
 
-function keepUnsaved(key: DraftKey, { note, cue, reason, flow, ...sheet }: Sheet, version: number) {
-  localStorage.setItem(store(key), JSON.stringify({ sheet, version }));
-  sessionStorage.setItem(secretStore(key), JSON.stringify({ note, cue, reason, flow }));
+function keepUnsaved(key: DraftKey, sheet: Sheet, version: number) {
+  localStorage.setItem(store(key), JSON.stringify({ sheet: partOf(sheet, false), version }));
+  sessionStorage.setItem(secretStore(key), JSON.stringify(partOf(sheet, true)));
 }
 
 export function forgetUnsaved(key: DraftKey) {
@@ -77,7 +77,7 @@ export function useDraft(
       forgetUnsaved(key);
       dispatch({ type: "saved", sheet, version: state.version, at: state.updated_at });
     } catch (thrown) {
-      const current = thrown instanceof Refused && thrown.status === 409 ? thrown.error.current : undefined;
+      const current = standing<FittingState>(thrown);
       if (current && current.state === "draft" && sameSheet(sheetOf(current), sheet)) {
         saved.current = sheet;
         dispatch({ type: "saved", sheet, version: current.version, at: current.updated_at });

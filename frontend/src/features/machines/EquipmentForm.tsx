@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
-import { api, newKey, refusal, unwrap } from "../../api/client";
+import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { equipmentQuery } from "../../api/queries";
 import type { Equipment } from "../../api/types";
 import { parseNumber } from "../../model/lengths";
@@ -55,16 +55,20 @@ function sizesOf(text: string): number[] | null {
 function Loaded({ equipment }: { equipment: Equipment }) {
   const [texts, setTexts] = useState(() => KINDS.map(([kind]) => equipment[kind].join(", ")));
   const [problems, setProblems] = useState<(string | undefined)[]>([]);
+  // What a colleague kept in the meantime: shown, and overwritten only by keeping once more.
+  const [theirs, setTheirs] = useState(equipment);
   const queryClient = useQueryClient();
   const keep = useMutation({
     mutationFn: (body: Equipment) => unwrap(api.PUT("/api/equipment", { params: { header: newKey() }, body })),
     onSuccess: (kept) => queryClient.setQueryData(equipmentQuery.queryKey, kept),
+    onError: (thrown) => setTheirs(standing<Equipment>(thrown) ?? theirs),
   });
   const submit = () => {
     const sizes = texts.map(sizesOf);
     setProblems(sizes.map((list) => (list ? undefined : "Numbers from 1 to 200 mm, with commas between.")));
     const [back, seat, hips] = sizes;
-    if (back && seat && hips) keep.mutate({ cushion_back: back, cushion_seat: seat, hip_pad: hips });
+    if (back && seat && hips)
+      keep.mutate({ cushion_back: back, cushion_seat: seat, hip_pad: hips, version: theirs.version });
   };
   return (
     <Sheet
@@ -90,6 +94,13 @@ function Loaded({ equipment }: { equipment: Equipment }) {
         </SecondaryButton>
         <br />
         <Small role="status">{keep.isSuccess ? "Kept." : (refusal(keep.error)?.message ?? "")}</Small>
+        {theirs === equipment ? null : (
+          <Small>
+            {" "}
+            There now:{" "}
+            {KINDS.map(([kind, label]) => `${label.toLowerCase()} ${theirs[kind].join(", ") || "none"}`).join("; ")}.
+          </Small>
+        )}
       </span>
     </Sheet>
   );

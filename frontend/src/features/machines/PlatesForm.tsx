@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
-import { api, newKey, refusal, unwrap } from "../../api/client";
+import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { platesQuery } from "../../api/queries";
 import type { Plates } from "../../api/types";
 import { parseNumber } from "../../model/lengths";
@@ -47,17 +47,22 @@ export function parsePlates(typed: string): Plate[] | null {
 export function PlatesForm() {
   const plates = useQuery(platesQuery);
   if (!plates.data) return null;
-  return <Loaded key={JSON.stringify(plates.data)} plates={plates.data.plates} />;
+  return <Loaded key={JSON.stringify(plates.data)} kept={plates.data} />;
 }
 
-function Loaded({ plates }: { plates: Plates["plates"] }) {
-  const [text, setText] = useState(() => plates.map(({ mass_kg, pairs }) => `${mass_kg} × ${pairs}`).join(", "));
+const inWords = ({ plates }: Plates) => plates.map(({ mass_kg, pairs }) => `${mass_kg} × ${pairs}`).join(", ");
+
+function Loaded({ kept }: { kept: Plates }) {
+  const [text, setText] = useState(() => inWords(kept));
+  // What a colleague kept in the meantime: shown, and overwritten only by keeping once more.
+  const [theirs, setTheirs] = useState(kept);
   const [problem, setProblem] = useState<string>();
   const queryClient = useQueryClient();
   const keep = useMutation({
     mutationFn: (list: Plate[]) =>
-      unwrap(api.PUT("/api/plates", { params: { header: newKey() }, body: { plates: list } })),
-    onSuccess: (kept) => queryClient.setQueryData(platesQuery.queryKey, kept),
+      unwrap(api.PUT("/api/plates", { params: { header: newKey() }, body: { plates: list, version: theirs.version } })),
+    onSuccess: (now) => queryClient.setQueryData(platesQuery.queryKey, now),
+    onError: (thrown) => setTheirs(standing<Plates>(thrown) ?? theirs),
   });
   const submit = () => {
     const list = parsePlates(text);
@@ -85,6 +90,7 @@ function Loaded({ plates }: { plates: Plates["plates"] }) {
         </SecondaryButton>
         <br />
         <Small role="status">{keep.isSuccess ? "Kept." : (refusal(keep.error)?.message ?? "")}</Small>
+        {theirs === kept ? null : <Small> There now: {inWords(theirs) || "none"}.</Small>}
       </span>
     </Sheet>
   );

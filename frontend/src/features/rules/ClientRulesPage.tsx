@@ -2,9 +2,9 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
-import { api, newKey, refusal, unwrap } from "../../api/client";
+import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { clientRulesQuery } from "../../api/queries";
-import type { Question } from "../../api/types";
+import type { ClientRules, Question } from "../../api/types";
 import { useTitle } from "../../app/Shell";
 import { PrimaryButton, QuietButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
@@ -28,13 +28,18 @@ export function ClientRulesPage() {
       unwrap(
         api.PUT("/api/clients/{id}/rules/{question}", {
           params: { path: { id, question: name }, header: newKey() },
-          body: { school, reason },
+          body: { school, reason, version: rules.data?.version ?? 1 },
         }),
       ),
     onSuccess: (kept) => {
       setAsked(null);
       setReason("");
       queryClient.setQueryData(clientRulesQuery(id).queryKey, kept);
+    },
+    // A colleague was quicker: what stands there now is shown under what is being chosen; the reason stays.
+    onError: (thrown) => {
+      const now = standing<ClientRules>(thrown);
+      if (now) queryClient.setQueryData(clientRulesQuery(id).queryKey, now);
     },
   });
   if (!rules.data) return null;
@@ -61,6 +66,7 @@ export function ClientRulesPage() {
           isOpen
           onClose={() => setAsked(null)}
         >
+          {choose.error ? <Notice tone="wrong">{refusal(choose.error)?.message}</Notice> : null}
           <Field
             label="Why, for this client"
             hint="A colleague should be able to tell a choice from an accident. No health notes here."

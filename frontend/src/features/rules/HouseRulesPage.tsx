@@ -1,8 +1,9 @@
 // House rules: the gym's school of each contested question. A choice that changes advice says whose, before it is made.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, newKey, refusal, unwrap } from "../../api/client";
+import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { rulesQuery } from "../../api/queries";
+import type { Rules } from "../../api/types";
 import { useTitle } from "../../app/Shell";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
@@ -20,13 +21,20 @@ export function HouseRulesPage() {
       unwrap(
         api.PUT("/api/rules/{question}", {
           params: { path: { question: question.name }, header: newKey() },
-          body: { school },
+          body: { school, version: rules.data?.version ?? 1 },
         }),
       ),
     onSuccess: (kept) => {
       setAsked(null);
       queryClient.setQueryData(rulesQuery.queryKey, kept);
       void queryClient.invalidateQueries({ queryKey: ["machine"] });
+    },
+    // A colleague was quicker: what stands there now is shown, and chosen from again.
+    onError: (thrown) => {
+      const now = standing<Rules>(thrown);
+      if (!now) return;
+      setAsked(null);
+      queryClient.setQueryData(rulesQuery.queryKey, now);
     },
   });
   if (!rules.data) return null;
@@ -45,7 +53,7 @@ export function HouseRulesPage() {
           else choose.mutate({ question, school });
         }}
       />
-      <StricterCautions cautions={rules.data.cautions} />
+      <StricterCautions rules={rules.data} />
       {asked ? (
         <Consequences
           asked={asked}

@@ -2,7 +2,7 @@
 // strict is a clinician's word alone.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
-import { api, newKey, refusal, unwrap } from "../../api/client";
+import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { rulesQuery } from "../../api/queries";
 import type { Rules } from "../../api/types";
 import { Notice } from "../../ui/Notice";
@@ -14,17 +14,21 @@ const Row = styled.li`
   padding: ${space(1)} ${space(4)};
 `;
 
-export function StricterCautions({ cautions }: { cautions: Rules["cautions"] }) {
+export function StricterCautions({ rules }: { rules: Rules }) {
   const queryClient = useQueryClient();
   const set = useMutation({
     mutationFn: ({ caution, stricter }: { caution: string; stricter: boolean }) =>
       unwrap(
         api.PUT("/api/gym/cautions/{caution}", {
           params: { path: { caution }, header: newKey() },
-          body: { stricter },
+          body: { stricter, version: rules.version },
         }),
       ),
     onSuccess: (kept) => queryClient.setQueryData(rulesQuery.queryKey, kept),
+    onError: (thrown) => {
+      const now = standing<Rules>(thrown);
+      if (now) queryClient.setQueryData(rulesQuery.queryKey, now);
+    },
   });
   return (
     <Section style={{ marginTop: space(8) }}>
@@ -37,7 +41,7 @@ export function StricterCautions({ cautions }: { cautions: Rules["cautions"] }) 
       </p>
       {set.error ? <Notice tone="wrong">{refusal(set.error)?.message}</Notice> : null}
       <Rows>
-        {cautions.map((caution) => (
+        {rules.cautions.map((caution) => (
           <Row key={caution.name} data-caution={caution.name}>
             <Tick
               isSelected={caution.stricter}
