@@ -4,7 +4,6 @@
 source "https://rubygems.org"
 
 gem "argon2", "~> 2.3"
-gem "fastimage", "~> 2.4"
 gem "i18n", "~> 1.14"
 gem "json", "~> 2.18"
 gem "json_schemer", "~> 2.5"
@@ -17,6 +16,7 @@ gem "rack-session", "~> 2.1"
 gem "rackup", "~> 2.3"
 gem "roda", "~> 3.109"
 gem "rodauth", "~> 2.49"
+gem "ruby-vips", "~> 2.3"
 gem "sequel", "~> 5.110"
 gem "sequel_pg", "~> 1.20", require: false
 gem "sinatra", "~> 4.2", require: false

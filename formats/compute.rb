@@ -9,17 +9,18 @@ module Verglas
       # machines, bodies: {id => plain data} which requests may name.
       def initialize(machines: {}, bodies: {})
         @schema = Schema.new("compute")
-        @subjects = Subjects.new(machines: machines, bodies: bodies)
+        @subjects = Subjects.new(machines: machines, bodies: bodies, schema: @schema)
       end
 
       # Never raises for what stands in the line: an answer to bad input is {"error": {code, path, message}}.
       def answer(line)
         request = parse(line)
         JSON.generate(carry_out(request))
-      rescue JSON::GeneratorError
-        answer_error(Invalid.new(:not_computable))
       rescue Invalid => e
         answer_error(e)
+      rescue StandardError, SystemStackError, NoMemoryError
+        # Numbers within all limits that make no geometry: nothing can be told of them.
+        answer_error(Invalid.new(:not_computable))
       end
 
       private

@@ -7,9 +7,12 @@ module Verglas
       OPTIONS = { "wanted" => :contact_above_ankle_mm, "start" => :start_bend_deg, "shim_back" => :cushion_back_mm,
                   "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "slack_from" => :slack_from_deg }.freeze
 
-      def initialize(machines:, bodies:)
+      # schema: against which a machine or a body of a collection is checked when a request first names it.
+      def initialize(machines:, bodies:, schema: Schema.new("compute"))
         @machines = machines
         @bodies = bodies
+        @schema = schema
+        @checked = {}
       end
 
       # The machine of the request's exercise. Where a constant or a travel is null, it is told as far as it is taped.
@@ -33,7 +36,7 @@ module Verglas
       # An exact body, by parameters or id, or one estimated from sex and readings.
       def estimate(request)
         given = request["body"] || request["body_params"]
-        given = known(@bodies, given, "/body", :unknown_body) if given.is_a?(String)
+        given = known(:body, given, "/body") if given.is_a?(String)
         return Body::Estimate.exact(dimensions(given)) if given.is_a?(Hash) && given.key?("thigh")
 
         estimation(given || request).estimate
@@ -56,7 +59,7 @@ module Verglas
       end
 
       # One exact body by its id.
-      def body(id) = dimensions(known(@bodies, id, "/bodies", :unknown_body))
+      def body(id) = dimensions(known(:body, id, "/bodies"))
 
       # What the estimate rests on, by name.
       def taken(request)
@@ -85,7 +88,7 @@ module Verglas
 
       def reading(request)
         given = request.fetch("machine")
-        yield(given.is_a?(Hash) ? given : known(@machines, given, "/machine", :unknown_machine))
+        yield(given.is_a?(Hash) ? given : known(:machine, given, "/machine"))
       rescue Invalid => e
         raise e.path.match?(%r{\A/(machine|exercise)}) ? e : e.below("/machine")
       end
@@ -101,7 +104,18 @@ module Verglas
         raise e.below("/body")
       end
 
-      def known(collection, id, path, code) = collection.fetch(id) { raise Invalid.new(code, path: path, id: id) }
+      def known(kind, id, path)
+        found = { machine: @machines, body: @bodies }.fetch(kind).fetch(id) { raise Invalid.new(:"unknown_#{kind}", path: path, id: id) }
+        @checked.fetch([kind, id]) { check(kind, id, found, path) }
+        found
+      end
+
+      def check(kind, id, found, path)
+        @schema.check!(kind, found)
+        @checked[[kind, id]] = true
+      rescue Invalid => e
+        raise e.below(path)
+      end
     end
   end
 end

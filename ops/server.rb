@@ -33,7 +33,10 @@ module Verglas
       def load_demo
         ENV["DATABASE_URL"] = @cluster.database("verglas")
         ENV["SESSION_SECRET"] ||= secret("session_secret", 64)
-        ENV["NOTES_KEY"] ||= secret("notes_key", 32)
+        unless ENV["NOTES_KEY"] || ENV["NOTES_KEY_FILE"]
+          secret("notes_key", 32)
+          ENV["NOTES_KEY_FILE"] = File.join(@folder, "notes_key")
+        end
         ENV["APP_ENV"] ||= "production"
         require_relative "../config/application"
         Store::Database.migrate(DB)

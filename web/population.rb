@@ -2,8 +2,8 @@
 
 module Verglas
   module Web
-    # Who of a gym's clients fits a machine, and whose advice a newly taped length changes. Long questions, so they are asked
-    # of a number of people that is answered within a second or two, and say of how many.
+    # Who of a gym's clients fits a machine, and whose advice a newly taped length changes. Long questions: they are computed
+    # apart, of as many people as their time allows, and say of how many.
     class Population
       MOST = 120
 
@@ -17,9 +17,9 @@ module Verglas
       def fits
         sample = Store::Queries::ClientsWithReadings.new(@gym).call(limit: MOST)
         machine = Store::Tables::Machines.value(@row, exercise: @exercise)
-        people = sample[:rows].map do |client, readings|
-          estimate = Inputs::ClientBody.estimation(client, readings).estimate
-          { stature_mm: estimate.mean[:stature].round(1), grade: grade(machine, estimate) }
+        wishes = wishes(machine.family)
+        people = Apart.compute do |budget|
+          Apart.in_time(sample[:rows], budget) { |client, readings| person(machine, wishes, client, readings) }
         end
         { people: people, of: sample[:of] }
       end
@@ -27,22 +27,30 @@ module Verglas
       # The clients fitted here whose advised marks differ between an earlier description and the one that holds now.
       def changed_since(earlier)
         affected = Store::Queries::MachineFittings.new(@gym).clients(@row[:id], limit: MOST)
-        before, now = [earlier, @row].map { |row| exercises.to_h { |exercise| [exercise, Store::Tables::Machines.value(row, exercise: exercise)] } }
+        pairs = [earlier, @row].map { |row| exercises.to_h { |exercise| [exercise, Store::Tables::Machines.value(row, exercise: exercise)] } }
         readings = Store::Queries::ClientsWithReadings.new(@gym).readings(affected[:rows])
-        clients = affected[:rows].flat_map do |client|
-          exercises.filter_map { |exercise| change(client, readings.fetch(client[:id], []), exercise, before[exercise], now[exercise]) }
+        rules
+        asked, clients = Apart.compute do |budget|
+          in_time = Apart.in_time(affected[:rows], budget) { |client| changes(client, readings.fetch(client[:id], []), *pairs) }
+          [in_time.size, in_time.flatten(1)]
         end
-        { clients: clients, asked: affected[:rows].size, of: affected[:of] }
+        { clients: clients, asked: asked, of: affected[:of] }
       end
 
       private
 
       def exercises = Store::Tables::Machines.exercises(@row)
       def advice(machine, estimate) = Fitting::Advice.new(machine: machine, estimate: estimate, wishes: wishes(machine.family))
+      def changes(client, readings, before, now) = exercises.filter_map { |exercise| change(client, readings, exercise, before[exercise], now[exercise]) }
+
+      def person(machine, wishes, client, readings)
+        estimate = Inputs::ClientBody.estimation(client, readings).estimate
+        { stature_mm: estimate.mean[:stature].round(1), grade: grade(machine, wishes, estimate) }
+      end
 
       # Of the best marks: the grade alone, without what a person needs to judge it.
-      def grade(machine, estimate)
-        Fitting::SEVERITIES[Fitting::Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes(machine.family)).solutions.first.worst] unless machine.family.findings.empty?
+      def grade(machine, wishes, estimate)
+        Fitting::SEVERITIES[Fitting::Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions.first.worst] unless machine.family.findings.empty?
       end
 
       # As the gym has its rules.

@@ -3,8 +3,8 @@
 module Verglas
   module Web
     # Whose advice another school of a question would change: the clients whose settings stand on a card, on the machines on
-    # which the question is asked. A long question, asked of so many fittings as are answered within a second or two, in a number
-    # of statements that does not grow with them.
+    # which the question is asked. A long question: computed apart, of as many cards as its time allows, from a number of
+    # statements that does not grow with them.
     class RuleChanges
       MOST = 100
 
@@ -19,10 +19,13 @@ module Verglas
         cards = Store::Queries::CardsOfGym.new(@gym).call(limit: MOST)
         people = Store::Queries::People.new(@gym).call(cards[:rows].map { |row| row[:client_id] })
         shared = Bench::Shared.of(@gym)
-        lines = cards[:rows].filter_map do |row|
-          line(Bench.among(@gym, people.fetch(row[:client_id]), machine_row: machines.fetch(row[:machine_id]), exercise: row[:exercise], shared: shared))
+        machines
+        lines = Apart.compute do |budget|
+          Apart.in_time(cards[:rows], budget) do |row|
+            line(Bench.among(@gym, people.fetch(row[:client_id]), machine_row: machines.fetch(row[:machine_id]), exercise: row[:exercise], shared: shared))
+          end
         end
-        { lines: lines, asked: cards[:rows].size, of: cards[:of] }
+        { lines: lines.compact, asked: lines.size, of: cards[:of] }
       end
 
       private

@@ -6,6 +6,8 @@ module Verglas
     # fields, from a row to what is shown, and what a new one begins with.
     module Sheet
       FIELDS = Store::Tables::Fittings::SHEET
+      # Tried not for a sign, but because a creep test said so.
+      CREEP_TEST = "creep_test"
       NO_FLOW = { "at" => nil, "done" => {}, "skipped" => {} }.freeze
       NO_WORK = { "load_kg" => nil, "left_kg" => nil, "right_kg" => nil, "repetitions" => nil, "sets" => nil, "last" => nil, "felt" => nil, "felt_side" => nil,
                   "belt" => nil }.freeze
@@ -20,6 +22,7 @@ module Verglas
         sheet[:load] = Views::Loads.printed(bench.rig, sheet[:work]["load_kg"]) if bench.rig && sheet.key?(:work)
         refuse_unknown_signs(bench.machine, sheet.fetch(:signs, []))
         refuse_unknown_marks(bench.machine, sheet.fetch(:creep, {}))
+        refuse_unknown_tries(bench, sheet.fetch(:trail, []))
         sheet
       end
 
@@ -62,11 +65,25 @@ module Verglas
         raise e.below("/creep")
       end
 
+      # What was tried for a sign, in the machine's own words; what was written before may tell of marks that are no more.
+      def refuse_unknown_tries(bench, trail)
+        before = (bench.fitting&.fetch(:trail) || []).map { |one| one.except("outcome") }
+        trail.each_with_index do |one, index|
+          raise Invalid.new(:not_allowed, path: "/trail/#{index}") unless before.include?(one.except("outcome")) || try_known?(bench.machine, one)
+        end
+      end
+
+      def try_known?(machine, one)
+        adjuster = machine.adjusters.find { |candidate| candidate.label == one["adjuster"] }
+        signs = [CREEP_TEST, *Fitting::Signs.of(machine).map(&:to_s)]
+        signs.include?(one["sign"]) && !adjuster.nil? && ([one["from"], one["to"]] - adjuster.marks).empty?
+      end
+
       def refuse_unknown_signs(machine, signs)
         unknown = signs - Fitting::Signs.of(machine).map(&:to_s)
         raise Invalid.new(:not_allowed, path: "/signs") unless unknown.empty?
       end
-      private_class_method :carried, :refuse_unknown_marks, :refuse_unknown_signs
+      private_class_method :refuse_unknown_tries, :try_known?, :carried, :refuse_unknown_marks, :refuse_unknown_signs
     end
   end
 end

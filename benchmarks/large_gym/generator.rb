@@ -50,7 +50,7 @@ module LargeGym
       rows = Array.new(count) do |n|
         detail = "number #{n}"
         [@gym, "#{firsts[n % 10]}#{lasts[n % 7]}#{n}", ["man", "woman", nil][n % 3], Verglas::Store::Secrets.lock(detail, :detail),
-         Verglas::Store::Secrets.digest("#{@gym}:#{detail}", :detail)]
+         Verglas::Store::Tables::Clients.detail_digest(@gym, detail)]
       end
       @db[:clients].import(%i[gym_id name sex detail_cipher detail_digest], rows, slice: 5000)
       @db.run("ANALYZE clients") # else each foreign key is looked up row by row

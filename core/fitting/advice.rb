@@ -26,7 +26,7 @@ module Verglas
         @instead = instead
         plain = solve(wishes)
         @without = plain.first
-        (back, seat), = cushions.search(@without) { |*pair| solve(cushioned(wishes, *pair)).first }
+        (back, seat), = cushions.search(@without, tries: machine.tries) { |*pair| solve(cushioned(wishes, *pair)).first }
         padded = [back, seat] != [0, 0]
         @wishes = padded ? cushioned(wishes, back, seat) : wishes
         @solutions = padded ? solve(@wishes) : plain

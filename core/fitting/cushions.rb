@@ -20,16 +20,27 @@ module Verglas
 
       # Cushions are searched only if without one the worst severity is not 0, and proposed only where they lower it: then the
       # thinnest total that does. The block solves for cushions behind and below (mm): something comparable with a worst
-      # severity. Answers [[behind, below], what the block said].
-      def search(plain)
+      # severity. tries: how many ways to stand it compares each time; the thickest totals are left out where all of them
+      # together would take too long. Answers [[behind, below], what the block said].
+      def search(plain, tries: 1)
         return [[0, 0], plain] if plain.worst.zero?
 
-        by_total.each do |pairs|
+        in_time(tries).each do |pairs|
           best = pairs.map { |pair| [pair, yield(*pair)] }.min_by(&:last)
           return best if best.last.worst < plain.worst
         end
         [[0, 0], plain]
       end
+
+      private
+
+      def in_time(tries)
+        asked = 0
+        by_total.take_while { |pairs| (asked += pairs.size * tries) <= Cushions::MOST_TRIES }
+      end
     end
+
+    # Some five seconds of the solver's time, at the worst.
+    Cushions::MOST_TRIES = 100_000
   end
 end

@@ -24,7 +24,7 @@ module Verglas
         @estimate = estimate
         @taken = taken
         plain = wholes(wishes)
-        (back, seat), = cushions.search(plain.first) { |*pair| wholes(cushioned(wishes, *pair)).first }
+        (back, seat), = cushions.search(plain.first, tries: machines.each_value.sum(&:tries)) { |*pair| wholes(cushioned(wishes, *pair)).first }
         @cushion_back_mm = back
         @cushion_seat_mm = seat
         padded = [back, seat] != [0, 0]

@@ -40,10 +40,26 @@ module Verglas
 
       # The group in which an adjuster is solved: :joint unless everything it drives lies within one group; :recorded when it
       # drives nothing that is known, so that its mark is written down and never advised.
-      def group_of(adjuster)
-        return :recorded if adjuster.drives.empty?
+      def group_of(adjuster) = group_of_driven(adjuster.drives)
 
-        groups.keys.find { |name| (adjuster.drives.keys - groups[name]).empty? } || :joint
+      def group_of_driven(drives)
+        return :recorded if drives.empty?
+
+        groups.keys.find { |name| (drives.keys - groups[name]).empty? } || :joint
+      end
+
+      # How many ways to stand the solver compares for adjusters, each given by what it drives and how many marks it has: every
+      # combination of the joint's with every one of each graded group.
+      def tries(adjusters)
+        ways = adjusters.group_by { |drives, _| group_of_driven(drives) }.transform_values { |list| list.map(&:last).inject(1, :*) }
+        graded = groups.keys.select { |name| findings.value?(name) }
+        ways.fetch(:joint, 1) * [graded.sum { |name| ways.fetch(name, 1) }, 1].max
+      end
+
+      # Raises Invalid where there are more than can be compared while somebody waits.
+      def check_tries(adjusters)
+        tries = tries(adjusters)
+        raise Invalid.new(:too_many_marks, path: "/adjusters", tries: tries, most: Family::MOST_TRIES) if tries > Family::MOST_TRIES
       end
 
       # The groups of which something is told, the joint first.
@@ -61,5 +77,8 @@ module Verglas
       # {name => value} of what holds where nobody taped it.
       def defaults = constants.transform_values(&:default).compact
     end
+
+    # About a second of the solver's time.
+    Family::MOST_TRIES = 20_000
   end
 end

@@ -10,6 +10,7 @@ module Verglas
         raise Invalid.new(:constant_missing, path: "/constants", name: missing.first.to_s) unless missing.empty?
 
         constants.each { |name, value| check_constant(name, value) }
+        family.check_tries(ways)
         labels = adjusters.map(&:label)
         raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
 
@@ -21,6 +22,9 @@ module Verglas
         adjusters.find { |adjuster| adjuster.label == label } ||
           raise(Invalid.new(:unknown_adjuster, path: "/marks", adjuster: label))
       end
+
+      # How many ways to stand the solver compares.
+      def tries = family.tries(ways)
 
       # {label => mark} to one index an adjuster, in the machine's order. Every adjuster once, nothing else.
       def indices(marks)
@@ -67,6 +71,8 @@ module Verglas
       def hinged? = constants.key?(:hinge_angle) && reach(:hinge_angle).max.positive?
 
       private
+
+      def ways = adjusters.map { |adjuster| [adjuster.drives, adjuster.size] }
 
       # The far marks must stay possible too.
       def check_reach(name)

@@ -43,6 +43,45 @@ RSpec.describe Verglas::Formats::Compute do
     expect(inside["from"]).to eq(%w[stature seat_to_kneecap])
   end
 
+  describe "something hostile" do
+    let(:plain) { Worked::MACHINES.fetch("slide_back") }
+
+    def served = expect(answer({ op: "probability", positions: [1, 2, 3], mu: 2, sigma: 1 })).to have_key("p")
+
+    it "of more marks than can be compared is refused at once, and the next line is served" do
+      adjusters = Array.new(12) { |number| { label: "adjuster #{number}", marks: Array.new(60, &:to_s), travel: Array.new(60) { |mark| mark / 10.0 }, drives: { back_face: 1 } } }
+      refused = answer({ op: "advise", machine: plain.merge("adjusters" => adjusters), body: "middle" })
+      expect(refused["error"]).to include("code" => "too_many_marks", "path" => "/machine/adjusters")
+      served
+    end
+
+    it "in a collection is told to who names it, one line each, and the others are served" do
+      door = described_class.new(machines: { "number" => 5, "null" => nil, "empty" => {}, "list" => [1], "half" => { "family" => "extension" }, "odd" => plain.merge("adjusters" => [nil]), "good" => plain },
+                                 bodies: { "number" => 5, "short" => { "thigh" => 400 } })
+      ask = ->(machine, body) { JSON.parse(door.answer(JSON.generate({ op: "advise", machine: machine, body: body }))) }
+      %w[number null empty list half odd].each { |id| expect(ask[id, { sex: "man", readings: [["stature", 1800]] }]["error"]["path"]).to start_with("/machine"), id }
+      %w[number short nobody].each { |id| expect(ask["good", id]["error"]["path"]).to start_with("/body"), id }
+      expect(ask["good", { sex: "man", readings: [["stature", 1800]] }]).to have_key("marks")
+    end
+
+    it "whatever its numbers, ends in an answer" do
+      numbers = [0, -0.0, 1e-300, -1e300, 1e308, 99_999.9, 180, 360, -90]
+      random = Random.new(7)
+      answers = Array.new(150) do
+        constants = plain["constants"].transform_values { |value| random.rand(3).zero? ? numbers.sample(random: random) : value }
+        answer({ op: %w[advise parameters].sample(random: random), machine: plain.merge("constants" => constants), marks: plain["adjusters"].to_h { |one| [one["label"], one["marks"].first] },
+                 body: "middle" }.reject { |name, _| name == :body && random.rand(5).zero? })
+      end
+      expect(answers).to all(be_a(Hash))
+      served
+    end
+
+    it "that fails within the computation is one line, and says nothing of ours" do
+      allow(Verglas::Formats::Operations).to receive(:probability).and_raise(SystemStackError)
+      expect(answer({ op: "probability", positions: [1], mu: 2, sigma: 1 })["error"]).to eq({ "code" => "not_computable", "path" => "", "message" => "not computable" })
+    end
+  end
+
   bad = {
     "{" => ["not_json", ""], "" => ["not_json", ""], "[]" => ["wrong_type", ""], "\xFF" => ["not_json", ""],
     "{}" => ["missing", "/op"], '{"op":"dance"}' => ["unknown_operation", "/op"],

@@ -41,8 +41,12 @@ RSpec.describe Verglas::Formats::Collection do
         File.write(file, text)
         expect(described_class.read(file, :machines).keys).to eq(ids)
       end
-      File.write(File.join(folder, "broken.json"), "[{}]")
-      expect { described_class.read(File.join(folder, "broken.json"), :machines) }.to raise_error(Verglas::Invalid, /unreadable file/)
+      { "{" => /unreadable file/, "5" => /not a collection/, '{"machines":null}' => /not a collection/, "\xFF" => /unreadable file/ }.each do |text, complaint|
+        File.write(File.join(folder, "broken.json"), text)
+        expect { described_class.read(File.join(folder, "broken.json"), :machines) }.to raise_error(Verglas::Invalid, complaint)
+      end
+      File.write(File.join(folder, "mixed.json"), '[{}, null, 5, {"id":"a"}]')
+      expect(described_class.read(File.join(folder, "mixed.json"), :machines).keys).to eq(%w[a])
     end
   end
 end

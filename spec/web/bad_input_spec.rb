@@ -156,7 +156,9 @@ RSpec.describe "Bad input" do
                  "/work" => [nil, {}, { load_kg: 5 }, work.call("load_kg" => -1), work.call("repetitions" => 0), work.call("last" => "fine"), work.call("felt" => "toes"),
                              work.call("mood" => "good")],
                  "/cue" => [nil, 5, "x" * 201], "/reason" => [nil, 5, "x" * 301],
-                 "/trail" => [nil, {}, [5], [{ sign: "hips_lift" }], [{ sign: "hips_lift", adjuster: "roller", from: "A", to: "B", outcome: "fine" }]],
+                 "/trail" => [nil, {}, [5], [{ sign: "hips_lift" }], [{ sign: "hips_lift", adjuster: "roller", from: "A", to: "B", outcome: "fine" }],
+                              [{ sign: "her new knee", adjuster: "roller", from: "A", to: "B", outcome: nil }], [{ sign: "hips_lift", adjuster: "her knee", from: "A", to: "B", outcome: nil }],
+                              [{ sign: "hips_lift", adjuster: "roller", from: "A", to: "Z", outcome: nil }]],
                  "/creep" => [nil, [], { marks: { "lamp" => "1" } }, { readings: [{ arm_deg: 5, reading_mm: 100 }] }, { marks: {}, readings: [] },
                               { marks: { "back pad" => "3", "roller" => "C", "start" => "3" }, readings: [{ arm_deg: 5, reading_mm: -1 }] }] }
   bad_sheets.each do |path, values|

@@ -216,11 +216,15 @@ RSpec.describe "Machines over HTTP" do
   end
 
   describe "photographs" do
-    # The smallest JPEG that has a size: 3 by 2, as an encoder writes it.
+    # Wider than high, in two colours, with where it was taken and that it was held upright.
     let(:jpeg) do
-      parts = %W[ffd8ffe000104a46494600010100000100010000 ffdb004300#{"01" * 64} ffc0000b080002000301011100 ffc4001f0000010501010101010100000000000000000102030405060708090a0b
-                 ffda0008010100003f00d2cf20ffd9]
-      [parts.join].pack("H*")
+      picture = Vips::Image.black(60, 40, bands: 3).draw_rect([200, 30, 30], 0, 0, 30, 40, fill: true)
+      told = picture.mutate do |image|
+        image.set_type!(GObject::GINT_TYPE, "orientation", 6)
+        image.set_type!(GObject::GSTR_TYPE, "exif-ifd3-GPSLatitude", "54/1 8/1 0/1 (54, 8, 0, Rational, 3 components, 24 bytes)")
+        image.set_type!(GObject::GSTR_TYPE, "exif-ifd0-Artist", "Perpetua Lowe (Perpetua Lowe, ASCII, 14 components, 14 bytes)")
+      end
+      told.jpegsave_buffer(Q: 90)
     end
     let(:encoded) { [jpeg].pack("m0") }
 
@@ -230,7 +234,7 @@ RSpec.describe "Machines over HTTP" do
       again = call(:put, "#{path}/photographs", { adjuster: "seat", jpeg_base64: encoded })["photographs"]
       expect(again.map { |photograph| photograph["adjuster"] }).to eq(["", "seat"])
       call(:get, "/api/photographs/#{kept.first["id"]}")
-      expect([status, last_response.content_type, last_response.body.b]).to eq([200, "image/jpeg", jpeg.b])
+      expect([status, last_response.content_type, last_response.headers["cache-control"]]).to eq([200, "image/jpeg", "private, no-cache"])
       removed = call(:post, "#{path}/photographs/removal", { adjuster: "seat" })["photographs"]
       expect(removed.size).to eq(1)
       other = gym("The Sail Shed")
@@ -238,6 +242,47 @@ RSpec.describe "Machines over HTTP" do
       sign_in(email: "ines@sailshed.example")
       call(:get, "/api/photographs/#{kept.first["id"]}")
       expect(status).to eq(404)
+    end
+
+    def kept_picture(base64 = encoded)
+      id = call(:put, "#{path}/photographs", { adjuster: "", jpeg_base64: base64 })["photographs"].first["id"]
+      call(:get, "/api/photographs/#{id}")
+      last_response.body.b
+    end
+
+    it "keeps the picture alone, upright: no place, no name, no camera" do
+      expect(jpeg.b).to include("Perpetua")
+      picture = kept_picture
+      expect(picture).not_to match(/Perpetua|Exif|GPS/n)
+      image = Vips::Image.new_from_buffer(picture, "")
+      expect([image.width, image.height, image.get_fields.grep(/exif|gps|icc|xmp/i)]).to eq([40, 60, []])
+      expect(image.getpoint(20, 5)).to match([be_within(12).of(200), be_within(12).of(30), be_within(12).of(30)])
+      expect(db[:machine_photographs].get(%i[width_px height_px])).to eq([40, 60])
+    end
+
+    it "is asked for again each time: not seen after signing out, nor once removed or replaced" do
+      id = call(:put, "#{path}/photographs", { adjuster: "", jpeg_base64: encoded })["photographs"].first["id"]
+      call(:get, "/api/photographs/#{id}")
+      header "If-None-Match", last_response.headers["etag"]
+      get "/api/photographs/#{id}"
+      expect(status).to eq(304)
+      call(:post, "/auth/logout", {})
+      get "/api/photographs/#{id}"
+      expect(status).to eq(401)
+      sign_in
+      call(:post, "#{path}/photographs/removal", { adjuster: "" })
+      get "/api/photographs/#{id}"
+      expect(status).to eq(404)
+    end
+
+    it "refuses a head without a picture, a picture that breaks off, and one that would unfold to more than a screen" do
+      head = jpeg[0, jpeg.index("\xFF\xDA".b)]
+      wide = Vips::Image.black(1700, 8, bands: 3).jpegsave_buffer
+      bomb = wide.b.sub([8, 1700].pack("n2"), [65_000, 65_000].pack("n2"))
+      { head => "not_a_jpeg", head + ("\x00" * 300).b => "not_a_jpeg", jpeg[0, jpeg.bytesize * 2 / 3] => "not_a_jpeg", wide => "picture_too_large", bomb => "picture_too_large" }.each do |bytes, code|
+        expect(call(:put, "#{path}/photographs", { adjuster: "", jpeg_base64: [bytes].pack("m0") })["code"]).to eq(code)
+      end
+      expect(db[:machine_photographs].count).to eq(0)
     end
 
     it "refuses what is no JPEG, or of an adjuster that is none" do

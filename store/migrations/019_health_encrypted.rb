@@ -37,7 +37,7 @@ Sequel.migration do
       add_column :rules_version, :integer, null: false, default: 1
     end
     from(:clients).select(:id, :gym_id, Sequel.function(:folded, :detail).as(:folded)).all.each do |row|
-      from(:clients).where(id: row[:id]).update(detail_digest: digest.call("#{row[:gym_id]}:#{row[:folded]}", :detail))
+      from(:clients).where(id: row[:id]).update(detail_digest: row[:folded].empty? ? "" : digest.call("#{row[:gym_id]}:#{row[:folded]}", :detail))
     end
     alter_table(:clients) do
       %i[clients_by_name clients_namesakes].each { |name| drop_index [], name: name }

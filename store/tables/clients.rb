@@ -11,6 +11,12 @@ module Verglas
           @gym = gym
         end
 
+        # Accents, case, hyphens and apostrophes taken off, as the database folds names; of nothing it says so.
+        def self.detail_digest(gym_id, detail)
+          folded = detail.unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase.tr("-'", "  ")
+          folded.empty? ? "" : Secrets.digest("#{gym_id}:#{folded}", :detail)
+        end
+
         def dataset = @gym.db[:clients].where(gym_id: @gym.id)
         def find(id) = Sealed.open(:clients, dataset.first(id: id))
 
@@ -54,12 +60,9 @@ module Verglas
 
         # Two of one name must not be told apart by the same words: of those a digest is kept.
         def columns(fields)
-          fields = { **fields, detail_digest: Secrets.digest("#{@gym.id}:#{folded(fields[:detail])}", :detail) } if fields.key?(:detail)
+          fields = { **fields, detail_digest: self.class.detail_digest(@gym.id, fields[:detail]) } if fields.key?(:detail)
           Sealed.columns(:clients, fields)
         end
-
-        # Accents, case, hyphens and apostrophes taken off, as the database folds names.
-        def folded(text) = text.unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase.tr("-'", "  ")
       end
     end
   end

@@ -29,7 +29,14 @@ module Verglas
         # the same name and marks keeps its travel, another has to be taped anew.
         def adjusters(input, family, before: {})
           shared = list(input.fetch(:adjusters, []), family, "", before.fetch(:adjusters, []))
-          { adjusters: shared, exercises: exercises(input, family, before.fetch(:exercises, {})) }
+          exercises = exercises(input, family, before.fetch(:exercises, {}))
+          family.exercises.each { |name, one| check_tries(one, [*shared, *exercises.fetch(name, {}).fetch("adjusters", [])]) }
+          { adjusters: shared, exercises: exercises }
+        end
+
+        # As if everything were taped already: told when it is entered, not when the last length is.
+        def check_tries(family, adjusters)
+          family.check_tries(adjusters.map { |adjuster| [adjuster["drives"].slice(*family.constants.keys.map(&:to_s)).transform_keys(&:to_sym), adjuster["marks"].size] })
         end
 
         def exercises(input, family, before)
@@ -75,7 +82,7 @@ module Verglas
           old = before.find { |candidate| candidate["label"] == label && candidate["marks"] == marks && candidate["drives"] == drives }
           old && old["travel"]
         end
-        private_class_method :exercises, :list, :one, :check_loading, :kept_travel
+        private_class_method :check_tries, :exercises, :list, :one, :check_loading, :kept_travel
       end
     end
   end

@@ -7,8 +7,13 @@ module Verglas
       module Taping
         module_function
 
+        # Computed apart: a machine of many marks takes its time.
         def trial(taping)
           machine = taping.machine
+          Apart.compute { tried(taping, machine) }
+        end
+
+        def tried(taping, machine)
           { told: machine.graded.map { |code| Formats::Words.say("findings.#{code}.title") },
             remarks: taping.remarks.map { |remark| remark(remark, machine) },
             people: Verglas::Body::People.three.map { |name, estimate| person(name, estimate, machine) } }
@@ -50,7 +55,7 @@ module Verglas
         def arc_backwards_words(*) = Formats::Words.say("remarks.arc_backwards")
 
         def amount(value, unit) = unit == :deg ? "#{value.round}°" : "#{value.round} mm"
-        private_class_method :person, :finding, :figure, :unusual_words, :fits_few_words, :seat_behind_back_words, :arc_backwards_words, :amount
+        private_class_method :tried, :person, :finding, :figure, :unusual_words, :fits_few_words, :seat_behind_back_words, :arc_backwards_words, :amount
       end
     end
   end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require "securerandom"
+require_relative "cluster"
+
+module Verglas
+  module Ops
+    # The file in which the keys of health lie (NOTES_KEY_FILE, or var/notes_key), and turning the demo's database, or that of
+    # DATABASE_URL, to the newest of them.
+    class Keys
+      FOLDER = File.expand_path("../var", __dir__)
+
+      def initialize(environment = ENV)
+        @environment = environment
+      end
+
+      def file = @environment["NOTES_KEY_FILE"].to_s[/.+/] || File.join(FOLDER, "notes_key")
+
+      # Puts a new key before the others, under the next free id; answers the id. The file is replaced whole or not at all.
+      def make
+        raise ArgumentError, "NOTES_KEY is set in the environment: put the new key before it there, as id:digits" if @environment["NOTES_KEY"]
+
+        lines = File.readlines(file, chomp: true).flat_map(&:split)
+        ids = lines.map { |line| line[/\A(\d+):/, 1].to_i }
+        id = ((1..255).to_a - ids).first || raise(ArgumentError, "all 255 ids are in use: take keys out that nothing lies under any more")
+        replace([*"#{id}:#{SecureRandom.hex(32)}", *lines].join("\n"))
+        id
+      end
+
+      # Yields a line of progress from time to time; answers whether everything lies under the newest key.
+      def turn
+        started = prepare
+        rekeying = Store::Rekeying.new(DB)
+        turned = rekeying.call { |now| yield "#{now[:table]}: #{now[:done]} of #{now[:of]}" }
+        left = rekeying.left
+        yield left.zero? ? "Everything lies under the newest key (#{turned} rows turned). Older keys may go after a day." : "#{left} rows were in use: run it again."
+        left.zero?
+      ensure
+        DB.disconnect if Verglas.const_defined?(:DB)
+        @cluster.stop if started
+      end
+
+      private
+
+      # True when this started the database.
+      def prepare
+        @environment["NOTES_KEY_FILE"] ||= file unless @environment["NOTES_KEY"]
+        unless @environment["DATABASE_URL"]
+          @cluster = Cluster.new(File.join(FOLDER, "postgres"))
+          started = @cluster.start
+          @environment["DATABASE_URL"] = @cluster.database("verglas")
+        end
+        require_relative "../config/application"
+        Store::Database.migrate(DB)
+        started
+      end
+
+      def replace(text)
+        whole = "#{file}.new"
+        File.write(whole, "#{text}\n", perm: 0o600)
+        File.rename(whole, file)
+      end
+    end
+  end
+end
