@@ -32,11 +32,17 @@ module Verglas
         return false if running?
 
         wait_for_the_dead
-        5.times do
-          write_port(free_port)
+        5.times do |try|
+          write_port(free_port) unless try.zero? && port_kept?
           return true if launch
         end
         raise Failure, "PostgreSQL did not start: see #{log}"
+      end
+
+      # Where the server has ended by itself: the same again on the same port.
+      def start_again
+        wait_for_the_dead
+        launch || raise(Failure, "PostgreSQL did not start on port #{port}: see #{log}")
       end
 
       def stop = run("pg_ctl", "-D", data, "-m", "fast", "-w", "stop")
@@ -48,7 +54,15 @@ module Verglas
         FileUtils.mkdir_p(@asked)
       end
 
-      def running? = File.exist?(data) && run("pg_ctl", "-D", data, "status") && answering?
+      def running? = File.exist?(data) && run("pg_ctl", "-D", data, "status") && answers?
+
+      # Whether somebody listens there.
+      def answers?
+        TCPSocket.new("127.0.0.1", port).close
+        true
+      rescue SystemCallError
+        false
+      end
 
       # Makes the database and the role that owns it, unless they are there; returns its URL.
       def database(name)
@@ -116,8 +130,9 @@ module Verglas
         end
       end
 
-      def answering?
-        TCPSocket.new("127.0.0.1", port).close
+      # Whether the port of the last time is still free.
+      def port_kept?
+        TCPServer.open("127.0.0.1", port, &:close)
         true
       rescue SystemCallError
         false

@@ -23,7 +23,7 @@ module Verglas
         lines = File.readlines(file, chomp: true).flat_map(&:split)
         ids = lines.map { |line| line[/\A(\d+):/, 1].to_i }
         id = ((1..255).to_a - ids).first || raise(ArgumentError, "all 255 ids are in use: take keys out that nothing lies under any more")
-        replace([*"#{id}:#{SecureRandom.hex(32)}", *lines].join("\n"))
+        replace(["#{id}:#{SecureRandom.hex(32)}", *lines].join("\n"))
         id
       end
 

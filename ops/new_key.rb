@@ -14,7 +14,7 @@ begin
   end.parse!
   keys = Verglas::Ops::Keys.new
   puts "The new key is #{keys.make}: restart the server, then run bin/new-key --turn." if options[:make]
-  exit keys.turn { |line| puts line } if options[:turn]
+  exit(keys.turn { |line| puts line }) if options[:turn]
 rescue OptionParser::ParseError, Verglas::Ops::Cluster::Failure, SystemCallError, ArgumentError => e
   abort "verglas: #{e.message}"
 end

@@ -9,6 +9,9 @@ module Verglas
   module Ops
     # The application with the demo gym: starts what does not run yet, and stops what it started.
     class Server
+      LOOKS_EVERY_S = 1
+      # How long requests may go on after a signal.
+      LAST_SECONDS = 5
       ROOT = File.expand_path("..", __dir__)
 
       def initialize(port:, fresh: false, folder: File.join(ROOT, "var"))
@@ -18,13 +21,16 @@ module Verglas
         @folder = folder
       end
 
-      # Blocks until a signal comes.
+      # Blocks until a signal comes. What it writes is for its owner and group alone.
       def run
+        File.umask(0o027)
         @cluster.destroy if @fresh
         started = @cluster.start
         load_demo
+        watch if started
         serve
       ensure
+        @watching&.kill&.join
         @cluster.stop if started
       end
 
@@ -47,7 +53,24 @@ module Verglas
 
       def request_log
         FileUtils.mkdir_p(File.join(@folder, "log"))
-        File.open(File.join(@folder, "log", "requests.log"), "a").tap { |log| log.sync = true } # rubocop:disable Style/FileOpen -- open as long as the server
+        Web::RequestLog.open(File.join(@folder, "log", "requests.log"))
+      end
+
+      # A database that ends by itself is started again, on the same port, so that the application finds it.
+      def watch
+        @watching = Thread.new do
+          loop do
+            sleep LOOKS_EVERY_S
+            restart unless @cluster.answers?
+          end
+        end
+      end
+
+      def restart
+        @cluster.start_again
+        warn "verglas: the database had ended and was started again"
+      rescue Cluster::Failure => e
+        warn "verglas: the database has ended: #{e.message}"
       end
 
       # Made once and kept, so that a restart signs nobody out and can read what was encrypted.
@@ -67,6 +90,7 @@ module Verglas
           config.bind "tcp://127.0.0.1:#{port}"
           config.threads 1, 5
           config.workers 0
+          config.force_shutdown_after LAST_SECONDS
           config.log_requests false
           config.quiet
         end

@@ -9,7 +9,7 @@ module Verglas
       # A table's key, {column => purpose} of what lies encrypted in it, and the other columns that a digest is made of.
       Table = Struct.new(:name, :key, :ciphers, :digested)
 
-      SEALED = Sealed::FIELDS.map { |name, fields| [name, fields.to_h { |field, how| [:"#{field}_cipher", how.purpose] }] }.to_h.freeze
+      SEALED = Sealed::FIELDS.to_h { |name, fields| [name, fields.to_h { |field, how| [:"#{field}_cipher", how.purpose] }] }.freeze
       KEYS = { client_rules: %i[client_id question] }.freeze
       DIGESTED = { clients: [:gym_id], client_cautions: [:client_id] }.freeze
       TABLES = [*SEALED.map { |name, ciphers| Table.new(name, KEYS.fetch(name, [:id]), ciphers, DIGESTED.fetch(name, [])) },

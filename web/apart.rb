@@ -79,7 +79,7 @@ module Verglas
       end
 
       # What the block says of each, as far as the time allows.
-      def in_time(list, budget, &each) = list.lazy.take_while { !budget.over? }.map(&each).to_a
+      def in_time(list, budget, &) = list.lazy.take_while { !budget.over? }.map(&).to_a
 
       # A process that thinks, and where it can be heard.
       def asked(question, budget_s)

@@ -56,7 +56,8 @@ RSpec.describe Verglas::Formats::Compute do
     end
 
     it "in a collection is told to who names it, one line each, and the others are served" do
-      door = described_class.new(machines: { "number" => 5, "null" => nil, "empty" => {}, "list" => [1], "half" => { "family" => "extension" }, "odd" => plain.merge("adjusters" => [nil]), "good" => plain },
+      door = described_class.new(machines: { "number" => 5, "null" => nil, "empty" => {}, "list" => [1], "half" => { "family" => "extension" },
+                                             "odd" => plain.merge("adjusters" => [nil]), "good" => plain },
                                  bodies: { "number" => 5, "short" => { "thigh" => 400 } })
       ask = ->(machine, body) { JSON.parse(door.answer(JSON.generate({ op: "advise", machine: machine, body: body }))) }
       %w[number null empty list half odd].each { |id| expect(ask[id, { sex: "man", readings: [["stature", 1800]] }]["error"]["path"]).to start_with("/machine"), id }
@@ -69,7 +70,9 @@ RSpec.describe Verglas::Formats::Compute do
       random = Random.new(7)
       answers = Array.new(150) do
         constants = plain["constants"].transform_values { |value| random.rand(3).zero? ? numbers.sample(random: random) : value }
-        answer({ op: %w[advise parameters].sample(random: random), machine: plain.merge("constants" => constants), marks: plain["adjusters"].to_h { |one| [one["label"], one["marks"].first] },
+        answer({ op: %w[advise parameters].sample(random: random), machine: plain.merge("constants" => constants), marks: plain["adjusters"].to_h do |one|
+          [one["label"], one["marks"].first]
+        end,
                  body: "middle" }.reject { |name, _| name == :body && random.rand(5).zero? })
       end
       expect(answers).to all(be_a(Hash))

@@ -32,12 +32,11 @@ class Fuzz
 
   attr_reader :operations
 
-  # The next request; only: among these operations.
-  def request(only = operations)
-    method, path, operation, = pick(only)
-    schema = body_schema(operation)
-    body = schema && value(schema, "")
-    request = Request.new(verb: method, path: address(path), headers: { "Content-Type" => "application/json", "Idempotency-Key" => uuid })
+  # The next request, with something wrong most of the time.
+  def request
+    operation = pick(operations)
+    body = body_of(operation)
+    request = plain(operation)
     rand(100) < 30 || rand(1..3).times { body = spoilt(request, body) }
     request.raw ||= body.nil? ? nil : JSON.generate(body)
     request
@@ -45,11 +44,26 @@ class Fuzz
     retry
   end
 
+  # One that the document allows, of one of its operations.
+  def right(operation)
+    plain(operation).tap { |request| request.raw = JSON.generate(body_of(operation)) if operation[2].key?("requestBody") }
+  end
+
   private
 
   def rand(range) = @random.rand(range)
   def pick(list) = list[rand(list.size)]
   def uuid = [8, 4, 4, 4, 12].map { |digits| Array.new(digits) { rand(16).to_s(16) }.join }.join("-")
+
+  def plain((verb, path, operation))
+    asked = operation.fetch("parameters", []).select { |one| one["in"] == "query" && one["required"] }.map { |one| "#{one["name"]}=#{value(one["schema"], one["name"])}" }
+    Request.new(verb: verb, path: [address(path), *asked.join("&")[/.+/]].join("?"), headers: { "Content-Type" => "application/json", "Idempotency-Key" => uuid })
+  end
+
+  def body_of((_, _, operation))
+    schema = body_schema(operation)
+    schema && value(schema, "")
+  end
 
   def body_schema(operation)
     content = resolved(operation["requestBody"] || {})["content"]
@@ -72,7 +86,7 @@ class Fuzz
 
     schema = resolved(schema)
     choice = schema["anyOf"] || schema["oneOf"]
-    return value(choice.is_a?(Array) && choice.none? { |one| one.keys == ["required"] } ? pick(choice) : schema.except("anyOf", "oneOf"), name) if choice
+    return value(pick(choice), name) if choice&.none? { |one| one.keys == ["required"] }
     return pick(schema["enum"]) if schema["enum"]
 
     typed(schema, pick(Array(schema["type"] || "object")), name)
@@ -86,13 +100,14 @@ class Fuzz
     when "number" then rand(schema.fetch("minimum", 0).to_f..schema.fetch("maximum", 100).to_f)
     when "boolean" then rand(2).zero?
     when "null" then nil
-    else schema["pattern"] ? uuid : pick(["a", "Ada Quill", "x" * schema.fetch("maxLength", 20)])
+    else schema["pattern"] ? uuid : pick(["a", "Ada Quill"]).ljust(schema.fetch("minLength", 0), "x")
     end
   end
 
   def object(schema)
-    required = schema.fetch("required", [])
-    own = schema.fetch("properties", {}).select { |name, _| required.include?(name) || rand(3).zero? }
+    required = schema.fetch("required", []) + (schema.key?("oneOf") ? pick(schema["oneOf"])["required"] : [])
+    others = schema.fetch("oneOf", []).flat_map { |one| one["required"] } - required
+    own = schema.fetch("properties", {}).except(*others).select { |name, _| required.include?(name) || rand(3).zero? }
     own.to_h { |name, one| [name, value(one, name)] }
   end
 

@@ -46,9 +46,11 @@ RSpec.describe "bin/start" do
     expect(database_running?).to be(false)
     served { |address| expect(clients(address)).to include("Kept Person") }
     served("fresh") { |address| expect(clients(address)).to include("Imre Talbot-Vane").and(not_include("Kept Person")) }
-    log = File.read(File.join(folder, "log", "requests.log"))
-    expect(log).to include("POST /api/clients/search 200")
-    expect(log).not_to match(/Kept|Talbot/)
+    log = File.join(folder, "log", "requests.log")
+    lines = File.readlines(log).map { |line| JSON.parse(line) }
+    expect(lines).to include(include("method" => "POST", "path" => "/api/clients/search", "status" => 200, "account" => be_an(Integer), "request" => match(/\A\h{8}-/), "ms" => be_a(Float)))
+    expect(File.read(log)).not_to match(/Kept|Talbot/)
+    expect(File.stat(log).mode & 0o777).to eq(0o640)
   end
 
   RSpec::Matchers.define_negated_matcher :not_include, :include

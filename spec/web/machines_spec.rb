@@ -279,7 +279,8 @@ RSpec.describe "Machines over HTTP" do
       head = jpeg[0, jpeg.index("\xFF\xDA".b)]
       wide = Vips::Image.black(1700, 8, bands: 3).jpegsave_buffer
       bomb = wide.b.sub([8, 1700].pack("n2"), [65_000, 65_000].pack("n2"))
-      { head => "not_a_jpeg", head + ("\x00" * 300).b => "not_a_jpeg", jpeg[0, jpeg.bytesize * 2 / 3] => "not_a_jpeg", wide => "picture_too_large", bomb => "picture_too_large" }.each do |bytes, code|
+      { head => "not_a_jpeg", head + ("\x00" * 300).b => "not_a_jpeg", jpeg[0, jpeg.bytesize * 2 / 3] => "not_a_jpeg", wide => "picture_too_large",
+        bomb => "picture_too_large" }.each do |bytes, code|
         expect(call(:put, "#{path}/photographs", { adjuster: "", jpeg_base64: [bytes].pack("m0") })["code"]).to eq(code)
       end
       expect(db[:machine_photographs].count).to eq(0)

@@ -15,7 +15,13 @@ RSpec.describe Verglas::Machines::Family do
     asked = 0
     body = Verglas::Body::Dimensions.from(Worked::BODIES.fetch("middle").transform_keys(&:to_sym))
     allow(Verglas::Fitting::Mechanisms.of(machine)).to receive(:new).and_wrap_original do |original, *given, **named|
-      original.call(*given, **named).tap { |mechanics| allow(mechanics).to(receive(:findings).and_wrap_original { |findings, group, *rest| findings.call(group, *rest).tap { asked += 1 unless group == :joint } }) }
+      original.call(*given, **named).tap do |mechanics|
+        allow(mechanics).to(receive(:findings).and_wrap_original do |findings, group, *rest|
+          findings.call(group, *rest).tap do
+            asked += 1 unless group == :joint
+          end
+        end)
+      end
     end
     Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: Verglas::Fitting::Wishes.for(machine.family)).solutions
     expect(asked).to eq(machine.tries)
@@ -35,9 +41,10 @@ RSpec.describe Verglas::Machines::Family do
     cushions = Verglas::Fitting::Cushions.new(back_mm: (1..12).map { |step| step * 5 }, seat_mm: [])
     plain = Struct.new(:worst, :cost) do
       include Comparable
+
       def <=>(other) = [worst, cost] <=> [other.worst, other.cost]
     end
-    asked = ->(tries) { [].tap { |pairs| cushions.search(plain.new(1, 0), tries: tries) { |*pair| pairs << pair && plain.new(1, 0) } } }
+    asked = ->(tries) { [].tap { |pairs| cushions.search(plain.new(1, 0), tries: tries) { |*pair| (pairs << pair) && plain.new(1, 0) } } }
     expect(asked[100].size).to eq(12)
     expect(asked[20_000]).to eq([[5, 0], [10, 0], [15, 0], [20, 0], [25, 0]])
   end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+require_relative "fuzz"
+
+# A gym with something of every kind, beside one whose things nobody of the first may see; and a generator that knows them.
+module Known
+  HIDDEN = "zxsecret"
+
+  def known_gym
+    loft = gym
+    by = staff(loft)
+    here = [machine(loft), machine(loft, "shared_seat", name: "Station")]
+    people = [client(loft, by, name: "Perpetua Lowe", stature: 1648), client(loft, by, name: "Ione Fairweather", seat_to_kneecap: 580)]
+    drafts = people.map { |person| loft.fittings.open(client_id: person[:id], machine_id: here.first[:id], description_number: 1, marks: known_marks, by: by).first }
+    elsewhere = gym("Elsewhere")
+    spy = staff(elsewhere, email: "spy@elsewhere.example", name: "#{HIDDEN} spy")
+    { gym: loft, account: by, spy: spy, ids: { "clients" => ids(people), "machines" => ids(here), "fittings" => ids(drafts) },
+      theirs: { "clients" => [client(elsewhere, spy, name: "#{HIDDEN} client", detail: HIDDEN)[:id]], "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]] } }
+  end
+
+  def known_marks = { "back pad" => "3", "roller" => "C", "start" => "3" }
+  def ids(rows) = rows.map { |row| row[:id] }
+
+  # of: which of the ids are asked for.
+  def fuzz_of(known, seed:, of: known[:ids].merge(known[:theirs]) { |_, ours, theirs| ours + theirs })
+    Fuzz.new(seed: seed, ids: of, known: {
+               "marks" => [known_marks], "version" => [1, 1, 2, 3], "client_id" => of["clients"], "machine_id" => of["machines"], "observation" => %w[stature seat_to_kneecap],
+               "caution" => %w[knee_replacement back pregnancy], "question" => %w[extension_roller tempo], "limit" => %w[hip_bend ankle], "exercise" => ["", "curl", "extension"],
+               "family" => %w[extension curl lying_curl], "email" => ["maren@netloft.example"], "password" => [Given::PASSWORD, "guess"], "pin" => %w[2468 1357],
+               "account_id" => [known[:account]], "clients" => [of["clients"]], "name" => ["Ada", "back_face", "arm_length", "   "], "adjuster" => ["roller", "back pad", ""],
+               "label" => %w[seat roller], "school" => %w[just_above slow], "value" => [57.0, -500], "stop_sign" => %w[faintness]
+             })
+  end
+end

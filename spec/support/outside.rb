@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require "net/http"
+require "open3"
+require "tmpdir"
+require_relative "../../ops/cluster"
+
+# The server as it is started, in a process and a folder of its own, spoken to over HTTP.
+class Outside
+  PROGRAM = "require './ops/server'; Verglas::Ops::Server.new(port: 4800, folder: ARGV[0]).run"
+  # Nothing of what the specs set for themselves.
+  ENVIRONMENT = { "APP_ENV" => nil, "DATABASE_URL" => nil, "SESSION_SECRET" => nil, "NOTES_KEY" => nil }.freeze
+
+  # told: what it wrote.
+  attr_reader :told
+
+  def initialize
+    @folder = Dir.mktmpdir("verglas-outside").tap { |made| File.chmod(0o755, made) }
+  end
+
+  def cluster = @cluster ||= Verglas::Ops::Cluster.new(File.join(@folder, "postgres"))
+
+  # Waits until it says where it is.
+  def start
+    @input, output, @process = Open3.popen2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, chdir: Verglas::ROOT, pgroup: true)
+    said = +""
+    said << (output.gets or raise "the server ended: #{said}") until said.include?("Ctrl-C")
+    @told = said
+    Thread.new { output.each_line { |line| said << line } }
+    @address = URI(said[%r{http://127\.0\.0\.1:\d+}])
+  end
+
+  # Seconds until it had ended.
+  def stop(signal)
+    began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    Process.kill(signal, @process.pid)
+    @process.join
+    @process = nil
+    Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
+  end
+
+  def request(verb, path, body = nil, key: SecureRandom.uuid)
+    request = Net::HTTP.const_get(verb.capitalize).new(path, { "content-type" => "application/json", "cookie" => @cookies.to_s, "idempotency-key" => key })
+    request.body = JSON.generate(body) if body
+    Net::HTTP.start(@address.host, @address.port, read_timeout: 10) { |http| http.request(request) }
+  end
+
+  def sign_in(email:, password:)
+    answer = request(:post, "/auth/login", { email: email, password: password })
+    @cookies = answer.get_fields("set-cookie").map { |cookie| cookie.split(";").first }.join("; ")
+  end
+
+  def destroy
+    stop(:KILL) if @process
+    cluster.destroy
+    FileUtils.rm_rf(@folder)
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# The database goes and comes back under the running application.
+RSpec.describe "With the database away" do
+  let(:loft) { gym }
+  let!(:maren) { staff(loft) }
+  let!(:person) { client(loft, maren, name: "Perpetua Lowe") }
+
+  def ask(path) = [call(:get, path), status].reverse
+
+  it "everything is told to come again, in one line of the log, and goes on once it is back" do
+    sign_in
+    TestDatabase::CLUSTER.stop
+    told = StringIO.new
+    allow_any_instance_of(Verglas::Web::Faults).to receive(:warn) { |_, line| told.puts(line) }
+    ["/api/floor", "/api/clients/#{person[:id]}", "/auth/tablet"].each do |path|
+      code, refused = ask(path)
+      expect([code, refused["code"], last_response.headers["retry-after"]]).to eq([503, "database_away", "3"])
+      expect(refused["message"]).not_to match(/PG|connect|server closed/)
+    end
+    expect(told.string.lines.size).to eq(3)
+    expect(told.string).not_to match(/could not|closed the connection|Perpetua/)
+    expect([get("/healthz").status, get("/readyz").status, JSON.parse(last_response.body)]).to eq([200, 503, { "ok" => false, "database" => false, "migrations" => false }])
+    TestDatabase::CLUSTER.start_again
+    expect([call(:get, "/api/clients/#{person[:id]}").dig("client", "name"), status]).to eq(["Perpetua Lowe", 200])
+    expect([get("/readyz").status, get("/").status]).to eq([200, 200])
+  ensure
+    TestDatabase::CLUSTER.start_again unless TestDatabase::CLUSTER.answers?
+  end
+
+  it "is ready only when its migrations are those of this code" do
+    expect(JSON.parse(get("/readyz").body)).to eq({ "ok" => true, "database" => true, "migrations" => true })
+    db[:schema_info].update(version: Sequel[:version] - 1)
+    expect([get("/readyz").status, JSON.parse(last_response.body)["migrations"]]).to eq([503, false])
+  ensure
+    db[:schema_info].update(version: Sequel[:version] + 1) if db[:schema_info].get(:version) < 19
+  end
+
+  it "tells of every request when, how long, by whom and under which number, and of nothing else" do
+    sign_in
+    call(:get, "/api/clients/#{person[:id]}")
+    line = JSON.parse(Http::LOG.string.lines.last)
+    expect(line).to include("method" => "GET", "path" => "/api/clients/#{person[:id]}", "status" => 200, "account" => maren, "request" => last_response.headers["x-request-id"])
+    expect([Time.iso8601(line["time"]), line["ms"], line.keys]).to match([be_within(5).of(Time.now), be_a(Float), %w[time request method path status ms account]])
+  end
+
+  it "keeps its log for its owner and group, a line of JSON each, and begins it anew when it is full" do
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, "requests.log")
+      stub_const("Verglas::Web::RequestLog::MOST_BYTES", 400)
+      before = File.umask(0o027)
+      stack = Verglas::Web::Stack.build(db, log: Verglas::Web::RequestLog.open(path), limits: false)
+      6.times { Rack::MockRequest.new(stack).get("http://localhost/healthz") }
+      files = Dir["#{path}*"]
+      expect(files.size).to be > 1
+      expect(files.map { |file| File.stat(file).mode & 0o777 }.uniq).to eq([0o640])
+      expect(files.flat_map { |file| File.readlines(file).map { |line| JSON.parse(line)["path"] } }.uniq).to eq(["/healthz"])
+    ensure
+      File.umask(before)
+    end
+  end
+end
