@@ -4,7 +4,8 @@ module Verglas
   module Web
     # A lane of their own for long computations (who fits, whose advice changes, a length on trial): each in a process of its own,
     # so that nobody at the bench waits for it, at most WIDTH at a time, with a budget of time. What is computed apart knows the
-    # rows it was given and no database; its answer comes back whole, or not at all.
+    # rows it was given and no database; its answer comes back whole as JSON (names are symbols again, other symbols texts), or not
+    # at all.
     module Apart
       WIDTH = 2
       # How long a question waits for its turn; how long it may think; after how much more it is ended.
@@ -87,16 +88,17 @@ module Verglas
         child = Process.fork do
           reader.close
           think(question, Budget.new(budget_s), writer)
-          exit!(0) # nothing that was to be done at this process's end is the child's to do
+        ensure
+          exit!(0) # nothing that was to be done at this process's end is the child's to do, however it ends
         end
         writer.close
         [child, reader]
       end
 
       def think(question, budget, writer)
-        %w[TERM INT].each { |signal| trap(signal, "DEFAULT") }
+        %w[TERM INT].each { |signal| trap(signal, "SYSTEM_DEFAULT") }
         DB.define_singleton_method(:synchronize) { |*| raise NoDatabase } if Verglas.const_defined?(:DB)
-        writer.write(Marshal.dump(said(question, budget)))
+        writer.write(JSON.generate(said(question, budget)))
         writer.close
       end
 
@@ -104,16 +106,16 @@ module Verglas
         [:answer, question.call(budget)]
       rescue Invalid => e
         [:refused, e.code, e.path, e.params]
-      rescue StandardError => e
+      rescue StandardError, SystemStackError, NoMemoryError => e
         warn("#{e.class} apart, at #{e.backtrace.first(4).join(" < ")}")
         [:fault]
       end
 
       def heard(child, reader, within_s)
         text = read(reader, Budget.new(within_s))
-        kind, *what = text.empty? ? [:refused, :busy, "", {}] : Marshal.load(text) # rubocop:disable Security/MarshalLoad -- from a child of this process
-        raise Invalid.new(what[0], path: what[1], **what[2]) if kind == :refused
-        raise Failed if kind == :fault
+        kind, *what = text.empty? ? ["refused", "busy", "", {}] : JSON.parse(text, symbolize_names: true)
+        raise Invalid.new(what[0].to_sym, path: what[1], **what[2]) if kind == "refused"
+        raise Failed if kind == "fault"
 
         what.first
       ensure

@@ -49,7 +49,7 @@ module LargeGym
       lasts = %w[wea ther pel brook ark wright low]
       rows = Array.new(count) do |n|
         detail = "number #{n}"
-        [@gym, "#{firsts[n % 10]}#{lasts[n % 7]}#{n}", ["man", "woman", nil][n % 3], Verglas::Store::Secrets.lock(detail, :detail),
+        [@gym, "#{firsts[n % 10]}#{lasts[n % 7]}#{n}", ["man", "woman", nil][n % 3], *Verglas::Store::Sealed.columns(:clients, { detail: detail }).values,
          Verglas::Store::Tables::Clients.detail_digest(@gym, detail)]
       end
       @db[:clients].import(%i[gym_id name sex detail_cipher detail_digest], rows, slice: 5000)
