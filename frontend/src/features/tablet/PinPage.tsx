@@ -43,6 +43,7 @@ export function PinPage() {
     if (fits) keep.mutate();
   };
   const refused = complaintAt(keep.error, "/password");
+  const simple = complaintAt(keep.error, "/pin");
   return (
     <Page>
       <PageHead>
@@ -61,7 +62,7 @@ export function PinPage() {
           With a PIN a shared tablet locks itself after five minutes, and you take it over without your password for the
           rest of the day on which you signed in there. What is open stays.
         </p>
-        {keep.error && !refused ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
+        {keep.error && !refused && !simple ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
         {keep.isSuccess ? <Notice>Kept.</Notice> : null}
         <Field
           label="Your password"
@@ -74,13 +75,13 @@ export function PinPage() {
         />
         <Field
           label="New PIN"
-          hint="Four to six digits."
+          hint="Four to six digits, no repeats, no row like 1234."
           type="password"
           inputMode="decimal"
           autoComplete="off"
           value={pin}
           onChange={setPin}
-          complaint={wrong}
+          complaint={wrong ?? simple}
         />
         <PrimaryButton type="submit" isDisabled={keep.isPending}>
           Keep the PIN
