@@ -33,9 +33,7 @@ export const SECRET = [
 
 /** The part of a sheet that speaks of health, or the other. */
 export const partOf = (sheet: Sheet, secret: boolean): Partial<Sheet> =>
-  Object.fromEntries(
-    Object.entries(sheet).filter(([name]) => (SECRET as readonly string[]).includes(name) === secret),
-  ) as Partial<Sheet>;
+  Object.fromEntries(Object.entries(sheet).filter(([name]) => (SECRET as readonly string[]).includes(name) === secret));
 
 export const sheetOf = (fitting: FittingState): Sheet =>
   Object.fromEntries(FIELDS.map((name) => [name, fitting[name]])) as Sheet;
