@@ -6,7 +6,8 @@ require_relative "support"
 require_relative "../spec/support/fuzzing"
 
 HIDDEN = "zxsecret"
-count, seed = [ARGV[0] || 20_000, ARGV[1] || Random.new_seed % 1_000_000].map { |text| Integer(text) }
+count = Integer(ARGV[0] || 20_000)
+seed = Integer(ARGV[1] || (Random.new_seed % 1_000_000))
 
 # A gym whose things nobody of the demo may see.
 def elsewhere(db)
@@ -18,13 +19,16 @@ Bench.with_demo do
   db = Verglas::DB
   hidden_client, hidden_machine = elsewhere(db)
   draft = db[:fittings].first(state: "draft")
-  ids = { "clients" => [*db[:clients].limit(5).select_map(:id), hidden_client], "machines" => [*db[:machines].limit(5).select_map(:id), hidden_machine], "fittings" => db[:fittings].limit(6).select_map(:id) }
+  ids = { "clients" => [*db[:clients].limit(5).select_map(:id), hidden_client], "machines" => [*db[:machines].limit(5).select_map(:id), hidden_machine],
+          "fittings" => db[:fittings].limit(6).select_map(:id) }
   fuzz = Fuzz.new(seed: seed, ids: ids, known: { "marks" => [draft[:marks].to_h], "version" => [1, 2, 3], "client_id" => ids["clients"], "machine_id" => ids["machines"],
-                                                 "observation" => %w[stature seat_to_kneecap], "caution" => %w[back knee], "exercise" => ["", "curl"], "question" => %w[tempo extension_roller] })
+                                                 "observation" => %w[stature seat_to_kneecap], "caution" => %w[back knee], "exercise" => ["", "curl"],
+                                                 "question" => %w[tempo extension_roller] })
   started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
   app = Verglas::Web::Stack.build(db, limits: false)
   faults = Fuzzing.new(app, fuzz, **Verglas::Demo::Loader::SIGN_IN, hidden: HIDDEN).run(count)
-  puts format("%<count>d requests (seed %<seed>d) in %<seconds>.0f s: %<faults>d faults", count: count, seed: seed, seconds: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started, faults: faults.size)
+  took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+  puts format("%<count>d requests (seed %<seed>d) in %<seconds>.0f s: %<faults>d faults", count: count, seed: seed, seconds: took, faults: faults.size)
   faults.uniq.first(20).each { |fault| puts fault }
   exit 1 if faults.any?
 end

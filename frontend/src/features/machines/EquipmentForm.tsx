@@ -9,7 +9,7 @@ import type { Equipment } from "../../api/types";
 import { parseNumber } from "../../model/lengths";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
-import { Small } from "../../ui/Page";
+import { KeptOrNot } from "./KeptOrNot";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 
 const Sheet = styled(Form)`
@@ -38,8 +38,11 @@ const KINDS = [
 export function EquipmentForm() {
   const equipment = useQuery(equipmentQuery);
   if (!equipment.data) return null;
-  return <Loaded key={JSON.stringify(equipment.data)} equipment={equipment.data} />;
+  return <Loaded first={equipment.data} />;
 }
+
+const inWords = (owned: Equipment) =>
+  KINDS.map(([kind, label]) => `${label.toLowerCase()} ${owned[kind].join(", ") || "none"}`).join("; ");
 
 /** "20, 40" to [20, 40]; null where something is no size. */
 function sizesOf(text: string): number[] | null {
@@ -52,23 +55,29 @@ function sizesOf(text: string): number[] | null {
     : null;
 }
 
-function Loaded({ equipment }: { equipment: Equipment }) {
-  const [texts, setTexts] = useState(() => KINDS.map(([kind]) => equipment[kind].join(", ")));
+const typed = (owned: Equipment) => KINDS.map(([kind]) => owned[kind].join(", "));
+
+function Loaded({ first }: { first: Equipment }) {
+  const [texts, setTexts] = useState(() => typed(first));
   const [problems, setProblems] = useState<(string | undefined)[]>([]);
-  // What a colleague kept in the meantime: shown, and overwritten only by keeping once more.
-  const [theirs, setTheirs] = useState(equipment);
+  // What was seen here last: what a colleague kept since is overwritten only once it was shown.
+  const [seen, setSeen] = useState(first);
   const queryClient = useQueryClient();
   const keep = useMutation({
     mutationFn: (body: Equipment) => unwrap(api.PUT("/api/equipment", { params: { header: newKey() }, body })),
-    onSuccess: (kept) => queryClient.setQueryData(equipmentQuery.queryKey, kept),
-    onError: (thrown) => setTheirs(standing<Equipment>(thrown) ?? theirs),
+    onSuccess: (kept) => {
+      setSeen(kept);
+      setTexts(typed(kept));
+      queryClient.setQueryData(equipmentQuery.queryKey, kept);
+    },
+    onError: (thrown) => setSeen(standing<Equipment>(thrown) ?? seen),
   });
   const submit = () => {
     const sizes = texts.map(sizesOf);
     setProblems(sizes.map((list) => (list ? undefined : "Numbers from 1 to 200 mm, with commas between.")));
     const [back, seat, hips] = sizes;
     if (back && seat && hips)
-      keep.mutate({ cushion_back: back, cushion_seat: seat, hip_pad: hips, version: theirs.version });
+      keep.mutate({ cushion_back: back, cushion_seat: seat, hip_pad: hips, version: seen.version });
   };
   return (
     <Sheet
@@ -88,20 +97,14 @@ function Loaded({ equipment }: { equipment: Equipment }) {
           onChange={(text) => setTexts(texts.map((old, at) => (at === index ? text : old)))}
         />
       ))}
-      <span>
-        <SecondaryButton type="submit" isDisabled={keep.isPending} style={{ marginTop: "1.75rem" }}>
-          Keep
-        </SecondaryButton>
-        <br />
-        <Small role="status">{keep.isSuccess ? "Kept." : (refusal(keep.error)?.message ?? "")}</Small>
-        {theirs === equipment ? null : (
-          <Small>
-            {" "}
-            There now:{" "}
-            {KINDS.map(([kind, label]) => `${label.toLowerCase()} ${theirs[kind].join(", ") || "none"}`).join("; ")}.
-          </Small>
-        )}
-      </span>
+      <SecondaryButton type="submit" isDisabled={keep.isPending}>
+        Keep
+      </SecondaryButton>
+      <KeptOrNot
+        kept={keep.isSuccess}
+        problem={refusal(keep.error)?.message}
+        now={standing(keep.error) ? inWords(seen) : undefined}
+      />
     </Sheet>
   );
 }

@@ -9,7 +9,7 @@ import type { Plates } from "../../api/types";
 import { parseNumber } from "../../model/lengths";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
-import { Small } from "../../ui/Page";
+import { KeptOrNot } from "./KeptOrNot";
 import { colour, radius, space } from "../../ui/tokens";
 
 const Sheet = styled(Form)`
@@ -21,7 +21,7 @@ const Sheet = styled(Form)`
   border: 1px solid ${colour.line};
   border-radius: ${radius};
   background: ${colour.panel};
-  > span > button {
+  > button {
     margin-top: 1.75rem;
   }
 `;
@@ -47,22 +47,26 @@ export function parsePlates(typed: string): Plate[] | null {
 export function PlatesForm() {
   const plates = useQuery(platesQuery);
   if (!plates.data) return null;
-  return <Loaded key={JSON.stringify(plates.data)} kept={plates.data} />;
+  return <Loaded first={plates.data} />;
 }
 
 const inWords = ({ plates }: Plates) => plates.map(({ mass_kg, pairs }) => `${mass_kg} × ${pairs}`).join(", ");
 
-function Loaded({ kept }: { kept: Plates }) {
-  const [text, setText] = useState(() => inWords(kept));
-  // What a colleague kept in the meantime: shown, and overwritten only by keeping once more.
-  const [theirs, setTheirs] = useState(kept);
+function Loaded({ first }: { first: Plates }) {
+  const [text, setText] = useState(() => inWords(first));
+  // What was seen here last: what a colleague kept since is overwritten only once it was shown.
+  const [seen, setSeen] = useState(first);
   const [problem, setProblem] = useState<string>();
   const queryClient = useQueryClient();
   const keep = useMutation({
     mutationFn: (list: Plate[]) =>
-      unwrap(api.PUT("/api/plates", { params: { header: newKey() }, body: { plates: list, version: theirs.version } })),
-    onSuccess: (now) => queryClient.setQueryData(platesQuery.queryKey, now),
-    onError: (thrown) => setTheirs(standing<Plates>(thrown) ?? theirs),
+      unwrap(api.PUT("/api/plates", { params: { header: newKey() }, body: { plates: list, version: seen.version } })),
+    onSuccess: (kept) => {
+      setSeen(kept);
+      setText(inWords(kept));
+      queryClient.setQueryData(platesQuery.queryKey, kept);
+    },
+    onError: (thrown) => setSeen(standing<Plates>(thrown) ?? seen),
   });
   const submit = () => {
     const list = parsePlates(text);
@@ -84,14 +88,14 @@ function Loaded({ kept }: { kept: Plates }) {
         complaint={problem}
         onChange={setText}
       />
-      <span>
-        <SecondaryButton type="submit" isDisabled={keep.isPending}>
-          Keep
-        </SecondaryButton>
-        <br />
-        <Small role="status">{keep.isSuccess ? "Kept." : (refusal(keep.error)?.message ?? "")}</Small>
-        {theirs === kept ? null : <Small> There now: {inWords(theirs) || "none"}.</Small>}
-      </span>
+      <SecondaryButton type="submit" isDisabled={keep.isPending}>
+        Keep
+      </SecondaryButton>
+      <KeptOrNot
+        kept={keep.isSuccess}
+        problem={refusal(keep.error)?.message}
+        now={standing(keep.error) ? inWords(seen) || "none" : undefined}
+      />
     </Sheet>
   );
 }

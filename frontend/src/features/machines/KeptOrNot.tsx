@@ -1,0 +1,27 @@
+// Below a form of what the gym owns: that it was kept, or why not and what a colleague kept in the meantime.
+import styled from "styled-components";
+import { Notice } from "../../ui/Notice";
+import { Small } from "../../ui/Page";
+
+const Whole = styled.div`
+  grid-column: 1 / -1;
+`;
+
+type Props = { kept: boolean; problem: string | undefined; now: string | undefined };
+
+export function KeptOrNot({ kept, problem, now }: Props) {
+  if (problem)
+    return (
+      <Whole>
+        <Notice tone="wrong">
+          {problem}
+          {now ? ` There now: ${now}. Keep once more puts yours in its place.` : null}
+        </Notice>
+      </Whole>
+    );
+  return (
+    <Whole role="status" hidden={!kept}>
+      <Small>Kept.</Small>
+    </Whole>
+  );
+}
