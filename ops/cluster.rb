@@ -19,8 +19,9 @@ module Verglas
       ROLE = "verglas"
       ADMIN = "verglas_admin"
 
-      # folder: where data, log and password lie.
-      def initialize(folder)
+      # folder: where data, log and password lie; settings: of the server, by name.
+      def initialize(folder, settings: {})
+        @settings = settings
         @asked = File.expand_path(folder)
         FileUtils.mkdir_p(@asked)
         @folder = reachable? ? @asked : "/var/lib/postgresql/verglas-#{Digest::SHA256.hexdigest(@asked)[0, 12]}"
@@ -114,7 +115,7 @@ module Verglas
 
       def launch
         options = "-c listen_addresses=127.0.0.1 -c port=#{port} -c unix_socket_directories='' " \
-                  "-c log_min_error_statement=panic -c log_error_verbosity=terse -c log_statement=none"
+                  "-c log_min_error_statement=panic -c log_error_verbosity=terse -c log_statement=none#{@settings.map { |name, value| " -c #{name}=#{value}" }.join}"
         run("pg_ctl", "-D", data, "-l", log, "-w", "-t", "60", "-o", options, "start")
       end
 

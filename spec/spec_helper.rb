@@ -1,15 +1,18 @@
 # frozen_string_literal: true
 
 # For every spec. Loads the core and its documents only: what needs the database asks for database_helper.
-require "simplecov"
-SimpleCov.start do
-  command_name "RSpec #{ENV.fetch("TEST_ENV_NUMBER", nil)}"
-  enable_coverage :branch
-  add_filter "/spec/"
-  add_filter "/vendor/"
-  add_group("Core") { |file| file.filename.include?("/core/") }
-  add_group("Store") { |file| file.filename.include?("/store/") }
-  add_group("Web") { |file| file.filename.include?("/web/") }
+# COVERAGE=1 bin/check says which lines the specs reach.
+if ENV["COVERAGE"]
+  require "simplecov"
+  SimpleCov.start do
+    command_name "RSpec #{ENV.fetch("TEST_ENV_NUMBER", nil)}"
+    enable_coverage :branch
+    add_filter "/spec/"
+    add_filter "/vendor/"
+    add_group("Core") { |file| file.filename.include?("/core/") }
+    add_group("Store") { |file| file.filename.include?("/store/") }
+    add_group("Web") { |file| file.filename.include?("/web/") }
+  end
 end
 
 require_relative "../config/formats"

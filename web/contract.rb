@@ -21,11 +21,18 @@ module Verglas
 
       # Raises Invalid for the first thing that does not agree.
       def check_request!(request)
+        raise Invalid, :wrong_content_type if request.media_type.nil? && body_wanted?(request)
+
         failure = definition.validate_request(request).error
         raise invalid(failure) if failure
       end
 
       private
+
+      def body_wanted?(request)
+        asked = definition.request(request)
+        asked.known? && !asked.operation.request_body.nil?
+      end
 
       def invalid(failure)
         code = FAILURES[failure.type]

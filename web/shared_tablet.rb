@@ -10,6 +10,7 @@ module Verglas
       COOKIE = "verglas_tablet"
       COOKIE_SECONDS = 400 * 24 * 60 * 60
       POSTS = %w[/auth/lock /auth/pin /auth/switch].freeze
+      DOORS = [*POSTS, "/auth/tablet"].freeze
 
       # What a session knows of its lock: in the database, so that no older cookie opens it. For Rodauth's own object.
       module Session
@@ -33,6 +34,8 @@ module Verglas
       private
 
       def tablet_routes(request)
+        # As if nobody were signed in, for an account that was closed since.
+        refuse(:sign_in_needed) if rodauth.logged_in? && DOORS.include?(request.path_info) && !Store::Staff.find(rodauth.db, rodauth.session_value)
         request.get("tablet") { json(tablet_state) }
         return unless POSTS.include?(request.path_info) && request.post?
 

@@ -18,6 +18,7 @@ class Fuzz
            "application/json;;", "image/jpeg"].freeze
   SEGMENTS = ["x", "%00", "%0A", "..", "%2e%2e", "0", "-1", LONG, "%FF", "%", "a%0Ab", "'", "null"].freeze
   QUERIES = ["?", "?a=%", "?version=1%0A", "?version=#{"9" * 30}", "?exercise[]=x", "?exercise=%00", "?a[b]=1&a=2", "?#{"a&" * 300}", "?version=", "?%FF=1"].freeze
+  VERBS = %w[head options trace put delete patch get post link foo].freeze
   HEADERS = { "Idempotency-Key" => ["", "x", "00000000-0000-0000-0000-000000000000\t", "a" * 4000, nil], "Cookie" => ["verglas=x", "verglas=%00", "verglas_tablet=' OR 1", ";;;=;"],
               "Accept" => ["*/*;q=x", ""], "Range" => ["bytes=-1", "x"], "X-Forwarded-For" => ["1.2.3.4", "' OR 1", ","], "Content-Length" => ["-1", "x"] }.freeze
 
@@ -113,12 +114,13 @@ class Fuzz
 
   # One thing wrong; answers the body.
   def spoilt(request, body)
-    case rand(12)
+    case rand(13)
     when 0 then request.headers["Content-Type"] = pick(TYPES)
     when 1 then request.raw = pick(RAW)
     when 2 then request.path = with_segment(request.path)
     when 3 then request.path += pick(QUERIES)
-    when 4
+    when 4 then request.verb = pick(VERBS)
+    when 5
       name = pick(HEADERS.keys)
       request.headers[name] = pick(HEADERS[name])
     else return bent(body)

@@ -65,7 +65,7 @@ class Fuzzing
   def fault_in(request, answer)
     return "#{answer.status} #{answer.body[0, 200]}" if answer.status >= 500
     return "another gym's: #{answer.body[0, 200]}" if answer.body.b.downcase.include?(@hidden)
-    return unless answer.status >= 400 && request.path.start_with?("/api/", "/auth/") && !request.path.include?("..")
+    return unless answer.status >= 400 && request.verb != "head" && request.path.start_with?("/api/", "/auth/") && !request.path.include?("..")
 
     error = JSON.parse(answer.body)
     "no Error: #{answer.body[0, 200]}" unless error.values_at("code", "message").all?(String) && !error["message"].match?(/PG::|Sequel|undefined|json_schemer/)

@@ -16,6 +16,9 @@ module Given
     id
   end
 
+  # The first fitting there is, with what lies encrypted of it opened.
+  def first_fitting(**of) = Verglas::Store::Sealed.open(:fittings, db[:fittings].where(of).order(:created_at).first)
+
   # A machine of spec/fixtures in a gym; answers its row.
   def machine(gym, fixture = "slide_back", name: fixture)
     data = Worked::MACHINES.fetch(fixture)

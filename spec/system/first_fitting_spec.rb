@@ -15,7 +15,7 @@ RSpec.describe "A first fitting in the browser" do
   end
   let!(:person) { client(loft, maren, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572, thigh_depth: 150) }
 
-  let(:draft) { db[:fittings].first }
+  let(:draft) { first_fitting }
 
   before { sign_in }
 
@@ -25,7 +25,7 @@ RSpec.describe "A first fitting in the browser" do
   end
 
   def onwards(to) = click_button("Next: #{to}")
-  def flow = Verglas::Web::Sheet.of_row(db[:fittings].first)[:flow]
+  def flow = Verglas::Web::Sheet.of_row(first_fitting)[:flow]
   def at(step) = expect(page).to(have_css("[data-step='#{step}'][data-state=active]"))
 
   it "is worked out before the client sits, checked again where moves disturbed it, resumed after a reload, accepted, and set up again by a colleague" do
@@ -55,7 +55,7 @@ RSpec.describe "A first fitting in the browser" do
     find("[data-step='@again'] button").click
     roller = find("[data-moved=roller]")
     expect(roller).to have_text(/The roller lies \d+ mm further (up|down) the leg than when it was seen\./)
-    before, now = [advised, db[:fittings].first[:marks].to_h].map { |marks| Verglas::Web::Bench.of(loft, draft[:id]).evaluation(marks).quantities[:above_ankle_mm] }
+    before, now = [advised, first_fitting[:marks].to_h].map { |marks| Verglas::Web::Bench.of(loft, draft[:id]).evaluation(marks).quantities[:above_ankle_mm] }
     expect(roller).to have_text("lies #{(now - before).abs.round} mm further")
     expect_accessible("check again, with what moved")
     all("[data-moved] button").first.click while page.has_css?("[data-moved] button", wait: 1)
@@ -68,8 +68,8 @@ RSpec.describe "A first fitting in the browser" do
     lift_it
     write_it_down
 
-    record = db[:fittings].where(state: "accepted").first
-    expect(record[:work].to_h).to include("load_kg" => 17.5, "last" => "easy", "felt" => "worked", "belt" => true)
+    record = first_fitting(state: "accepted")
+    expect(record[:work]).to include("load_kg" => 17.5, "last" => "easy", "felt" => "worked", "belt" => true)
     expect([record[:load], record[:knee_off_mm].to_f]).to eq(["17.5 kg", 7.5])
     colleague_sets_up(record)
   end
@@ -184,10 +184,10 @@ RSpec.describe "A first fitting in the browser" do
     before = mark_on_server = draft[:marks].to_h["back pad"]
     answer.find("button", text: /Back pad to/).click
     kept
-    expect(db[:fittings].first[:marks].to_h["back pad"]).not_to eq(before)
+    expect(first_fitting[:marks].to_h["back pad"]).not_to eq(before)
     within("[data-creep-test]") { find("label", text: "Better").click }
     kept
-    expect(db[:fittings].first[:trail].to_a.first).to include("sign" => "creep_test", "from" => mark_on_server, "outcome" => "better")
+    expect(first_fitting[:trail].first).to include("sign" => "creep_test", "from" => mark_on_server, "outcome" => "better")
   end
 
   it "ends at a stop sign, says what to do, and keeps it off the card" do

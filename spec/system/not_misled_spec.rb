@@ -11,7 +11,7 @@ RSpec.describe "Nobody is misled" do
 
   before { sign_in }
 
-  def draft = db[:fittings].order(:created_at).last
+  def draft = Verglas::Store::Sealed.open(:fittings, db[:fittings].order(:created_at).last)
   def to(step) = find("[data-step='#{step}'] button").click
 
   it "says barred first, with nothing green beside it, no next step and no plain Fit on the card" do

@@ -27,9 +27,9 @@ RSpec.describe "Signs in the browser" do
     end
     within("[data-tried='0']") { find("label", text: "Better").click }
     kept
-    draft = db[:fittings].first
-    expect([draft[:marks].to_h["back pad"], draft[:signs].to_a]).to eq(["3", ["roller_climbs"]])
-    expect(draft[:trail].to_a).to eq([{ "sign" => "roller_climbs", "adjuster" => "back pad", "from" => "2", "to" => "3", "outcome" => "better" }])
+    draft = first_fitting
+    expect([draft[:marks].to_h["back pad"], draft[:signs]]).to eq(["3", ["roller_climbs"]])
+    expect(draft[:trail]).to eq([{ "sign" => "roller_climbs", "adjuster" => "back pad", "from" => "2", "to" => "3", "outcome" => "better" }])
   end
 
   it "scrolls the list of signs, never the bench from under the figure" do

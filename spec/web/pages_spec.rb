@@ -63,11 +63,11 @@ end
 RSpec.describe Verglas::Formats::Words do
   it "has a sentence for every code that the web gives out" do
     codes = Dir[File.join(Verglas::ROOT, "{web,formats,store}/**/*.rb")].flat_map { |file| File.read(file).scan(/Invalid\.new\(:(\w+)/).flatten }.uniq
-    command_line_only = %w[unknown_operation unknown_machine unknown_body unreadable_file not_computable]
+    command_line_only = %w[unknown_operation unknown_machine unknown_body unreadable_file not_a_collection not_computable]
     expect((codes - command_line_only).reject do |code|
       described_class.maybe("errors.#{code}", **Hash.new do |_, _|
         "x"
-      end, adjuster: "a", mark: "m", difference: "d", direction: "more", what: "w", says: "s", low: 1, high: 2)
+      end, adjuster: "a", mark: "m", difference: "d", direction: "more", what: "w", says: "s", low: 1, high: 2, most: 3, tries: 4, minutes: 5)
     end).to be_empty
   end
 

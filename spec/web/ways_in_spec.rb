@@ -133,9 +133,15 @@ RSpec.describe "Ways in" do
     expect(call(:post, "/auth/switch", { account_id: maren, pin: "2468" })["code"]).to eq("pin_missing")
   end
 
-  it "with the cookies of an ended session stay shut under every door" do
-    sign_in
-    db[:account_active_session_keys].delete
+  it "with the cookies of an ended session, or of an account that was closed, stay shut under every door" do
+    [-> { db[:account_active_session_keys].delete }, -> { db[:accounts].update(status_id: 3) }].each do |ending|
+      sign_in
+      ending.call
+      expect_shut
+    end
+  end
+
+  def expect_shut
     [[:get, "/auth/tablet"], [:post, "/auth/lock", {}], [:post, "/auth/pin", { password: Given::PASSWORD, pin: "2468" }], [:post, "/auth/switch", { account_id: maren, pin: "2468" }],
      [:get, "/api/me"]].each do |asked|
       expect([call(*asked)["code"], status]).to eq(["sign_in_needed", 401]), asked.inspect
