@@ -8,13 +8,13 @@ module Verglas
     # The file in which the keys of health lie (NOTES_KEY_FILE, or var/notes_key), and turning the demo's database, or that of
     # DATABASE_URL, to the newest of them.
     class Keys
-      FOLDER = File.expand_path("../var", __dir__)
-
-      def initialize(environment = ENV)
+      # folder: where the start command keeps what it makes.
+      def initialize(environment = ENV, folder: File.expand_path("../var", __dir__))
         @environment = environment
+        @folder = folder
       end
 
-      def file = @environment["NOTES_KEY_FILE"].to_s[/.+/] || File.join(FOLDER, "notes_key")
+      def file = @environment["NOTES_KEY_FILE"].to_s[/.+/] || File.join(@folder, "notes_key")
 
       # Puts a new key before the others, under the next free id; answers the id. The file is replaced whole or not at all.
       def make
@@ -46,7 +46,7 @@ module Verglas
       def prepare
         @environment["NOTES_KEY_FILE"] ||= file unless @environment["NOTES_KEY"]
         unless @environment["DATABASE_URL"]
-          @cluster = Cluster.new(File.join(FOLDER, "postgres"))
+          @cluster = Cluster.new(File.join(@folder, "postgres"))
           started = @cluster.start
           @environment["DATABASE_URL"] = @cluster.database("verglas")
         end

@@ -11,8 +11,8 @@ class Outside
   # Nothing of what the specs set for themselves.
   ENVIRONMENT = { "APP_ENV" => nil, "DATABASE_URL" => nil, "SESSION_SECRET" => nil, "NOTES_KEY" => nil }.freeze
 
-  # told: what it wrote.
-  attr_reader :told
+  # told: what it wrote; folder: where its data lie.
+  attr_reader :told, :folder
 
   def initialize
     @folder = Dir.mktmpdir("verglas-outside").tap { |made| File.chmod(0o755, made) }

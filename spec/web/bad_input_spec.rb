@@ -242,6 +242,40 @@ RSpec.describe "Bad input" do
     expect(db[:clients].count).to eq(0)
   end
 
+  describe "that reached the database or a library once" do
+    def refused(method, path, body, **given) = [call(method, path, body, **given)["code"], status]
+
+    it "is refused: no content type, numbers beyond measure, forms that are none" do
+      expect(refused(:post, "/api/clients", nil, raw: '{"name":"Ada"}', type: nil)).to eq(["wrong_content_type", 415])
+      expect(refused(:post, "/api/clients/search", nil, raw: "", type: nil)).to eq(["wrong_content_type", 415])
+      ['{"name":"Ada","body_mass_kg":1e999}', "{\"name\":\"Ada\",\"body_mass_kg\":#{"9" * 400}}"].each do |raw|
+        expect(refused(:post, "/api/clients", nil, raw: raw)).to eq(["number_too_large", 400])
+      end
+      expect(refused(:post, "/auth/switch", nil, raw: "{\"account_id\":#{"7" * 25},\"pin\":\"2468\"}")).to eq(["number_too_large", 400])
+      expect(refused(:post, "/auth/login", nil, raw: "--x\r\n", type: "multipart/form-data; boundary=x").last).to be_between(400, 415)
+      %w[[] 5 x].each { |raw| expect(refused(:get, "/api/ping", nil, raw: raw).last).to be_between(200, 422) }
+    end
+
+    it "is refused: a newline behind an id, a PIN, a date" do
+      expect(refused(:get, "/api/clients/#{person[:id]}%0A", nil)).to eq(["not_found", 404])
+      expect(refused(:post, "/api/fittings", { client_id: "#{person[:id]}\n", machine_id: here[:id] })).to eq(["wrong_form", 422])
+      expect(refused(:post, "/auth/pin", { password: Given::PASSWORD, pin: "2468\n" })).to eq(["wrong_form", 422])
+      expect(refused(:post, "/api/clients", { name: "Ada", birth_date: "1990-02-03\n" })).to eq(["wrong_form", 422])
+    end
+
+    it "is refused: what is nothing, or the same, once it is rounded" do
+      expect(refused(:put, "/api/plates", { plates: [{ mass: 0.1, unit: "lb", pairs: 1 }], version: 1 })).to eq(["out_of_range", 422])
+      expect(refused(:put, "/api/equipment", { cushion_back: [20.01, 20.04], cushion_seat: [], hip_pad: [], version: 1 })).to eq(["repeated", 422])
+      expect(refused(:post, "/api/machines/#{here[:id]}/copy", { name: " " })).to eq(["blank", 422])
+    end
+
+    it "is told as an Error of ours where another site asks" do
+      header "Origin", "https://elsewhere.example"
+      error = call(:post, "/api/clients", { name: "Ada" })
+      expect([status, error["code"], error["message"]]).to match([403, "other_origin", /another site/])
+    end
+  end
+
   it "refuses more than anybody types" do
     call(:post, "/api/clients", { name: "x" * 70_000 })
     expect([status, db[:clients].count]).to eq([413, 0])
