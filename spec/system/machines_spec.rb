@@ -133,7 +133,9 @@ RSpec.describe "Machines in the browser" do
     attach_file("Photograph of Leg curl 1", picture, visible: :all)
     expect(page).to have_css("img[alt='Photograph: Leg curl 1']")
     expect(db[:machine_photographs].get(%i[width_px height_px])).to eq([1280, 800])
-    expect(page.evaluate_script("document.querySelector('img').naturalWidth")).to eq(1280)
+    # Once it has come: until then a picture is nothing wide.
+    wide = page.evaluate_async_script("const picture = document.querySelector('img'); picture.decode().then(() => arguments[0](picture.naturalWidth), () => arguments[0](null));")
+    expect(wide).to eq(1280)
     click_button "Remove"
     expect(page).to have_no_css("img[alt='Photograph: Leg curl 1']")
     expect(db[:machine_photographs].count).to eq(0)

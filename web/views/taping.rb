@@ -7,10 +7,12 @@ module Verglas
       module Taping
         module_function
 
-        # Computed apart: a machine of many marks takes its time.
+        # Ways to stand up to which it is answered at once, while somebody types; a machine of more is computed apart.
+        QUICK_TRIES = 2000
+
         def trial(taping)
           machine = taping.machine
-          Apart.compute { tried(taping, machine) }
+          machine.tries > QUICK_TRIES ? Apart.compute { tried(taping, machine) } : tried(taping, machine)
         end
 
         def tried(taping, machine)
