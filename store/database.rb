@@ -11,12 +11,14 @@ module Verglas
       MIGRATIONS = File.join(__dir__, "migrations")
       CONNECTIONS = 8
       CONNECT_S = 3
+      # For one of the connections to be free.
+      WAIT_S = 10
       IDLE_S = 1
 
       module_function
 
       def connect(url)
-        Sequel.connect(url, max_connections: CONNECTIONS, preconnect: false, after_connect: method(:prepare), connect_timeout: CONNECT_S, pool_timeout: CONNECT_S).tap do |db|
+        Sequel.connect(url, max_connections: CONNECTIONS, preconnect: false, after_connect: method(:prepare), connect_timeout: CONNECT_S, pool_timeout: WAIT_S).tap do |db|
           # One that lay unused is asked whether it still lives: after the database was away, the first request finds it again.
           db.extension :connection_validator
           db.pool.connection_validation_timeout = IDLE_S

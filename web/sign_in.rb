@@ -24,7 +24,7 @@ module Verglas
           found = super
           return found if found || scope.request.path_info != DOOR
 
-          ::Argon2::Password.verify_password(param(password_param), SignIn.nobodys_hash)
+          ::Argon2::Password.verify_password(param(password_param), NOBODYS_HASH)
           nil
         end
       end
@@ -93,8 +93,8 @@ module Verglas
       # What is stored of a password.
       def self.password_hash(password) = ::Argon2::Password.new(**HASH_COST).create(password)
 
-      # A hash that no password has.
-      def self.nobodys_hash = @nobodys_hash ||= password_hash(SecureRandom.hex)
+      # A hash that no password has, made before the first stranger comes.
+      NOBODYS_HASH = password_hash(SecureRandom.hex)
 
       private
 
