@@ -20,11 +20,14 @@ module Verglas
       # machines: {exercise => Machine}; shared: labels of the adjusters they share; wishes: {exercise => Wishes}.
       def initialize(machines:, shared:, estimate:, wishes:, taken: [], cushions: Cushions.none)
         @machines = machines
-        @shared = shared
+        @labels = shared
+        # One that moves nothing known stands at its first mark: its others would all be the same.
+        @shared = shared.reject { |label| machines.each_value.all? { |machine| machine.adjuster(label).recorded_only? } }
+        Machines::Family.check_tries(tries)
         @estimate = estimate
         @taken = taken
         plain = wholes(wishes)
-        (back, seat), = cushions.search(plain.first, tries: machines.each_value.sum(&:tries)) { |*pair| wholes(cushioned(wishes, *pair)).first }
+        (back, seat), = cushions.search(plain.first, tries: tries) { |*pair| wholes(cushioned(wishes, *pair)).first }
         @cushion_back_mm = back
         @cushion_seat_mm = seat
         padded = [back, seat] != [0, 0]
@@ -38,6 +41,12 @@ module Verglas
 
       # Whether an exercise would stand elsewhere were it alone.
       def gave_up?(exercise) = alone[exercise].marks != exercises[exercise].marks
+
+      # How many ways to stand are compared.
+      def tries
+        sizes = @shared.map { |label| @machines.each_value.first.adjuster(label).size }
+        Machines::Station.tries(sizes, @machines.each_value.map { |machine| [machine.family, machine.ways(but_for: @labels)] })
+      end
 
       private
 

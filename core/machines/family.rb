@@ -57,8 +57,7 @@ module Verglas
       end
 
       # Raises Invalid where there are more than can be compared while somebody waits.
-      def check_tries(adjusters)
-        tries = tries(adjusters)
+      def self.check_tries(tries)
         raise Invalid.new(:too_many_marks, path: "/adjusters", tries: tries, most: Family::MOST_TRIES) if tries > Family::MOST_TRIES
       end
 

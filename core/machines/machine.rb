@@ -10,7 +10,7 @@ module Verglas
         raise Invalid.new(:constant_missing, path: "/constants", name: missing.first.to_s) unless missing.empty?
 
         constants.each { |name, value| check_constant(name, value) }
-        family.check_tries(ways)
+        Family.check_tries(tries)
         labels = adjusters.map(&:label)
         raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
 
@@ -25,6 +25,9 @@ module Verglas
 
       # How many ways to stand the solver compares.
       def tries = family.tries(ways)
+
+      # What each adjuster drives and how many marks it has; but_for: labels left out.
+      def ways(but_for: []) = adjusters.reject { |adjuster| but_for.include?(adjuster.label) }.map { |adjuster| [adjuster.drives, adjuster.size] }
 
       # {label => mark} to one index an adjuster, in the machine's order. Every adjuster once, nothing else.
       def indices(marks)
@@ -71,8 +74,6 @@ module Verglas
       def hinged? = constants.key?(:hinge_angle) && reach(:hinge_angle).max.positive?
 
       private
-
-      def ways = adjusters.map { |adjuster| [adjuster.drives, adjuster.size] }
 
       # The far marks must stay possible too.
       def check_reach(name)

@@ -17,6 +17,11 @@ module Verglas
                    "adjusters" => [*shared, *own.fetch("adjusters")])
       end
 
+      # How many ways to stand are compared: every combination of the shared marks, each with all that every exercise tries then.
+      # shared: how many marks each shared adjuster has that moves something; exercises: [family, its own adjusters as Family#tries
+      # takes them] of each.
+      def self.tries(shared, exercises) = shared.inject(1, :*) * exercises.sum { |family, own| family.tries(own) }
+
       # Labels of the adjusters whose marks all exercises share.
       def shared(data) = data.fetch("adjusters").map { |adjuster| adjuster.fetch("label") }
     end

@@ -72,6 +72,8 @@ RSpec.describe Verglas::Web::Apart do
       expect(refused["message"]).to include("20000 can be compared").and include("Nothing was changed")
       made = call(:post, "/api/machines", { family: "extension", name: "Leg extension 9", adjusters: adjusters(2, 60) })
       expect(status).to eq(201)
+      station = { family: "combined", name: "Wall of seats", exercises: { extension: { adjusters: [] }, curl: { adjusters: [] } } }
+      expect(call(:post, "/api/machines", { **station, adjusters: adjusters(3, 60) })["code"]).to eq("too_many_marks")
       expect(call(:patch, "/api/machines/#{made["machine"]["id"]}", { version: 1, adjusters: adjusters(3, 60) })["code"]).to eq("too_many_marks")
     end
   end

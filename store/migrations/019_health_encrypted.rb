@@ -26,7 +26,7 @@ Sequel.migration do
     run "SET LOCAL statement_timeout = 0"
     plain.each do |table, key, columns|
       columns.each_key { |name| add_column table, :"#{name}_cipher", :text }
-      from(table).select(*Array(key), *columns.map { |name, (_, json)| text_of.call(name, json) }).all.each do |row|
+      from(table).select(*Array(key), *columns.map { |name, (_, json)| text_of.call(name, json) }).paged_each(rows_per_fetch: 500) do |row|
         fields = columns.to_h { |name, (purpose, _)| [:"#{name}_cipher", sealed.call(row[name], purpose)] }
         from(table).where(key_of.call(row, key)).update(fields) if fields.values.any?
       end
@@ -36,7 +36,7 @@ Sequel.migration do
       add_column :detail_digest, :text
       add_column :rules_version, :integer, null: false, default: 1
     end
-    from(:clients).select(:id, :gym_id, Sequel.function(:folded, :detail).as(:folded)).all.each do |row|
+    from(:clients).select(:id, :gym_id, Sequel.function(:folded, :detail).as(:folded)).paged_each(rows_per_fetch: 500) do |row|
       from(:clients).where(id: row[:id]).update(detail_digest: row[:folded].empty? ? "" : digest.call("#{row[:gym_id]}:#{row[:folded]}", :detail))
     end
     alter_table(:clients) do
@@ -79,8 +79,8 @@ Sequel.migration do
       add_column :caution_digest, :text
       add_column :body_cipher, :text
     end
-    cautions = from(:client_cautions).select(:id, :client_id, :caution, :side, :since, :cleared_by, :cleared_on, :load_to_kg, Sequel.cast(:degrees, :text).as(:degrees)).all
-    cautions.each do |row|
+    cautions = from(:client_cautions).select(:id, :client_id, :caution, :side, :since, :cleared_by, :cleared_on, :load_to_kg, Sequel.cast(:degrees, :text).as(:degrees))
+    cautions.paged_each(rows_per_fetch: 500) do |row|
       body = row.slice(:caution, :side, :cleared_by).merge(since: row[:since]&.iso8601, cleared_on: row[:cleared_on]&.iso8601, load_to_kg: row[:load_to_kg]&.to_f,
                                                            degrees: JSON.parse(row[:degrees]))
       from(:client_cautions).where(id: row[:id]).update(body_cipher: lock.call(JSON.generate(body), :caution_body),
@@ -114,7 +114,7 @@ Sequel.migration do
       add_column :load_to_kg, "numeric(5,1)"
       add_column :degrees, :json, null: false, default: "{}"
     end
-    from(:client_cautions).select(:id, :body_cipher).all.each do |row|
+    from(:client_cautions).select(:id, :body_cipher).paged_each(rows_per_fetch: 500) do |row|
       body = JSON.parse(open.call(row[:body_cipher], :caution_body))
       from(:client_cautions).where(id: row[:id]).update(**body.slice("caution", "side", "since", "cleared_by", "cleared_on", "load_to_kg").transform_keys(&:to_sym),
                                                         degrees: Sequel.cast(JSON.generate(body["degrees"]), :json))
@@ -136,7 +136,7 @@ Sequel.migration do
     alter_table(:fittings) { %i[fitting_stopped_by_a_sign accepted_whole fitting_grade_length].each { |name| drop_constraint name } }
     plain.each do |table, key, columns|
       columns.each { |name, (_, json, none)| add_column table, name, json ? :json : :text, **(none ? { null: false, default: none } : {}) }
-      from(table).select(*Array(key), *columns.keys.map { |name| :"#{name}_cipher" }).all.each do |row|
+      from(table).select(*Array(key), *columns.keys.map { |name| :"#{name}_cipher" }).paged_each(rows_per_fetch: 500) do |row|
         fields = columns.filter_map do |name, (purpose, json, _)|
           cipher = row[:"#{name}_cipher"]
           cipher && [name, json ? Sequel.cast(open.call(cipher, purpose), :json) : open.call(cipher, purpose)]

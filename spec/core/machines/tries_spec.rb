@@ -27,6 +27,32 @@ RSpec.describe Verglas::Machines::Family do
     expect(asked).to eq(machine.tries)
   end
 
+  it "of a station counts the shared marks that move something, together with each exercise's own" do
+    own = [[{ roller_reach: 1 }, 8]]
+    expect(Verglas::Machines::Station.tries([12, 5], [[family, own], [family, own]])).to eq(60 * 16)
+  end
+
+  it "lets a shared adjuster that moves nothing known stand where it is, however many marks it has" do
+    data = Worked::MACHINES.fetch("shared_seat")
+    idle = Array.new(8) { |number| { "label" => "idle #{number}", "marks" => Array.new(60, &:to_s), "travel" => nil, "drives" => {} } }
+    advice = ->(adjusters) { station_advice(data.merge("adjusters" => data["adjusters"] + adjusters)) }
+    plain, idled = [[], idle].map { |adjusters| advice.call(adjusters).exercises.transform_values(&:marks) }
+    expect(idled.transform_values { |marks| marks.reject { |label, _| label.start_with?("idle") } }).to eq(plain)
+  end
+
+  it "refuses a station whose shared marks are more than can be compared, before anything is tried" do
+    data = Worked::MACHINES.fetch("shared_seat")
+    wide = %w[wide wider].map { |label| data["adjusters"].first.merge("label" => label, "marks" => Array.new(60, &:to_s), "travel" => Array.new(60) { |mark| mark / 100.0 }) }
+    expect { station_advice(data.merge("adjusters" => [*data["adjusters"], *wide])) }.to raise_error(Verglas::Invalid) { |error| expect(error.code).to eq(:too_many_marks) }
+  end
+
+  def station_advice(data)
+    machines = Verglas::Machines::Families.fetch("combined").exercises.keys.to_h { |name| [name, Verglas::Machines::Reader.read_known(data, exercise: name)] }
+    estimate = Verglas::Body::Estimate.exact(Verglas::Body::Dimensions.from(Worked::BODIES.fetch("middle").transform_keys(&:to_sym)))
+    Verglas::Fitting::StationAdvice.new(machines: machines, shared: data["adjusters"].map { |adjuster| adjuster["label"] }, estimate: estimate,
+                                        wishes: machines.transform_values { |machine| Verglas::Fitting::Wishes.for(machine.family) })
+  end
+
   it "is at ease with every machine of the demo" do
     demo = YAML.safe_load_file(File.join(Verglas::ROOT, "demo", "net_loft.yml"))["machines"]
     expect(demo.size).to be > 5
