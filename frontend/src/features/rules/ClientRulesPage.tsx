@@ -13,6 +13,7 @@ import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { QuestionList } from "./QuestionList";
+import { RuleRefused } from "./RuleRefused";
 
 type Asked = { question: Question; school: string };
 
@@ -52,7 +53,7 @@ export function ClientRulesPage() {
         <Muted>as the gym has them, unless chosen otherwise here</Muted>
         <QuietLink to={`/clients/${id}`}>To the card</QuietLink>
       </PageHead>
-      {choose.error ? <Notice tone="wrong">{refusal(choose.error)?.message}</Notice> : null}
+      {asked ? null : <RuleRefused thrown={choose.error} />}
       <QuestionList
         questions={rules.data.questions}
         asTheGym={(question) => titleOf(question, question.gym)}

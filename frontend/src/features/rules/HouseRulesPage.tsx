@@ -1,14 +1,14 @@
 // House rules: the gym's school of each contested question. A choice that changes advice says whose, before it is made.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, newKey, refusal, standing, unwrap } from "../../api/client";
+import { api, newKey, standing, unwrap } from "../../api/client";
 import { rulesQuery } from "../../api/queries";
 import type { Rules } from "../../api/types";
 import { useTitle } from "../../app/Shell";
-import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { type Asked, Consequences } from "./Consequences";
 import { QuestionList } from "./QuestionList";
+import { RuleRefused } from "./RuleRefused";
 import { StricterCautions } from "./StricterCautions";
 
 export function HouseRulesPage() {
@@ -44,7 +44,7 @@ export function HouseRulesPage() {
         <Title>House rules</Title>
         <Muted>where good instructors disagree; an instructor may choose otherwise for a client</Muted>
       </PageHead>
-      {choose.error ? <Notice tone="wrong">{refusal(choose.error)?.message}</Notice> : null}
+      <RuleRefused thrown={choose.error} />
       <QuestionList
         questions={rules.data.questions}
         onChoose={(question, school) => {

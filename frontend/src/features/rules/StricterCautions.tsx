@@ -2,13 +2,13 @@
 // strict is a clinician's word alone.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
-import { api, newKey, refusal, standing, unwrap } from "../../api/client";
+import { api, newKey, standing, unwrap } from "../../api/client";
 import { rulesQuery } from "../../api/queries";
 import type { Rules } from "../../api/types";
-import { Notice } from "../../ui/Notice";
 import { Muted, Rows, Section, SectionTitle, Small } from "../../ui/Page";
 import { Tick } from "../../ui/Tick";
 import { space } from "../../ui/tokens";
+import { RuleRefused } from "./RuleRefused";
 
 const Row = styled.li`
   padding: ${space(1)} ${space(4)};
@@ -39,7 +39,7 @@ export function StricterCautions({ rules }: { rules: Rules }) {
           start, for review by the gym&rsquo;s clinician before use.
         </Muted>
       </p>
-      {set.error ? <Notice tone="wrong">{refusal(set.error)?.message}</Notice> : null}
+      <RuleRefused thrown={set.error} />
       <Rows>
         {rules.cautions.map((caution) => (
           <Row key={caution.name} data-caution={caution.name}>

@@ -1,0 +1,26 @@
+// Why a rule was not chosen, in sight wherever on the page it was pressed. Where a colleague was quicker, what they chose is shown
+// already, and this press is forgotten.
+import styled from "styled-components";
+import { refusal, standing } from "../../api/client";
+import { Notice } from "../../ui/Notice";
+import { space } from "../../ui/tokens";
+
+const InSight = styled.div`
+  position: sticky;
+  top: ${space(2)};
+  z-index: 1;
+  margin-bottom: ${space(3)};
+`;
+
+export function RuleRefused({ thrown }: { thrown: unknown }) {
+  if (!thrown) return null;
+  return (
+    <InSight>
+      <Notice tone="wrong">
+        {standing(thrown)
+          ? "Somebody else changed this in the meantime. What stands now is shown: choose again."
+          : refusal(thrown)?.message}
+      </Notice>
+    </InSight>
+  );
+}
