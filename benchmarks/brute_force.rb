@@ -19,12 +19,12 @@ end
 
 # [indices, worst, number, cost, order] of every combination of marks.
 def product(machine, body)
-  mechanics = Fitting::Mechanisms.for(machine, body, Fitting::Wishes.for(machine.family))
+  mechanics = Mechanisms.for(machine, body, Mechanisms::Wishes.for(machine.family))
   groups = [:joint, *machine.family.groups.keys]
   places = machine.adjusters.each_index.sort_by { |place| [groups.index(machine.family.group_of(machine.adjusters[place])), place] }
   first, *others = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
   first.product(*others).map do |indices|
-    findings = mechanics.all_findings(machine.parameters(indices))
+    findings = mechanics.all_findings(mechanics.place(machine.parameters(indices)))
     worst = findings.map(&:severity).max
     [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost), indices.values_at(*places)]
   end
@@ -55,13 +55,13 @@ demo = YAML.safe_load_file(File.join(ROOT, "demo", "net_loft.yml"))["machines"]
   machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read(data, exercise: exercise)] }
   machines.each do |exercise, machine|
     compare([data["name"], exercise].compact.join(", ")) do |body|
-      found = Fitting::Solver.new(machine: machine, body: body, wishes: Fitting::Wishes.for(machine.family)).solutions.first
+      found = Fitting::Solver.new(machine: machine, body: body, wishes: Mechanisms::Wishes.for(machine.family)).solutions.first
       found.indices == best(product(machine, body)).first
     end
   end
   next if machines.size == 1
 
-  wishes = machines.transform_values { |machine| Fitting::Wishes.for(machine.family) }
+  wishes = machines.transform_values { |machine| Mechanisms::Wishes.for(machine.family) }
   compare("#{data["name"]}, as a whole") do |body|
     advice = Fitting::StationAdvice.new(machines: machines, shared: family.shared(data), estimate: Body::Estimate.exact(body), wishes: wishes)
     advice.exercises.values.map { |one| one.evaluation.indices } == whole_station(machines, body).map(&:first)

@@ -52,6 +52,6 @@ end
 
 Bench.with_demo do
   measure("with a lane of their own")
-  Verglas::Web::Apart.define_singleton_method(:compute) { |budget_s: Verglas::Web::Apart::BUDGET_S, &question| question.call(Verglas::Web::Apart::Budget.new(budget_s)) }
+  Verglas::Application::Apart.define_singleton_method(:compute) { |budget_s: Verglas::Application::Apart::BUDGET_S, &question| question.call(Verglas::Application::Apart::Budget.new(budget_s)) }
   measure("without")
 end

@@ -15,9 +15,9 @@ bodies = demo["clients"].map do |client|
 end
 
 def full_product(machine, body, wishes)
-  mechanics = Fitting::Mechanisms.for(machine, body, wishes)
+  mechanics = Mechanisms.for(machine, body, wishes)
   ranges = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
-  ranges.first.product(*ranges.drop(1)).min_by { |indices| Fitting::Score.of(mechanics.all_findings(machine.parameters(indices))).key }
+  ranges.first.product(*ranges.drop(1)).min_by { |indices| Fitting::Score.of(mechanics.all_findings(mechanics.place(machine.parameters(indices)))).key }
 end
 
 # Everything that a bench shows of an advice.
@@ -31,7 +31,7 @@ demo["machines"].reject { |data| data["constants"].empty? }.each do |data|
   machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read(data, exercise: exercise)] }
   number = 0
   machines.each do |exercise, machine|
-    wishes = Fitting::Wishes.for(machine.family)
+    wishes = Mechanisms::Wishes.for(machine.family)
     whole = Bench.median(200) { read(Fitting::Advice.new(machine: machine, estimate: bodies[(number += 1) % bodies.size], wishes: wishes, taken: [:stature])) }
     Bench.report("full advice, #{[data["name"], exercise].compact.join(", ")}", whole, limit: "50 ms")
     solver = Bench.median(200) { Fitting::Solver.new(machine: machine, body: bodies[(number += 1) % bodies.size].dimensions, wishes: wishes).solutions }
@@ -40,7 +40,7 @@ demo["machines"].reject { |data| data["constants"].empty? }.each do |data|
   end
   next if machines.size == 1
 
-  wishes = machines.transform_values { |machine| Fitting::Wishes.for(machine.family) }
+  wishes = machines.transform_values { |machine| Mechanisms::Wishes.for(machine.family) }
   whole = Bench.median(100) do
     advice = Fitting::StationAdvice.new(machines: machines, shared: family.shared(data), estimate: bodies[(number += 1) % bodies.size], wishes: wishes)
     advice.exercises.each_value { |one| read(one) }

@@ -16,5 +16,6 @@ module Verglas
   end
 
   load_folder("core")
+  Machines::Families.single.each { |family| Mechanisms.admit(family) }
   Machines::Families.close
 end

@@ -6,4 +6,5 @@ require_relative "core"
 module Verglas
   module Formats; end
   load_folder("formats", namespace: Formats)
+  Formats::FamilyWords.check!(Machines::Families.single)
 end

@@ -76,13 +76,13 @@ module Verglas
       end
 
       def limits(client, measured)
-        limits = measured.to_h { |name, reading| [name, { deg: Fitting::Limits.fetch(name).degrees(reading).round(1), reading: reading, by: "Maren Oldcastle", at: Time.now.utc.iso8601 }] }
+        limits = measured.to_h { |name, reading| [name, { deg: Guidance::Limits.fetch(name).degrees(reading).round(1), reading: reading, by: "Maren Oldcastle", at: Time.now.utc.iso8601 }] }
         @gym.clients.measure(client[:id], version: client[:version], limits: limits) if limits.any?
       end
 
       # A load in kg, as it was lifted on the machine.
       def work(load_kg)
-        load_kg ? { work: { **Web::Sheet::NO_WORK, "load_kg" => load_kg, "repetitions" => 10, "sets" => 2, "last" => "clean", "felt" => "worked" }, cue: "Slow first, knees still." } : {}
+        load_kg ? { work: { **Application::Sheet::NO_WORK, "load_kg" => load_kg, "repetitions" => 10, "sets" => 2, "last" => "clean", "felt" => "worked" }, cue: "Slow first, knees still." } : {}
       end
 
       def queue(machine, names)
@@ -97,10 +97,10 @@ module Verglas
       end
 
       def accept(client, name, **seen)
-        draft, bench = open_draft(client, name)
+        draft, meeting = open_draft(client, name)
         marks = draft[:marks].to_h
-        seen[:load] = Web::Views::Loads.printed(bench.rig, seen[:work]["load_kg"]) if seen.key?(:work)
-        kept = { result: bench.result(marks, draft[:aids].to_h), computed_from: bench.computed_from, marks: marks, **seen }
+        seen[:load] = Application::Told::Load.printed(meeting.rig, seen[:work]["load_kg"]) if seen.key?(:work)
+        kept = { **Application::Record.of(meeting, marks, draft[:aids].to_h), marks: marks, **seen }
         lately(@gym.fittings.accept(draft[:id], version: draft[:version], by: @staff.first, **kept))
       end
 
@@ -115,11 +115,11 @@ module Verglas
       # name: of the machine; on a station followed by its exercise, as in "Station 1, curl".
       def open_draft(client, name)
         machine, exercise = name.split(", ")
-        bench = Web::Bench.new(@gym, client: client, machine_row: @machines.fetch(machine), exercise: exercise.to_s)
-        sheet = Web::Sheet.at_opening(bench, last: nil, sibling: nil)
-        draft, = @gym.fittings.open(client_id: client[:id], machine_id: bench.machine_row[:id], exercise: exercise.to_s, description_number: bench.machine_row[:number], by: @staff.last,
+        meeting = Application::Meeting.new(@gym, client: client, machine_row: @machines.fetch(machine), exercise: exercise.to_s)
+        sheet = Application::Sheet.at_opening(meeting, last: nil, sibling: nil)
+        draft, = @gym.fittings.open(client_id: client[:id], machine_id: meeting.machine_row[:id], exercise: exercise.to_s, description_number: meeting.machine_row[:number], by: @staff.last,
                                     **sheet)
-        [draft, bench]
+        [draft, meeting]
       end
     end
   end

@@ -12,7 +12,8 @@ module Verglas
         shin_start_deg: :phi_start, shin_end_deg: :phi_end, knee_bend_start_deg: :knee_bend_start, knee_bend_end_deg: :knee_bend_end,
         above_ankle_mm: :above_ankle, contact_error_mm: :contact_error, force_per_torque_n_per_nm: :force_per_torque,
         crease_gap_mm: :crease_gap, kneecap_gap_mm: :kneecap_gap, thigh_press_mm: :thigh_press,
-        kneecap_clear_mm: :kneecap_clear, end_target_deg: :end_target, end_arm_deg: :end_arm, end_missing_deg: :end_missing, hip_bend_deg: :hip_bend
+        kneecap_clear_mm: :kneecap_clear, end_target_deg: :end_target, end_arm_deg: :end_arm, end_missing_deg: :end_missing, hip_bend_deg: :hip_bend,
+        low_mm: :low, high_mm: :high, slack_mm: :slack, clears_mm: :clears, heel_drop_deg: :heel_drop
       }.freeze
 
       module_function
@@ -20,24 +21,42 @@ module Verglas
       def evaluation(evaluation)
         { grade: evaluation.grade, findings: findings(evaluation), quantities: evaluation.quantities.transform_keys(QUANTITIES),
           sd: evaluation.sds.transform_keys(QUANTITIES), interval: evaluation.intervals.transform_keys(QUANTITIES),
-          by_hand: evaluation.graded.select(&:by_hand).map { |graded| graded.finding.code }, p: evaluation.graded.to_h { |graded| [graded.finding.code, graded.probability] } }
+          **headline(evaluation), by_hand: evaluation.graded.select(&:by_hand).map { |graded| graded.finding.code },
+          p: evaluation.graded.to_h { |graded| [graded.finding.code, graded.probability] } }
+      end
+
+      # What a mechanism tells at the top: its own numbers, and the mark where one adjuster decides.
+      def headline(evaluation)
+        numbers = evaluation.quantities.slice(*evaluation.mechanics.class::HEADLINE)
+        numbers.empty? ? {} : { **mark(evaluation), **numbers.transform_keys(QUANTITIES) }
+      end
+
+      # Of the one adjuster that is advised; nil where none of its marks fits.
+      def mark(evaluation)
+        machine = evaluation.machine
+        places = machine.adjusters.each_index.select { |place| machine.deciding(machine.adjusters[place]) }
+        return {} unless places.one?
+
+        index = evaluation.findings.any?(&:fault) ? nil : evaluation.indices[places.first]
+        { mark: index && machine.adjusters[places.first].marks[index], index: index }
       end
 
       def findings(evaluation) = evaluation.findings.to_h { |finding| [finding.code, [finding.value, finding.band]] }
 
       # The joint's place, with the body's SD alone and with the taped constants', and P(|e| <= 15), P(|e| <= 30).
       def joint(evaluation)
-        return {} unless evaluation.quantities.key?(:knee_s_mm)
+        kind = evaluation.machine.family.findings.each_value.find(&:plane?)
+        return {} unless kind
 
-        { k_s: evaluation.quantities[:knee_s_mm], k_n: evaluation.quantities[:knee_n_mm],
-          sd_k_s_body: evaluation.body_sd(:knee_s_mm), sd_k_n_body: evaluation.body_sd(:knee_n_mm),
-          sd_k_s: evaluation.sds[:knee_s_mm], sd_k_n: evaluation.sds[:knee_n_mm], cov: evaluation.joint_covariance,
-          p_in_line: evaluation.joint_probability(15), p_close_or_better: evaluation.joint_probability(30) }
+        s, n = kind.plane
+        { k_s: evaluation.quantities[s], k_n: evaluation.quantities[n], sd_k_s_body: evaluation.body_sd(s), sd_k_n_body: evaluation.body_sd(n),
+          sd_k_s: evaluation.sd(s), sd_k_n: evaluation.sd(n), cov: evaluation.covariance_of(kind.code)[0][1],
+          p_in_line: evaluation.plane_probability(kind.code, kind.band.in_line.max), p_close_or_better: evaluation.plane_probability(kind.code, kind.band.close.max) }
       end
 
       def advice(advice)
         { marks: advice.marks, status: advice.status, **evaluation(advice.evaluation), joint: joint(advice.evaluation),
-          cushion_back: advice.wishes.cushion_back_mm, cushion_seat: advice.wishes.cushion_seat_mm, without: advice.grade_without_cushions,
+          **chosen(advice.wishes.values), without: advice.grade_without_cushions,
           adjusters: advice.adjusters.map { |adjuster| adjuster(adjuster) }, runner_up: advice.runner_up && outcome(advice.runner_up),
           steps: Fitting::Neighbours.steps(advice.evaluation).transform_values { |pair| pair.map { |one| one && outcome(one) } },
           shortfalls: advice.shortfalls.map(&:to_h), from: advice.taken,
@@ -49,8 +68,11 @@ module Verglas
         each = advice.exercises.to_h do |name, one|
           [name, advice(one).merge(alone: advice.alone[name].marks, grade_alone: advice.alone[name].evaluation.grade)]
         end
-        each.merge(cushion_back: advice.cushion_back_mm, cushion_seat: advice.cushion_seat_mm)
+        each.merge(chosen(advice.chosen))
       end
+
+      # The cushions that were added, mm.
+      def chosen(values) = { cushion_back: values.fetch(:cushion_back_mm, 0), cushion_seat: values.fetch(:cushion_seat_mm, 0) }
 
       def outcome(evaluation) = { marks: evaluation.marks, grade: evaluation.grade, findings: findings(evaluation) }
 

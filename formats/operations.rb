@@ -20,10 +20,10 @@ module Verglas
 
       # The pad under the hips on a flat bench, mm; with sizes, the nearest of those too.
       def hip_pad(request, subjects)
-        return request["bodies"].to_h { |id| [id, Fitting::HipPad.wanted_mm(subjects.body(id))] } if request["bodies"]
+        return request["bodies"].to_h { |id| [id, Mechanisms::HipPad.wanted_mm(subjects.body(id))] } if request["bodies"]
 
         body = subjects.estimate(request).dimensions
-        { pad: Fitting::HipPad.wanted_mm(body), nearest: request["sizes"] && Fitting::HipPad.nearest(body, request["sizes"]) }.compact
+        { pad: Mechanisms::HipPad.wanted_mm(body), nearest: request["sizes"] && Mechanisms::HipPad.nearest(body, request["sizes"]) }.compact
       end
 
       def report(report)
@@ -41,7 +41,7 @@ module Verglas
       def contact(request, _subjects)
         knee = Geometry::Point.new(*request["e"])
         rows = request["theta"].map do |arm_deg|
-          contact = Fitting::RollerContact.at(knee: knee, reach_mm: request["R"], clearance_mm: request["D"], side: request["side"], arm_deg: arm_deg)
+          contact = Mechanisms::RollerContact.at(knee: knee, reach_mm: request["R"], clearance_mm: request["D"], side: request["side"], arm_deg: arm_deg)
           { phi: contact.shin_deg, q: contact.contact_mm, ratio: contact.torque_ratio, lever: contact.lever_arm_mm }
         end
         { rows: rows.map { |row| row.transform_values { |value| value.finite? ? value : nil } } }
@@ -60,14 +60,14 @@ module Verglas
 
         machine = subjects.machine(request)
         advice = Fitting::Advice.new(machine: machine, estimate: subjects.estimate(request), wishes: subjects.wishes(request, machine),
-                                     taken: subjects.taken(request), cushions: subjects.cushions(request))
+                                     taken: subjects.taken(request), choices: subjects.choices(request))
         Answers.advice(advice)
       end
 
       def advise_station(request, subjects, machines)
         advice = Fitting::StationAdvice.new(machines: machines, shared: subjects.shared(request), estimate: subjects.estimate(request),
                                             wishes: machines.transform_values { |machine| subjects.wishes(request, machine) },
-                                            taken: subjects.taken(request), cushions: subjects.cushions(request))
+                                            taken: subjects.taken(request), choices: subjects.choices(request))
         Answers.station(advice)
       end
 

@@ -5,7 +5,7 @@ module Verglas
     # The machine, the body and the wishes that a request speaks of, given whole or by the id of a known one.
     class Subjects
       OPTIONS = { "wanted" => :contact_above_ankle_mm, "start" => :start_bend_deg, "shim_back" => :cushion_back_mm,
-                  "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "slack_from" => :slack_from_deg }.freeze
+                  "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "sole" => :sole_mm }.freeze
 
       # schema: against which a machine or a body of a collection is checked when a request first names it.
       def initialize(machines:, bodies:, schema: Schema.new("compute"))
@@ -55,7 +55,7 @@ module Verglas
 
         [Body::CheckedFitting.new(machine: "", back_face_mm: request["back_face"], pitch_back_mm: request["pitch_back"], knee_off_mm: request.fetch("knee_off", 0),
                                   roller_reach_mm: request["roller_reach"], roller_radius_mm: request["roller_radius"], pitch_roller_mm: request["pitch_roller"],
-                                  contact_above_ankle_mm: request.fetch("wanted", Machines::Families.fetch(:extension).wanted[:contact_above_ankle_mm]))]
+                                  contact_above_ankle_mm: request.fetch("wanted", Machines::Families::KneeRows::JUST_ABOVE_ANKLE_MM))]
       end
 
       # One exact body by its id.
@@ -70,18 +70,34 @@ module Verglas
       # machine: for what its family aims at.
       def wishes(request, machine)
         options = request.fetch("options", {})
-        Fitting::Wishes.for(machine.family, **options.slice(*OPTIONS.keys).transform_keys(OPTIONS), **Fitting::Wishes.within(envelope(options)))
+        given = { **options.slice(*OPTIONS.keys).transform_keys(OPTIONS), **measured_wishes(machine.family, limits(options)) }.slice(*machine.family.wishes.keys,
+                                                                                                                                     *machine.family.choices.keys)
+        Mechanisms::Wishes.for(machine.family, envelope: envelope(options), slack_from_deg: options["slack_from"], **given)
       end
 
-      # knee_flexion: [from, to], an end null where it is open; knee_bend_limit: its upper end alone.
+      # What was measured of the joints: {limit => degrees}.
+      def limits(options)
+        given = options.fetch("limits", {}).compact
+        given.to_h { |name, deg| [Guidance::Limits.fetch(name).name, deg] }
+      rescue Invalid => e
+        raise Invalid.new(e.code, path: "/options/limits", **e.params)
+      end
+
+      def measured_wishes(family, limits) = family.wishes.each_value.select { |wish| limits.key?(wish.measured_as) }.to_h { |wish| [wish.name, limits[wish.measured_as]] }
+
+      # knee_flexion: [from, to], an end null where it is open; knee_bend_limit: its upper end alone; and what was measured.
       def envelope(options)
-        spans = [options.fetch("knee_flexion", Fitting::Envelope::OPEN), [nil, options["knee_bend_limit"]]]
-        spans.map { |ends| Fitting::Envelope.new({ knee_flexion: ends }) }.inject(:&)
+        spans = [options.fetch("knee_flexion", Body::Envelope::OPEN), [nil, options["knee_bend_limit"]]]
+        envelope = [*spans.map { |ends| Body::Envelope.new({ knee_flexion: ends }) }, Guidance::Limits.envelope(limits(options))].inject(:&)
+        raise Invalid.new(:range_reversed, path: "/options/knee_flexion") if envelope.contradictions.any?
+
+        envelope
       end
 
-      def cushions(request)
+      # What may be added, as far as the request has it.
+      def choices(request)
         given = request.dig("options", "cushions") || {}
-        Fitting::Cushions.new(back_mm: given.fetch("back", []), seat_mm: given.fetch("seat", []))
+        Fitting::Choices.new(sizes: { cushion_back_mm: given.fetch("back", []), cushion_seat_mm: given.fetch("seat", []) })
       end
 
       private

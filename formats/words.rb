@@ -24,6 +24,9 @@ module Verglas
         say("errors.wrong_form")
       end
 
+      # A Mechanisms::Says as words, its parts first.
+      def self.of(says) = say(says.code, **says.params.transform_values { |part| part.is_a?(Mechanisms::Says) ? of(part) : part })
+
       # What a person calls an adjuster: its label with a capital.
       def self.adjuster(label) = label.sub(/\A\p{Lower}/, &:upcase)
     end

@@ -50,7 +50,7 @@ TestDatabase.prepare
 require_relative "support/given"
 
 RSpec.configure do |config|
-  config.include Given, file_path: %r{/spec/(store|web|system)/}
-  config.before(:each, file_path: %r{/spec/(store|web|system)/}) { TestDatabase.empty }
+  config.include Given, file_path: %r{/spec/(store|application|web|system)/}
+  config.before(:each, file_path: %r{/spec/(store|application|web|system)/}) { TestDatabase.empty }
   config.after(:suite) { TestDatabase.stop }
 end

@@ -40,6 +40,6 @@ module Http
 end
 
 RSpec.configure do |config|
-  config.include Http, file_path: %r{/spec/web/}
+  config.include Http, file_path: %r{/spec/(web|application)/}
   config.before { Http::LOG.truncate(Http::LOG.rewind) }
 end

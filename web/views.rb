@@ -4,17 +4,7 @@ module Verglas
   module Web
     # Core values and rows as JSON data of web/openapi.yaml.
     module Views
-      # Hundredths are finer than anything that is taped; rounding happens only here, after every decision.
-      def self.rounded(value)
-        case value
-        when Float then value.round(3)
-        when Hash then value.transform_values { |inner| rounded(inner) }
-        when Array then value.map { |inner| rounded(inner) }
-        else value
-        end
-      end
-
-      def self.time(value) = value&.utc&.iso8601
+      Told = Application::Told
     end
   end
 end

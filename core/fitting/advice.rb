@@ -16,20 +16,18 @@ module Verglas
 
       attr_reader :machine, :estimate, :wishes, :taken
 
-      # estimate: Body::Estimate; taken: names of the tape readings it rests on; cushions: what may be added; held: {label =>
+      # estimate: Body::Estimate; taken: names of the tape readings it rests on; choices: what may be added; held: {label =>
       # index} of adjusters that stand where they are, and instead: where they would stand in the runner-up.
-      def initialize(machine:, estimate:, wishes:, taken: [], cushions: Cushions.none, held: {}, instead: nil)
+      def initialize(machine:, estimate:, wishes:, taken: [], choices: Choices.none, held: {}, instead: nil)
         @machine = machine
         @estimate = estimate
         @taken = taken
         @held = held
         @instead = instead
-        plain = solve(wishes)
-        @without = plain.first
-        (back, seat), = cushions.search(@without, tries: machine.tries) { |*pair| solve(cushioned(wishes, *pair)).first }
-        padded = [back, seat] != [0, 0]
-        @wishes = padded ? cushioned(wishes, back, seat) : wishes
-        @solutions = padded ? solve(@wishes) : plain
+        @wishes = choices.computed(machine, estimate.dimensions, wishes)
+        @solutions = solve(@wishes)
+        @without = @solutions.first
+        seek(choices)
       end
 
       def evaluation = @evaluation ||= evaluate(@solutions.first.indices)
@@ -44,10 +42,10 @@ module Verglas
         second && (@runner_up ||= evaluate(second.indices))
       end
 
-      def shortfalls = Shortfall.all(evaluation.mechanics.class, evaluation.findings, evaluation.quantities)
+      def shortfalls = Shortfall.all(evaluation)
 
       # The worst finding's severity had no cushion been used.
-      def grade_without_cushions = SEVERITIES[@without.worst]
+      def grade_without_cushions = Machines::SEVERITIES[@without.worst]
 
       def adjusters
         @adjusters ||= machine.adjusters.each_with_index.map { |adjuster, place| adjuster_advice(adjuster, evaluation.indices[place]) }
@@ -64,7 +62,15 @@ module Verglas
 
       def evaluate(indices) = Evaluation.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices)
       def solve(wishes, held = @held) = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes, held: held).solutions
-      def cushioned(wishes, back, seat) = wishes.with(cushion_back_mm: back.to_f, cushion_seat_mm: seat.to_f)
+
+      # With what helps of what may be added.
+      def seek(choices)
+        chosen, = choices.search(machine.family, @without, tries: machine.tries) { |way| solve(@wishes.wishing(**way)).first }
+        return if chosen.empty?
+
+        @wishes = @wishes.wishing(**chosen)
+        @solutions = solve(@wishes)
+      end
 
       def adjuster_advice(adjuster, index)
         requirement = Requirement.of(machine: machine, estimate: estimate, wishes: wishes, indices: evaluation.indices, adjuster: adjuster)

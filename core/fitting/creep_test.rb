@@ -21,12 +21,11 @@ module Verglas
 
       # The test on a machine at some marks: the prior from the evaluation there.
       def self.at(evaluation)
-        s = evaluation.sd(:knee_s_mm)**2
-        n = evaluation.sd(:knee_n_mm)**2
-        sn = evaluation.joint_covariance
-        new(prior_knee: evaluation.mechanics.joint(evaluation.parameters), prior_covariance: [[s, sn], [sn, n]], reach_mm: evaluation.parameters[:roller_reach],
-            clearance_mm: evaluation.mechanics.clearance_mm(evaluation.parameters), side: evaluation.machine.family.side)
+        new(prior_knee: evaluation.place.joint, prior_covariance: evaluation.covariance_of(:offset), **evaluation.mechanics.creep_geometry(evaluation.place))
       end
+
+      # Whether it can be read there: where the knee is and the arm are told.
+      def self.possible?(machine) = machine.family.tags[:turns_on_pivot] && (%i[joint arm] - machine.family.told).empty?
 
       # prior_knee: Point; prior_covariance: [[ss, sn], [ns, nn]], mm^2; side: +1 roller in front of the leg, -1 behind.
       def initialize(prior_knee:, prior_covariance:, reach_mm:, clearance_mm:, side:)
@@ -88,7 +87,7 @@ module Verglas
       end
 
       def predicted(guess, arm_deg) = guess[2] + contact(guess[0], guess[1], arm_deg)
-      def contact(s, n, arm_deg) = RollerContact.at(knee: Geometry::Point.new(s, n), arm_deg: arm_deg, **@geometry).contact_mm
+      def contact(s, n, arm_deg) = Mechanisms::RollerContact.at(knee: Geometry::Point.new(s, n), arm_deg: arm_deg, **@geometry).contact_mm
     end
   end
 end

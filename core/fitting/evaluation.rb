@@ -23,14 +23,19 @@ module Verglas
 
       def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
       def marks = machine.marks(indices)
-      def quantities = @quantities ||= mechanics.quantities(parameters)
-      def findings = @findings ||= mechanics.all_findings(parameters)
+      def place = @place ||= mechanics.place(parameters)
+      def quantities = @quantities ||= mechanics.quantities(place)
+      def findings = @findings ||= mechanics.all_findings(place)
+
+      # nil where it is not told.
+      def finding(code) = findings.find { |finding| finding.code == code }
+      def kind(code) = machine.family.findings.fetch(code)
 
       # Of everything that can be graded.
       def score = @score ||= Score.of(findings.reject { |finding| by_hand.include?(finding.code) })
 
       # nil where nothing is taped, so that nothing is claimed.
-      def grade = findings.empty? ? nil : SEVERITIES[score.worst]
+      def grade = findings.empty? ? nil : Machines::SEVERITIES[score.worst]
 
       # Whether the grade is no more than likely: in line has to be so of every number, anything worse of one.
       def likely?
@@ -39,7 +44,8 @@ module Verglas
         score.worst.zero? ? known.any?(&:likely?) : deciding.all?(&:likely?)
       end
 
-      def by_hand = @by_hand ||= mechanics.class.by_hand(estimate)
+      # Codes of findings that a body known this well cannot grade.
+      def by_hand = @by_hand ||= machine.family.findings.each_value.select { |kind| kind.by_hand?(estimate.sd) }.map(&:code)
 
       # SD of a quantity, body and taped constants together; nine in ten lie in the interval [low, high].
       def sd(name) = (@sds ||= {})[name] ||= Math.sqrt(variance(name, name) + taped_covariance(name, name))
@@ -58,36 +64,43 @@ module Verglas
 
       def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding), by_hand.include?(finding.code)) }
 
-      # Covariance of the joint's two coordinates: knee_s_mm with knee_n_mm, mm^2.
-      def joint_covariance = variance(:knee_s_mm, :knee_n_mm) + taped_covariance(:knee_s_mm, :knee_n_mm)
+      # Of a finding in a plane: its two numbers as a Point (mm, the machine's own frame), and their covariance, body and taped
+      # constants together, as [[along, both], [both, across]] (mm^2).
+      def place_of(code) = Geometry::Point.new(*quantities.values_at(*kind(code).plane))
+
+      def covariance_of(code)
+        one, other = kind(code).plane
+        both = variance(one, other) + taped_covariance(one, other)
+        [[sd(one)**2, both], [both, sd(other)**2]]
+      end
 
       # P(|e| <= radius)
-      def joint_probability(radius_mm)
-        Statistics::Gaussian.disc_probability(
-          mean: Geometry::Point.new(quantities[:knee_s_mm], quantities[:knee_n_mm]),
-          variance_s: sd(:knee_s_mm)**2, variance_n: sd(:knee_n_mm)**2, covariance: joint_covariance, radius: radius_mm.to_f
-        )
+      def plane_probability(code, radius_mm)
+        (along, both), (_, across) = covariance_of(code)
+        Statistics::Gaussian.disc_probability(mean: place_of(code), variance_s: along, variance_n: across, covariance: both, radius: radius_mm.to_f)
+      end
+
+      # P(the graded number lies in a range)
+      def within(finding, range)
+        kind = kind(finding.code)
+        return plane_probability(finding.code, range.max) if kind.plane?
+
+        Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sd(kind.graded))
       end
 
       private
 
       def mechanics_for(body) = Mechanisms.for(machine, body, wishes)
+      def numbers(mechanics, parameters) = mechanics.quantities(mechanics.place(parameters)).values
 
       def probability(finding)
-        band = mechanics.class::BANDS[finding.code]
+        band = kind(finding.code).band
         share = case finding.severity
                 when 0 then within(finding, band.in_line)
                 when 1 then within(finding, band.close) - within(finding, band.in_line)
                 else 1 - within(finding, band.close)
                 end
         share.clamp(0.0, 1.0)
-      end
-
-      # P(the graded number lies in a range)
-      def within(finding, range)
-        return joint_probability(range.max) if finding.code == :offset
-
-        Statistics::Gaussian.between(range.min, range.max, mean: finding.graded, sd: sd(mechanics.class::GRADED_QUANTITY.fetch(finding.code)))
       end
 
       def variance(one, other) = estimate.normal.covariance_of(body_gradients[one], body_gradients[other])
@@ -100,7 +113,7 @@ module Verglas
 
       def body_gradients
         @body_gradients ||= quantities.keys.zip(
-          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| mechanics_for(body).quantities(parameters).values }
+          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| numbers(mechanics_for(body), parameters) }
         ).to_h
       end
 
@@ -108,7 +121,7 @@ module Verglas
         @taped_gradients ||= begin
           names = machine.constants.keys
           slopes = Statistics::Gradient.of(parameters.values_at(*names)) do |values|
-            mechanics.quantities(parameters.merge(names.zip(values).to_h)).values
+            numbers(mechanics, parameters.merge(names.zip(values).to_h))
           end
           quantities.keys.zip(slopes).to_h
         end

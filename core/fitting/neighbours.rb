@@ -26,7 +26,7 @@ module Verglas
         place = evaluation.machine.adjusters.index(adjuster)
         adjuster.marks.each_with_index.to_h do |mark, index|
           parameters = evaluation.machine.parameters(replaced(evaluation.indices, place, index))
-          [mark, evaluation.mechanics.joint(parameters)]
+          [mark, evaluation.mechanics.place(parameters).joint]
         end
       end
 

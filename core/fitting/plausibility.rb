@@ -8,11 +8,6 @@ module Verglas
       # code; constants: whose lengths to read again; params: numbers for words (mm, degrees).
       Remark = Value.define(:code, :constants, :params)
 
-      # The constants that a finding rests on, besides those of the joint.
-      RESTS_ON = { offset: %i[back_face pivot_above_seat pivot_above_bench], crease_gap: %i[back_face seat_edge], contact: %i[roller_reach roller_radius],
-                   start: %i[start_angle], end: %i[end_angle], kneecap_gap: %i[thigh_pad_front], thigh_press: %i[thigh_pad_height], kneecap_clear: %i[bench_end] }.freeze
-      # Between the back pad and the seat's front edge at the first marks.
-      SHORTEST_SEAT_MM = 200
       # A finding wants to be close or better for this share of people (working figure): a slip of 100 mm nearly always costs more.
       FEWEST = 0.65
 
@@ -28,13 +23,9 @@ module Verglas
         end
       end
 
-      # Ends that lie on the wrong side of one another.
+      # What its mechanism finds odd: ends that lie on the wrong side of one another.
       def disorder(machine)
-        at = machine.constants
-        found = []
-        found << [:seat_behind_back, %i[back_face seat_edge]] if at.key?(:seat_edge) && at[:seat_edge] - at[:back_face] < SHORTEST_SEAT_MM
-        found << [:arc_backwards, %i[start_angle end_angle]] if at.key?(:start_angle) && !((at[:start_angle] - at[:end_angle]) * machine.family.side).positive?
-        found.map { |code, constants| Remark.new(code: code, constants: constants, params: {}) }
+        Mechanisms.of(machine).disorder(machine).map { |code, constants| Remark.new(code: code, constants: constants, params: {}) }
       end
 
       # A finding that is off for too many of the usual statures, each at the marks which suit them best.
@@ -48,10 +39,10 @@ module Verglas
 
       # {finding => how far outside its close band: below it negative, above it positive, inside 0}
       def errors(machine, estimate)
-        wishes = Wishes.for(machine.family)
+        wishes = Mechanisms::Wishes.for(machine.family)
         indices = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions.first.indices
         mechanics = Mechanisms.for(machine, estimate.dimensions, wishes)
-        mechanics.all_findings(machine.parameters(indices)).to_h { |finding| [finding.code, error(finding, mechanics.class::BANDS[finding.code])] }
+        mechanics.all_findings(mechanics.place(machine.parameters(indices))).to_h { |finding| [finding.code, error(finding, machine.family.findings.fetch(finding.code).band)] }
       end
 
       def error(finding, band)
@@ -61,7 +52,7 @@ module Verglas
       end
 
       def few(machine, finding, off, tried)
-        Remark.new(code: :fits_few, constants: RESTS_ON.fetch(finding) & machine.constants.keys, params: { finding: finding, off: off.size, tried: tried, least: off.min_by(&:abs) })
+        Remark.new(code: :fits_few, constants: machine.family.findings.fetch(finding).rests_on, params: { finding: finding, off: off.size, tried: tried, least: off.min_by(&:abs) })
       end
       private_class_method :errors, :error, :few
     end

@@ -10,7 +10,7 @@ module Verglas
 
       # nil for an adjuster whose place no rule decides (the end of the arc alone; one that is recorded only).
       def self.of(machine:, estimate:, wishes:, indices:, adjuster:)
-        decided_by = Mechanisms.of(machine).deciding(machine, adjuster)
+        decided_by = machine.deciding(adjuster)
         new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by
       end
 
@@ -29,8 +29,9 @@ module Verglas
         @rule = mechanism::RULES.fetch(decided_by)
         @unit = @rule.unit
         @parameters = machine.parameters(indices)
+        @body = estimate.dimensions
         @positions = positions_of(adjuster, indices)
-        @mean = required(estimate.dimensions)
+        @mean = required(@body)
         @gradient = estimate.gradients(along: mechanism::BODY_PARAMETERS) { |body| [required(body)] }.first
         @sd = Math.sqrt(estimate.normal.variance(@gradient) + (@rule.constants * (Machines::Constant.taped_sd(@unit)**2)))
         freeze
@@ -42,10 +43,14 @@ module Verglas
 
       def positions_of(adjuster, indices)
         at = @machine.adjusters.index(adjuster)
-        adjuster.marks.each_index.map { |mark| @rule.position.call(@machine.parameters(indices.dup.tap { |copy| copy[at] = mark })) }
+        mechanics = Mechanisms.for(@machine, @body, @wishes)
+        adjuster.marks.each_index.map { |mark| mechanics.position(decided_by, mechanics.place(@machine.parameters(indices.dup.tap { |copy| copy[at] = mark }))) }
       end
 
-      def required(body) = @rule.required.call(Mechanisms.for(@machine, body, @wishes), @parameters)
+      def required(body)
+        mechanics = Mechanisms.for(@machine, body, @wishes)
+        mechanics.required(decided_by, mechanics.place(@parameters))
+      end
     end
   end
 end

@@ -37,7 +37,7 @@ module Verglas
 
       private
 
-      def place(evaluation) = evaluation.mechanics.joint(evaluation.parameters)
+      def place(evaluation) = evaluation.place.joint
 
       def moves(evaluation)
         joint = evaluation.machine.adjusters.each_index.select { |index| evaluation.machine.family.group_of(evaluation.machine.adjusters[index]) == :joint }

@@ -6,26 +6,20 @@ module Verglas
     #   by      how far the graded number lies outside the close band (mm or degrees)
     #   mend    what would bring it to its target; amount in the same unit
     Shortfall = Value.define(:code, :by, :mend, :amount) do
-      # Worst first. mechanism: whose findings these are; quantities: their numbers.
-      def self.all(mechanism, findings, quantities)
-        findings.select { |finding| finding.severity > 1 }
-                .sort_by { |finding| [-finding.severity, -finding.cost] }
-                .map { |finding| of(mechanism, finding, quantities) }
+      # Worst first, of an Evaluation.
+      def self.all(evaluation)
+        evaluation.findings.select { |finding| finding.severity > 1 }.sort_by { |finding| [-finding.severity, -finding.cost] }.map { |finding| of(finding, evaluation) }
       end
 
-      def self.of(mechanism, finding, quantities)
-        mend, amount = mend(mechanism, finding, quantities)
-        new(code: finding.code, by: mechanism::BANDS[finding.code].shortfall(finding.graded), mend: mend, amount: amount.abs)
+      def self.of(finding, evaluation)
+        kind = evaluation.kind(finding.code)
+        (too_small, too_large), missing = kind.plane? ? larger(kind, evaluation.place_of(kind.code)) : [kind.mends, finding.graded - kind.band.target]
+        new(code: finding.code, by: kind.band.shortfall(finding.graded), mend: missing.negative? ? too_small : too_large, amount: missing.abs)
       end
 
-      def self.mend(mechanism, finding, quantities)
-        return mechanism.joint_mend(quantities[:knee_s_mm], quantities[:knee_n_mm]) if finding.code == :offset
-
-        missing = finding.graded - mechanism::BANDS[finding.code].target
-        too_small, too_large = mechanism::MENDS.fetch(finding.code)
-        [missing.negative? ? too_small : too_large, missing]
-      end
-      private_class_method :of, :mend
+      # Of a place in a plane the larger of the two errors is the one to mend.
+      def self.larger(kind, place) = place.s.abs >= place.n.abs ? [kind.mends.first, place.s] : [kind.mends.last, place.n]
+      private_class_method :of, :larger
     end
   end
 end

@@ -6,12 +6,14 @@ module Verglas
     # adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity, number):
     # all that a whole result's score can see of it, so the answer is that of the full product. docs/model.md section 9.
     class Solver
-      # indices: one mark's index an adjuster, in the machine's order.
-      Solution = Struct.new(:indices, :score, :order) do
+      # indices: one mark's index an adjuster, in the machine's order; preference: what the mechanism prefers, smaller is better,
+      # told of the joint's place alone and so the same for all that is joined to it.
+      Solution = Struct.new(:indices, :score, :preference, :order) do
         include Comparable
 
         def worst = score.worst
-        def <=>(other) = [*score.key, *order] <=> [*other.score.key, *other.order]
+        def key = [score.worst, *preference, *score.key, *order]
+        def <=>(other) = key <=> other.key
       end
 
       # held: {label => index} of adjusters that stand where they are.
@@ -19,58 +21,62 @@ module Verglas
         @machine = machine
         @held = held
         @mechanics = Mechanisms.for(machine, body, wishes)
-        places = machine.adjusters.each_index.group_by { |place| machine.family.group_of(machine.adjusters[place]) }
+        @family = machine.family
+        places = machine.adjusters.each_index.group_by { |place| @family.group_of(machine.adjusters[place]) }
         @joint_places = places.delete(:joint) || []
-        @group_places = machine.family.groups.keys.to_h { |group| [group, places.fetch(group, [])] }
+        @group_places = @family.side_groups.to_h { |group| [group, places.fetch(group, [])] }
+        # Told and graded at the marks that were chosen, but no reason to choose them.
+        @weightless = @family.findings.each_value.reject(&:weighs).map(&:code)
       end
 
       # The best solution for each combination of the joint adjusters, best first.
-      def solutions = combinations(@joint_places).map { |chosen| best_for(chosen) }.sort
+      def solutions = combinations(@joint_places).map { |chosen| best_for(chosen) }.sort_by(&:key)
 
       private
 
       def best_for(joint_choice)
-        return Solution.new(filled({}), Score.of([]), []) if @machine.family.findings.empty?
+        return Solution.new(filled({}), Score.of([]), [], []) if @family.findings.empty?
 
-        parameters = @machine.parameters(filled(joint_choice))
-        joint = @mechanics.joint(parameters)
-        start = Solution.new(filled(joint_choice), Score.of(@mechanics.findings(:joint, joint, parameters)), joint_choice.values)
+        place = @mechanics.place(@machine.parameters(filled(joint_choice)))
+        start = Solution.new(filled(joint_choice), score(@mechanics.findings(:joint, place)), @mechanics.preference(place), joint_choice.values)
         partial = @group_places.inject([start]) do |wholes, (group, places)|
-          members = members(group, places, joint_choice, joint)
+          members = members(group, places, joint_choice, place)
           cheapest(wholes.product(members).map { |whole, member| joined(whole, member) })
         end
-        partial.min
+        partial.min_by(&:key)
       end
 
-      def members(group, places, joint_choice, joint)
-        return [settled(places, joint_choice)] unless @machine.family.findings.value?(group)
+      def members(group, places, joint_choice, standing)
+        return [settled(places, joint_choice)] unless @family.grades?(group)
 
         cheapest(combinations(places).map do |choice|
-          parameters = @machine.parameters(filled(joint_choice.merge(choice)))
-          Solution.new(choice, Score.of(@mechanics.findings(group, joint, parameters)), choice.values)
+          place = @mechanics.place(@machine.parameters(filled(joint_choice.merge(choice))), standing: standing)
+          Solution.new(choice, score(@mechanics.findings(group, place)), [], choice.values)
         end)
       end
+
+      def score(findings) = Score.of(@weightless.empty? ? findings : findings.reject { |finding| @weightless.include?(finding.code) })
 
       # Where nothing is graded, each adjuster stands nearest to what its rule asks.
       def settled(places, joint_choice)
         choice = places.to_h { |place| [place, choices(@machine.adjusters[place]).min_by { |index| miss(place, index, joint_choice) }] }
-        Solution.new(choice, Score.of([]), choice.values)
+        Solution.new(choice, Score.of([]), [], choice.values)
       end
 
-      def miss(place, index, joint_choice)
-        rule = @mechanics.class::RULES.fetch(@mechanics.class.deciding(@machine, @machine.adjusters[place]))
-        parameters = @machine.parameters(filled(joint_choice.merge(place => index)))
-        (rule.position.call(parameters) - rule.required.call(@mechanics, parameters)).abs
+      def miss(adjuster, index, joint_choice)
+        decision = @machine.deciding(@machine.adjusters[adjuster])
+        place = @mechanics.place(@machine.parameters(filled(joint_choice.merge(adjuster => index))))
+        (@mechanics.position(decision, place) - @mechanics.required(decision, place)).abs
       end
 
       def joined(whole, member)
         indices = whole.indices.dup
         member.indices.each { |place, index| indices[place] = index }
-        Solution.new(indices, whole.score + member.score, whole.order + member.order)
+        Solution.new(indices, whole.score + member.score, whole.preference, whole.order + member.order)
       end
 
       def cheapest(solutions)
-        solutions.group_by { |solution| [solution.score.worst, solution.score.number] }.each_value.map(&:min)
+        solutions.group_by { |solution| [solution.score.worst, solution.score.number] }.each_value.map { |same| same.one? ? same.first : same.min_by(&:key) }
       end
 
       # {place => index}, in the machine's printed order, smaller index first.

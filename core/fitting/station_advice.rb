@@ -15,10 +15,11 @@ module Verglas
         def <=>(other) = key <=> other.key
       end
 
-      attr_reader :exercises, :cushion_back_mm, :cushion_seat_mm
+      # chosen: {choice => mm} of what was added for all of them.
+      attr_reader :exercises, :chosen
 
       # machines: {exercise => Machine}; shared: labels of the adjusters they share; wishes: {exercise => Wishes}.
-      def initialize(machines:, shared:, estimate:, wishes:, taken: [], cushions: Cushions.none)
+      def initialize(machines:, shared:, estimate:, wishes:, taken: [], choices: Choices.none)
         @machines = machines
         @labels = shared
         # One that moves nothing known stands at its first mark: its others would all be the same.
@@ -27,12 +28,9 @@ module Verglas
         @estimate = estimate
         @taken = taken
         plain = wholes(wishes)
-        (back, seat), = cushions.search(plain.first, tries: tries) { |*pair| wholes(cushioned(wishes, *pair)).first }
-        @cushion_back_mm = back
-        @cushion_seat_mm = seat
-        padded = [back, seat] != [0, 0]
-        @wishes = padded ? cushioned(wishes, back, seat) : wishes
-        best, second = padded ? wholes(@wishes) : plain
+        @chosen, = choices.search(machines.each_value.first.family, plain.first, tries: tries) { |way| wholes(wishing(wishes, way)).first }
+        @wishes = wishing(wishes, @chosen)
+        best, second = @chosen.empty? ? plain : wholes(@wishes)
         @exercises = advices(held: best.held, instead: second&.held)
       end
 
@@ -54,7 +52,7 @@ module Verglas
         @machines.to_h { |name, machine| [name, Advice.new(machine: machine, estimate: @estimate, wishes: @wishes[name], taken: @taken, **given)] }
       end
 
-      def cushioned(wishes, back, seat) = wishes.transform_values { |wish| wish.with(cushion_back_mm: back.to_f, cushion_seat_mm: seat.to_f) }
+      def wishing(wishes, way) = wishes.transform_values { |wish| wish.wishing(**way) }
 
       # One for each combination of the shared marks, best first.
       def wholes(wishes)

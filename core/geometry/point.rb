@@ -15,6 +15,10 @@ module Verglas
       def *(other) = Point.new(s * other, n * other)
       def dot(other) = (s * other.s) + (n * other.n)
       def norm = Math.hypot(s, n)
+      def unit = norm.zero? ? self : self * (1 / norm)
+
+      # A quarter turn, from +s towards +n.
+      def front = Point.new(-n, s)
 
       # Angle of this displacement in degrees, in the sense of `towards`.
       def angle_deg = Angle.degrees(Math.atan2(-n, s))

@@ -2,31 +2,26 @@
 
 module Verglas
   module Machines
-    # What an adjuster moves, as somebody who enters a machine chooses it, and how that becomes `drives`.
-    AdjusterKind = Value.define(:name, :unit, :drives) do
-      def self.fetch(name)
-        AdjusterKind::ALL.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_kind, path: "/kind", kind: name.to_s) }
-      end
-
-      # Those that move what a family has; `recorded` always.
-      def self.of_family(family) = AdjusterKind::ALL.values.select { |kind| (kind.drives.keys - family.constants.keys).empty? }
-
-      # The kind of an adjuster's drives and whether its marks count forwards; nil for drives of no kind, which nobody can
-      # choose but a file can hold.
-      def self.matching(drives)
-        AdjusterKind::ALL.each_value do |kind|
-          return [kind, true] if kind.drives == drives
-          return [kind, false] if kind.drives == drives.transform_values(&:-@)
-        end
-        nil
-      end
-
+    # What an adjuster of a family moves, as somebody who enters a machine chooses it, and what that means for a fitting.
+    #   drives    {constant => factor} for marks that grow forwards; marks that run the other way count backwards
+    #   decides   the name of what decides its place (a rule of the mechanism, a step in words); nil: its mark is only recorded
+    #   beside    {another kind => what it decides where the machine has that too}
+    #   stage     of Guidance::Flow at which it is set; first: before the others of its stage
+    AdjusterKind = Value.define(:name, :unit, :drives, :decides, :beside, :stage, :first) do
       # {constant => factor}
       def driven(forwards:) = drives.transform_values { |factor| forwards ? factor : -factor }
+
+      # Whether drives are these, up to a factor.
+      def like?(given)
+        return false unless !drives.empty? && given.keys.sort == drives.keys.sort
+
+        given.map { |name, factor| factor.fdiv(drives[name]) }.uniq.one?
+      end
+
+      def decisions = [*decides, *beside.values]
     end
 
-    AdjusterKind::ALL = Tables[:adjusters][:kinds].to_h do |row|
-      [row[:name].to_sym, AdjusterKind.new(name: row[:name].to_sym, unit: row[:unit].to_sym, drives: row[:drives])]
-    end.freeze
+    # On every family: its mark is written down and never advised.
+    AdjusterKind::RECORDED = AdjusterKind.new(name: :recorded, unit: :mm, drives: {}, decides: nil, beside: {}, stage: :recorded, first: false)
   end
 end

@@ -2,11 +2,18 @@
 
 module Verglas
   module Machines
-    # The register of families: each file of families/ adds its own when it loads, then the register is closed.
+    # The register of families: each file of families/ declares its own when it loads; then each is looked over by what depends on
+    # it, and the register is closed.
     module Families
       @all = {}
 
       class << self
+        # mechanism: its name in Mechanisms; traits: what those want to know of the family; the block declares it (Declaration).
+        def define(id, mechanism:, **traits, &block) = register(Declaration.family(id, mechanism: mechanism, traits: traits, &block))
+
+        # One seat on which several exercises are done: {name => Family}; own: the group of constants which each has for itself.
+        def station(id, exercises:, own:) = register(Station.new(id: id, exercises: exercises.freeze, own: own))
+
         def register(family)
           raise ArgumentError, "#{family.id} is registered already" if @all.key?(family.id)
 
@@ -15,6 +22,9 @@ module Verglas
 
         def close = @all.freeze
         def all = @all.values
+
+        # Every family that a machine's exercise is of, whether a machine can be nothing else or not, once.
+        def single = all.flat_map { |family| family.exercises.values }.uniq
 
         def fetch(id)
           @all.fetch(id.to_s.to_sym) { raise Invalid.new(:unknown_family, path: "/family", family: id.to_s) }

@@ -2,28 +2,16 @@
 
 module Verglas
   module Machines
-    # A family of machines: the physics it follows, the constants it needs and how its adjusters are understood.
-    #   mechanism   names the mechanics in Fitting::Mechanisms
-    #   side        +1 where the pad lies in front of the lower leg, -1 behind it
-    #   constants   {name => Constant}
-    #   joint       constants whose adjusters decide where the joint is: all their combinations are tried
-    #   groups      {name => constants} that are solved one group at a time for a given place of the joint
-    #   findings    {code => group it belongs to}, in the order in which they are told
-    #   wanted      defaults of what is aimed at
-    #   action      the joint action it trains, by which cautions narrow
-    #   tags        {tag => true or false}: what it loads and how one lies on it; what is not answered bars (Fitting::Cautions)
-    #   posture     {motion => degrees} into which it puts a joint by itself, whatever the marks (working figures)
-    #   straight    which end of the arc is the straight one (:start or :end) and the least knee bend allowed there, degrees
-    #   gap_graded  whether a gap behind the knee is graded (a pinch always is)
-    Family = Value.define(:id, :mechanism, :side, :constants, :joint, :groups, :findings, :wanted, :action, :tags, :posture, :straight, :gap_graded) do
-      def check
-        unknown = [*joint, *groups.values.flatten] - constants.keys
-        raise ArgumentError, "#{id} groups #{unknown.join(", ")}, which it does not have" unless unknown.empty?
-
-        stray = findings.values.uniq - [:joint, *groups.keys]
-        raise ArgumentError, "#{id} finds things in #{stray.join(", ")}, which it does not have" unless stray.empty?
-      end
-
+    # A family of machines, as it is declared (Families.define): the physics it follows and everything that anybody has to know
+    # of it. Whole, checked and frozen.
+    #   mechanism   names the mechanics in Mechanisms; traits: what those want to know of a family ({side: 1})
+    #   action      the joint action it trains, by which cautions narrow; purpose: names the sentence for which it is there
+    #   tags        {tag => true or false}: what it loads and how one sits on it; its action is a tag of its own
+    #   constants   {name => Constant}; groups: {group => names}, the joint's first; those of :joint decide where the joint is,
+    #               and all their combinations are tried; the others are solved one at a time for a given place of the joint
+    #   kinds       {name => AdjusterKind}; wishes: {name => Wish}; choices: {name => Choice}; joints: {motion => JointMotion}
+    #   findings    {code => FindingKind}, in the order in which they are told
+    Family = Value.define(:id, :mechanism, :traits, :action, :purpose, :tags, :constants, :groups, :kinds, :wishes, :choices, :joints, :findings) do
       # The exercises that are done on it: one, which needs no name; a station has several.
       def exercises = { nil => self }
 
@@ -38,6 +26,9 @@ module Verglas
         constants.fetch(name) { raise Invalid.new(:unknown_constant, path: "/#{name}", family: id.to_s, name: name.to_s) }
       end
 
+      # Whether it says yes to all of these tags.
+      def all?(names) = names.all? { |name| tags[name] }
+
       # The group in which an adjuster is solved: :joint unless everything it drives lies within one group; :recorded when it
       # drives nothing that is known, so that its mark is written down and never advised.
       def group_of(adjuster) = group_of_driven(adjuster.drives)
@@ -48,11 +39,40 @@ module Verglas
         groups.keys.find { |name| (drives.keys - groups[name]).empty? } || :joint
       end
 
+      # Groups but the joint's.
+      def side_groups = groups.keys - [:joint]
+
+      # Whether something is graded in a group.
+      def grades?(group) = findings.each_value.any? { |kind| kind.group == group }
+
+      # The kind of an adjuster: the one that drives the same, else the first that drives any of it; nil where none does.
+      def kind_of(drives)
+        kinds.each_value.find { |kind| kind.like?(drives) } || kinds.each_value.find { |kind| kind.drives.keys.intersect?(drives.keys) }
+      end
+
+      # The kind that drives exactly this and whether its marks count forwards; nil for drives of no kind, which nobody can choose
+      # but a file can hold.
+      def kind_matching(drives)
+        return [AdjusterKind::RECORDED, true] if drives.empty?
+
+        kinds.each_value do |kind|
+          return [kind, true] if kind.drives == drives
+          return [kind, false] if kind.drives == drives.transform_values(&:-@)
+        end
+        nil
+      end
+
+      # Those that can be chosen where a machine is entered.
+      def choosable_kinds = [*kinds.values, AdjusterKind::RECORDED]
+
+      # Names of all that decides an adjuster here.
+      def decisions = kinds.each_value.flat_map(&:decisions).uniq
+
       # How many ways to stand the solver compares for adjusters, each given by what it drives and how many marks it has: every
       # combination of the joint's with every one of each graded group.
       def tries(adjusters)
         ways = adjusters.group_by { |drives, _| group_of_driven(drives) }.transform_values { |list| list.map(&:last).inject(1, :*) }
-        graded = groups.keys.select { |name| findings.value?(name) }
+        graded = side_groups.select { |name| grades?(name) }
         ways.fetch(:joint, 1) * [graded.sum { |name| ways.fetch(name, 1) }, 1].max
       end
 
@@ -61,16 +81,14 @@ module Verglas
         raise Invalid.new(:too_many_marks, path: "/adjusters", tries: tries, most: Family::MOST_TRIES) if tries > Family::MOST_TRIES
       end
 
-      # The groups of which something is told, the joint first.
-      def told = [*(:joint unless joint.empty?), *groups.keys]
+      # The groups of which something can be told, the joint first.
+      def told = groups.keys
 
       # The family as far as these constants are known: a group is told when all of its constants are known, and without the
       # joint's nothing is.
       def told_by(known)
-        kept = (joint - known).empty? ? groups.select { |_, names| (names - known).empty? } : {}
-        place = (joint - known).empty? ? joint : []
-        with(joint: place, groups: kept, constants: constants.slice(*place, *kept.values.flatten),
-             findings: findings.select { |_, group| group == :joint ? place.any? : kept.key?(group) })
+        kept = (groups.fetch(:joint, []) - known).empty? ? groups.select { |_, names| (names - known).empty? } : {}
+        with(groups: kept, constants: constants.slice(*kept.values.flatten), findings: findings.select { |_, kind| kept.key?(kind.group) })
       end
 
       # {name => value} of what holds where nobody taped it.

@@ -59,19 +59,20 @@ module Verglas
         [0, 1].map { |side| constants.fetch(name) + ends.sum { |pair| pair[side] } }
       end
 
-      # Whether some adjuster moves the back pad against the seat's edge, so that the seat's length is a choice.
-      def seat_length_adjustable?
-        adjusters.any? { |adjuster| adjuster.drives.fetch(:back_face, 0) != adjuster.drives.fetch(:seat_edge, 0) }
+      # Whether some adjuster moves a constant.
+      def driven?(name) = adjusters.any? { |adjuster| adjuster.drives?(name) }
+
+      # Codes of all that is graded on it.
+      def graded = family.findings.each_value.select { |kind| kind.where_driven.nil? || driven?(kind.where_driven) }.map(&:code)
+
+      # What decides where an adjuster stands; nil where nothing does.
+      def deciding(adjuster)
+        kind = family.kind_of(adjuster.drives)
+        return unless kind
+
+        others = (adjusters - [adjuster]).filter_map { |other| family.kind_of(other.drives)&.name }
+        kind.beside.find { |name, _| others.include?(name) }&.last || kind.decides
       end
-
-      # Whether a stop that can be set ends the movement.
-      def end_adjustable? = adjusters.any? { |adjuster| adjuster.drives?(:end_angle) }
-
-      # Codes of all that is graded on it; the end only where a stop sets it.
-      def graded = family.findings.keys - (end_adjustable? ? [] : [:end])
-
-      # Whether a bench bends at the hip, at some mark or always.
-      def hinged? = constants.key?(:hinge_angle) && reach(:hinge_angle).max.positive?
 
       private
 

@@ -6,7 +6,8 @@ module Verglas
     # the shared constants and adjusters, and below "exercises" what each has for itself; every exercise is read as a machine
     # of a family of its own. docs/model.md sections 3 and 9.
     #   exercises   {name => Family}
-    Station = Value.define(:id, :exercises) do
+    #   own         the group of constants which every exercise has for itself
+    Station = Value.define(:id, :exercises, :own) do
       # The shared part and the exercise's own as the data of one machine; constants of other exercises are left out.
       def exercise_data(data, exercise)
         family = exercises.fetch(exercise&.to_s) { raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise, known: exercises.keys) }

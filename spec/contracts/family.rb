@@ -4,18 +4,20 @@
 RSpec.shared_examples "a family" do
   let(:wishes) { Worked.wishes(machine) }
   let(:indices) { machine.adjusters.map { |adjuster| adjuster.size / 2 } }
-  let(:mechanics) { Verglas::Fitting::Mechanisms.for(machine, body, wishes) }
+  let(:mechanics) { Verglas::Mechanisms.for(machine, body, wishes) }
   let(:parameters) { machine.parameters(indices) }
+  let(:place) { mechanics.place(parameters) }
 
   it "is frozen, and so is the register" do
     expect(family).to be_frozen
+    expect([family.constants, family.kinds, family.findings, family.tags, family.groups, *family.findings.values, *family.constants.values]).to all(be_frozen)
     expect { Verglas::Machines::Families.register(family) }.to raise_error(StandardError)
   end
 
   it "tells its findings in its own order, each with a band and a number" do
-    findings = mechanics.all_findings(parameters)
+    findings = mechanics.all_findings(place)
     expect(findings.map(&:code)).to eq(machine.graded)
-    expect(findings.map { |finding| mechanics.class::BANDS[finding.code] }).to all(be_a(Verglas::Fitting::Band))
+    expect(findings.map { |finding| family.findings[finding.code].band }).to all(be_a(Verglas::Machines::Band))
     expect(findings.map(&:value)).to all(satisfy(&:finite?))
   end
 
@@ -30,14 +32,14 @@ RSpec.shared_examples "a family" do
       expect(constant.range).to cover(constant.usual), name.to_s
       expect(Verglas::Formats::Words.say("constants.#{name}.how")).not_to be_empty
     end
-    expect(family.findings.keys - Verglas::Fitting::Plausibility::RESTS_ON.keys).to be_empty
+    expect(family.findings.each_value.map(&:rests_on)).to all(satisfy(&:any?))
   end
 
   it "says nothing of what is not taped, whatever is missing" do
     family.constants.each_key do |missing|
       told = family.told_by(family.constants.keys - [missing])
       expect(told.constants.keys).not_to include(missing)
-      expect(told.findings.values.uniq - told.told).to be_empty
+      expect(told.findings.each_value.map(&:group).uniq - told.told).to be_empty
     end
   end
 
@@ -45,22 +47,25 @@ RSpec.shared_examples "a family" do
     machine.adjusters.each_with_index do |adjuster, place|
       adjuster.marks.each_index do |index|
         changed = machine.parameters(indices.dup.tap { |copy| copy[place] = index })
-        expect(mechanics.quantities(changed).values).to all(satisfy(&:finite?))
+        expect(mechanics.quantities(mechanics.place(changed)).values).to all(satisfy(&:finite?))
       end
     end
   end
 
   it "has no constant that does not matter" do
-    numbers = ->(given) { mechanics.quantities(given).values }
+    numbers = ->(given) { mechanics.quantities(mechanics.place(given)).values }
     machine.constants.each_key do |name|
-      next if name == :hinge_angle && machine.constants[name].zero? && !machine.hinged? # a flat bench: a hinge would make it another
+      next if name == :hinge_angle && machine.constants[name].zero? # a flat bench: a hinge would make it another
 
       expect(numbers.call(parameters.merge(name => parameters[name] + 3))).not_to eq(numbers.call(parameters)), "#{name} changes nothing"
     end
   end
 
   it "depends on no part of the body but those it names" do
-    all = Verglas::Body::Estimate.exact(body).gradients { |given| Verglas::Fitting::Mechanisms.for(machine, given, wishes).quantities(parameters).values }
+    all = Verglas::Body::Estimate.exact(body).gradients do |given|
+      other = Verglas::Mechanisms.for(machine, given, wishes)
+      other.quantities(other.place(parameters)).values
+    end
     named = all.transpose.each_with_index.reject { |slopes, _| slopes.all?(&:zero?) }.map { |_, index| Verglas::Body::PARAMETERS[index] }
     expect(named - mechanics.class::BODY_PARAMETERS).to be_empty
   end
@@ -74,7 +79,7 @@ RSpec.shared_examples "a family" do
   end
 
   it "is fitted in steps that take every adjuster once, from before anyone sits to watching, in words" do
-    steps = Verglas::Fitting::Flow.steps(machine)
+    steps = Verglas::Guidance::Flow.steps(machine)
     expect(steps.filter_map(&:adjuster)).to match_array(machine.adjusters.map(&:label))
     expect(steps.map(&:id).values_at(0, -1)).to eq(%w[@before @working])
     steps.each do |step|
@@ -85,12 +90,12 @@ RSpec.shared_examples "a family" do
 
   it "is disturbed by no move that was not made, and by each that was at least by what the solver would see" do
     at = ->(chosen) { Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(body), wishes: wishes, indices: chosen) }
-    steps = Verglas::Fitting::Flow.steps(machine)
+    steps = Verglas::Guidance::Flow.steps(machine)
     seen = steps.to_h { |step| [step.id, at.call(indices)] }
-    expect(Verglas::Fitting::Disturbance.new(at.call(indices), steps: steps, seen: seen).moved).to be_empty
+    expect(Verglas::Guidance::Disturbance.new(at.call(indices), steps: steps, seen: seen).moved).to be_empty
     machine.adjusters.each_with_index.reject { |adjuster, _| adjuster.recorded_only? || adjuster.size == 1 }.each do |adjuster, place|
       changed = at.call(indices.dup.tap { |copy| copy[place] += copy[place].zero? ? 1 : -1 })
-      moved = Verglas::Fitting::Disturbance.new(changed, steps: steps, seen: seen).moved
+      moved = Verglas::Guidance::Disturbance.new(changed, steps: steps, seen: seen).moved
       numbers = [at.call(indices), changed].map { |evaluation| evaluation.findings.to_h { |finding| [finding.code, finding.value] } }
       differing = numbers.first.keys.select { |code| (numbers.first[code] - numbers.last[code]).abs >= 1 }
       expect(moved).not_to be_empty, "#{adjuster.label} disturbs nothing" if differing.any?

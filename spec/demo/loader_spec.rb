@@ -11,7 +11,7 @@ RSpec.describe Verglas::Demo::Loader do
   it "fills an empty database with The Net Loft" do
     described_class.new(db).load
     expect(db[:gyms].get(:name)).to eq("The Net Loft")
-    expect(db[:machines].select_order_map(:family)).to eq(%w[combined curl curl curl extension extension lying_curl lying_curl])
+    expect(db[:machines].select_order_map(:family)).to eq(%w[calf_raise combined curl curl curl extension extension lying_curl lying_curl])
     expect(db[:clients].count).to be_between(12, 16)
     statures = db[:readings].where(observation: "stature").select_map(:value_mm).map(&:to_i)
     expect(statures.minmax).to eq([1480, 1990])
@@ -21,7 +21,7 @@ RSpec.describe Verglas::Demo::Loader do
 
   it "leaves nothing behind when it fails half-way" do
     loader = described_class.new(db)
-    allow(Verglas::Web::Bench).to receive(:new).and_raise("broken")
+    allow(Verglas::Application::Meeting).to receive(:new).and_raise("broken")
     expect { loader.load }.to raise_error("broken")
     expect(db[:gyms].count).to eq(0)
   end
@@ -30,7 +30,7 @@ RSpec.describe Verglas::Demo::Loader do
     described_class.new(db).load
     gym = Verglas::Store::Gym.new(db, db[:gyms].get(:id))
     gym.clients.dataset.each do |client|
-      reports = Verglas::Web::Inputs::ClientBody.estimation(client, gym.readings.of(client[:id])).reports
+      reports = Verglas::Application::ClientBody.estimation(client, gym.readings.of(client[:id])).reports
       expect(reports.map(&:refused)).to all(be(false)), client[:name]
     end
   end
@@ -56,7 +56,7 @@ RSpec.describe Verglas::Demo::Loader do
       loads.each do |machine_id, load|
         row = loft.machines.find(machine_id)
         rig = Verglas::Loading::Rig.read(row[:loading].to_h, pairs: loft.equipment.plates)
-        expect(rig.choices.choices.map { |choice| Verglas::Web::Views::Loads.one(rig, choice)[:text] }).to include(load)
+        expect(rig.choices.choices.map { |choice| Verglas::Application::Told::Load.one(rig, choice)[:text] }).to include(load)
       end
     end
 
@@ -67,7 +67,7 @@ RSpec.describe Verglas::Demo::Loader do
       expect(loft.clients.find(loft.clients.dataset.where(name: "Sunniva Quill").get(:id))[:limits].transform_values { |entry| entry["deg"] }).to eq({ "ankle" => 39.6, "hip_bend" => 118.0 })
       loft.clients.dataset.select_map(:id).each do |id|
         client = loft.clients.find(id)
-        bench = Verglas::Web::Bench.new(loft, client: client, machine_row: curl)
+        bench = Verglas::Application::Meeting.new(loft, client: client, machine_row: curl)
         expect(bench.steps.map(&:id)).to include("@before", "back pad", "roller", "thigh pad", "@again", "@watch")
       end
     end

@@ -21,7 +21,7 @@ RSpec.describe "The database's own constraints" do
     end
   end
 
-  bad_readings = { reading_observation_known: { observation: "arm_span" }, reading_unit_known: { unit: "ft" }, reading_value_range: { observation: "heel_to_toe", value_mm: 5 },
+  bad_readings = { reading_observation_form: { observation: "Arm span" }, reading_unit_known: { unit: "ft" }, reading_value_range: { observation: "heel_to_toe", value_mm: 5 },
                    stature_range: { value_mm: 1100 } }
   bad_readings.each do |constraint, fields|
     it "refuses a reading against #{constraint}" do
@@ -40,7 +40,7 @@ RSpec.describe "The database's own constraints" do
     end
   end
 
-  bad_fittings = { fitting_exercise_known: { exercise: "press" }, fitting_knee_off_range: { knee_off_mm: 101 },
+  bad_fittings = { fitting_exercise_form: { exercise: "Leg press" }, fitting_knee_off_range: { knee_off_mm: 101 },
                    fitting_creep_is_an_object: { creep: Sequel.pg_json([]) },
                    fitting_taken_back_whole: { taken_back_at: Time.at(0) }, fitting_stopped_by_a_sign: { stop_sign_cipher: "x" },
                    fitting_grade_length: { grade: "x" * 41 }, fitting_aids_are_an_object: { aids: Sequel.pg_json([]) } }
@@ -60,7 +60,7 @@ RSpec.describe "The database's own constraints" do
   end
 
   it "refuses cushions that no gym owns" do
-    refused("equipment_kind_known") { db[:gym_equipment].insert(gym_id: loft.id, kind: "towel", size_mm: 20) }
+    refused("equipment_kind_form") { db[:gym_equipment].insert(gym_id: loft.id, kind: "A towel", size_mm: 20) }
     refused("equipment_size_range") { db[:gym_equipment].insert(gym_id: loft.id, kind: "hip_pad", size_mm: 201) }
   end
 
@@ -76,7 +76,7 @@ RSpec.describe "The database's own constraints" do
     row = { gym_id: loft.id, machine_id: here[:id], updated_by: account }
     refused("queue_is_a_list") { db[:machine_queues].insert(row.merge(clients: Sequel.pg_json({}))) }
     refused("queue_standing_is_an_object") { db[:machine_queues].insert(row.merge(standing: Sequel.pg_json([]))) }
-    refused("queue_exercise_known") { db[:machine_queues].insert(row.merge(exercise: "press")) }
+    refused("queue_exercise_form") { db[:machine_queues].insert(row.merge(exercise: "Leg press")) }
     refused("queue_machine_of_gym") { db[:machine_queues].insert(row.merge(gym_id: gym("The Sail Shed").id)) }
   end
 

@@ -56,7 +56,7 @@ RSpec.describe "Questions in a large gym" do
       statements { expect(Verglas::Web::Views::Queue.of(large, machine, "")[:entries].size).to eq(size) }.size
     end
     expect(counts.uniq.size).to eq(1)
-    question = Verglas::Fitting::HouseRules.fetch(:extension_roller)
-    expect(statements { Verglas::Web::RuleChanges.new(large, question, :hand_above).call }.size).to be < 15
+    question = Verglas::Guidance::HouseRules.fetch(:extension_roller)
+    expect(statements { Verglas::Application::RuleChanges.new(large, question, :hand_above).call }.size).to be < 15
   end
 end

@@ -14,5 +14,9 @@ module Worked
   def self.body(id) = Verglas::Body::Dimensions.from(BODIES.fetch(id).transform_keys(&:to_sym))
   def self.exact(id) = Verglas::Body::Estimate.exact(body(id))
   def self.subjects = Verglas::Formats::Subjects.new(machines: MACHINES, bodies: BODIES)
-  def self.wishes(machine, **given) = Verglas::Fitting::Wishes.for(machine.family, **given)
+
+  # knee_from_deg, knee_to_deg: the knee's own range.
+  def self.wishes(machine, knee_from_deg: nil, knee_to_deg: nil, **given)
+    Verglas::Mechanisms::Wishes.for(machine.family, envelope: Verglas::Body::Envelope.new({ knee_flexion: [knee_from_deg, knee_to_deg] }), **given)
+  end
 end

@@ -12,12 +12,12 @@ RSpec.describe "Every screen" do
   let(:draft) { opened(here) }
   let(:accepted) do
     row = opened(there)
-    bench = Verglas::Web::Bench.of(loft, row[:id])
-    loft.fittings.accept(row[:id], version: 1, marks: row[:marks].to_h, result: bench.result(row[:marks].to_h), computed_from: bench.computed_from, by: account)
+    bench = Verglas::Application::Meeting.of(loft, row[:id])
+    loft.fittings.accept(row[:id], version: 1, marks: row[:marks].to_h, **Verglas::Application::Record.of(bench, row[:marks].to_h, {}), by: account)
   end
 
   def opened(machine, exercise = "")
-    bench = Verglas::Web::Bench.new(loft, client: person, machine_row: machine, exercise: exercise)
+    bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: machine, exercise: exercise)
     loft.fittings.open(client_id: person[:id], machine_id: machine[:id], exercise: exercise, description_number: 1, marks: bench.advice.marks, by: account).first
   end
 

@@ -21,7 +21,7 @@ RSpec.describe "The bench on the floor" do
 
   def to(step) = find("[data-step='#{step}'] button").click
   def draft = first_fitting
-  def sheet = Verglas::Web::Sheet.of_row(draft)
+  def sheet = Verglas::Application::Sheet.of_row(draft)
 
   it "keeps pounds as printed from the pin to the card" do
     loaded({ kind: "stack", unit: "lb", masses: [10, 20, 30, 45], ratio: 0.5 })
@@ -164,10 +164,10 @@ RSpec.describe "The bench on the floor" do
 
   it "looks a card up on a phone held upright: marks to be read at arm's length, one below the other" do
     here = loaded({ kind: "stack", unit: "kg", masses: [5, 10] })
-    bench = Verglas::Web::Bench.new(loft, client: person, machine_row: loft.machines.find(here[:id]))
+    bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: loft.machines.find(here[:id]))
     row, = loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: bench.advice.marks, by: account)
     marks = row[:marks].to_h
-    loft.fittings.accept(row[:id], version: 1, marks: marks, result: bench.result(marks), computed_from: bench.computed_from, by: account)
+    loft.fittings.accept(row[:id], version: 1, marks: marks, **Verglas::Application::Record.of(bench, marks, {}), by: account)
     resize(390, 844)
     visit "/fittings/#{row[:id]}/set-up"
     expect(page).to have_css("[data-line]", count: 3)

@@ -25,7 +25,7 @@ RSpec.describe "A first fitting in the browser" do
   end
 
   def onwards(to) = click_button("Next: #{to}")
-  def flow = Verglas::Web::Sheet.of_row(first_fitting)[:flow]
+  def flow = Verglas::Application::Sheet.of_row(first_fitting)[:flow]
   def at(step) = expect(page).to(have_css("[data-step='#{step}'][data-state=active]"))
 
   it "is worked out before the client sits, checked again where moves disturbed it, resumed after a reload, accepted, and set up again by a colleague" do
@@ -55,7 +55,7 @@ RSpec.describe "A first fitting in the browser" do
     find("[data-step='@again'] button").click
     roller = find("[data-moved=roller]")
     expect(roller).to have_text(/The roller lies \d+ mm further (up|down) the leg than when it was seen\./)
-    before, now = [advised, first_fitting[:marks].to_h].map { |marks| Verglas::Web::Bench.of(loft, draft[:id]).evaluation(marks).quantities[:above_ankle_mm] }
+    before, now = [advised, first_fitting[:marks].to_h].map { |marks| Verglas::Application::Meeting.of(loft, draft[:id]).evaluation(marks).quantities[:above_ankle_mm] }
     expect(roller).to have_text("lies #{(now - before).abs.round} mm further")
     expect_accessible("check again, with what moved")
     all("[data-moved] button").first.click while page.has_css?("[data-moved] button", wait: 1)
@@ -172,7 +172,7 @@ RSpec.describe "A first fitting in the browser" do
     open_bench
     find("[data-step='@watch'] button").click
     find("summary", text: "Creep test").click
-    evaluation = Verglas::Web::Bench.of(loft, draft[:id]).evaluation(draft[:marks].to_h)
+    evaluation = Verglas::Application::Meeting.of(loft, draft[:id]).evaluation(draft[:marks].to_h)
     knee = Verglas::Geometry::Point.new(-45.0, 0.0)
     { "At the start" => :start_angle, "At the end" => :end_angle }.each do |label, angle|
       contact = evaluation.mechanics.contact(knee, evaluation.parameters, evaluation.parameters[angle])

@@ -66,7 +66,7 @@ RSpec.describe "Machines in the browser" do
     people.each do |person|
       visit "/clients/#{person[:id]}"
       within("[data-machine='Cliff curl']") { click_button(text: /Fit/) }
-      expect(page).to have_css("[data-part='thigh-pad']", visible: :all)
+      expect(page).to have_css("[data-part='thigh_pad']", visible: :all)
       click_button "Watch"
       click_button "On the dot"
       click_button "Next: Working load"

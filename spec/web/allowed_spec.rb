@@ -73,10 +73,12 @@ RSpec.describe "What a client is told to keep to, over HTTP" do
     caution("knee_ligament", **cleared, degrees: { knee_flexion: { from: 5, to: 75 } })
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: curl[:id] })["id"]
     evaluation = call(:get, "/api/fittings/#{id}")["evaluation"]
-    ending = evaluation["figure"]["ending"]
-    expect(ending).to include("bend_deg" => 75.0, "missing_deg" => 0.0)
-    expect(evaluation["figure"]["poses"]["end"]["arm_deg"]).to eq(ending["arm_deg"])
-    expect(evaluation["motion"]["ending"]).to eq("Turns back at 75° of knee bend, the arm at #{ending["arm_deg"].round}°.")
+    drawn = evaluation["scene"]
+    arm_deg = evaluation["quantities"]["end_arm_deg"]
+    expect(drawn["dimensions"].find { |one| one["of"] == "turning" }["value"]).to eq(75.0)
+    expect(evaluation["quantities"]["end_missing_deg"]).to eq(0.0)
+    expect(drawn["parts"].find { |part| part["id"] == "arc" }["degrees"].last).to be_within(0.01).of(-arm_deg)
+    expect(evaluation["motion"]["ending"]).to eq("Turns back at 75° of knee bend, the arm at #{arm_deg.round}°.")
   end
 end
 

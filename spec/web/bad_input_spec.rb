@@ -55,7 +55,7 @@ RSpec.describe "Bad input" do
   end
 
   it "refuses measures that are none, and a removal without its version" do
-    expect_refused(:put, "/api/clients/#{person[:id]}/readings/arm_span", { value: 57, unit: "cm", version: 1 }, code: "not_found")
+    expect_refused(:put, "/api/clients/#{person[:id]}/readings/arm_span", { value: 57, unit: "cm", version: 1 }, code: "unknown_observation")
     expect_refused(:delete, "/api/clients/#{person[:id]}/readings/stature", nil)
     expect_refused(:delete, "/api/clients/#{person[:id]}/readings/stature?version=many", nil)
   end
@@ -131,8 +131,9 @@ RSpec.describe "Bad input" do
       [nil, "", 5, "x" * 81].each { |name| expect_refused(:post, "/api/machines/#{here[:id]}/copy", { name: name }, at: "/name") }
       expect_refused(:post, "/api/machines/#{here[:id]}/copy", { name: here[:name] }, code: "machine_name_taken", at: "/name")
       [nil, 5, "short"].each { |jpeg| expect_refused(:put, "/api/machines/#{here[:id]}/photographs", { adjuster: "", jpeg_base64: jpeg }, at: "/jpeg_base64") }
-      expect_refused(:put, "/api/equipment", { cushion_back: [20] })
-      [["thick"], [0], [201], 20, [20, 20]].each { |sizes| expect_refused(:put, "/api/equipment", { cushion_back: sizes, cushion_seat: [], hip_pad: [], version: 1 }) }
+      expect_refused(:put, "/api/equipment", { sizes: { cushion_back: [20] }, version: 1 })
+      expect_refused(:put, "/api/equipment", { sizes: { cushion_back: [], cushion_seat: [], hip_pad: [], towel: [20] }, version: 1 })
+      [["thick"], [0], [201], 20, [20, 20]].each { |sizes| expect_refused(:put, "/api/equipment", { sizes: { cushion_back: sizes, cushion_seat: [], hip_pad: [] }, version: 1 }) }
     end
 
     it "routes know no machine by another's id or by none" do
@@ -146,7 +147,7 @@ RSpec.describe "Bad input" do
     end
   end
 
-  work = ->(fields) { Verglas::Web::Sheet::NO_WORK.merge(fields) }
+  work = ->(fields) { Verglas::Application::Sheet::NO_WORK.merge(fields) }
   flow = ->(done: {}, skipped: {}, at: nil) { { at: at, done: done, skipped: skipped } }
   bad_sheets = { "/aids" => [nil, [], { lamp: 1 }, { cushion_back_mm: "thick" }, { cushion_back_mm: -1 }, { hip_pad_mm: 201 }],
                  "/load" => [nil, 5, "x" * 41], "/signs" => [nil, "ache", ["lamp"], [5], %w[hips_lift hips_lift]],
@@ -265,7 +266,7 @@ RSpec.describe "Bad input" do
 
     it "is refused: what is nothing, or the same, once it is rounded" do
       expect(refused(:put, "/api/plates", { plates: [{ mass: 0.1, unit: "lb", pairs: 1 }], version: 1 })).to eq(["out_of_range", 422])
-      expect(refused(:put, "/api/equipment", { cushion_back: [20.01, 20.04], cushion_seat: [], hip_pad: [], version: 1 })).to eq(["repeated", 422])
+      expect(refused(:put, "/api/equipment", { sizes: { cushion_back: [20.01, 20.04], cushion_seat: [], hip_pad: [] }, version: 1 })).to eq(["repeated", 422])
       expect(refused(:post, "/api/machines/#{here[:id]}/copy", { name: " " })).to eq(["blank", 422])
     end
 

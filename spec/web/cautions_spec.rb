@@ -43,7 +43,7 @@ RSpec.describe "Cautions over HTTP" do
     expect(accept(page, page["advice"]["marks"])["state"]).to eq("accepted")
     record = call(:get, "/api/fittings/#{page["id"]}")
     expect(record["cautions"].map { |caution| [caution["name"], caution["cleared"]] }).to eq([["knee", true]])
-    expect(record["computed_from"]["wishes"]).to include("knee_to_deg" => 80.0, "knee_from_deg" => 10.0)
+    expect(record["computed_from"]["envelope"]).to eq({ "knee_flexion" => [10.0, 80.0] })
   end
 
   it "accepts no joint past a clinician's degrees, and no pad on the kneecap, whatever the marks" do

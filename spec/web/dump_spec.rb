@@ -37,18 +37,18 @@ RSpec.describe "A dump of the database" do
   def fit(loft, person)
     machine = loft.machines.all.find { |row| row[:name] == "Leg extension 1" }
     page = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person, machine_id: machine[:id] })["id"]}")
-    work = Verglas::Web::Sheet::NO_WORK.merge("load_kg" => 37.5, "felt" => "elsewhere", "felt_side" => "left", "last" => "not_reached")
+    work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 37.5, "felt" => "elsewhere", "felt_side" => "left", "last" => "not_reached")
     sheet = { marks: page["marks"], version: page["version"], signs: %w[knee_ache], work: work, cue: "Zxcue", note: "Zxfitting", reason: "Zxoff",
               flow: { at: nil, done: {}, skipped: { "roller" => "Zxskipped" } } }
     call(:post, "/api/fittings/#{page["id"]}/stop", { stop_sign: "faintness", sheet: sheet.merge(signs: []) })
   end
 
   def health_words(demo)
-    cautions = Verglas::Fitting::Cautions::RULES.keys.map(&:to_s)
+    cautions = Verglas::Guidance::Cautions::RULES.keys.map(&:to_s)
     limits = demo["clients"].flat_map { |person| person.fetch("limits", {}).keys } + %w[hip_bend straight_knee]
     notes = demo["clients"].flat_map { |person| person.fetch("cautions", {}).values.flat_map { |fields| fields.slice("note", "cleared_by", "side").values } }
     details = demo["clients"].filter_map { |person| person["detail"] }
-    signs = (Verglas::Fitting::Signs::STOPS.map(&:to_s) + %w[knee_ache elsewhere not_reached worked felt])
+    signs = (Verglas::Guidance::Signs::STOPS.map(&:to_s) + %w[knee_ache elsewhere not_reached worked felt])
     own = %w[zxdetail zxclinician zxnote zxremoval zxreason zxcue zxfitting zxoff zxskipped 2021-08-17 2022-09-18 101.5 41.5 37.5 hip_flexion knee_flexion]
     (cautions + limits + notes + details + signs + own).compact.reject(&:empty?).uniq
   end

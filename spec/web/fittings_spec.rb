@@ -34,7 +34,9 @@ RSpec.describe "Fittings over HTTP" do
     expect(offset).to include("value" => be_within(0.1).of(13.4371), "band" => "in line", "likely" => true, "says" => "Knee 13 mm ahead of the pivot.")
     expect(evaluation["quantities"]["creep_mm"]).to be_within(0.1).of(-16.0959)
     expect(evaluation["motion"]["creep"]).to eq("Roller creeps slightly, 16 mm towards the knee.")
-    expect(evaluation["figure"]["poses"]["start"]["knee"]).to eq({ "s" => evaluation["joint"]["s_mm"], "n" => evaluation["joint"]["n_mm"] })
+    target = evaluation["targets"].first
+    expect(evaluation["scene"]["targets"].first["joint"]).to eq(target.values_at("x_mm", "y_mm").map { |mm| mm.round(1) })
+    expect(target["says"]["back pad"]).to include("4: 12 mm ahead", "In line within 15 mm")
   end
 
   it "puts the worst finding first, with the one step that helps it" do

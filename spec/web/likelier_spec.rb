@@ -11,7 +11,7 @@ RSpec.describe "A neighbour mark that is likelier by its own rule" do
   def ruled_out
     (1500..1950).step(15).flat_map do |stature|
       person = client(loft, account, name: "Somebody #{stature}", sex: "man", stature: stature)
-      bench = Verglas::Web::Bench.new(loft, client: person, machine_row: row)
+      bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: row)
       bench.advice.adjusters.filter_map do |adjuster|
         mark, share = adjuster.also.max_by(&:last)
         [bench, adjuster, mark] if share && share > adjuster.probability

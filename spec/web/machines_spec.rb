@@ -46,7 +46,7 @@ RSpec.describe "Machines over HTTP" do
       families = call(:get, "/api/families")["families"]
       expect(families.map { |family| family["id"] }).to match_array(Verglas::Machines::Families.all.map { |family| family.id.to_s })
       lying = families.find { |family| family["id"] == "lying_curl" }["exercises"].first["kinds"].map { |kind| kind["name"] }
-      expect(lying).to eq(%w[roller start end hinge recorded])
+      expect(lying).to eq(%w[bench_height hinge bench_length roller start end recorded])
     end
 
     it "refuses a second machine of the same name or code, and what no adjuster of the family moves" do
@@ -87,7 +87,7 @@ RSpec.describe "Machines over HTTP" do
       tape_all
       expect(call(:get, path)["machine"]["taped"]).to eq("taped")
       expect(exercise["told"].size).to eq(6)
-      expect(exercise["people"].map { |person| person["figure"] && person["grade"] }).to all(eq("in line").or(eq("close")))
+      expect(exercise["people"].map { |person| person["scene"] && person["grade"] }).to all(eq("in line").or(eq("close")))
     end
 
     it "asks about a likely slip with why, keeps nothing, and takes it when confirmed" do
@@ -296,8 +296,10 @@ RSpec.describe "Machines over HTTP" do
   end
 
   it "keeps the sizes of cushions and pads that the gym owns" do
-    call(:put, "/api/equipment", { cushion_back: [40, 20], cushion_seat: [], hip_pad: [45.5], version: 1 })
-    expect(call(:get, "/api/equipment")).to eq({ "cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [45.5], "version" => 2 })
-    expect(call(:put, "/api/equipment", { cushion_back: [0], cushion_seat: [], hip_pad: [], version: 2 })).to include("path" => "/cushion_back/0")
+    call(:put, "/api/equipment", { sizes: { cushion_back: [40, 20], cushion_seat: [], hip_pad: [45.5] }, version: 1 })
+    kept = call(:get, "/api/equipment")
+    expect(kept["kinds"].to_h { |kind| kind.values_at("name", "sizes") }).to eq({ "cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [45.5] })
+    expect(kept["version"]).to eq(2)
+    expect(call(:put, "/api/equipment", { sizes: { cushion_back: [0], cushion_seat: [], hip_pad: [] }, version: 2 })).to include("path" => "/sizes/cushion_back/0")
   end
 end

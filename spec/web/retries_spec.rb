@@ -64,7 +64,7 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
   end
 
   it "shows the later of two instructors what the earlier kept: steps, load, cue and all" do
-    work = Verglas::Web::Sheet::NO_WORK.merge("load_kg" => 20)
+    work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 20)
     call(:patch, path, { marks: marks, version: 1, flow: { at: "@light", done: {}, skipped: {} }, work: work, cue: "Heels down." })
     stale = call(:patch, path, { marks: marks, version: 1, flow: { at: "roller", done: {}, skipped: {} } })
     expect([status, stale["code"]]).to eq([409, "stale"])

@@ -19,7 +19,7 @@ RSpec.describe "House rules over HTTP" do
 
   it "shows every question with its schools, and the default until the gym chooses" do
     questions = call(:get, "/api/rules")["questions"]
-    expect(questions.size).to eq(Verglas::Fitting::HouseRules::QUESTIONS.size)
+    expect(questions.size).to eq(Verglas::Guidance::HouseRules::QUESTIONS.size)
     expect(questions.map { |question| question["chosen"] }).to eq(questions.map { |question| question["default"] })
   end
 
@@ -114,7 +114,7 @@ RSpec.describe "House rules over HTTP" do
     end
 
     it "has a case here for every question" do
-      expect(Verglas::Fitting::HouseRules::QUESTIONS.size).to eq(15)
+      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(15)
     end
   end
 

@@ -22,7 +22,7 @@ RSpec.describe "Setting up again, and who comes next" do
 
   def fitted(person)
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
-    work = Verglas::Web::Sheet::NO_WORK.merge("load_kg" => 20, "repetitions" => 10, "sets" => 2, "last" => "easy")
+    work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 20, "repetitions" => 10, "sets" => 2, "last" => "easy")
     call(:post, "/api/fittings/#{id}/acceptance", { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, work: work, cue: "Toes up.", reason: "The machine ends there." })
     id
   end

@@ -22,7 +22,7 @@ RSpec.describe "A fitting's sheet over HTTP" do
     it "claims nothing, advises nothing, and takes marks, load, signs and a note" do
       shown = call(:get, "/api/fittings/#{id}")
       expect(shown["advice"]).to include("status" => nil, "marks" => {}, "shortfalls" => [])
-      expect(shown["evaluation"]).to include("grade" => nil, "findings" => [], "figure" => nil, "joint" => nil, "motion" => nil)
+      expect(shown["evaluation"]).to include("grade" => nil, "findings" => [], "scene" => nil, "targets" => [], "motion" => nil)
       expect(shown["steps"].map { |step| step["do"] }).to include("Set Roller by eye, as the maker's plate says.")
       call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, load: "25 kg", signs: %w[hips_lift leg_flies_back], note: "Prefers the narrow pad." })
       record = call(:get, "/api/fittings/#{id}")
@@ -124,7 +124,7 @@ RSpec.describe "A fitting's sheet over HTTP" do
     end
 
     it "tells what an exercise gave up for the shared seat, against its own best" do
-      bench = ->(exercise) { Verglas::Web::Bench.new(loft, client: person, machine_row: station, exercise: exercise) }
+      bench = ->(exercise) { Verglas::Application::Meeting.new(loft, client: person, machine_row: station, exercise: exercise) }
       torn = (1500..1950).step(10).lazy.map do |stature|
         db[:readings].where(observation: "stature").update(value_mm: stature)
         db[:readings].exclude(observation: "stature").delete
@@ -145,7 +145,7 @@ RSpec.describe "A fitting's sheet over HTTP" do
       here = machine(loft)
       plain = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}")
       expect(plain["aids"]).to include("cushion_back_mm" => 0)
-      expect(plain["machine"]["aids"]).to eq({})
+      expect(plain["machine"]["aids"]).to eq([])
       loft.machines.update(here[:id], version: 1, by: account, cushions_allowed: true)
       db[:fittings].delete
       padded = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}")

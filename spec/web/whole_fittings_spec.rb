@@ -43,7 +43,7 @@ RSpec.describe "Whole fittings over HTTP" do
   end
 
   # On knee machines these change no number: they are told at the machine, and on the list with which it is set up again.
-  Verglas::Fitting::Cautions::RULES.each_key do |name|
+  Verglas::Guidance::Cautions::RULES.each_key do |name|
     it "tells before anyone sits what #{name} asks for" do
       does = Verglas::Formats::Words.say("cautions.#{name}.does")
       call(:put, "/api/clients/#{person[:id]}/cautions", { caution: name, version: nil })
@@ -108,7 +108,7 @@ RSpec.describe "Whole fittings over HTTP" do
       found = call(:post, "#{path}/loads", { wanted_kg: 40, last: "easy" })
       expect([found["load"]["text"], found["up"], found["next_time"]["text"], found["remarks"]]).to eq(["15 kg", nil, "15 kg", ["No more than 16 kg: a clinician's limit."]])
       [{ "load_kg" => 20 }, { "left_kg" => 20 }].each do |work|
-        refused = call(:post, "#{path}/acceptance", { marks: advised, version: 1, work: Verglas::Web::Sheet::NO_WORK.merge(work), reason: "He is strong." })
+        refused = call(:post, "#{path}/acceptance", { marks: advised, version: 1, work: Verglas::Application::Sheet::NO_WORK.merge(work), reason: "He is strong." })
         expect(refused["code"]).to eq("past_load_limit")
       end
       expect(call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil, load_to_kg: 10 })).to include("code" => "degrees_uncleared")
@@ -121,7 +121,7 @@ RSpec.describe "Whole fittings over HTTP" do
       station = machine(loft, "shared_seat", name: "Leg station 1")
       loft.machines.update(station[:id], version: 1, by: account, loading: stack)
       extension, curl = %w[extension curl].map { |exercise| call(:post, "/api/fittings", { client_id: person[:id], machine_id: station[:id], exercise: exercise })["id"] }
-      work = Verglas::Web::Sheet::NO_WORK.merge("load_kg" => 40)
+      work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 40)
       call(:patch, "/api/fittings/#{extension}", { marks: call(:get, "/api/fittings/#{extension}")["marks"], version: 1, work: work })
       expect(call(:post, "/api/fittings/#{curl}/loads", { wanted_kg: 15 })["remarks"]).to eq(["The curl is 0.38 of the extension here; about 0.6 is usual."])
       expect(call(:post, "/api/fittings/#{curl}/loads", { wanted_kg: 25 })["remarks"]).to be_empty
@@ -129,7 +129,7 @@ RSpec.describe "Whole fittings over HTTP" do
 
     it "stands on the card as printed, whatever text was sent with it, and goes on from there next time" do
       load_here
-      work = Verglas::Web::Sheet::NO_WORK.merge("load_kg" => 22.5, "repetitions" => 12, "last" => "clean", "felt" => "worked")
+      work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 22.5, "repetitions" => 12, "last" => "clean", "felt" => "worked")
       call(:post, "#{path}/acceptance", { marks: advised, version: 1, work: work, load: "a lot", cue: "Heels to the seat." })
       expect(call(:get, "/api/clients/#{person[:id]}")["card"].first["accepted"]["load"]).to eq("22.5 kg")
       again = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]}")
@@ -141,9 +141,9 @@ RSpec.describe "Whole fittings over HTTP" do
   describe "a creep test" do
     # What an arm would show about a knee that is off by so much.
     def readings(knee, marks)
-      evaluation = Verglas::Web::Bench.of(loft, id).evaluation(marks)
+      evaluation = Verglas::Application::Meeting.of(loft, id).evaluation(marks)
       page["creep_angles"].map do |angle|
-        contact = evaluation.mechanics.contact(knee, evaluation.parameters, angle["arm_deg"])
+        contact = evaluation.mechanics.contact(Verglas::Mechanisms::Place.new(evaluation.parameters, knee), angle["arm_deg"])
         { arm_deg: angle["arm_deg"], reading_mm: (60 + contact.contact_mm).round(1) }
       end
     end

@@ -3,7 +3,7 @@
 require "web_helper"
 
 # What the numbers are called: the sentence for every band, direction and fault.
-RSpec.describe Verglas::Web::Views::Finding do
+RSpec.describe Verglas::Application::Told::Finding do
   let(:machine) { Worked.machine("slide_back") }
 
   def evaluation(body = "middle", machine: self.machine, indices: [2, 2, 2], **wishes)
@@ -89,19 +89,18 @@ RSpec.describe Verglas::Web::Views::Finding do
   end
 
   it "offers a step only where the whole gets better, and none where all is in line" do
-    good = Verglas::Web::Views::Evaluation.of(evaluation)
+    good = Verglas::Application::Told::Evaluation.of(evaluation)
     expect(good[:findings].map { |finding| finding[:move] }.uniq).to eq([nil])
-    bad = Verglas::Web::Views::Evaluation.of(evaluation("middle", indices: [4, 2, 2]))
+    bad = Verglas::Application::Told::Evaluation.of(evaluation("middle", indices: [4, 2, 2]))
     expect(bad[:findings].first[:move]).to include(adjuster: "back pad", mark: "4")
   end
 
-  it "words every shortfall and every step of every family" do
-    words = Verglas::Formats::Words
-    mechanisms = Verglas::Fitting::Mechanisms::ALL.values
-    mechanisms.flat_map { |mechanism| mechanism::RULES.keys }.each { |rule| expect(words.maybe("steps.#{rule}.title")).to be_a(String), rule.to_s }
-    joints = [-1, 0, 1].product([-1, 0, 1]).flat_map { |at| mechanisms.map { |mechanism| mechanism.joint_mend(*at).first } }
-    mends = mechanisms.flat_map { |mechanism| mechanism::MENDS.values.flatten } + joints
-    expect(mechanisms.flat_map { |mechanism| mechanism::MENDS.keys }.uniq).to match_array(Verglas::Fitting::KneeOnPivot::BANDS.keys - [:offset])
-    mends.uniq.each { |mend| expect(words.maybe("mends.#{mend}", amount: "1 mm")).to be_a(String), mend.to_s }
+  it "has no word that a family lacks, and misses each that is taken away" do
+    families = Verglas::Machines::Families.single
+    keys = families.flat_map { |family| Verglas::Formats::FamilyWords.keys(family) }.uniq
+    expect(keys.size).to be > 100
+    expect { Verglas::Formats::FamilyWords.check!(families) }.not_to raise_error
+    allow(I18n).to receive(:exists?) { |key| key != "steps.pivot.look" }
+    expect { Verglas::Formats::FamilyWords.check!(families) }.to raise_error(ArgumentError, /\Aconfig.messages needs steps\.pivot\.look\z/)
   end
 end

@@ -6,16 +6,14 @@ module Verglas
       # What one gym owns besides machines: cushions behind the back and on the seat, pads under the hips, by size in mm; and
       # plates, by mass in kg.
       class Equipment
-        KINDS = %w[cushion_back cushion_seat hip_pad].freeze
-
         def initialize(gym)
           @gym = gym
         end
 
-        # {kind => sizes}, every kind, thinnest first.
+        # {kind => sizes} of what there is, thinnest first.
         def sizes
           rows = @gym.db[:gym_equipment].where(gym_id: @gym.id).order(:size_mm).select_hash_groups(:kind, :size_mm)
-          KINDS.to_h { |kind| [kind, rows.fetch(kind, []).map(&:to_f)] }
+          rows.transform_values { |sizes| sizes.map(&:to_f) }
         end
 
         # {kg => pairs}, heaviest first.

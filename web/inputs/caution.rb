@@ -5,7 +5,7 @@ require "date"
 module Verglas
   module Web
     module Inputs
-      # A caution as typed, and as the core's value from its row.
+      # A caution as typed.
       module Caution
         module_function
 
@@ -17,12 +17,6 @@ module Verglas
           fields
         end
 
-        # row: of store's cautions.
-        def value(row)
-          Fitting::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, degrees: Fitting::Envelope.new(row[:degrees].transform_keys(&:to_sym)),
-                                         load_to_kg: row[:load_to_kg]&.to_f)
-        end
-
         def check(fields)
           raise Invalid.new(:clearance_unsigned, path: fields[:cleared_by].empty? ? "/cleared_by" : "/cleared_on") if fields[:cleared_by].empty? != fields[:cleared_on].nil?
           raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (fields[:degrees].any? || fields[:load_to_kg]) && fields[:cleared_on].nil?
@@ -32,10 +26,10 @@ module Verglas
         def degrees(given)
           ends = given.transform_values { |span| span.values_at("from", "to") }
           ends.each do |motion, (from, upto)|
-            raise Invalid.new(:unknown_motion, path: "/degrees/#{motion}") unless Fitting::Envelope::MOTIONS.include?(motion.to_sym)
+            raise Invalid.new(:unknown_motion, path: "/degrees/#{motion}") unless Body::Envelope::MOTIONS.include?(motion.to_sym)
             raise Invalid.new(:degrees_reversed, path: "/degrees/#{motion}") if from && upto && from > upto
           end
-          ends.reject { |_, span| span == Fitting::Envelope::OPEN }
+          ends.reject { |_, span| span == Body::Envelope::OPEN }
         end
 
         def date(text, path)

@@ -13,14 +13,19 @@ module Verglas
 
         module_function
 
-        # {kind => sizes, mm}. Two that are the same to a tenth of a millimetre are one too many.
+        # {kind => sizes, mm}, every kind. Two that are the same to a tenth of a millimetre are one too many.
         def sizes(input)
-          Store::Tables::Equipment::KINDS.to_h do |kind|
-            sizes = input[kind.to_sym].map { |size| size.to_f.round(MM_DIGITS) }
-            raise Invalid.new(:repeated, path: "/#{kind}") unless sizes.uniq.size == sizes.size
+          unknown = input[:sizes].keys - Application::Aids::KINDS
+          raise Invalid.new(:unknown_field, path: "/sizes/#{unknown.first}") if unknown.any?
 
-            [kind, sizes]
-          end
+          Application::Aids::KINDS.to_h { |kind| [kind, sizes_of(kind, input[:sizes])] }
+        end
+
+        def sizes_of(kind, given)
+          sizes = given.fetch(kind) { raise Invalid.new(:missing, path: "/sizes/#{kind}", name: kind) }.map { |size| size.to_f.round(MM_DIGITS) }
+          raise Invalid.new(:repeated, path: "/sizes/#{kind}") unless sizes.uniq.size == sizes.size
+
+          sizes
         end
 
         # {kg => pairs}
@@ -37,7 +42,7 @@ module Verglas
 
           kg
         end
-        private_class_method :kilograms
+        private_class_method :sizes_of, :kilograms
       end
     end
   end

@@ -69,9 +69,8 @@ module Verglas
         end
 
         def one(adjuster, family, before)
-          kind = Machines::AdjusterKind.fetch(adjuster["kind"])
-          possible = family.exercises.values.flat_map { |one| Machines::AdjusterKind.of_family(one) }
-          raise Invalid.new(:not_allowed, path: "/kind") unless possible.include?(kind)
+          possible = family.exercises.values.flat_map(&:choosable_kinds).uniq
+          kind = possible.find { |one| one.name.to_s == adjuster["kind"] } || raise(Invalid.new(:not_allowed, path: "/kind", known: possible.map(&:name)))
 
           marks = adjuster["marks"].map(&:strip)
           raise Invalid.new(:blank, path: "/marks") if marks.any?(&:empty?)

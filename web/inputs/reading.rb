@@ -30,7 +30,7 @@ module Verglas
         # Judged by everything else that is known of the client. Raises Invalid with what was expected.
         def check_slip!(client, rows, reading, unit)
           others = rows.reject { |row| row[:observation] == reading.observation.to_s }
-          report = ClientBody.estimation(client, others, and_then: [reading]).reports.last
+          report = Application::ClientBody.estimation(client, others, and_then: [reading]).reports.last
           return unless report.refused
 
           raise slip(report, others, unit)

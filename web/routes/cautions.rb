@@ -32,7 +32,7 @@ module Verglas
           def write_caution(id)
             write_once do
               client = client_row(id)
-              Fitting::Cautions.fetch(input[:caution])
+              Guidance::Cautions.fetch(input[:caution])
               yield client[:id], input[:caution]
               Views::Cautions.page(gym, client)
             end

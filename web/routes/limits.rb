@@ -13,7 +13,7 @@ module Verglas
           app.put("/api/clients/:id/limits/:limit") do |id, name|
             write_once do
               client = client_row(id)
-              limit = Fitting::Limits.fetch(name)
+              limit = Guidance::Limits.fetch(name)
               limits = client[:limits].except(name)
               limits = limits.merge(name => measured(client, limit)) if input[:reading]
               gym.clients.measure(id, version: input[:version], limits: limits)

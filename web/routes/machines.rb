@@ -45,13 +45,13 @@ module Verglas
           end
 
           app.get("/api/machines/:id/population") do |id|
-            reply(Population.new(gym, machine_row(id), exercise: params["exercise"].to_s[/.+/]).fits)
+            reply(Application::Population.new(gym, machine_row(id), exercise: params["exercise"].to_s[/.+/]).fits)
           end
 
           app.get("/api/machines/:id/changes") do |id|
             row = machine_row(id)
             earlier = row[:number] > 1 && gym.machines.described_as(id, row[:number] - 1)
-            reply(earlier ? Population.new(gym, row).changed_since(earlier) : { clients: [], asked: 0, of: 0 })
+            reply(earlier ? Application::Population.new(gym, row).changed_since(earlier) : { clients: [], asked: 0, of: 0 })
           end
         end
 
@@ -73,7 +73,7 @@ module Verglas
           end
 
           def taping(row, **given)
-            taping = Taping.new(row, exercise: input[:exercise].to_s[/.+/], **given)
+            taping = Application::Taping.new(row, exercise: input[:exercise].to_s[/.+/], **given)
             return taping.travel(input[:adjuster], input[:travel]) if input.key?(:adjuster)
 
             input.key?(:name) ? taping.constant(input[:name], input[:value]) : taping

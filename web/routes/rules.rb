@@ -18,13 +18,13 @@ module Verglas
 
           # What another school would change; nothing is written.
           app.post("/api/rules/:question/changes") do |name|
-            reply(RuleChanges.new(gym, Fitting::HouseRules.fetch(name), school_of(name)).call)
+            reply(Application::RuleChanges.new(gym, Guidance::HouseRules.fetch(name), school_of(name)).call)
           end
 
           # A gym can only be stricter than the table: nobody with the caution is fitted until a clinician has cleared it.
           app.put("/api/gym/cautions/:caution") do |name|
             write_once do
-              caution = Fitting::Cautions.fetch(name).name.to_s
+              caution = Guidance::Cautions.fetch(name).name.to_s
               gym.revise(:rules, version: input[:version]) { gym.cautions.set_stricter(caution, input[:stricter], by: staff[:id]) }
               Views::Rules.of_gym(gym)
             end
@@ -36,7 +36,7 @@ module Verglas
             write_once do
               client = client_row(id)
               school = input[:school] && school_of(name).to_s
-              Fitting::HouseRules.fetch(name)
+              Guidance::HouseRules.fetch(name)
               gym.clients.revise_rules(client[:id], version: input[:version]) do
                 gym.rules.set_for_client(client[:id], name, school, reason: input.fetch(:reason, "").strip, by: staff[:id])
               end
@@ -48,7 +48,7 @@ module Verglas
 
         # What these routes share.
         module Helpers
-          def school_of(question) = Fitting::HouseRules.school(question, input[:school])
+          def school_of(question) = Guidance::HouseRules.school(question, input[:school])
         end
       end
     end

@@ -12,11 +12,11 @@ module Verglas
           # The machine now stands so, for a client who can still be set up so.
           app.post("/api/fittings/:id/set-up") do |id|
             write_once do
-              bench = accepted_bench(id)
-              marks = Sheet.repaired(bench, bench.fitting[:marks].to_h)
-              refused = bench.refusals(bench.evaluation(marks, bench.fitting[:aids].to_h)).first
+              meeting = accepted_bench(id)
+              marks = Application::Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
+              refused = meeting.refusals(meeting.evaluation(marks, meeting.fitting[:aids].to_h)).first
               refuse(refused) if refused
-              gym.queues.stands(bench.machine_row[:id], bench.exercise, marks, by: staff[:id])
+              gym.queues.stands(meeting.machine_row[:id], meeting.exercise, marks, by: staff[:id])
               { ok: true }
             end
           end
@@ -37,9 +37,9 @@ module Verglas
         module Helpers
           # Of an accepted fitting, on the machine as it is described now.
           def accepted_bench(id)
-            bench = bench(id)
-            refuse(:not_found) unless bench.fitting[:state] == "accepted"
-            Bench.new(gym, client: bench.client, machine_row: machine_row(bench.machine_row[:id]), exercise: bench.exercise, fitting: bench.fitting)
+            meeting = meeting(id)
+            refuse(:not_found) unless meeting.fitting[:state] == "accepted"
+            Application::Meeting.new(gym, client: meeting.client, machine_row: machine_row(meeting.machine_row[:id]), exercise: meeting.exercise, fitting: meeting.fitting)
           end
         end
       end

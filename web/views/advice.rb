@@ -10,48 +10,48 @@ module Verglas
 
         module_function
 
-        def of(bench)
-          advice = bench.advice
-          { status: advice.status, status_name: Formats::Words.say("status.#{advice.status || "untaped"}"), marks: advised_marks(advice), aids: bench.advised_aids,
-            aids_says: aids_says(bench, advice), grade: advice.evaluation.grade,
-            adjusters: advice.adjusters.map { |adjuster| adjuster(bench, adjuster) },
+        def of(meeting)
+          advice = meeting.advice
+          { status: advice.status, status_name: Formats::Words.say("status.#{advice.status || "untaped"}"), marks: advised_marks(advice), aids: meeting.advised_aids,
+            aids_says: aids_says(meeting, advice), grade: advice.evaluation.grade,
+            adjusters: advice.adjusters.map { |adjuster| adjuster(meeting, adjuster) },
             runner_up: advice.runner_up && { marks: advice.runner_up.marks, grade: advice.runner_up.grade },
-            shortfalls: advice.shortfalls.map { |shortfall| shortfall(shortfall) },
-            from: bench.taken, learned: Body.learned(bench.checked_rows), next_reading: next_reading(advice) }
+            shortfalls: advice.shortfalls.map { |shortfall| shortfall(shortfall, advice.evaluation.kind(shortfall.code)) },
+            from: meeting.taken, learned: Told::Estimate.learned(meeting.checked_rows), next_reading: next_reading(advice) }
         end
 
         # Of what is advised; what is recorded only stands as it is.
         def advised_marks(advice) = advice.adjusters.reject { |adjuster| adjuster.mark.nil? }.to_h { |adjuster| [adjuster.label, adjuster.mark] }
 
         # Cushions and pads in words, and what they are for.
-        def aids_says(bench, advice)
-          used = bench.advised_aids.select { |_, size| size.positive? }
+        def aids_says(meeting, advice)
+          used = meeting.advised_aids.select { |_, size| size.positive? }
           used.map { |name, size| Formats::Words.say("aids.#{name}.advised", size: size.round, without: advice.grade_without_cushions) }
         end
 
-        def adjuster(bench, adjuster)
+        def adjuster(meeting, adjuster)
           requirement = adjuster.requirement
-          machine_adjuster = bench.machine.adjuster(adjuster.label)
+          machine_adjuster = meeting.machine.adjuster(adjuster.label)
           { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), mark: adjuster.mark, probability: adjuster.probability&.round(3),
             also: adjuster.also.map { |mark, share| { mark: mark, probability: share.round(3) } },
-            moves_joint: bench.machine.family.group_of(machine_adjuster) == :joint, sure: requirement && sure(bench, adjuster, requirement),
-            too_far: adjuster.too_far && Formats::Words.say("sure.too_far", amount: amount(adjuster.missing, requirement.unit)) }
+            moves_joint: meeting.machine.family.group_of(machine_adjuster) == :joint, sure: requirement && sure(meeting, adjuster, requirement),
+            too_far: adjuster.too_far && Formats::Words.say("sure.too_far", amount: Told::Finding.amount(adjuster.missing, requirement.unit)) }
         end
 
         # How sure, and from what.
-        def sure(bench, adjuster, requirement)
+        def sure(meeting, adjuster, requirement)
           return Formats::Words.say("sure.angle", sd: requirement.sd.round) if requirement.unit == :deg
 
-          machine_adjuster = bench.machine.adjuster(adjuster.label)
+          machine_adjuster = meeting.machine.adjuster(adjuster.label)
           pitch = machine_adjuster.pitch(machine_adjuster.index(adjuster.mark)).round
-          [Formats::Words.say("sure.#{source(bench)}", machines: learned(bench), sd: requirement.sd.round, pitch: pitch, readings: readings(bench.taken)),
-           *also(bench, adjuster)].join(" ")
+          [Formats::Words.say("sure.#{source(meeting)}", machines: learned(meeting), sd: requirement.sd.round, pitch: pitch, readings: readings(meeting.taken)),
+           *also(meeting, adjuster)].join(" ")
         end
 
         # Other marks worth naming; where one is likelier by its own rule, what decided against it.
-        def also(bench, adjuster)
+        def also(meeting, adjuster)
           adjuster.also.map do |mark, share|
-            against = share > adjuster.probability ? against(bench, adjuster, mark) : nil
+            against = share > adjuster.probability ? against(meeting, adjuster, mark) : nil
             next Formats::Words.say("sure.against", mark: mark, says: against) if against
 
             Formats::Words.say("sure.also.#{LIKELY.find { |least, _| share >= least }.last}", mark: mark)
@@ -59,22 +59,22 @@ module Verglas
         end
 
         # What would be worse there than at the advised mark, in words; nil where nothing would.
-        def against(bench, adjuster, mark)
-          here = bench.advice.evaluation
-          there = bench.evaluation(here.marks.merge(adjuster.label => mark), bench.advised_aids)
+        def against(meeting, adjuster, mark)
+          here = meeting.advice.evaluation
+          there = meeting.evaluation(here.marks.merge(adjuster.label => mark), meeting.advised_aids)
           gained = there.findings.zip(here.findings).map { |one, other| [[one.severity - other.severity, one.cost - other.cost], one] }
           worse = gained.select { |gain, _| (gain <=> [0, 0]).positive? }.max_by(&:first)&.last
-          worse && Finding.lower(Finding.says(worse, there)).delete_suffix(".")
+          worse && Told::Finding.lower(Told::Finding.says(worse, there)).delete_suffix(".")
         end
 
-        def source(bench)
-          return "learned" if bench.taken.size < 2 && bench.checked.any?
-          return "nothing" if bench.taken.empty?
+        def source(meeting)
+          return "learned" if meeting.taken.size < 2 && meeting.checked.any?
+          return "nothing" if meeting.taken.empty?
 
-          bench.taken == [:stature] ? "estimated" : "taped"
+          meeting.taken == [:stature] ? "estimated" : "taped"
         end
 
-        def learned(bench) = bench.checked_rows.map { |row| row[:name].downcase }.join(", ")
+        def learned(meeting) = meeting.checked_rows.map { |row| row[:name].downcase }.join(", ")
 
         # The first three by name, the others by number.
         def readings(taken)
@@ -82,12 +82,9 @@ module Verglas
           taken.size > 3 ? Formats::Words.say("sure.and_more", named: named, count: taken.size - 3) : named
         end
 
-        def shortfall(shortfall)
-          unit = Verglas::Fitting::KneeOnPivot::BANDS[shortfall.code].unit
-          { code: shortfall.code, by: shortfall.by.round(1), says: Formats::Words.say("mends.#{shortfall.mend}", amount: amount(shortfall.amount, unit)) }
+        def shortfall(shortfall, kind)
+          { code: shortfall.code, by: shortfall.by.round(1), says: Formats::Words.say("mends.#{shortfall.mend}", amount: Told::Finding.amount(shortfall.amount, kind.unit)) }
         end
-
-        def amount(value, unit) = unit == :deg ? "#{value.round}°" : "#{value.round} mm"
 
         def next_reading(advice)
           offer = advice.next_readings.first

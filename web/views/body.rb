@@ -27,32 +27,12 @@ module Verglas
           learned.include?(name) ? "learned" : "estimated"
         end
 
-        # The machines whose checked fittings the body learned from. rows: as Store::Queries::CheckedFittings gives them.
-        def learned(rows)
-          rows.zip(rows.map { |row| Inputs::CheckedFittings.of([row]) }).reject { |_, taught| taught.empty? }.map do |row, _|
-            { machine: Machine.exercise_name(row[:name], row[:exercise]), fitting_id: row[:fitting_id], accepted_at: Views.time(row[:accepted_at]) }
-          end
-        end
-
         # Parameters which some used reading speaks of directly.
         def taped(estimation)
           speaks_of(estimation.reports.reject(&:refused).map { |report| Verglas::Body::Observation.fetch(report.reading.observation).row })
         end
 
         def speaks_of(rows) = rows.flat_map { |row| Verglas::Body::PARAMETERS.zip(row).reject { |_, factor| factor.zero? }.map(&:first) }.uniq
-
-        # One reading and what became of it.
-        def report(report)
-          reading = report.reading
-          { observation: reading.observation, title: Formats::Words.say("observations.#{reading.observation}.title"),
-            value_mm: reading.value_mm, expected_mm: report.expected_mm.round(1), state: state(report) }
-        end
-
-        def state(report)
-          return "left_out" if report.refused
-
-          report.marked ? "confirmed" : "used"
-        end
 
         # Every way of taping: what is expected (judged by all other readings), and what was read.
         def observations(client, rows, estimation, ranking)
@@ -67,12 +47,12 @@ module Verglas
 
         def expected(client, rows, observation)
           others = rows.reject { |row| row[:observation] == observation.name.to_s }
-          mean, sd = Inputs::ClientBody.estimation(client, others).estimate.expected(observation)
+          mean, sd = Application::ClientBody.estimation(client, others).estimate.expected(observation)
           { expected_mm: mean.round(1), low_mm: (mean - (INTERVAL * sd)).round(1), high_mm: (mean + (INTERVAL * sd)).round(1) }
         end
 
         def reading(row, report)
-          { value_mm: row[:value_mm].to_f, unit: row[:unit], state: state(report), taken_at: Views.time(row[:taken_at]), taken_by: row[:taken_by_name] }
+          { value_mm: row[:value_mm].to_f, unit: row[:unit], state: Told::Estimate.state(report), taken_at: Told.time(row[:taken_at]), taken_by: row[:taken_by_name] }
         end
 
         # The share of what is still unsure about the open settings that this reading would take away, 0..1.

@@ -5,6 +5,8 @@ module Verglas
     module Views
       # A client's cautions: what they are, who cleared them, what they do.
       module Cautions
+        Line = Told::Caution
+
         module_function
 
         def page(gym, client)
@@ -14,26 +16,12 @@ module Verglas
 
         # With its note: for the page where it is written.
         def one(row)
-          { **line(row), since: row[:since]&.iso8601, note: row[:note], version: row[:version], by: row[:by_name] }
+          { **Line.line(row), since: row[:since]&.iso8601, note: row[:note], version: row[:version], by: row[:by_name] }
         end
 
         # Taken out: by whom, when and why.
         def removed(row)
-          { **line(row), version: row[:version], removed_by: row[:removed_by_name], removed_at: Views.time(row[:removed_at]), reason: row[:removal] }
-        end
-
-        # Without its note: for card and bench. What it does, and whose word it defers to.
-        def line(row)
-          { name: row[:caution], title: words(row[:caution], :title), does: words(row[:caution], :does), side: row[:side], cleared: !row[:cleared_on].nil?,
-            cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, degrees: degrees(row), load_to_kg: row[:load_to_kg]&.to_f }
-        end
-
-        # What a clinician allows, joint by joint.
-        def degrees(row)
-          row[:degrees].map do |motion, (from, upto)|
-            words = [*(Formats::Words.say("motions.from", deg: from.round) if from), *(Formats::Words.say("motions.to", deg: upto.round) if upto)]
-            { motion: motion, from: from, to: upto, says: "#{Formats::Words.say("motions.#{motion}")} #{words.join(" ")}" }
-          end
+          { **Line.line(row), version: row[:version], removed_by: row[:removed_by_name], removed_at: Told.time(row[:removed_at]), reason: row[:removal] }
         end
 
         # Every caution, and whether the gym is stricter with it.
@@ -43,23 +31,23 @@ module Verglas
         end
 
         def kinds
-          Verglas::Fitting::Cautions::RULES.each_value.map { |rule| { name: rule.name, title: words(rule.name, :title), does: words(rule.name, :does), sided: rule.sided, motion: rule.degrees_of } }
+          Verglas::Guidance::Cautions::RULES.each_value.map { |rule| { name: rule.name, title: words(rule.name, :title), does: words(rule.name, :does), sided: rule.sided, motion: rule.degrees_of } }
         end
 
-        def motions = Verglas::Fitting::Envelope::MOTIONS.map { |motion| { name: motion, title: Formats::Words.say("motions.#{motion}") } }
+        def motions = Verglas::Body::Envelope::MOTIONS.map { |motion| { name: motion, title: Formats::Words.say("motions.#{motion}") } }
 
-        # On a bench: what bars the machine, and what is narrowed.
-        def on_bench(bench)
-          { cautions: bench.safety.rows.map { |row| line(row) }, bars: bars(bench), narrowed: narrowed(bench) }
+        # On a meeting: what bars the machine, and what is narrowed.
+        def on_bench(meeting)
+          { cautions: meeting.safety.rows.map { |row| Line.line(row) }, bars: bars(meeting), narrowed: narrowed(meeting) }
         end
 
         # Why nobody with these cautions, or so heavy, or so young, is fitted on the machine.
-        def bars(bench) = of_family(bench.safety, bench.machine.family)
+        def bars(meeting) = of_family(meeting.safety, meeting.machine.family)
         def of_family(safety, family) = safety.bars(family).map { |code, params| bar(code, params, family) }
 
         # The table's bar, or the gym's own, which is stricter.
         def bar(code, params, family)
-          return Formats::Words.say("barred.#{code}", **params) unless (rule = Verglas::Fitting::Cautions::RULES[code])
+          return Formats::Words.say("barred.#{code}", **params) unless (rule = Verglas::Guidance::Cautions::RULES[code])
 
           Formats::Words.say("barred.#{lifted(rule, family)}", caution: words(code, :title), motion: rule.degrees_of && Formats::Words.say("motions.#{rule.degrees_of}").downcase)
         end
@@ -71,22 +59,22 @@ module Verglas
         end
 
         # What cautions and what was measured change here, each said to be of its own source; nil where they change nothing.
-        def narrowed(bench)
-          parts = { cautions: by_cautions(bench), measured: by_measure(bench) }.reject { |_, changes| changes.empty? }
+        def narrowed(meeting)
+          parts = { cautions: by_cautions(meeting), measured: by_measure(meeting) }.reject { |_, changes| changes.empty? }
           return if parts.empty?
 
           parts.map { |source, changes| Formats::Words.say("narrowed.#{source}", what: changes.join(", ")) }.join(" ")
         end
 
-        def by_cautions(bench)
-          effect = bench.caution_effect
+        def by_cautions(meeting)
+          effect = meeting.caution_effect
           [*knee(effect.envelope[:knee_flexion]), *effect.wishes.map { |name, value| Formats::Words.say("narrowed.#{name}", value: value.round) },
-           *bench.spared.map { |question| school(question, bench.rules[question]) if told?(question, bench) }].compact
+           *meeting.spared.map { |question| school(question, meeting.rules[question]) if told?(question, meeting) }].compact
         end
 
         # Only an end that is stricter than the cautions have it already.
-        def by_measure(bench)
-          own, all = [bench.caution_effect.envelope, bench.envelope].map { |envelope| envelope[:knee_flexion] }
+        def by_measure(meeting)
+          own, all = [meeting.caution_effect.envelope, meeting.envelope].map { |envelope| envelope[:knee_flexion] }
           knee(all.zip(own).map { |deg, before| deg == before ? nil : deg })
         end
 
@@ -99,17 +87,17 @@ module Verglas
         end
 
         # A school that no number tells, on this family.
-        def told?(question, bench)
-          rule = Verglas::Fitting::HouseRules.fetch(question)
-          rule.asked_of?(bench.machine.family) && rule.schools.values.none?(&:any?)
+        def told?(question, meeting)
+          rule = Verglas::Guidance::HouseRules.fetch(question)
+          rule.asked_of?(meeting.machine.family) && rule.schools.values.none?(&:any?)
         end
 
         def school(question, school)
-          [Formats::Words.say("house_rules.#{question}.title"), Finding.lower(Formats::Words.say("house_rules.#{question}.schools.#{school}.title"))].join(": ").sub(/\A./, &:downcase)
+          [Formats::Words.say("house_rules.#{question}.title"), Told::Finding.lower(Formats::Words.say("house_rules.#{question}.schools.#{school}.title"))].join(": ").sub(/\A./, &:downcase)
         end
 
-        def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
-        private_class_method :kinds, :motions, :removed, :degrees, :bar, :lifted, :narrowed, :by_cautions, :by_measure, :knee, :told?, :school, :words
+        def words(name, part) = Line.words(name, part)
+        private_class_method :kinds, :motions, :removed, :bar, :lifted, :narrowed, :by_cautions, :by_measure, :knee, :told?, :school, :words
       end
     end
   end

@@ -5,12 +5,10 @@ module Verglas
     module Views
       # A client as a line of a list.
       module Client
-        def self.summary(row)
-          { id: row[:id], name: row[:name], detail: row[:detail], sex: row[:sex], version: row[:version] }
-        end
+        def self.summary(row) = Told::Names.client(row)
 
         def self.recent(row)
-          { id: row[:id], name: row[:name], detail: row[:detail], fitted_at: Views.time(row[:fitted_at]) }
+          { id: row[:id], name: row[:name], detail: row[:detail], fitted_at: Told.time(row[:fitted_at]) }
         end
       end
     end

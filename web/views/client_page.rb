@@ -11,11 +11,11 @@ module Verglas
           readings = gym.readings.signed(row[:id])
           machines = gym.machines.in_service
           checked = Store::Queries::CheckedFittings.new(gym).call(row[:id])
-          estimation = Inputs::ClientBody.estimation(row, readings, checked: Inputs::CheckedFittings.of(checked))
+          estimation = Application::ClientBody.estimation(row, readings, checked: Application::CheckedFittings.of(checked))
           ranking = ranking(readings, open_machines(machines, checked), estimation)
           card = Store::Queries::ClientCard.new(gym)
           cautions = gym.cautions.of(row[:id])
-          { client: details(row), own_rules: Rules.own(gym, row), cautions: cautions.map { |one| Cautions.line(one) }, body: Body.dimensions(estimation), learned: Body.learned(checked),
+          { client: details(row), own_rules: Rules.own(gym, row), cautions: cautions.map { |one| Told::Caution.line(one) }, body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(row, readings), next: best(ranking),
             **closed(gym, row, card),
             machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions) } } }
@@ -28,7 +28,7 @@ module Verglas
 
         # Why this client is kept off, by exercise ("" on a machine with one); nothing where nobody is.
         def bars(gym, row, machine, cautions)
-          safety = Safety.new(gym, client: row, machine_row: machine, rows: cautions)
+          safety = Application::Safety.new(gym, client: row, machine_row: machine, rows: cautions)
           Machines::Families.fetch(machine[:family]).exercises.to_h { |name, family| [name.to_s, Cautions.of_family(safety, family)] }.reject { |_, bars| bars.empty? }
         end
 
@@ -50,13 +50,13 @@ module Verglas
         def gradients(row, estimate)
           Store::Tables::Machines.exercises(row).flat_map do |exercise|
             machine = Store::Tables::Machines.value(row, exercise: exercise)
-            Verglas::Fitting::Requirement.gradients(machine: machine, estimate: estimate, wishes: Verglas::Fitting::Wishes.for(machine.family))
+            Verglas::Fitting::Requirement.gradients(machine: machine, estimate: estimate, wishes: Verglas::Mechanisms::Wishes.for(machine.family))
           end
         end
 
         # What the heavy table asks for and nobody has taped.
         def ask_for(row, readings)
-          values = readings.map { |reading| Inputs::ClientBody.reading(reading) }
+          values = readings.map { |reading| Application::ClientBody.reading(reading) }
           return [] unless Verglas::Body::Estimation.heavy?(row[:sex], row[:body_mass_kg]&.to_f, values)
 
           Tables[:body][:heavy][:ask_for] - readings.map { |reading| reading[:observation] }

@@ -10,13 +10,13 @@ module Verglas
         # seen: Fitting::SeenKnee; evaluation: at the marks that stand now.
         def of(seen, evaluation)
           knee = seen.at(evaluation)
-          Views.rounded(knee: { s: knee.s, n: knee.n }, sds_mm: seen.sds_mm, says: "#{Finding.knee(knee, evaluation)} #{Formats::Words.say("creep.sure", mm: seen.sds_mm.max.round)}",
-                        probability: seen.probability_within(Verglas::Fitting::KneeOnPivot::BANDS[:offset].in_line.max, evaluation), move: move(seen, evaluation))
+          Told.rounded(knee: { s: knee.s, n: knee.n }, sds_mm: seen.sds_mm, says: "#{where(knee, evaluation)} #{Formats::Words.say("creep.sure", mm: seen.sds_mm.max.round)}",
+                       probability: seen.probability_within(evaluation.kind(:offset).band.in_line.max, evaluation), move: move(seen, evaluation))
         end
 
         # Where to read: evenly over the arm's way, lightest load, arm held still.
         def angles(evaluation)
-          return [] unless evaluation.quantities.key?(:creep_mm)
+          return [] unless Verglas::Fitting::CreepTest.possible?(evaluation.machine)
 
           from, upto = evaluation.parameters.values_at(:start_angle, :end_angle)
           %i[start first second end].each_with_index.map do |name, third|
@@ -26,11 +26,11 @@ module Verglas
 
         def move(seen, evaluation)
           label, other = seen.best(evaluation)
-          return unless label
-
-          { adjuster: label, mark: other.marks[label], says: Formats::Words.say("says.move", adjuster: Formats::Words.adjuster(label), mark: other.marks[label],
-                                                                                             result: Finding.lower(Finding.knee(seen.at(other), other))) }
+          label && Told::Finding.step(label, other.marks[label], where(seen.at(other), other))
         end
+
+        # Where a knee that was seen lies from the pivot.
+        def where(knee, evaluation) = Formats::Words.of(evaluation.mechanics.where(knee))
         private_class_method :move
       end
     end

@@ -8,9 +8,9 @@ module Verglas
         module_function
 
         # done: {step id => {"marks", "aids"} when it was done}, as the flow keeps it.
-        def of(bench, evaluation, done)
-          seen = done.slice(*bench.steps.map(&:id)).transform_values { |entry| bench.evaluation(entry["marks"], entry["aids"].to_h) }
-          Verglas::Fitting::Disturbance.new(evaluation, steps: bench.steps, seen: seen).moved.map { |moved| one(moved, evaluation) }
+        def of(meeting, evaluation, done)
+          seen = done.slice(*meeting.steps.map(&:id)).transform_values { |entry| meeting.evaluation(entry["marks"], entry["aids"].to_h) }
+          Verglas::Guidance::Disturbance.new(evaluation, steps: meeting.steps, seen: seen).moved.map { |moved| one(moved, evaluation) }
         end
 
         def one(moved, evaluation)
@@ -20,18 +20,15 @@ module Verglas
 
         # How far, which way, and what it is now.
         def says(moved, evaluation)
-          unit = Verglas::Fitting::KneeOnPivot::BANDS[moved.finding.code].unit
+          unit = evaluation.kind(moved.finding.code).unit
           direction = moved.by.negative? ? :less : :more
-          [Formats::Words.say("disturbed.#{moved.finding.code}.#{direction}", amount: Advice.amount(moved.by.abs, unit)), Finding.says(moved.finding, evaluation)].join(" ")
+          [Formats::Words.say("disturbed.#{moved.finding.code}.#{direction}", amount: Told::Finding.amount(moved.by.abs, unit)), Told::Finding.says(moved.finding, evaluation)].join(" ")
         end
 
         def move(moved)
           return unless moved.to
 
-          mark = moved.to.marks[moved.step.adjuster]
-          after = moved.to.findings.find { |finding| finding.code == moved.finding.code }
-          { adjuster: moved.step.adjuster, mark: mark,
-            says: Formats::Words.say("says.move", adjuster: Formats::Words.adjuster(moved.step.adjuster), mark: mark, result: Finding.lower(Finding.says(after, moved.to))) }
+          Told::Finding.step(moved.step.adjuster, moved.to.marks[moved.step.adjuster], Told::Finding.says(moved.to.finding(moved.finding.code), moved.to))
         end
         private_class_method :one, :says, :move
       end

@@ -7,8 +7,16 @@ module Verglas
       module Equipment
         module_function
 
-        def cushions(gym) = { **gym.equipment.sizes, version: gym.versions[:equipment] }
+        # Every kind that some family can use.
+        def cushions(gym)
+          sizes = gym.equipment.sizes
+          kinds = Application::Aids::KINDS.map { |kind| { name: kind, title: words(kind, :owned), hint: words(kind, :hint), sizes: sizes.fetch(kind, []) } }
+          { kinds: kinds, version: gym.versions[:equipment] }
+        end
+
         def plates(gym) = { plates: gym.equipment.plates.map { |kg, pairs| { mass_kg: kg, pairs: pairs } }, version: gym.versions[:plates] }
+        def words(kind, part) = Formats::Words.say("aids.#{kind}_mm.#{part}")
+        private_class_method :words
       end
     end
   end

@@ -15,7 +15,7 @@ module Verglas
         end
 
         def kinds(family)
-          Machines::AdjusterKind.of_family(family).map do |kind|
+          family.choosable_kinds.map do |kind|
             words = ->(part) { Formats::Words.say("adjuster_kinds.#{kind.name}.#{part}") }
             { name: kind.name, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
           end

@@ -9,7 +9,7 @@ module Verglas
 
         def page(gym, client)
           uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
-          { client: Client.summary(client), limits: Verglas::Fitting::Limits::ALL.each_value.map { |limit| one(limit, client[:limits][limit.name.to_s], uncleared) } }
+          { client: Client.summary(client), limits: Verglas::Guidance::Limits::ALL.each_value.map { |limit| one(limit, client[:limits][limit.name.to_s], uncleared) } }
         end
 
         def one(limit, entry, uncleared)

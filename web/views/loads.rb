@@ -5,81 +5,65 @@ module Verglas
     module Views
       # A load as it is made on a machine, the light set before it, the next one either way; belt, tempo, what is worth remarking.
       module Loads
+        Load = Told::Load
+
         module_function
 
-        # bench: a fitting's; input: {wanted_kg, last, left_kg, right_kg, repetitions}, each may be missing.
-        def of(bench, input)
-          tempo = bench.tempo
-          { **(bench.rig ? made(bench, input) : NOTHING), belt: belt(bench, input[:wanted_kg]), remarks: remarks(bench, input),
-                                                          tempo: { **tempo.to_h, says: tempo_text(tempo) }, set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]) }
+        # meeting: a fitting's; input: {wanted_kg, last, left_kg, right_kg, repetitions}, each may be missing.
+        def of(meeting, input)
+          tempo = meeting.tempo
+          made = meeting.rig ? made(meeting, input) : NOTHING
+          { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: tempo_text(tempo) },
+                    set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]) }
         end
 
         USUAL = Tables[:loads][:usual]
         NOTHING = { kind: nil, unit: nil, says: nil, load: nil, light: nil, up: nil, down: nil, next_time: nil, felt: nil }.freeze
 
         # Nothing known: the lightest, one step a set.
-        def made(bench, input)
-          rig = bench.rig
-          load = wanted(bench, rig, input[:wanted_kg])
+        def made(meeting, input)
+          rig = meeting.rig
+          load = wanted(meeting, rig, input[:wanted_kg])
           known = !input[:wanted_kg].nil?
-          { kind: rig.kind, unit: rig.unit, felt: felt(rig, load), says: known ? nil : words(:nothing_known), load: one(rig, load), light: known ? light(bench, rig, load) : nil,
-            up: one(rig, allowed(bench, rig.choices.next_up(load.mass_kg))), down: one(rig, rig.choices.next_down(load.mass_kg)), next_time: next_time(bench, rig, load, input[:last]) }
+          { kind: rig.kind, unit: rig.unit, felt: felt(rig, load), says: known ? nil : words(:nothing_known), load: Load.one(rig, load), light: known ? light(meeting, rig, load) : nil,
+            up: Load.one(rig, allowed(meeting, rig.choices.next_up(load.mass_kg))), down: Load.one(rig, rig.choices.next_down(load.mass_kg)),
+            next_time: next_time(meeting, rig, load, input[:last]) }
         end
 
-        def light(bench, rig, load)
-          one(rig, Loading::Remarks.light_set(rig.choices, load.mass_kg, careful: bench.caution_effect.careful))
+        def light(meeting, rig, load)
+          Load.one(rig, Loading::Remarks.light_set(rig.choices, load.mass_kg, careful: meeting.caution_effect.careful))
         end
 
-        def next_time(bench, rig, load, last)
-          last && one(rig, allowed(bench, Loading::Progress.next(rig.choices, load.mass_kg, last.to_sym)) || load)
+        def next_time(meeting, rig, load, last)
+          last && Load.one(rig, allowed(meeting, Loading::Progress.next(rig.choices, load.mass_kg, last.to_sym)) || load)
         end
 
         # The nearest to what is wanted, never above what a clinician allows.
-        def wanted(bench, rig, wanted_kg)
+        def wanted(meeting, rig, wanted_kg)
           return rig.choices.lightest unless wanted_kg
 
-          allowed(bench, rig.choices.nearest(wanted_kg)) || rig.choices.at_most(bench.load_limit_kg) || rig.choices.lightest
+          allowed(meeting, rig.choices.nearest(wanted_kg)) || rig.choices.at_most(meeting.load_limit_kg) || rig.choices.lightest
         end
 
-        def allowed(bench, choice)
-          limit = bench.load_limit_kg
+        def allowed(meeting, choice)
+          limit = meeting.load_limit_kg
           choice unless choice && limit && choice.mass_kg > limit + Loading::Choices::ROUNDING_KG
         end
 
         def felt(rig, load)
           force = rig.force_n(load.mass_kg)
-          force && words(rig.incline_deg ? :felt_on_rail : :felt_by_lever, mass: number(rig.printed(force / Loading::Rig::GRAVITY).round), unit: rig.unit)
+          force && words(rig.incline_deg ? :felt_on_rail : :felt_by_lever, mass: Load.number(rig.printed(force / Loading::Rig::GRAVITY).round), unit: rig.unit)
         end
-
-        # nil where there is none. text: as printed; how: what is done for it.
-        def one(rig, choice)
-          choice && { kg: choice.mass_kg.round(3), text: "#{number(rig.printed(choice.mass_kg))} #{rig.unit}", how: how(rig, choice) }
-        end
-
-        def how(rig, choice)
-          return pinned(rig, choice) if rig.kind == :stack
-          return words(:no_plates) if choice.side_kg.empty?
-
-          words(:plates, plates: choice.side_kg.map { |kg| number(kg) }.join(" + "))
-        end
-
-        def pinned(rig, choice)
-          pin = number(rig.printed(choice.pin_kg))
-          choice.addon_kg.positive? ? words(:pin_and_addon, pin: pin, addon: number(rig.printed(choice.addon_kg))) : words(:pin, pin: pin)
-        end
-
-        # As it stands on a card; "" where nothing was loaded.
-        def printed(rig, load_kg) = load_kg ? one(rig, rig.choices.nearest(load_kg))[:text] : ""
 
         # Whether it is worn, and why; nil where the machine has none.
-        def belt(bench, load_kg)
-          return unless bench.machine_row[:belt]
+        def belt(meeting, load_kg)
+          return unless meeting.machine_row[:belt]
 
-          by_caution = bench.caution_effect.belt
+          by_caution = meeting.caution_effect.belt
           return { worn: by_caution == :always, says: words(:"belt_#{by_caution}") } if by_caution
 
-          rule = bench.rules[:belt] == :always
-          mass = bench.client[:body_mass_kg]&.to_f
+          rule = meeting.rules[:belt] == :always
+          mass = meeting.client[:body_mass_kg]&.to_f
           worn = Loading::Remarks.belt?(load_kg, mass, always: rule)
           { worn: worn, says: words(belt_reason(rule, load_kg, mass, worn)) }
         end
@@ -92,8 +76,8 @@ module Verglas
           worn ? :belt_heavy : :belt_light
         end
 
-        def remarks(bench, input)
-          [*Allowed.load(bench), *sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(bench, input[:wanted_kg])]
+        def remarks(meeting, input)
+          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(meeting, input[:wanted_kg])]
         end
 
         def sides(left, right)
@@ -104,26 +88,25 @@ module Verglas
         end
 
         # Loads compare on one machine only: on a station's two exercises.
-        def curl_beside_extension(bench, load_kg)
-          return unless bench.station? && load_kg&.positive?
+        def curl_beside_extension(meeting, load_kg)
+          return unless meeting.station? && load_kg&.positive?
 
-          beside = bench.gym.fittings.sibling(bench.client[:id], bench.machine_row[:id], bench.exercise)&.dig(:work, "load_kg")
+          beside = meeting.gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)&.dig(:work, "load_kg")
           return unless beside&.positive?
 
-          share = Loading::Remarks.curl_to_extension(*(bench.exercise == "curl" ? [load_kg, beside] : [beside, load_kg]))
+          share = Loading::Remarks.curl_to_extension(*(meeting.exercise == "curl" ? [load_kg, beside] : [beside, load_kg]))
           words(:curl_beside_extension, share: format("%.2f", share.share)) if share.remarked
         end
 
         # Without what is not held.
         def tempo_words(tempo)
           [[:up, tempo.up_s], [:hold, tempo.hold_s], [:down, tempo.down_s], [:pause, tempo.pause_s]].reject { |_, seconds| seconds.zero? }
-                                                                                                    .map { |part, seconds| words("tempo_#{part}", seconds: number(seconds)) }.join(", ")
+                                                                                                    .map { |part, seconds| words("tempo_#{part}", seconds: Load.number(seconds)) }.join(", ")
         end
 
-        def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| number(seconds) }.join("-")
-        def number(value) = format("%.10g", value.to_f.round(2))
+        def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| Load.number(seconds) }.join("-")
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :light, :next_time, :felt, :how, :pinned, :wanted, :allowed, :belt_reason, :remarks, :sides, :curl_beside_extension, :words
+        private_class_method :made, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :curl_beside_extension, :words
       end
     end
   end

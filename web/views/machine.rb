@@ -5,7 +5,7 @@ module Verglas
     module Views
       # A machine as a line of a list, and as the bench knows it.
       module Machine
-        TAPED = Recent.new(1000)
+        TAPED = Application::Recent.new(1000)
 
         module_function
 
@@ -21,8 +21,8 @@ module Verglas
           glance = Store::Queries::MachinesAtAGlance.new(gym).call
           gym.machines.all.map do |row|
             known = glance.fetch(row[:id], {})
-            standing = known.fetch(:standing, {}).map { |exercise, marks| { exercise: exercise, marks: tags(marks) } }
-            { **summary(row), standing: standing, fitted_at: Views.time(known[:fitted_at]) }
+            standing = known.fetch(:standing, {}).map { |exercise, marks| { exercise: exercise, marks: Told::Names.tags(marks) } }
+            { **summary(row), standing: standing, fitted_at: Told.time(known[:fitted_at]) }
           end
         end
 
@@ -33,17 +33,20 @@ module Verglas
         end
 
         # One exercise's machine: its own adjusters, the shared ones first. aids: sizes to choose from.
-        def on_bench(bench)
-          row = bench.machine_row
-          { id: row[:id], name: exercise_name(row[:name], bench.exercise), place: row[:place], family: row[:family],
+        def on_bench(meeting)
+          row = meeting.machine_row
+          { id: row[:id], name: Told::Names.machine(row[:name], meeting.exercise), place: row[:place], family: row[:family],
             family_name: Formats::Words.say("families.#{row[:family]}"), state: row[:state], taped: taped(row),
-            up: Verglas::Fitting::Mechanisms.of(bench.machine)::UP, slack_from_deg: row[:slack_from_deg]&.to_f, signs: signs(bench.machine), aids: bench.aid_sizes,
+            slack_from_deg: row[:slack_from_deg]&.to_f, signs: signs(meeting.machine), aids: aids(meeting.aid_sizes),
             one_leg: row[:one_leg], loaded: !row[:loading].nil?,
-            adjusters: adjusters(bench.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }) }
+            adjusters: adjusters(meeting.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }) }
         end
 
+        # Cushions and pads to choose from.
+        def aids(sizes) = sizes.map { |name, list| { name: name, title: Formats::Words.say("aids.#{name}.title"), sizes: list } }
+
         def signs(machine)
-          Verglas::Fitting::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}"), never: Verglas::Fitting::Signs.never([sign]).any? } }
+          Verglas::Guidance::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}"), never: Verglas::Guidance::Signs.never([sign]).any? } }
         end
 
         # How far it is taped: untaped (nothing can be told), partly, taped. A description stays as it is until it is taped again.
@@ -70,11 +73,7 @@ module Verglas
           list.map { |adjuster| { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"] } }
         end
 
-        # Marks as a person reads them: the adjuster's name and its mark, in the machine's order.
-        def tags(marks) = marks.map { |label, mark| { label: label, name: Formats::Words.adjuster(label), mark: mark } }
-
-        def exercise_name(name, exercise) = exercise.empty? ? name : "#{name}: #{Formats::Words.say("exercises.#{exercise}").downcase}"
-        private_class_method :signs, :exercise, :how_far, :families, :told
+        private_class_method :aids, :signs, :exercise, :how_far, :families, :told
       end
     end
   end

@@ -6,7 +6,7 @@ module Verglas
       # Everything that stands on a machine's page: facts, adjusters, lengths with who taped them, photographs, what its
       # accepted fittings used.
       module MachinePage
-        TRIALS = Recent.new(200)
+        TRIALS = Application::Recent.new(200)
 
         module_function
 
@@ -30,25 +30,26 @@ module Verglas
         def exercise(row, exercise, family, names)
           part = row[:exercises].to_h[exercise] || {}
           adjusters = [*row[:adjusters].map { |adjuster| [adjuster, true] }, *part.fetch("adjusters", []).map { |adjuster| [adjuster, false] }]
-          taping = Web::Taping.new(row, exercise: exercise)
-          { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"), mechanism: family.mechanism, side: family.side,
+          taping = Application::Taping.new(row, exercise: exercise)
+          { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"),
             lengths: family.constants.map { |name, constant| length(row, exercise, family.mechanism, name, constant, { **row[:constants].to_h, **part.fetch("constants", {}) }, names) },
-            adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, adjuster, shared && !exercise.nil?, names) }, **trial(row, exercise, taping) }
+            adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, family, adjuster, shared && !exercise.nil?, names) }, **trial(row, exercise, taping) }
         end
 
         # How people would sit on it: a description stays as it is until it is taped again.
         def trial(row, exercise, taping) = TRIALS.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Taping.trial(taping) }
 
-        # An arm's angle counts another way on a bench.
-        def how(name, mechanism) = Formats::Words.maybe("constants.#{name}.how_#{mechanism}") || say(name, :how)
+        # What is said another way of a machine of another mechanism: an arm's angle, on a bench.
+        def of_mechanism(name, part, mechanism) = Formats::Words.maybe("constants.#{name}.#{part}_#{mechanism}") || Formats::Words.maybe("constants.#{name}.#{part}")
 
         def length(row, exercise, mechanism, name, constant, values, names)
-          { name: name, title: say(name, :title), how: how(name, mechanism), unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
+          said = %i[how plus minus].to_h { |part| [part, of_mechanism(name, part, mechanism)] }
+          { name: name, title: say(name, :title), **said, unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
             usual_low: constant.usual.min, usual_high: constant.usual.max, default: constant.default, taped: taped(row, exercise, name.to_s, names) }
         end
 
-        def adjuster(row, exercise, adjuster, shared, names)
-          kind, forwards = Machines::AdjusterKind.matching(adjuster["drives"].transform_keys(&:to_sym))
+        def adjuster(row, exercise, family, adjuster, shared, names)
+          kind, forwards = family.kind_matching(adjuster["drives"].transform_keys(&:to_sym))
           { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"], travel: adjuster["travel"],
             drives: adjuster["drives"].keys, kind: kind&.name, unit: kind ? kind.unit : :mm, forwards: forwards.nil? || forwards, shared: shared,
             walk_round: walk_round(adjuster.fetch("walk_round", {})), taped: taped(row, exercise, "#{adjuster["label"]}/travel", names) }
@@ -72,15 +73,15 @@ module Verglas
 
         def fittings(gym, row)
           Store::Queries::MachineFittings.new(gym).call(row[:id]).map do |line|
-            { id: line[:id], client: { id: line[:client_id], name: line[:client_name], detail: line[:client_detail] }, exercise: line[:exercise], marks: Machine.tags(line[:marks].to_h),
-              grade: line[:grade], by: line[:by_name], accepted_at: Views.time(line[:accepted_at]) }
+            { id: line[:id], client: { id: line[:client_id], name: line[:client_name], detail: line[:client_detail] }, exercise: line[:exercise], marks: Told::Names.tags(line[:marks].to_h),
+              grade: line[:grade], by: line[:by_name], accepted_at: Told.time(line[:accepted_at]) }
           end
         end
 
         def parts(row) = Machines::Families.fetch(row[:family]).exercises
         def staff_names(gym, row) = gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(:id, :name)
         def say(name, part) = Formats::Words.say("constants.#{name}.#{part}")
-        private_class_method :facts, :copied_from, :exercise, :trial, :how, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
+        private_class_method :facts, :copied_from, :exercise, :trial, :of_mechanism, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
       end
     end
   end

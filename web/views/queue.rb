@@ -10,11 +10,11 @@ module Verglas
         def of(gym, machine_row, exercise)
           queue = gym.queues.of(machine_row[:id], exercise)
           stands = queue[:standing]
-          entries = benches(gym, machine_row, exercise, queue[:clients]).map do |bench, last|
-            entry(bench, last, stands).tap { |one| stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } }
+          entries = benches(gym, machine_row, exercise, queue[:clients]).map do |meeting, last|
+            entry(meeting, last, stands).tap { |one| stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } }
           end
-          { machine: { id: machine_row[:id], name: Machine.exercise_name(machine_row[:name], exercise), place: machine_row[:place] }, exercise: exercise, version: queue[:version],
-            standing: queue[:standing] && Machine.tags(queue[:standing]), entries: entries }
+          { machine: { id: machine_row[:id], name: Told::Names.machine(machine_row[:name], exercise), place: machine_row[:place] }, exercise: exercise, version: queue[:version],
+            standing: queue[:standing] && Told::Names.tags(queue[:standing]), entries: entries }
         end
 
         # Each client's with what was accepted last, in the queue's order.
@@ -22,15 +22,15 @@ module Verglas
           return [] if ids.empty?
 
           last = gym.fittings.last_accepted_of(ids, machine_row[:id], exercise)
-          shared = Web::Bench::Shared.of(gym)
-          Store::Queries::People.new(gym).call(ids).map { |id, person| [Web::Bench.among(gym, person, machine_row: machine_row, exercise: exercise, shared: shared), last[id]] }
+          shared = Application::Meeting::Shared.of(gym)
+          Store::Queries::People.new(gym).call(ids).map { |id, person| [Application::Meeting.among(gym, person, machine_row: machine_row, exercise: exercise, shared: shared), last[id]] }
         end
 
         # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as advised.
-        def entry(bench, last, stands)
-          marks = last ? Sheet.repaired(bench, last[:marks].to_h) : bench.advice.marks
-          { client: Client.summary(bench.client), fitting_id: last && last[:id], marks: Machine.tags(marks.compact), moves: stands ? Moves.all(bench.machine, stands, marks) : nil,
-            load: last ? last[:load] : "", bars: Cautions.bars(bench) }
+        def entry(meeting, last, stands)
+          marks = last ? Application::Sheet.repaired(meeting, last[:marks].to_h) : meeting.advice.marks
+          { client: Client.summary(meeting.client), fitting_id: last && last[:id], marks: Told::Names.tags(marks.compact), moves: stands ? Moves.all(meeting.machine, stands, marks) : nil,
+            load: last ? last[:load] : "", bars: Cautions.bars(meeting) }
         end
         private_class_method :benches, :entry
       end

@@ -27,20 +27,12 @@ module Verglas
         # What was chosen for one client alone, in words.
         def own(gym, client)
           gym.rules.of_client(client[:id]).map do |row|
-            "#{words(row[:question], :title)}: #{Finding.lower(words(row[:question], "schools.#{row[:school]}.title"))}"
-          end
-        end
-
-        # Those asked of a machine's family, with the school that was used; but_for: names of those which a caution or a limit overrode.
-        def used(family, chosen, but_for: [])
-          asked = Verglas::Fitting::HouseRules::QUESTIONS.each_value.select { |question| question.asked_of?(family) && !but_for.include?(question.name) }
-          asked.map do |question|
-            { question: question.name, title: words(question.name, :title), school: chosen[question.name], school_title: words(question.name, "schools.#{chosen[question.name]}.title") }
+            "#{words(row[:question], :title)}: #{Told::Finding.lower(words(row[:question], "schools.#{row[:school]}.title"))}"
           end
         end
 
         def questions
-          Verglas::Fitting::HouseRules::QUESTIONS.each_value.map do |question|
+          Verglas::Guidance::HouseRules::QUESTIONS.each_value.map do |question|
             { name: question.name, title: words(question.name, :title), computed: question.schools.values.any?(&:any?), default: question.default,
               schools: question.schools.keys.map { |school| school(question.name, school) }, **yield(question) }
           end
@@ -50,7 +42,7 @@ module Verglas
           { name: school, title: words(question, "schools.#{school}.title"), reason: words(question, "schools.#{school}.reason") }
         end
 
-        def words(question, part) = Formats::Words.say("house_rules.#{question}.#{part}")
+        def words(question, part) = Told::Rules.words(question, part)
         private_class_method :questions, :school, :words
       end
     end

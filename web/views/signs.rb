@@ -11,17 +11,17 @@ module Verglas
 
         # seen: the knee of a creep test, which outranks the geometry; nil where none was read.
         def of(evaluation, names, seen: nil)
-          diagnosis = Verglas::Fitting::Diagnosis.new(evaluation, seen: seen)
+          diagnosis = Verglas::Guidance::Diagnosis.new(evaluation, seen: seen)
           names.map { |name| sign(name, diagnosis.suspects(name), seen) }
         end
 
         # then: what to do where none of the causes is shown by the numbers, so that the talk never ends there.
         def sign(name, suspects, seen)
-          { name: name, causes: suspects.map { |suspect| cause(suspect, seen) }, never: Verglas::Fitting::Signs.never([name]).any?, then: onward(name, suspects, seen) }
+          { name: name, causes: suspects.map { |suspect| cause(suspect, seen) }, never: Verglas::Guidance::Signs.never([name]).any?, then: onward(name, suspects, seen) }
         end
 
         def onward(name, suspects, seen)
-          told = Verglas::Fitting::Signs::ALL.fetch(name)
+          told = Verglas::Guidance::Signs::ALL.fetch(name)
           shown = suspects.any? { |suspect| suspect.rank.first.zero? }
           [(words(:never) if told.never), (words(seen ? :look : creep_or_look(suspects)) unless shown), (words(:refer) if told.refer)].compact.join(" ")
         end
@@ -35,7 +35,7 @@ module Verglas
 
         # Which end a fitting at once, and what to do then.
         def stops
-          Verglas::Fitting::Signs::STOPS.map { |name| { name: name, title: Formats::Words.say("stops.#{name}.title"), do: Formats::Words.say("stops.#{name}.do") } }
+          Verglas::Guidance::Signs::STOPS.map { |name| { name: name, title: Formats::Words.say("stops.#{name}.title"), do: Formats::Words.say("stops.#{name}.do") } }
         end
 
         def cause(suspect, seen)
@@ -48,12 +48,11 @@ module Verglas
 
         # The notch, and the number it is for as it would then be.
         def move(suspect, seen)
-          finding = suspect.to.findings.find { |candidate| candidate.code == (suspect.cause.finding || :offset) }
-          Formats::Words.say("says.move", adjuster: Formats::Words.adjuster(suspect.adjuster), mark: suspect.to.marks[suspect.adjuster],
-                                          result: Finding.lower(result(finding, suspect.to, seen)))
+          finding = suspect.to.finding(suspect.cause.finding || :offset)
+          Told::Finding.step(suspect.adjuster, suspect.to.marks[suspect.adjuster], result(finding, suspect.to, seen))[:says]
         end
 
-        def result(finding, to, seen) = seen && finding.code == :offset ? Finding.knee(seen.at(to), to) : Finding.says(finding, to)
+        def result(finding, to, seen) = seen && finding.code == :offset ? Creep.where(seen.at(to), to) : Told::Finding.says(finding, to)
         private_class_method :sign, :onward, :creep_or_look, :words, :cause, :move, :result
       end
     end

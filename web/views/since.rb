@@ -9,39 +9,39 @@ module Verglas
         module_function
 
         # nil where nothing was accepted here yet, or the advice is what was accepted.
-        def of(bench, gym)
-          last = gym.fittings.last_accepted(bench.client[:id], bench.machine_row[:id], bench.exercise)
-          return unless last && bench.advice.status
+        def of(meeting, gym)
+          last = gym.fittings.last_accepted(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
+          return unless last && meeting.advice.status
 
-          differing = [*marks(bench, last), *aids(bench, last)]
+          differing = [*marks(meeting, last), *aids(meeting, last)]
           return if differing.empty?
 
-          words(:differs, then: differing.map(&:first).join(", "), now: differing.map(&:last).join(", "), why: why(bench, last))
+          words(:differs, then: differing.map(&:first).join(", "), now: differing.map(&:last).join(", "), why: why(meeting, last))
         end
 
         # [as it stands from then, as advised today], adjusters that differ only.
-        def marks(bench, last)
-          advised = Advice.advised_marks(bench.advice)
+        def marks(meeting, last)
+          advised = Advice.advised_marks(meeting.advice)
           last[:marks].to_h.select { |label, mark| advised.key?(label) && advised[label] != mark }.map { |label, mark| ["#{label} #{mark}", "#{label} #{advised[label]}"] }
         end
 
         # A cushion that is to be taken out, or put in, is said as such.
-        def aids(bench, last)
-          before = Inputs::Aids.of(last[:aids].to_h)
-          bench.advised_aids.reject { |name, size| size == before[name] }.map do |name, size|
+        def aids(meeting, last)
+          before = Application::Aids.of(last[:aids].to_h)
+          meeting.advised_aids.reject { |name, size| size == before[name] }.map do |name, size|
             [before[name], size].map { |mm| mm.zero? ? words(:"no_#{name}") : words(name, size: mm.round) }
           end
         end
 
-        def why(bench, last)
+        def why(meeting, last)
           from = last[:computed_from]
-          changed = basis(bench).reject { |reason, now| past(from).fetch(reason) == now }.keys
+          changed = basis(meeting).reject { |reason, now| past(from).fetch(reason) == now }.keys
           (changed.empty? ? [:chosen] : changed).map { |reason| words(:"why.#{reason}") }.join(", ")
         end
 
         # What the advice rests on now, as a record keeps it.
-        def basis(bench)
-          past(JSON.parse(JSON.generate(bench.computed_from)))
+        def basis(meeting)
+          past(JSON.parse(JSON.generate(Application::Record.computed_from(meeting))))
         end
 
         def past(from)

@@ -7,33 +7,33 @@ module Verglas
       module Station
         module_function
 
-        def of(bench, gym)
-          { exercises: bench.exercises.keys.map { |name| exercise(bench, gym, name) }, shared: bench.shared, gave_up: gave_up(bench), other: other(bench, gym) }
+        def of(meeting, gym)
+          { exercises: meeting.exercises.keys.map { |name| exercise(meeting, gym, name) }, shared: meeting.shared, gave_up: gave_up(meeting), other: other(meeting, gym) }
         end
 
         # fitting_id: the draft that is open, if any.
-        def exercise(bench, gym, name)
-          draft = gym.fittings.draft(bench.client[:id], bench.machine_row[:id], name)
-          { name: name, title: Formats::Words.say("exercises.#{name}"), fitting_id: draft && draft[:id], active: name == bench.exercise }
+        def exercise(meeting, gym, name)
+          draft = gym.fittings.draft(meeting.client[:id], meeting.machine_row[:id], name)
+          { name: name, title: Formats::Words.say("exercises.#{name}"), fitting_id: draft && draft[:id], active: name == meeting.exercise }
         end
 
-        def gave_up(bench)
-          return if bench.fitting[:state] != "draft" || !bench.station_advice.gave_up?(bench.exercise)
+        def gave_up(meeting)
+          return if meeting.fitting[:state] != "draft" || !meeting.station_advice.gave_up?(meeting.exercise)
 
-          alone = bench.station_advice.alone[bench.exercise]
-          Formats::Words.say("station.gave_up", exercise: Formats::Words.say("exercises.#{bench.exercise}"), marks: marks(bench, alone.marks), alone: band(alone.evaluation.grade),
-                                                shared: band(bench.advice.evaluation.grade))
+          alone = meeting.station_advice.alone[meeting.exercise]
+          Formats::Words.say("station.gave_up", exercise: Formats::Words.say("exercises.#{meeting.exercise}"), marks: marks(meeting, alone.marks), alone: band(alone.evaluation.grade),
+                                                shared: band(meeting.advice.evaluation.grade))
         end
 
         # Where the other exercise was accepted with another seat: said, since the seat is one.
-        def other(bench, gym)
-          row = gym.fittings.sibling(bench.client[:id], bench.machine_row[:id], bench.exercise)
-          return if row.nil? || bench.fitting[:state] != "draft" || bench.shared.all? { |label| row[:marks].to_h[label] == bench.fitting[:marks].to_h[label] }
+        def other(meeting, gym)
+          row = gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
+          return if row.nil? || meeting.fitting[:state] != "draft" || meeting.shared.all? { |label| row[:marks].to_h[label] == meeting.fitting[:marks].to_h[label] }
 
-          Formats::Words.say("station.other_#{row[:state]}", exercise: Formats::Words.say("exercises.#{row[:exercise]}"), marks: marks(bench, row[:marks].to_h))
+          Formats::Words.say("station.other_#{row[:state]}", exercise: Formats::Words.say("exercises.#{row[:exercise]}"), marks: marks(meeting, row[:marks].to_h))
         end
 
-        def marks(bench, marks) = bench.shared.map { |label| "#{label} #{marks[label]}" }.join(", ")
+        def marks(meeting, marks) = meeting.shared.map { |label| "#{label} #{marks[label]}" }.join(", ")
         def band(grade) = grade || Formats::Words.say("taping.untaped.grade")
         private_class_method :exercise, :gave_up, :other, :marks, :band
       end

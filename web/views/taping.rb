@@ -12,13 +12,13 @@ module Verglas
 
         def trial(taping)
           machine = taping.machine
-          machine.tries > QUICK_TRIES ? Apart.compute { tried(taping, machine) } : tried(taping, machine)
+          machine.tries > QUICK_TRIES ? Application::Apart.compute { tried(taping, machine) } : tried(taping, machine)
         end
 
         def tried(taping, machine)
           { told: machine.graded.map { |code| Formats::Words.say("findings.#{code}.title") },
             remarks: taping.remarks.map { |remark| remark(remark, machine) },
-            people: Verglas::Body::People.three.map { |name, estimate| person(name, estimate, machine) } }
+            people: Verglas::Body::People.three.map { |name, estimate| person(name, estimate, machine) }, drawing: drawing(taping) }
         end
 
         # Remarks as sentences.
@@ -27,37 +27,36 @@ module Verglas
         end
 
         def person(name, estimate, machine)
-          advice = Verglas::Fitting::Advice.new(machine: machine, estimate: estimate, wishes: Verglas::Fitting::Wishes.for(machine.family))
+          advice = Verglas::Fitting::Advice.new(machine: machine, estimate: estimate, wishes: Verglas::Mechanisms::Wishes.for(machine.family))
           evaluation = advice.evaluation
-          { name: name, title: Formats::Words.say("people.#{name}", height: (estimate.mean[:stature] / 10).round), grade: evaluation.grade, marks: Machine.tags(advice.marks),
-            findings: evaluation.findings.sort_by { |finding| -finding.severity }.map { |finding| finding(finding, evaluation) }, figure: figure(evaluation) }
+          { name: name, title: Formats::Words.say("people.#{name}", height: (estimate.mean[:stature] / 10).round), grade: evaluation.grade, marks: Told::Names.tags(advice.marks),
+            findings: evaluation.findings.sort_by { |finding| -finding.severity }.map { |finding| finding(finding, evaluation) }, scene: Told::Scene.of(evaluation.mechanics.scene(evaluation.place)) }
         end
 
         def finding(finding, evaluation)
-          { code: finding.code, title: Formats::Words.say("findings.#{finding.code}.title"), band: finding.band, says: Finding.says(finding, evaluation) }
+          { code: finding.code, title: Formats::Words.say("findings.#{finding.code}.title"), band: finding.band, says: Told::Finding.says(finding, evaluation) }
         end
 
-        def figure(evaluation) = Views.rounded(Verglas::Fitting::Figure.of(evaluation))
+        def drawing(taping) = Told::Drawing.of(taping.family, taping.constants, taping.adjusters)
 
         # Lengths behind the pivot are typed without their sign, so they are told without it.
         def unusual_words(remark, machine)
           unit = machine.family.constant(remark.constants.first).unit
           value, *usual = remark.params.values_at(:value, :low, :high).map { |number| remark.params[:high].positive? ? number : -number }
-          Formats::Words.say("remarks.unusual", value: amount(value, unit), low: usual.min.round, high: amount(usual.max, unit))
+          Formats::Words.say("remarks.unusual", value: Told::Finding.amount(value, unit), low: usual.min.round, high: Told::Finding.amount(usual.max, unit))
         end
 
-        def fits_few_words(remark, _machine)
+        def fits_few_words(remark, machine)
           finding, off, tried, least = remark.params.values_at(:finding, :off, :tried, :least)
-          unit = Verglas::Fitting::KneeOnPivot::BANDS[finding].unit
-          Formats::Words.say("remarks.fits_few", finding: Formats::Words.say("findings.#{finding}.title"), off: off, tried: tried, least: amount(least.abs, unit),
+          unit = machine.family.findings.fetch(finding).unit
+          Formats::Words.say("remarks.fits_few", finding: Formats::Words.say("findings.#{finding}.title"), off: off, tried: tried, least: Told::Finding.amount(least.abs, unit),
                                                  constants: remark.constants.map { |name| Formats::Words.say("constants.#{name}.title").downcase }.join(", "))
         end
 
         def seat_behind_back_words(*) = Formats::Words.say("remarks.seat_behind_back")
         def arc_backwards_words(*) = Formats::Words.say("remarks.arc_backwards")
 
-        def amount(value, unit) = unit == :deg ? "#{value.round}°" : "#{value.round} mm"
-        private_class_method :tried, :person, :finding, :figure, :unusual_words, :fits_few_words, :seat_behind_back_words, :arc_backwards_words, :amount
+        private_class_method :tried, :person, :finding, :drawing, :unusual_words, :fits_few_words, :seat_behind_back_words, :arc_backwards_words
       end
     end
   end

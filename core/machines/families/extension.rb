@@ -4,32 +4,23 @@ module Verglas
   module Machines
     module Families
       # Seated leg extension: the roller in front of the shin, the thigh's front works. docs/model.md section 3.
-      Extension = register(
-        Family.new(
-          id: :extension,
-          mechanism: :seated_knee,
-          side: 1,
-          constants: {
-            pivot_above_seat: Constant.mm(-50..300, usual: 30..110),
-            back_face: Constant.mm(-1000..-150, usual: -680..-360),
-            seat_edge: Constant.mm(-500..200, usual: -230..0),
-            roller_reach: Constant.mm(100..700, usual: 200..480),
-            roller_radius: Constant.mm(15..150, usual: 35..80),
-            start_angle: Constant.deg(30..150, usual: 60..115),
-            end_angle: Constant.deg(-60..60, usual: -20..20)
-          },
-          joint: %i[pivot_above_seat back_face seat_edge],
-          groups: { arm: %i[roller_reach roller_radius start_angle end_angle] },
-          findings: { offset: :joint, crease_gap: :joint, contact: :arm, start: :arm, end: :arm },
-          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 90.0, end_bend_deg: 0.0 },
-          action: :knee_extension,
-          tags: { loads_knee: true, loads_hip: false, loads_back: false, loads_calf: false, loads_foot: false, head_down: false, face_down: false, hinges: false,
-                  hangs_from_hips: false, hacks: false },
-          posture: { hip_flexion: 90.0 },
-          straight: { at: :end, least_bend_deg: -3 },
-          gap_graded: true
-        )
-      )
+      #   side        +1 where the pad lies in front of the lower leg, -1 behind it
+      #   straight    which end of the arc is the straight one and the least knee bend allowed there, degrees
+      #   gap_graded  whether a gap behind the knee is graded (a pinch always is)
+      Extension = define(:extension, mechanism: :seated_knee, side: 1, straight: { at: :end, least_bend_deg: -3 }, gap_graded: true) do
+        extend KneeRows
+
+        action :knee_extension
+        purpose :front_of_thigh
+        tags yes: %i[loads_knee turns_on_pivot sits_back], no: [*KneeRows::NOT_LOADED, :face_down]
+        seat
+        arm start: { deg: 30..150, usual: 60..115 }, finish: { deg: -60..60, usual: -20..20 }
+        aims start_bend_deg: 90, end_bend_deg: 0
+        seated_offset_found
+        crease_gap_found
+        contact_found
+        arc_found
+      end
     end
   end
 end

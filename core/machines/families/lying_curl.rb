@@ -4,33 +4,29 @@ module Verglas
   module Machines
     module Families
       # Lying leg curl: face down, the roller behind the lower leg rises; the client slides along the bench until the knee is
-      # level with the pivot. hinge_angle: how far the bench's two parts bend at the hip, 0 on a flat one. docs/model.md section 4.
-      LyingCurl = register(
-        Family.new(
-          id: :lying_curl,
-          mechanism: :lying_knee,
-          side: -1,
-          constants: {
-            pivot_above_bench: Constant.mm(-50..300, usual: 20..110),
-            bench_end: Constant.mm(-400..200, usual: -110..20),
-            hinge_angle: Constant.deg(0..60, usual: 0..30, default: 0.0),
-            roller_reach: Constant.mm(100..700, usual: 200..480),
-            roller_radius: Constant.mm(15..150, usual: 35..80),
-            start_angle: Constant.deg(-30..90, usual: 0..45),
-            end_angle: Constant.deg(60..180, usual: 90..140)
-          },
-          joint: %i[pivot_above_bench bench_end],
-          groups: { hips: %i[hinge_angle], arm: %i[roller_reach roller_radius start_angle end_angle] },
-          findings: { offset: :joint, contact: :arm, kneecap_clear: :joint, start: :arm, end: :arm },
-          wanted: { contact_above_ankle_mm: 60.0, start_bend_deg: 8.0, end_bend_deg: 90.0 },
-          action: :knee_flexion,
-          tags: { loads_knee: true, loads_hip: false, loads_back: false, loads_calf: false, loads_foot: false, head_down: false, face_down: true, hinges: false,
-                  hangs_from_hips: false, hacks: false },
-          posture: {},
-          straight: { at: :start, least_bend_deg: 0 },
-          gap_graded: false
-        )
-      )
+      # level with the pivot. hinge_angle: how far the bench's two parts bend at the hip, 0 on a flat one. Traits as in Extension.
+      # docs/model.md section 4.
+      LyingCurl = define(:lying_curl, mechanism: :lying_knee, side: -1, straight: { at: :start, least_bend_deg: 0 }) do
+        extend KneeRows
+
+        action :knee_flexion
+        purpose :back_of_thigh_lying
+        tags yes: %i[loads_knee face_down turns_on_pivot lies_face_down], no: KneeRows::NOT_LOADED
+        constant :pivot_above_bench, mm: -50..300, usual: 20..110, group: :joint, tape: %i[bench_below_pivot pivot]
+        constant :bench_end, mm: -400..200, usual: -110..20, group: :joint, tape: %i[bench_end bench_below_pivot]
+        constant :hinge_angle, deg: 0..60, usual: 0..30, default: 0.0, group: :hips, tape: %i[hinge headwards trunk_end]
+        adjuster :bench_height, drives: { pivot_above_bench: -1 }, decides: :height, stage: :joint, first: true
+        adjuster :hinge, unit: :deg, drives: { hinge_angle: 1 }, decides: :hips, stage: :joint
+        adjuster :bench_length, drives: { bench_end: 1 }, decides: :bench_end, stage: :joint
+        arm start: { deg: -30..90, usual: 0..45 }, finish: { deg: 60..180, usual: 90..140 }
+        aims start_bend_deg: 8, end_bend_deg: 90
+        wish :knee_laid_mm, default: 0
+        choice :hip_pad_mm, how: :computed
+        offset_found rests_on: %i[pivot_above_bench], set_by: %i[height lie], mends: [%i[slide_along_bench slide_along_bench], %i[lower_bench pad_under_thighs]]
+        contact_found
+        finding :kneecap_clear, graded: :kneecap_clear_mm, group: :joint, rests_on: %i[bench_end], set_by: %i[bench_end lie], mends: %i[shorter_bench longer_bench]
+        arc_found
+      end
     end
   end
 end

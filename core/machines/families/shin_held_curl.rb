@@ -4,11 +4,21 @@ module Verglas
   module Machines
     module Families
       # A seated leg curl that holds the shin instead of the thigh: nothing can press the kneecap, and the shin pad's mark is
-      # recorded only. docs/model.md section 3.
-      ShinHeldCurl = register(
-        Curl.with(id: :shin_held_curl, constants: Curl.constants.except(*Curl.groups[:thigh_pad]), groups: Curl.groups.except(:thigh_pad),
-                  findings: Curl.findings.reject { |_, group| group == :thigh_pad })
-      )
+      # recorded only. Traits as in Extension. docs/model.md section 3.
+      ShinHeldCurl = define(:shin_held_curl, mechanism: :seated_knee, side: -1, straight: { at: :start, least_bend_deg: 0 }, gap_graded: false) do
+        extend KneeRows
+
+        action :knee_flexion
+        purpose :back_of_thigh
+        tags yes: %i[loads_knee turns_on_pivot sits_back], no: [*KneeRows::NOT_LOADED, :face_down]
+        seat
+        arm start: { deg: -30..90, usual: 0..45 }, finish: { deg: 60..180, usual: 90..140 }
+        aims start_bend_deg: 8, end_bend_deg: 90
+        seated_offset_found
+        crease_gap_found
+        contact_found
+        arc_found
+      end
     end
   end
 end

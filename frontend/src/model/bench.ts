@@ -23,7 +23,7 @@ export type BenchEvent =
   | { type: "setAll"; marks: Marks; aids: Aids }
   | { type: "try"; sign: string; adjuster: string; to: string }
   | { type: "tried"; index: number; outcome: "better" | "same" | "worse" }
-  | { type: "aid"; name: keyof Aids; mm: number }
+  | { type: "aid"; name: string; mm: number }
   | { type: "write"; fields: Partial<Omit<Sheet, "marks" | "aids">> }
   | { type: "undo" }
   | { type: "choose"; id: string }

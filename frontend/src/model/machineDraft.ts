@@ -183,7 +183,7 @@ export function bodyOf(draft: MachineDraft, family: Family) {
     loading: loadingOf(draft.loading),
     adjusters: entered(""),
     exercises: station
-      ? { extension: { adjusters: entered("extension") }, curl: { adjusters: entered("curl") } }
+      ? Object.fromEntries(family.exercises.map(({ name }) => [name, { adjusters: entered(name) }]))
       : null,
   };
 }

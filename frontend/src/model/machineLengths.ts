@@ -2,30 +2,6 @@
 import type { MachineLength } from "../api/types";
 import { lengthIn, lengthText, type LengthUnit, parseNumber, toMm } from "./lengths";
 
-/** The words for a positive and a negative value; one of them null where it cannot be. */
-type Sides = { plus: string | null; minus: string | null };
-
-const ALONG: Sides = { plus: "ahead of the pivot", minus: "behind the pivot" };
-const SIDES: Record<string, Sides> = {
-  back_face: { plus: null, minus: "behind the pivot" },
-  seat_edge: ALONG,
-  thigh_pad_front: ALONG,
-  bench_end: ALONG,
-  pivot_above_seat: { plus: "above the seat", minus: "below the seat" },
-  pivot_above_bench: { plus: "above the bench", minus: "below the bench" },
-};
-const ANGLES: Record<string, Sides> = {
-  seated_knee: { plus: "below the seat's line", minus: "above the seat's line" },
-  lying_knee: { plus: "above the bench's line", minus: "below the bench's line" },
-};
-const PLAIN: Sides = { plus: "", minus: null };
-
-export function sidesOf(length: MachineLength, mechanism: string): Sides {
-  if (length.name === "hinge_angle") return PLAIN;
-  if (length.unit === "deg") return ANGLES[mechanism] ?? PLAIN;
-  return SIDES[length.name] ?? PLAIN;
-}
-
 export type Side = 1 | -1;
 /** The side that is usual: where the middle of the usual range lies. */
 export const usualSide = (length: MachineLength): Side => (length.usual_low + length.usual_high < 0 ? -1 : 1);
@@ -38,11 +14,10 @@ export const shownNumber = (value: number, unit: Unit): string =>
 export const unitName = (unit: Unit): string => (unit === "deg" ? "degrees" : unit === "cm" ? "cm" : "inches");
 
 /** "49.1 cm behind the pivot" */
-export function lengthWords(length: MachineLength, mechanism: string, unit: LengthUnit): string | null {
+export function lengthWords(length: MachineLength, unit: LengthUnit): string | null {
   if (length.value === null) return null;
   const shown = length.unit === "deg" ? "deg" : unit;
-  const sides = sidesOf(length, mechanism);
-  const side = (length.value < 0 ? sides.minus : sides.plus) ?? "";
+  const side = (length.value < 0 ? length.minus : length.plus) ?? "";
   const number = shown === "deg" ? `${shownNumber(length.value, shown)}°` : lengthText(Math.abs(length.value), shown);
   return `${number} ${side}`.trim();
 }

@@ -65,16 +65,16 @@ RSpec.describe Verglas::Fitting::Advice do
   end
 
   it "adds no cushion where none is needed or none helps" do
-    cushions = Verglas::Fitting::Cushions.new(back_mm: [20, 40], seat_mm: [10, 20])
-    plain = advice("slide_back", Worked.exact("middle"), cushions: cushions)
-    expect([plain.wishes.cushion_back_mm, plain.wishes.cushion_seat_mm]).to eq([0.0, 0.0])
-    tall = advice("slide_back", Worked.exact("tall"), cushions: cushions)
-    expect([tall.wishes.cushion_back_mm, tall.grade_without_cushions]).to eq([0.0, "close"])
+    choices = Verglas::Fitting::Choices.new(sizes: { cushion_back_mm: [20, 40], cushion_seat_mm: [10, 20] })
+    plain = advice("slide_back", Worked.exact("middle"), choices: choices)
+    expect([plain.wishes[:cushion_back_mm], plain.wishes[:cushion_seat_mm]]).to eq([0.0, 0.0])
+    tall = advice("slide_back", Worked.exact("tall"), choices: choices)
+    expect([tall.wishes[:cushion_back_mm], tall.grade_without_cushions]).to eq([0.0, "close"])
   end
 
   it "takes the thinnest cushions that lower the worst, singly or in pairs" do
-    cushions = Verglas::Fitting::Cushions.new(back_mm: [40, 20], seat_mm: [10])
-    expect(cushions.by_total).to eq([[[0, 10]], [[20, 0]], [[20, 10]], [[40, 0]], [[40, 10]]])
-    expect { Verglas::Fitting::Cushions.new(back_mm: [0], seat_mm: []) }.to raise_error(Verglas::Invalid)
+    choices = Verglas::Fitting::Choices.new(sizes: { cushion_back_mm: [40, 20], cushion_seat_mm: [10] })
+    expect(choices.by_total(Worked.machine("slide_back").family).flatten.map(&:values)).to eq([[0, 10], [20, 0], [20, 10], [40, 0], [40, 10]])
+    expect { Verglas::Fitting::Choices.new(sizes: { cushion_back_mm: [0] }) }.to raise_error(Verglas::Invalid)
   end
 end

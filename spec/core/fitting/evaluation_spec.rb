@@ -21,7 +21,8 @@ RSpec.describe Verglas::Fitting::Evaluation do
       steps = scales.map { |scale| scale * Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand) }
       offset = (root.eigenvector_matrix * Vector[*steps]).to_a
       body = Verglas::Body::Dimensions.new(*known.normal.mean.zip(offset).map(&:sum))
-      Verglas::Fitting::SeatedKnee.new(machine: machine, body: body, wishes: evaluation.wishes).quantities(evaluation.parameters)
+      mechanics = Verglas::Mechanisms::SeatedKnee.new(machine: machine, body: body, wishes: evaluation.wishes)
+      mechanics.quantities(mechanics.place(evaluation.parameters))
     end
     %i[knee_s_mm knee_n_mm crease_gap_mm above_ankle_mm knee_bend_start_deg].each do |name|
       values = draws.map { |draw| draw[name] }

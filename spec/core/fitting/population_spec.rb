@@ -28,7 +28,7 @@ RSpec.describe "A population on a machine" do
 
   def offset_of(body, machine)
     indices = Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: Worked.wishes(machine)).solutions.first.indices
-    Verglas::Fitting::SeatedKnee.new(machine: machine, body: body, wishes: Worked.wishes(machine)).joint(machine.parameters(indices)).norm
+    Verglas::Mechanisms::SeatedKnee.new(machine: machine, body: body, wishes: Worked.wishes(machine)).joint(machine.parameters(indices)).norm
   end
 
   # With marks 25 mm apart the knee lies evenly within 12.5 mm of the pivot along the seat; across it, as knees differ in height.
@@ -36,7 +36,7 @@ RSpec.describe "A population on a machine" do
     long = machine.adjuster("back pad").with(marks: ("1".."14").to_a, travel: Array.new(14) { |index| index * 25.0 })
     level = machine.with(constants: machine.constants.merge(back_face: -391), adjusters: [long])
     offsets = drawn(600).map do |body|
-      mechanics = Verglas::Fitting::SeatedKnee.new(machine: level, body: body, wishes: Worked.wishes(level))
+      mechanics = Verglas::Mechanisms::SeatedKnee.new(machine: level, body: body, wishes: Worked.wishes(level))
       (0..13).map { |index| mechanics.joint(level.parameters([index])).norm }.min
     end
     places = Array.new(100) { |index| -12.375 + (index * 0.25) }

@@ -9,8 +9,8 @@ RSpec.describe Verglas::Fitting::Requirement do
 
   # Put a machine's constant where the requirement asks and look whether the target is met.
   def quantities_with(machine, indices, **changed)
-    mechanics = Verglas::Fitting::Mechanisms.for(machine, known.dimensions, Worked.wishes(machine))
-    mechanics.quantities(machine.parameters(indices).merge(changed))
+    mechanics = Verglas::Mechanisms.for(machine, known.dimensions, Worked.wishes(machine))
+    mechanics.quantities(mechanics.place(machine.parameters(indices).merge(changed)))
   end
 
   it "asks for the back pad that brings the knee level with the pivot" do
@@ -36,13 +36,13 @@ RSpec.describe Verglas::Fitting::Requirement do
       indices = machine.adjusters.map { 1 }
       asked = requirement(machine, label, indices)
       bend = quantities_with(machine, indices, start_angle: asked.mean)[:knee_bend_start_deg]
-      expect(bend).to be_within(1e-6).of(machine.family.wanted[:start_bend_deg])
+      expect(bend).to be_within(1e-6).of(machine.family.wishes[:start_bend_deg].default)
     end
   end
 
   it "lets a back pad on a sliding seat set the seat's length, and the seat the pivot" do
     machine = Worked.machine("slide_seat")
-    expect(machine.adjusters.map { |adjuster| Verglas::Fitting::SeatedKnee.deciding(machine, adjuster) }).to eq(%i[pivot crease contact])
+    expect(machine.adjusters.map { |adjuster| machine.deciding(adjuster) }).to eq(%i[pivot crease contact])
     asked = requirement(machine, "back pad", [3, 3, 2])
     edge = machine.parameters([3, 3, 2])[:seat_edge]
     gap = quantities_with(machine, [3, 3, 2], back_face: edge + asked.mean)[:crease_gap_mm]

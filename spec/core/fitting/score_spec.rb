@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Verglas::Fitting::Score do
-  def finding(severity, cost) = Verglas::Fitting::Finding.new(:offset, 0, 0, severity, cost, nil)
+  def finding(severity, cost) = Verglas::Mechanisms::Finding.new(:offset, 0, 0, severity, cost, nil)
 
   it "adds up to the score of all findings together" do
     random = Random.new(5)

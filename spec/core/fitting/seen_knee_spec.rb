@@ -11,7 +11,7 @@ RSpec.describe Verglas::Fitting::SeenKnee do
 
   # Readings of an arm about a knee that is off by so much, the scale's zero 70 mm up the shin.
   def readings(knee, angles)
-    angles.map { |arm_deg| [arm_deg, 70 + base.mechanics.contact(knee, base.parameters, arm_deg).contact_mm] }
+    angles.map { |arm_deg| [arm_deg, 70 + base.mechanics.contact(Verglas::Mechanisms::Place.new(base.parameters, knee), arm_deg).contact_mm] }
   end
 
   def seen(s, n, angles: [90, 60, 30, 0]) = described_class.read(base, readings(Verglas::Geometry::Point.new(s, n), angles))
@@ -29,7 +29,7 @@ RSpec.describe Verglas::Fitting::SeenKnee do
     machine.adjusters.each_with_index do |adjuster, place|
       other = at(base.indices.dup.tap { |copy| copy[place] -= 1 })
       went = knee.at(other) - knee.at(base)
-      expected = other.mechanics.joint(other.parameters) - base.mechanics.joint(base.parameters)
+      expected = other.place.joint - base.place.joint
       expect([went.s, went.n]).to match([be_within(1e-9).of(expected.s), be_within(1e-9).of(expected.n)])
       expect(went.norm).to be_zero unless machine.family.group_of(adjuster) == :joint
     end

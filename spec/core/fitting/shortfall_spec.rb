@@ -4,7 +4,7 @@ RSpec.describe Verglas::Fitting::Shortfall do
   def all(fixture, body, indices)
     machine = Worked.machine(fixture)
     evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact(body), wishes: Worked.wishes(machine), indices: indices)
-    [described_class.all(evaluation.mechanics.class, evaluation.findings, evaluation.quantities), evaluation]
+    [described_class.all(evaluation), evaluation]
   end
 
   it "names what is off only, the worst first, by what lies outside the close band" do
@@ -15,16 +15,22 @@ RSpec.describe Verglas::Fitting::Shortfall do
     expect(severities).to eq(severities.sort.reverse)
     shortfalls.each do |shortfall|
       finding = off.find { |candidate| candidate.code == shortfall.code }
-      expect(shortfall.by).to eq(Verglas::Fitting::KneeOnPivot::BANDS[shortfall.code].shortfall(finding.graded))
+      expect(shortfall.by).to eq(evaluation.kind(shortfall.code).band.shortfall(finding.graded))
     end
   end
 
+  # A family's machine with the pivot so far off that a knee lies there.
+  def mend(fixture, **constants)
+    machine = Worked.machine(fixture)
+    moved = machine.with(constants: machine.constants.merge(constants) { |_, old, by| old + by })
+    evaluation = Verglas::Fitting::Evaluation.new(machine: moved, estimate: Worked.exact("middle"), wishes: Worked.wishes(moved), indices: moved.adjusters.map { 2 })
+    described_class.all(evaluation).find { |shortfall| shortfall.code == :offset }.mend
+  end
+
   it "mends a knee by what lies further: along the seat, or across it" do
-    mend = Verglas::Fitting::SeatedKnee.method(:joint_mend)
-    expect([mend.call(-40, 5), mend.call(40, 5), mend.call(5, -40), mend.call(5, 40)])
-      .to eq([[:cushion_behind_back, -40], [:back_pad_further_back, 40], [:cushion_on_seat, -40], [:lower_seat, 40]])
-    lying = Verglas::Fitting::LyingKnee.method(:joint_mend)
-    expect([lying.call(40, 5), lying.call(0, 40), lying.call(0, -40)].map(&:first)).to eq(%i[slide_along_bench pad_under_thighs lower_bench])
+    expect([mend("slide_back", back_face: -80), mend("slide_back", back_face: 80), mend("slide_back", pivot_above_seat: 80), mend("slide_back", pivot_above_seat: -80)])
+      .to eq(%i[cushion_behind_back back_pad_further_back cushion_on_seat lower_seat])
+    expect([mend("lie_flat", pivot_above_bench: 80), mend("lie_flat", pivot_above_bench: -80)]).to eq(%i[pad_under_thighs lower_bench])
   end
 
   it "says nothing where everything is close or better" do

@@ -5,14 +5,14 @@ RSpec.describe Verglas::Fitting::Solver do
     it "agrees with the worked example: #{example["input"].slice("machine", "body", "options").values}" do
       machine = Worked.machine(example["input"]["machine"])
       advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.subjects.estimate(example["input"]), wishes: Worked.subjects.wishes(example["input"], machine),
-                                            cushions: Worked.subjects.cushions(example["input"]))
+                                            choices: Worked.subjects.choices(example["input"]))
       wanted = example["expect"]
       expect(advice.marks).to eq(wanted["marks"])
       expect(advice.evaluation.grade).to eq(wanted["grade"])
       wanted.fetch("findings", {}).each { |code, (value, band)| expect(told(advice, code)).to match([be_within(0.1).of(value), band]) }
       next unless wanted.key?("without")
 
-      expect([advice.wishes.cushion_back_mm, advice.wishes.cushion_seat_mm, advice.grade_without_cushions])
+      expect([advice.wishes[:cushion_back_mm], advice.wishes[:cushion_seat_mm], advice.grade_without_cushions])
         .to eq(wanted.values_at("cushion_back", "cushion_seat", "without"))
     end
   end
@@ -24,11 +24,11 @@ RSpec.describe Verglas::Fitting::Solver do
 
   # The full product of all marks, by the definition of the key alone. benchmarks/brute_force.rb tries 2,000 people on every demo machine.
   def brute_force(machine, body, wishes)
-    mechanics = Verglas::Fitting::Mechanisms.for(machine, body, wishes)
+    mechanics = Verglas::Mechanisms.for(machine, body, wishes)
     joint, others = machine.adjusters.each_index.partition { |place| machine.family.group_of(machine.adjusters[place]) == :joint }
     ranges = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
     ranges.first.product(*ranges.drop(1)).min_by do |indices|
-      findings = mechanics.all_findings(machine.parameters(indices))
+      findings = mechanics.all_findings(mechanics.place(machine.parameters(indices)))
       worst = findings.map(&:severity).max
       number = worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }
       [worst, number, findings.sum(&:cost).round(9), *indices.values_at(*joint, *others)]
@@ -60,8 +60,8 @@ RSpec.describe Verglas::Fitting::Solver do
     body = Worked.body("middle")
     held = described_class.new(machine: machine, body: body, wishes: Worked.wishes(machine), held: { "back pad" => 4, "start" => 0 }).solutions
     expect(held.map { |solution| solution.indices.values_at(0, 2) }).to eq([[4, 0]])
-    mechanics = Verglas::Fitting::Mechanisms.for(machine, body, Worked.wishes(machine))
-    best = (0..4).min_by { |roller| Verglas::Fitting::Score.of(mechanics.all_findings(machine.parameters([4, roller, 0]))) }
+    mechanics = Verglas::Mechanisms.for(machine, body, Worked.wishes(machine))
+    best = (0..4).min_by { |roller| Verglas::Fitting::Score.of(mechanics.all_findings(mechanics.place(machine.parameters([4, roller, 0])))) }
     expect(held.first.indices[1]).to eq(best)
   end
 

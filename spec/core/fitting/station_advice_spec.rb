@@ -26,10 +26,10 @@ RSpec.describe Verglas::Fitting::StationAdvice do
 
   # Every seat with every mark of either arm: the best of each exercise, then of both together, by the words of the keys alone.
   def outcomes(machine, body)
-    mechanics = Verglas::Fitting::Mechanisms.for(machine, body, Worked.wishes(machine))
+    mechanics = Verglas::Mechanisms.for(machine, body, Worked.wishes(machine))
     ranges = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
     ranges.first.product(*ranges.drop(1)).map do |indices|
-      findings = mechanics.all_findings(machine.parameters(indices))
+      findings = mechanics.all_findings(mechanics.place(machine.parameters(indices)))
       worst = findings.map(&:severity).max
       [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost)]
     end
@@ -68,10 +68,10 @@ RSpec.describe Verglas::Fitting::StationAdvice do
 
   it "takes one cushion for both, the thinnest that lowers the worst of the two" do
     short = Verglas::Body::Estimate.exact(Verglas::Body::Dimensions.from(Worked.body("small").to_h.merge(thigh: 335.0)))
-    cushioned = advice(short, cushions: Verglas::Fitting::Cushions.new(back_mm: [20, 40], seat_mm: []))
-    expect(cushioned.cushion_back_mm).to be_positive
+    cushioned = advice(short, choices: Verglas::Fitting::Choices.new(sizes: { cushion_back_mm: [20, 40] }))
+    expect(cushioned.chosen[:cushion_back_mm]).to be_positive
     worst = ->(given) { given.exercises.values.map { |one| one.evaluation.score.worst }.max }
     expect(worst.call(cushioned)).to be < worst.call(advice(short))
-    expect(cushioned.exercises.values.map { |one| one.wishes.cushion_back_mm }.uniq).to eq([cushioned.cushion_back_mm.to_f])
+    expect(cushioned.exercises.values.map { |one| one.wishes[:cushion_back_mm] }.uniq).to eq([cushioned.chosen[:cushion_back_mm]])
   end
 end

@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
 require_relative "../../contracts/family"
+require_relative "../../contracts/mechanism"
 
 RSpec.describe Verglas::Machines::Families do
   machines = { extension: %w[slide_back slide_seat], curl: %w[curl_plain curl_slide], shin_held_curl: %w[curl_shin],
-               lying_curl: %w[lie_flat lie_hinged] }
+               lying_curl: %w[lie_flat lie_hinged], calf_raise: %w[pad_on_lever] }
   stations = { combined: "shared_seat" }
 
   it "has a machine here for every family, so that each is held to the contract" do
@@ -19,6 +20,7 @@ RSpec.describe Verglas::Machines::Families do
         let(:body) { Worked.body("middle") }
 
         it_behaves_like "a family"
+        it_behaves_like "a mechanism"
       end
     end
   end
@@ -34,8 +36,76 @@ RSpec.describe Verglas::Machines::Families do
     end
   end
 
-  it "refuses a family whose groups name what it has not" do
-    expect { described_class.fetch(:extension).with(joint: %i[lamp]) }.to raise_error(ArgumentError, /lamp/)
-    expect { described_class.fetch(:extension).with(findings: { offset: :lamp }) }.to raise_error(ArgumentError, /lamp/)
+  # A declaration that lacks one thing, or names what is not there.
+  def declare(mechanism: :seated_knee, **traits, &change)
+    Verglas::Machines::Declaration.family(:stub, mechanism: mechanism, traits: { side: 1, straight: { at: :end, least_bend_deg: -3 }, gap_graded: true, **traits }) do
+      extend Verglas::Machines::Families::KneeRows
+
+      action :knee_extension
+      purpose :front_of_thigh
+      tags yes: %i[loads_knee turns_on_pivot sits_back], no: [*Verglas::Machines::Families::KneeRows::NOT_LOADED, :face_down]
+      seat
+      arm start: { deg: 30..150, usual: 60..115 }, finish: { deg: -60..60, usual: -20..20 }
+      aims start_bend_deg: 90, end_bend_deg: 0
+      seated_offset_found
+      crease_gap_found
+      contact_found
+      arc_found
+      instance_exec(&change) if change
+    end
+  end
+
+  it "loads what is whole" do
+    expect { Verglas::Mechanisms.admit(declare) }.not_to raise_error
+    expect { Verglas::Formats::FamilyWords.check!([described_class.fetch(:extension)]) }.not_to raise_error
+  end
+
+  {
+    "a tag that nobody knows" => [/lamp/, proc { tags yes: [:lamp] }],
+    "an answer that is both" => [/loads_hip/, proc { tags yes: [:loads_hip], no: [:loads_hip] }],
+    "an action that nobody knows" => [/lamp/, proc { action :lamp }],
+    "an adjuster that moves what it has not" => [/lamp/, proc { adjuster :lamp_post, drives: { lamp: 1 }, decides: :pivot, stage: :joint }],
+    "an adjuster beside one that it has not" => [/lamp/, proc { adjuster :post, drives: { back_face: 2 }, decides: :pivot, beside: { lamp: :crease }, stage: :joint }],
+    "a finding that rests on what it has not" => [/lamp/, proc { finding :kneecap_clear, graded: :x_mm, group: :joint, rests_on: %i[lamp], set_by: [], mends: [] }],
+    "a finding of a group that it has not" => [/lamp/, proc { finding :kneecap_clear, graded: :x_mm, group: :lamp, rests_on: [], set_by: [], mends: [] }],
+    "a finding without a band" => [/lamp/, proc { finding :lamp, graded: :x_mm, group: :joint, rests_on: [], set_by: [], mends: [] }],
+    "a motion that no body has" => [/lamp/, proc { joint :lamp }],
+    "the same thing twice" => [/twice/, proc { wish :start_bend_deg, default: 3 }],
+    "a usual range beyond the possible one" => [/odd/, proc { constant :odd, mm: 0..10, usual: 5..20, group: :arm, tape: [] }]
+  }.each do |what, (said, change)|
+    it "does not load #{what}" do
+      expect { declare(&change) }.to raise_error(ArgumentError, said)
+    end
+  end
+
+  it "does not load a family that leaves a caution's tag open, or says nothing of its action or purpose" do
+    open_tag = declare.tags.except(:hacks)
+    expect(Verglas::Machines::Declaration::ASKED - open_tag.keys).to eq([:hacks])
+    bare = ->(&rows) { Verglas::Machines::Declaration.family(:bare, mechanism: :seated_knee, traits: {}, &rows) }
+    expect { bare.call { purpose :front_of_thigh } }.to raise_error(ArgumentError, /action/)
+    expect { bare.call { action :knee_flexion } }.to raise_error(ArgumentError, /purpose/)
+    expect { bare.call { (action :knee_flexion) && (purpose :front_of_thigh) } }.to raise_error(ArgumentError, /loads_knee/)
+  end
+
+  {
+    "a decision without a rule" => [/rules/, {}, proc { adjuster :post, drives: { back_face: 2 }, decides: :lamp, stage: :joint }],
+    "a finding that is not made" => [/findings/, {}, proc { finding :kneecap_clear, graded: :lamp_mm, group: :joint, rests_on: [], set_by: [], mends: [] }],
+    "a body's part that is none" => [/parameters of a body/, {}, proc {
+      finding :kneecap_clear, graded: :offset_mm, group: :joint, rests_on: [], set_by: [], mends: [], by_hand: { lamp: 3 }
+    }]
+  }.each do |what, (said, traits, change)|
+    it "is not admitted by its mechanism with #{what}" do
+      expect { Verglas::Mechanisms.admit(declare(**traits, &change)) }.to raise_error(ArgumentError, said)
+    end
+  end
+
+  it "is not admitted without a trait that its mechanism asks for" do
+    family = declare
+    expect { Verglas::Mechanisms.admit(family.with(traits: family.traits.except(:gap_graded))) }.to raise_error(ArgumentError, /gap_graded/)
+  end
+
+  it "names every message that a family lacks" do
+    lost = described_class.fetch(:extension).with(id: :lamp, purpose: :none)
+    expect { Verglas::Formats::FamilyWords.check!([lost]) }.to raise_error(ArgumentError, /families\.lamp.*purposes\.none/)
   end
 end

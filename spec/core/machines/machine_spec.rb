@@ -33,9 +33,11 @@ RSpec.describe Verglas::Machines::Machine do
       .each { |code, marks| expect { machine.indices(marks) }.to raise_error(Verglas::Invalid) { |error| expect(error.code).to eq(code) } }
   end
 
-  it "knows whether its seat's length is a choice" do
-    expect(machine.seat_length_adjustable?).to be(true)
-    expect(Worked.machine("curl_slide").seat_length_adjustable?).to be(false)
+  it "knows what its adjusters move, and what decides each: a back pad on a sliding seat sets the seat's length" do
+    expect([machine.driven?(:seat_edge), machine.driven?(:start_angle)]).to eq([true, false])
+    expect(machine.adjusters.map { |adjuster| machine.deciding(adjuster) }).to eq(%i[pivot crease contact])
+    alone = machine.with(adjusters: machine.adjusters.drop(1))
+    expect(alone.adjusters.map { |adjuster| alone.deciding(adjuster) }).to eq(%i[pivot contact])
   end
 
   it "refuses constants that are missing, unknown or out of range, with the place" do

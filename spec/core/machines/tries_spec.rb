@@ -14,7 +14,7 @@ RSpec.describe Verglas::Machines::Family do
   it "counts what the solver indeed asks of the mechanics" do
     asked = 0
     body = Verglas::Body::Dimensions.from(Worked::BODIES.fetch("middle").transform_keys(&:to_sym))
-    allow(Verglas::Fitting::Mechanisms.of(machine)).to receive(:new).and_wrap_original do |original, *given, **named|
+    allow(Verglas::Mechanisms.of(machine)).to receive(:new).and_wrap_original do |original, *given, **named|
       original.call(*given, **named).tap do |mechanics|
         allow(mechanics).to(receive(:findings).and_wrap_original do |findings, group, *rest|
           findings.call(group, *rest).tap do
@@ -23,7 +23,7 @@ RSpec.describe Verglas::Machines::Family do
         end)
       end
     end
-    Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: Verglas::Fitting::Wishes.for(machine.family)).solutions
+    Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: Verglas::Mechanisms::Wishes.for(machine.family)).solutions
     expect(asked).to eq(machine.tries)
   end
 
@@ -50,7 +50,7 @@ RSpec.describe Verglas::Machines::Family do
     machines = Verglas::Machines::Families.fetch("combined").exercises.keys.to_h { |name| [name, Verglas::Machines::Reader.read_known(data, exercise: name)] }
     estimate = Verglas::Body::Estimate.exact(Verglas::Body::Dimensions.from(Worked::BODIES.fetch("middle").transform_keys(&:to_sym)))
     Verglas::Fitting::StationAdvice.new(machines: machines, shared: data["adjusters"].map { |adjuster| adjuster["label"] }, estimate: estimate,
-                                        wishes: machines.transform_values { |machine| Verglas::Fitting::Wishes.for(machine.family) })
+                                        wishes: machines.transform_values { |machine| Verglas::Mechanisms::Wishes.for(machine.family) })
   end
 
   it "is at ease with every machine of the demo" do
@@ -64,14 +64,14 @@ RSpec.describe Verglas::Machines::Family do
   end
 
   it "leaves out the thickest cushions where all together would take too long, never the thin ones" do
-    cushions = Verglas::Fitting::Cushions.new(back_mm: (1..12).map { |step| step * 5 }, seat_mm: [])
+    choices = Verglas::Fitting::Choices.new(sizes: { cushion_back_mm: (1..12).map { |step| step * 5 } })
     plain = Struct.new(:worst, :cost) do
       include Comparable
 
       def <=>(other) = [worst, cost] <=> [other.worst, other.cost]
     end
-    asked = ->(tries) { [].tap { |pairs| cushions.search(plain.new(1, 0), tries: tries) { |*pair| (pairs << pair) && plain.new(1, 0) } } }
+    asked = ->(tries) { [].tap { |ways| choices.search(family, plain.new(1, 0), tries: tries) { |way| (ways << way.values.first) && plain.new(1, 0) } } }
     expect(asked[100].size).to eq(12)
-    expect(asked[20_000]).to eq([[5, 0], [10, 0], [15, 0], [20, 0], [25, 0]])
+    expect(asked[20_000]).to eq([5, 10, 15, 20, 25])
   end
 end

@@ -12,25 +12,18 @@ const Card = styled.div`
   border-radius: ${radius};
 `;
 
-const NAMES: Record<keyof Aids, string> = {
-  cushion_back_mm: "Cushion behind the back",
-  cushion_seat_mm: "Cushion on the seat",
-  hip_pad_mm: "Pad under the hips",
-};
-
 type Props = { machine: MachineOnBench; aids: Aids; dispatch: Dispatch<BenchEvent> };
 
 /** Those that this machine takes and the gym owns. */
-export const offeredAids = (machine: MachineOnBench): (keyof Aids)[] =>
-  (Object.keys(NAMES) as (keyof Aids)[]).filter((name) => (machine.aids[name] ?? []).length > 0);
+export const offeredAids = (machine: MachineOnBench) => machine.aids.filter(({ sizes }) => sizes.length > 0);
 
 export function AidChoices({ machine, aids, dispatch }: Props) {
-  return offeredAids(machine).map((name) => (
+  return offeredAids(machine).map(({ name, title, sizes }) => (
     <Card key={name} data-aid={name}>
       <Choice
-        label={NAMES[name]}
+        label={title}
         tight
-        options={[0, ...(machine.aids[name] ?? [])].map((mm) => [String(mm), mm === 0 ? "none" : `${mm}`] as const)}
+        options={[0, ...sizes].map((mm) => [String(mm), mm === 0 ? "none" : `${mm}`] as const)}
         value={String(aids[name] ?? 0)}
         onChange={(mm) => dispatch({ type: "aid", name, mm: Number(mm) })}
       />

@@ -96,7 +96,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
             <Picture
               machine={machine}
               evaluation={evaluation}
-              lensLabel={lensOf(active, order, Object.keys(evaluation.lens))}
+              lensLabel={lensOf(active, order, Object.keys(evaluation.targets[0]?.places ?? {}))}
               seenOffMm={bench.sheet.knee_off_mm}
             />
           </>

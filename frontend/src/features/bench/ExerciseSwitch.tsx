@@ -2,7 +2,7 @@
 import { Button } from "react-aria-components";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
-import type { ExerciseName, FittingPage } from "../../api/types";
+import type { FittingPage } from "../../api/types";
 import { Notice } from "../../ui/Notice";
 import { colour, font, radius, space, target } from "../../ui/tokens";
 import { useOpenFitting } from "../clients/useOpenFitting";
@@ -44,7 +44,7 @@ export function ExerciseSwitch({ fitting, busy }: { fitting: FittingPage; busy: 
             isDisabled={busy || opening.isPending}
             onPress={() => {
               if (exercise.active) return;
-              opening.mutate({ machineId: fitting.machine.id, exercise: exercise.name as ExerciseName });
+              opening.mutate({ machineId: fitting.machine.id, exercise: exercise.name });
             }}
           >
             {exercise.title}

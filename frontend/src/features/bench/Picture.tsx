@@ -2,11 +2,10 @@
 // where nothing is, what can be done all the same.
 import styled from "styled-components";
 import type { Evaluation, MachineOnBench } from "../../api/types";
-import { PivotLens, REACH_MM } from "../../figure/PivotLens";
-import { SideView } from "../../figure/SideView";
+import { PivotLens, REACH_MM } from "../../scene/PivotLens";
+import { SceneDrawing } from "../../scene/SceneDrawing";
 import { SecondaryLink } from "../../ui/LinkButton";
 import { colour, radius, size, space } from "../../ui/tokens";
-import { describeLens, describeSide } from "./descriptions";
 
 const Alone = styled.svg`
   display: block;
@@ -38,34 +37,25 @@ type Props = {
 };
 
 export function Picture({ machine, evaluation, lensLabel, seenOffMm }: Props) {
-  const { figure, joint } = evaluation;
-  if (!joint) return <NotTaped machine={machine} />;
-  const places = lensLabel ? (evaluation.lens[lensLabel] ?? []) : [];
+  const { scene, targets } = evaluation;
+  const [target] = targets;
+  if (!scene && !target) return <NotTaped machine={machine} />;
   const name = machine.adjusters.find((adjuster) => adjuster.label === lensLabel)?.name ?? null;
-  const lens = (
+  const lens = target ? (
     <PivotLens
-      joint={joint}
+      target={target}
       seenOffMm={seenOffMm}
-      up={machine.up}
-      places={places}
+      places={(lensLabel ? target.places[lensLabel] : undefined) ?? []}
       mark={lensLabel ? evaluation.marks[lensLabel] : undefined}
       title={name ? `Where each ${name.toLowerCase()} mark puts the knee` : "Where the knee lies"}
-      description={describeLens(joint, machine, name, places)}
+      description={target.says[lensLabel ?? ""] ?? target.says[""] ?? ""}
     />
-  );
-  if (!figure)
+  ) : null;
+  if (!scene)
     return (
       <Alone viewBox={`${-REACH_MM - 90} ${-REACH_MM - 40} ${2 * REACH_MM + 180} ${2 * REACH_MM + 80}`}>{lens}</Alone>
     );
-  return (
-    <SideView
-      figure={figure}
-      findings={evaluation.findings}
-      inLineMm={joint.in_line_mm}
-      description={describeSide(evaluation)}
-      lens={lens}
-    />
-  );
+  return <SceneDrawing scene={scene} description={evaluation.says} lens={lens} />;
 }
 
 function NotTaped({ machine }: { machine: MachineOnBench }) {

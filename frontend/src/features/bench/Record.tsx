@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
 import { meQuery } from "../../api/queries";
 import type { FittingPage } from "../../api/types";
-import { SideView } from "../../figure/SideView";
+import { SceneDrawing } from "../../scene/SceneDrawing";
 import { momentText } from "../../model/dates";
 import { lengthText } from "../../model/lengths";
 import { BandName } from "../../ui/Band";
@@ -13,7 +13,6 @@ import { More } from "../../ui/More";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
-import { describeSide } from "./descriptions";
 import { FittingHead } from "./FittingHead";
 import { FindingList } from "./FindingsBar";
 import { TakeBack } from "./TakeBack";
@@ -139,14 +138,9 @@ export function Record({ fitting }: { fitting: FittingPage }) {
         </div>
         <Section>
           <SectionTitle>Fit</SectionTitle>
-          {evaluation.figure && evaluation.joint ? (
+          {evaluation.scene ? (
             <Picture>
-              <SideView
-                figure={evaluation.figure}
-                findings={evaluation.findings}
-                inLineMm={evaluation.joint.in_line_mm}
-                description={describeSide(evaluation)}
-              />
+              <SceneDrawing scene={evaluation.scene} description={evaluation.says} />
             </Picture>
           ) : (
             <Empty>Not drawn: the machine was not taped.</Empty>

@@ -21,7 +21,7 @@ export function Watch({ fitting, sheet, evaluation, dispatch }: Props) {
   const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
   return (
     <Panel aria-label="Watch">
-      {evaluation.joint ? <KneeSeen sheet={sheet} onChange={write} /> : null}
+      {evaluation.targets.length > 0 ? <KneeSeen sheet={sheet} onChange={write} /> : null}
       <Choice
         label="Where is it felt?"
         options={FELT}
@@ -43,7 +43,7 @@ export function Watch({ fitting, sheet, evaluation, dispatch }: Props) {
         autoComplete="off"
         onChange={(cue) => write({ cue })}
       />
-      {evaluation.joint && fitting.creep_angles.length > 0 ? (
+      {evaluation.targets.length > 0 && fitting.creep_angles.length > 0 ? (
         <CreepTest fitting={fitting} sheet={sheet} dispatch={dispatch} />
       ) : null}
       <Signs fitting={fitting} sheet={sheet} dispatch={dispatch} />

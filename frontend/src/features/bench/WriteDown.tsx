@@ -45,7 +45,7 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
         ))}
       </MarkRow>
       <Summary>
-        {evaluation.joint ? <li>Knee: {seenText(sheet.knee_off_mm).toLowerCase()}</li> : null}
+        {evaluation.targets.length > 0 ? <li>Knee: {seenText(sheet.knee_off_mm).toLowerCase()}</li> : null}
         {machine.loaded ? <li>{sheet.load ? `Load ${sheet.load}` : "No load yet"}</li> : null}
         {sheet.roller_seen ? <li>Roller: seen in place</li> : null}
         {sheet.work.felt ? <li>{FELT[sheet.work.felt]}</li> : null}

@@ -34,7 +34,7 @@ function lifted({ load, work }: FittingPage): string | null {
 const kg = (value: number | null) => (value === null ? "–" : `${Math.round(value * 10) / 10} kg`);
 
 function lines(fitting: FittingPage): (string | null)[] {
-  const { aids, work, machine } = fitting;
+  const { work, machine } = fitting;
   const nameOf = (label: string) => machine.adjusters.find((one) => one.label === label)?.name ?? label;
   const titleOf = (sign: string) => machine.signs.find(({ name }) => name === sign)?.title ?? "Creep test";
   const signs = machine.signs.filter(({ name }) => fitting.signs.includes(name)).map(({ title }) => title);
@@ -49,9 +49,7 @@ function lines(fitting: FittingPage): (string | null)[] {
     work.felt ? FELT[work.felt] : null,
     work.belt ? "Belt on." : null,
     fitting.cue ? `What helped: ${fitting.cue}` : null,
-    aids.cushion_back_mm ? `Cushion behind the back: ${aids.cushion_back_mm} mm.` : null,
-    aids.cushion_seat_mm ? `Cushion on the seat: ${aids.cushion_seat_mm} mm.` : null,
-    aids.hip_pad_mm ? `Pad under the hips: ${aids.hip_pad_mm} mm.` : null,
+    ...fitting.laid,
     signs.length > 0 ? `Signs: ${signs.join("; ").toLowerCase()}.` : null,
     ...fitting.trail.map(
       ({ sign, adjuster, from, to, outcome }) =>

@@ -70,7 +70,7 @@ const linesOf = (machine: Machine): { machine: Machine; exercise: ExerciseName; 
     ? [{ machine, exercise: "", name: machine.name }]
     : machine.exercises.map(({ name, title }) => ({
         machine,
-        exercise: name as ExerciseName,
+        exercise: name,
         name: `${machine.name}: ${title.toLowerCase()}`,
       }));
 

@@ -5,7 +5,7 @@ import { refusal } from "../../api/client";
 import { clientQuery, meQuery } from "../../api/queries";
 import type { ClientPage as ClientPageData } from "../../api/types";
 import { useTitle } from "../../app/Shell";
-import { BodyFigure } from "../../figure/BodyFigure";
+import { BodyFigure } from "../../scene/BodyFigure";
 import { dayText, momentText } from "../../model/dates";
 import { PrimaryLink, QuietLink, SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";

@@ -5,7 +5,7 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { equipmentQuery } from "../../api/queries";
-import type { Equipment } from "../../api/types";
+import type { Equipment, EquipmentSizes } from "../../api/types";
 import { parseNumber } from "../../model/lengths";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
@@ -29,20 +29,14 @@ const Sheet = styled(Form)`
   }
 `;
 
-const KINDS = [
-  ["cushion_back", "Behind the back", "Thickness in mm, such as 20, 40."],
-  ["cushion_seat", "On the seat", "Firm ones, only where the maker allows."],
-  ["hip_pad", "Under the hips", "For lying curls on a flat bench."],
-] as const;
-
 export function EquipmentForm() {
   const equipment = useQuery(equipmentQuery);
   if (!equipment.data) return null;
   return <Loaded first={equipment.data} />;
 }
 
-const inWords = (owned: Equipment) =>
-  KINDS.map(([kind, label]) => `${label.toLowerCase()} ${owned[kind].join(", ") || "none"}`).join("; ");
+const inWords = ({ kinds }: Equipment) =>
+  kinds.map(({ title, sizes }) => `${title.toLowerCase()} ${sizes.join(", ") || "none"}`).join("; ");
 
 /** "20, 40" to [20, 40]; null where something is no size. */
 function sizesOf(text: string): number[] | null {
@@ -55,7 +49,7 @@ function sizesOf(text: string): number[] | null {
     : null;
 }
 
-const typed = (owned: Equipment) => KINDS.map(([kind]) => owned[kind].join(", "));
+const typed = ({ kinds }: Equipment) => kinds.map(({ sizes }) => sizes.join(", "));
 
 function Loaded({ first }: { first: Equipment }) {
   const [texts, setTexts] = useState(() => typed(first));
@@ -64,7 +58,7 @@ function Loaded({ first }: { first: Equipment }) {
   const [seen, setSeen] = useState(first);
   const queryClient = useQueryClient();
   const keep = useMutation({
-    mutationFn: (body: Equipment) => unwrap(api.PUT("/api/equipment", { params: { header: newKey() }, body })),
+    mutationFn: (body: EquipmentSizes) => unwrap(api.PUT("/api/equipment", { params: { header: newKey() }, body })),
     onSuccess: (kept) => {
       setSeen(kept);
       setTexts(typed(kept));
@@ -75,9 +69,11 @@ function Loaded({ first }: { first: Equipment }) {
   const submit = () => {
     const sizes = texts.map(sizesOf);
     setProblems(sizes.map((list) => (list ? undefined : "Numbers from 1 to 200 mm, with commas between.")));
-    const [back, seat, hips] = sizes;
-    if (back && seat && hips)
-      keep.mutate({ cushion_back: back, cushion_seat: seat, hip_pad: hips, version: seen.version });
+    if (sizes.every((list): list is number[] => list !== null))
+      keep.mutate({
+        sizes: Object.fromEntries(first.kinds.map(({ name }, at) => [name, sizes[at] ?? []])),
+        version: seen.version,
+      });
   };
   return (
     <Sheet
@@ -86,10 +82,10 @@ function Loaded({ first }: { first: Equipment }) {
         submit();
       }}
     >
-      {KINDS.map(([kind, label, hint], index) => (
+      {first.kinds.map(({ name, title, hint }, index) => (
         <Field
-          key={kind}
-          label={label}
+          key={name}
+          label={title}
           hint={hint}
           value={texts[index] ?? ""}
           autoComplete="off"

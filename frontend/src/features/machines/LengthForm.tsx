@@ -4,7 +4,6 @@ import type { MachineLength } from "../../api/types";
 import {
   impossible,
   type Side,
-  sidesOf,
   shownNumber,
   typedValue,
   type Unit,
@@ -18,14 +17,13 @@ import { type Common, Taped } from "./Taped";
 
 type LengthProps = Common & {
   length: MachineLength;
-  mechanism: string;
   onTyped: (value: number | null) => void;
   onKeep: (value: number | null, confirmed: boolean) => void;
 };
 
-export function LengthForm({ length, mechanism, onTyped, onKeep, ...common }: LengthProps) {
+export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) {
   const unit: Unit = length.unit === "deg" ? "deg" : common.unit;
-  const sides = sidesOf(length, mechanism);
+  const sides = { plus: length.plus, minus: length.minus };
   const [side, setSide] = useState<Side>(
     length.value === null || length.value === 0 ? usualSide(length) : length.value < 0 ? -1 : 1,
   );

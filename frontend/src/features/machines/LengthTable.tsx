@@ -52,7 +52,7 @@ export function LengthTable({ exercise, unit, locale }: Props) {
               ) : null}
             </th>
             <td>
-              {lengthWords(length, exercise.mechanism, unit) ??
+              {lengthWords(length, unit) ??
                 (length.default === null ? <small>not taped</small> : <small>{length.default} unless taped</small>)}
             </td>
           </tr>

@@ -1,12 +1,11 @@
 // How a small, a middle and a large person would sit on a machine as far as it is taped: drawn where the arm is known, and in words.
 import styled from "styled-components";
 import type { Person, Trial } from "../../api/types";
-import { SideView } from "../../figure/SideView";
+import { SceneDrawing } from "../../scene/SceneDrawing";
 import { BandName } from "../../ui/Band";
 import { Empty, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, radius, size, space } from "../../ui/tokens";
 
-const IN_LINE_MM = 15;
 const NOTHING =
   "Nothing can be told yet. The first lengths, and how far their adjusters travel, say where the knee is.";
 
@@ -77,12 +76,10 @@ function OnePerson({ person }: { person: Person }) {
         <Strong>{person.title}</Strong>
         <BandName band={person.grade} />
       </Head>
-      {person.figure ? (
+      {person.scene ? (
         <Drawn>
-          <SideView
-            figure={person.figure}
-            findings={[]}
-            inLineMm={IN_LINE_MM}
+          <SceneDrawing
+            scene={person.scene}
             description={`${person.title}: ${person.findings.map(({ says }) => says).join(" ")}`}
           />
         </Drawn>

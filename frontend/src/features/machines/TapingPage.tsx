@@ -5,9 +5,9 @@ import { Link, useParams } from "react-router";
 import styled from "styled-components";
 import { api, newKey, refusal, Refused, unwrap } from "../../api/client";
 import { machineQuery, meQuery } from "../../api/queries";
-import type { MachineExercise, MachinePage } from "../../api/types";
+import type { MachinePage } from "../../api/types";
 import { useTitle } from "../../app/Shell";
-import { MachineDrawing } from "../../figure/MachineDrawing";
+import { TapedDrawing } from "../../scene/TapedDrawing";
 import type { LengthUnit } from "../../model/lengths";
 import { lengthWords } from "../../model/machineLengths";
 import { Choice } from "../../ui/Choice";
@@ -168,7 +168,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
             <li key={one.id}>
               <GuidedItem onPress={() => choose(one.id)} aria-current={one.id === step?.id ? "step" : undefined}>
                 <span>{one.title}</span>
-                <small>{stateOf(one, exercise, unit)}</small>
+                <small>{stateOf(one, unit)}</small>
               </GuidedItem>
             </li>
           ))}
@@ -176,10 +176,9 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
         <Middle>
           <Picture>
             {step ? (
-              <MachineDrawing
-                exercise={exercise}
-                typed={typed && "name" in typed ? { [typed.name]: typed.value } : {}}
-                hand={step.length ? { constant: step.length.name } : { travel: step.drives }}
+              <TapedDrawing
+                drawing={(trial.data ?? exercise).drawing}
+                hand={step.length ? { constant: step.length.name } : { travel: step.adjuster?.label ?? "" }}
                 title={step.title}
               />
             ) : null}
@@ -191,7 +190,6 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
             key={`${exercise.name} ${step.id} ${unit}`}
             {...common}
             length={step.length}
-            mechanism={exercise.mechanism}
             onTyped={(value) => setTyped(value === null ? null : { name: step.id, value })}
             onKeep={(value, confirmed) => keep.mutate({ name: step.id, value, confirmed })}
           />
@@ -206,7 +204,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
           />
         ) : null}
       </GuidedColumns>
-      {trial.data && trial.data.people.some(({ figure }) => figure) ? (
+      {trial.data && trial.data.people.some(({ scene }) => scene) ? (
         <Section style={{ marginTop: "1.5rem" }}>
           <SectionTitle>How people would sit on it</SectionTitle>
           <PeopleOnIt trial={trial.data} />
@@ -220,8 +218,8 @@ type Length = { confirmed: boolean } & (
   { name: string; value: number | null } | { adjuster: string; travel: number[] | null }
 );
 
-function stateOf(step: TapeStep, exercise: MachineExercise, unit: LengthUnit): string {
+function stateOf(step: TapeStep, unit: LengthUnit): string {
   const copied = (step.length?.taped ?? step.adjuster?.taped)?.copied ? " · copied, to be checked" : "";
-  if (step.length) return (lengthWords(step.length, exercise.mechanism, unit) ?? "open") + copied;
+  if (step.length) return (lengthWords(step.length, unit) ?? "open") + copied;
   return (step.done ? "taped" : "open") + copied;
 }

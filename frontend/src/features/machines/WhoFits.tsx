@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { changesQuery, populationQuery } from "../../api/queries";
 import type { ExerciseName } from "../../api/types";
-import { FitOverStature } from "../../figure/FitOverStature";
+import { FitOverStature } from "../../scene/FitOverStature";
 import { BandName } from "../../ui/Band";
 import { MarkTags } from "../../ui/MarkTag";
 import { Empty, Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";

@@ -49,7 +49,7 @@ type Entry = Queue["entries"][number];
 export function QueuePage() {
   const { id = "" } = useParams();
   const [query] = useSearchParams();
-  const exercise = (query.get("exercise") ?? "") as ExerciseName;
+  const exercise = query.get("exercise") ?? "";
   const queue = useQuery(queueQuery(id, exercise));
   useTitle(queue.data ? `Next at ${queue.data.machine.name}` : "Next");
   const change = useChange(id, exercise);

@@ -7,7 +7,7 @@ import { api, newKey, Refused, unwrap } from "../../api/client";
 import { clientQuery, meQuery } from "../../api/queries";
 import type { ClientPage, Observation, ObservationName } from "../../api/types";
 import { useTitle } from "../../app/Shell";
-import { TapeDrawing } from "../../figure/TapeDrawing";
+import { TapeDrawing } from "../../scene/TapeDrawing";
 import { fromMm, type LengthUnit, lengthText } from "../../model/lengths";
 import { Choice } from "../../ui/Choice";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";

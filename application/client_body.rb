@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # A client's rows to the core's estimation.
+    module ClientBody
+      module_function
+
+      RECENT = Recent.new(500)
+
+      # and_then: further readings, after those of the rows; checked: Body::CheckedFittings.
+      def estimation(client, rows, and_then: [], checked: [])
+        basis = { sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f, readings: rows.map { |row| reading(row) } + and_then, checked: checked }
+        RECENT.fetch(basis) { Body::Estimation.new(**basis) }
+      end
+
+      def reading(row)
+        Body::Reading.new(observation: row[:observation].to_sym, value_mm: row[:value_mm].to_f, confirmed: row[:confirmed])
+      end
+    end
+  end
+end

@@ -1,0 +1,197 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of its
+    # exercises; the advice is then the station's, with the seat shared.
+    class Meeting
+      RECENT = Recent.new(200)
+
+      attr_reader :gym, :client, :readings, :machine_row, :exercise, :fitting
+
+      # The bench of a fitting; nil where the gym has none.
+      def self.of(gym, fitting_id)
+        rows = Store::Queries::FittingOnBench.new(gym).call(fitting_id)
+        rows && new(gym, fitting: rows[:fitting], client: rows[:client], machine_row: rows[:machine], exercise: rows[:fitting][:exercise])
+      end
+
+      # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has, read once.
+      def self.among(gym, person, machine_row:, exercise:, shared:)
+        new(gym, client: person.row, machine_row: machine_row, exercise: exercise, readings: person.readings,
+                 given: { checked_rows: person.checked, caution_rows: person.cautions, rules_chosen: { gym: shared.rules, client: person.own_rules }, equipment: shared.sizes,
+                          plates: shared.plates })
+      end
+
+      # What a gym has, asked for once.
+      Shared = Struct.new(:rules, :sizes, :plates) do
+        def self.of(gym) = new(gym.rules.of_gym, gym.equipment.sizes, gym.equipment.plates)
+      end
+
+      # exercise: its name, "" on a machine with one; given: what was read already or is to hold instead, by the names above.
+      def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil, given: {})
+        @given = given
+        @rules = given[:rules]
+        @checked_rows = given[:checked_rows]
+        @rules_chosen = given[:rules_chosen]
+        @gym = gym
+        @client = client
+        @readings = readings
+        @machine_row = machine_row
+        @exercise = exercise
+        @fitting = fitting
+      end
+
+      def machine = @machine ||= machine_of(exercise[/.+/])
+      def checked_rows = @checked_rows ||= Store::Queries::CheckedFittings.new(gym).call(client[:id])
+      def checked = @checked ||= CheckedFittings.of(checked_rows)
+      def estimation = @estimation ||= ClientBody.estimation(client, readings, checked: checked)
+
+      # {aid => sizes, mm} of the cushions and pads which the gym owns and this machine takes.
+      def aid_sizes
+        @aid_sizes ||= machine.family.choices.each_value.select { |choice| takes?(choice) }.to_h { |choice| [choice.name, equipment_sizes.fetch(choice.equipment, [])] }
+      end
+
+      # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen for the
+      # client alone.
+      def rules = @rules ||= { **Guidance::HouseRules.chosen(**rules_chosen, known: known), **caution_schools }
+      def own_rules = rules_chosen[:client]
+
+      # The same bench under other rules.
+      def with_rules(rules)
+        self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, given: @given.merge(rules: rules))
+      end
+
+      # Cautions and limits on this machine.
+      def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row, rows: @given[:caution_rows])
+      def bars = safety.bars(machine.family)
+      def caution_effect = @caution_effect ||= safety.effect(machine.family, aims(machine.family))
+
+      # {question => school} which a caution sets otherwise than gym or instructor chose.
+      def spared = Guidance::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
+
+      # The seconds of a repetition, without holds where a caution forbids them.
+      def tempo
+        tempo = Loading::Tempo.of(rules[:tempo])
+        caution_effect.no_holds ? tempo.without_holds : tempo
+      end
+
+      # Questions whose school is not what was told: an end that the client's own range sets, a tempo without its holds.
+      def overridden
+        [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *(:tempo if caution_effect.no_holds)]
+      end
+
+      # Whether a lap belt is there and may be worn.
+      def belt? = machine_row[:belt] && caution_effect.belt != :never
+
+      # The heaviest load (kg) that cautions and clinicians allow; nil where none limits it.
+      def load_limit_kg
+        belt = caution_effect.under_belt_load && !belt? ? unbelted_limit_kg : nil
+        [caution_effect.load_limit_kg, belt].compact.min
+      end
+
+      # How far this client's joints may move here, and where the movement ends (degrees of knee bend).
+      def envelope = @envelope ||= safety.envelope(machine.family)
+      def mechanics = @mechanics ||= Mechanisms.for(machine, estimation.estimate.dimensions, wishes_for(machine))
+
+      # Codes for which the marks cannot be accepted, whatever the reason; empty when they can. sheet: what was seen there.
+      def refusals(evaluation, sheet = {})
+        signs = sheet.fetch(:signs, []).map(&:to_sym)
+        Guidance::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint")
+      end
+
+      # Whether more was loaded than a clinician allows.
+      def overloaded?(work)
+        limit = load_limit_kg
+        !limit.nil? && work.values_at("load_kg", "left_kg", "right_kg").compact.any? { |kg| kg > limit + Loading::Choices::ROUNDING_KG }
+      end
+
+      # What is aimed at on a machine: by the rules, narrowed by cautions and limits.
+      def wishes_for(machine, **given)
+        family = machine.family
+        aims = aims(family)
+        Mechanisms::Wishes.for(family, envelope: safety.envelope(family), slack_from_deg: machine_row[:slack_from_deg]&.to_f, **aims, **safety.measured_wishes(family),
+                                       **safety.effect(family, aims).wishes, **given)
+      end
+
+      # The steps of this fitting, in order.
+      def steps = Guidance::Flow.steps(machine, walk_round: walk_round, roller_first: rules[:first_set] == :roller)
+
+      # {label => what the walk-round found}, symbol keys; nothing for what was not noted.
+      def walk_round
+        @walk_round ||= adjuster_data.to_h { |adjuster| [adjuster["label"], adjuster.fetch("walk_round", nil).to_h.transform_keys(&:to_sym)] }
+      end
+
+      # How the machine is loaded; nil where nobody described it.
+      def rig = machine_row[:loading] && (@rig ||= Loading::Rig.read(machine_row[:loading].to_h, pairs: @given[:plates] || gym.equipment.plates))
+
+      # The knee as a creep test on this bench found it; nil where none was read, or nothing says where the knee is.
+      def seen_knee(creep)
+        readings = creep.fetch("readings", [])
+        return if readings.size < 2 || !Fitting::CreepTest.possible?(machine)
+
+        Fitting::SeenKnee.read(evaluation(creep["marks"], creep["aids"].to_h), readings.map { |reading| reading.values_at("arm_deg", "reading_mm") })
+      end
+
+      # Names of the readings which the body rests on: what was refused is left out.
+      def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
+
+      def station? = !exercise.empty?
+      def advice = @advice ||= station? ? station_advice.exercises[exercise] : plain_advice
+
+      # {exercise => Machine} and what they are advised together.
+      def exercises = @exercises ||= Store::Tables::Machines.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
+
+      def station_advice
+        @station_advice ||= Fitting::StationAdvice.new(machines: exercises, shared: shared, choices: choices, estimate: estimation.estimate, taken: taken,
+                                                       wishes: exercises.transform_values { |machine| wishes_for(machine) })
+      end
+
+      # Labels of the adjusters which a station's exercises share.
+      def shared = station? ? Machines::Families.fetch(machine_row[:family]).shared(Store::Tables::Machines.data(machine_row)) : []
+
+      # Cushions and pads that go with the advised marks.
+      def advised_aids = Aids.of(advice.wishes.values)
+
+      def evaluation(marks, aids = {})
+        wishes = wishes_for(machine, **Aids.wishes(machine.family, aids))
+        Fitting::Evaluation.new(machine: machine, estimate: estimation.estimate, wishes: wishes, indices: machine.indices(marks))
+      end
+
+      private
+
+      def equipment_sizes = @given[:equipment] || gym.equipment.sizes
+
+      # The schools which cautions ask for say nothing of machines, so any family's answer serves.
+      def caution_schools = @caution_schools ||= safety.effect(machine.family).schools
+
+      # What is known of this machine that a school may need.
+      def known = machine_row[:slack_from_deg] ? [:slack_from_deg] : []
+
+      # From which load a belt is worn; the lightest where body mass is not known.
+      def unbelted_limit_kg
+        mass = client[:body_mass_kg]&.to_f
+        return Loading::Remarks.belt_from_kg(mass) if mass
+
+        rig ? rig.choices.lightest.mass_kg : 0.0
+      end
+
+      # By the house rules alone, names of Wishes.
+      def aims(family) = { **family.wishes.transform_values(&:default), **Guidance::HouseRules.wishes(family, rules) }
+
+      def adjuster_data = [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
+      def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
+
+      # A description stays as it is until it is taped again.
+      def machine_of(exercise)
+        RECENT.fetch([*machine_row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Store::Tables::Machines.value(machine_row, exercise: exercise) }
+      end
+
+      def plain_advice
+        Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: wishes_for(machine), taken: taken, choices: choices)
+      end
+
+      def choices = Fitting::Choices.new(sizes: aid_sizes)
+      def takes?(choice) = (machine_row[:cushions_allowed] || !choice.makers) && Mechanisms.of(machine).takes?(machine, choice.name)
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # What a fitting holds: marks, cushions and pads, load, signs, note, what was seen by eye, the step at hand. From a request to the store's
+    # fields, from a row to what is shown, and what a new one begins with.
+    module Sheet
+      FIELDS = Store::Tables::Fittings::SHEET
+      # Tried not for a sign, but because a creep test said so.
+      CREEP_TEST = "creep_test"
+      NO_FLOW = { "at" => nil, "done" => {}, "skipped" => {} }.freeze
+      NO_WORK = { "load_kg" => nil, "left_kg" => nil, "right_kg" => nil, "repetitions" => nil, "sets" => nil, "last" => nil, "felt" => nil, "felt_side" => nil,
+                  "belt" => nil }.freeze
+
+      module_function
+
+      # A request's fields, as far as they were sent. bench: whose marks they must be.
+      def of_input(meeting, input)
+        meeting.machine.indices(input[:marks])
+        sheet = input.slice(*FIELDS)
+        sheet[:aids] = Aids.sent(input[:aids]) if input.key?(:aids)
+        sheet[:load] = Told::Load.printed(meeting.rig, sheet[:work]["load_kg"]) if meeting.rig && sheet.key?(:work)
+        refuse_unknown_signs(meeting.machine, sheet.fetch(:signs, []))
+        refuse_unknown_marks(meeting.machine, sheet.fetch(:creep, {}))
+        refuse_unknown_tries(meeting, sheet.fetch(:trail, []))
+        sheet
+      end
+
+      def of_row(row)
+        { **row.slice(:load, :signs, :trail, :note, :cue, :reason, :roller_seen), marks: row[:marks].to_h, aids: Aids.of(row[:aids].to_h), knee_off_mm: row[:knee_off_mm]&.to_f,
+                                                                                  flow: row[:flow] || NO_FLOW, work: { **NO_WORK, **row[:work] }, creep: row[:creep].to_h }
+      end
+
+      # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat as the
+      # station's other exercise has it.
+      def at_opening(meeting, last:, sibling:)
+        advised = { marks: meeting.advice.marks, aids: meeting.advised_aids }
+        kept = last && { marks: repaired(meeting, last[:marks].to_h), aids: Aids.of(last[:aids].to_h), **carried(meeting, last),
+                         cue: last[:cue] }
+        sheet = kept || advised
+        sibling ? sheet.merge(marks: repaired(meeting, sheet[:marks].merge(sibling[:marks].to_h.slice(*meeting.shared)))) : sheet
+      end
+
+      # Marks that were chosen on an older description of the machine: what is not there any more stands as advised.
+      def repaired(meeting, marks)
+        meeting.machine.adjusters.to_h do |adjuster|
+          mark = marks[adjuster.label]
+          [adjuster.label, adjuster.marks.include?(mark) ? mark : meeting.advice.marks[adjuster.label]]
+        end
+      end
+
+      # The load goes on from where it was, unless a clinician allows less now; how it went is asked anew.
+      def carried(meeting, last)
+        work = last[:work]
+        counts = work.slice("repetitions", "sets")
+        return { load: "", work: counts } if meeting.overloaded?(work)
+
+        { load: last[:load], work: { **work.slice("load_kg", "left_kg", "right_kg"), **counts } }
+      end
+
+      # A creep test was read at marks of this machine.
+      def refuse_unknown_marks(machine, creep)
+        machine.indices(creep["marks"]) if creep.key?("marks")
+      rescue Invalid => e
+        raise e.below("/creep")
+      end
+
+      # What was tried for a sign, in the machine's own words; what was written before may tell of marks that are no more.
+      def refuse_unknown_tries(meeting, trail)
+        before = (meeting.fitting&.fetch(:trail) || []).map { |one| one.except("outcome") }
+        trail.each_with_index do |one, index|
+          raise Invalid.new(:not_allowed, path: "/trail/#{index}") unless before.include?(one.except("outcome")) || try_known?(meeting.machine, one)
+        end
+      end
+
+      def try_known?(machine, one)
+        adjuster = machine.adjusters.find { |candidate| candidate.label == one["adjuster"] }
+        signs = [CREEP_TEST, *Guidance::Signs.of(machine).map(&:to_s)]
+        signs.include?(one["sign"]) && !adjuster.nil? && ([one["from"], one["to"]] - adjuster.marks).empty?
+      end
+
+      def refuse_unknown_signs(machine, signs)
+        unknown = signs - Guidance::Signs.of(machine).map(&:to_s)
+        raise Invalid.new(:not_allowed, path: "/signs") unless unknown.empty?
+      end
+      private_class_method :refuse_unknown_tries, :try_known?, :carried, :refuse_unknown_marks, :refuse_unknown_signs
+    end
+  end
+end

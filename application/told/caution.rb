@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # A client's caution: what it does, and whose word it defers to; without its note.
+      module Caution
+        module_function
+
+        # row: of store's cautions.
+        def line(row)
+          { name: row[:caution], title: words(row[:caution], :title), does: words(row[:caution], :does), side: row[:side], cleared: !row[:cleared_on].nil?,
+            cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, degrees: degrees(row), load_to_kg: row[:load_to_kg]&.to_f }
+        end
+
+        # What a clinician allows, joint by joint.
+        def degrees(row)
+          row[:degrees].map do |motion, (from, upto)|
+            words = [*(Formats::Words.say("motions.from", deg: from.round) if from), *(Formats::Words.say("motions.to", deg: upto.round) if upto)]
+            { motion: motion, from: from, to: upto, says: "#{Formats::Words.say("motions.#{motion}")} #{words.join(" ")}" }
+          end
+        end
+
+        # The same as the core knows it.
+        def value(row)
+          Guidance::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, degrees: Body::Envelope.new(row[:degrees].transform_keys(&:to_sym)),
+                                          load_to_kg: row[:load_to_kg]&.to_f)
+        end
+
+        def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
+        private_class_method :degrees
+      end
+    end
+  end
+end

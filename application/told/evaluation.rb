@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # What the bench shows for some marks: findings worst first, every number, what a step either way would do, where each mark
+      # would put the joint, and the picture to scale.
+      module Evaluation
+        module_function
+
+        def of(evaluation)
+          steps = Verglas::Fitting::Neighbours.steps(evaluation)
+          findings = findings(evaluation, steps)
+          motion = motion(evaluation)
+          Told.rounded(
+            marks: evaluation.marks, grade: evaluation.grade, likely: evaluation.likely?, findings: findings, quantities: evaluation.quantities, motion: motion,
+            aids: Aids.of(evaluation.wishes.values), steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, targets: Target.all(evaluation)
+          ).merge(scene: Scene.of(evaluation.mechanics.scene(evaluation.place)), says: spoken(findings, motion))
+        end
+
+        def findings(evaluation, steps)
+          by_mark = steps.flat_map { |label, pair| pair.compact.map { |other| [[label, other.marks[label]], other] } }.to_h
+          evaluation.graded.each_with_index.sort_by { |graded, index| [-graded.finding.severity, index] }
+                    .map { |graded, _| Finding.of(graded, evaluation, by_mark) }
+        end
+
+        # The picture in words, for who cannot see it. findings, motion: as they are told, or were.
+        def spoken(findings, motion)
+          said = [*findings, motion.to_h].map { |one| one.transform_keys(&:to_sym) }
+          [Formats::Words.say("picture.says"), *said.map { |one| one[:says] }, *said.last.values_at(:ending, :creep)].compact.join(" ")
+        end
+
+        def step_pair(evaluation, label, pair)
+          decided_by = evaluation.machine.deciding(evaluation.machine.adjuster(label))
+          %i[down up].zip(pair).to_h { |direction, other| [direction, other && step(label, other, decided_by)] }
+        end
+
+        def step(label, other, decided_by)
+          { mark: other.marks[label], short: Finding.short(decided_by, other), severity: decided_by && severity(decided_by, other) }
+        end
+
+        # Of what is left to the hand nothing is claimed, unless something else is wrong there.
+        def severity(decided_by, other)
+          other.score.worst unless other.score.worst.zero? && other.by_hand.include?(decided_by)
+        end
+
+        # What the movement does, in sentences; nil where nothing is told of it.
+        def motion(evaluation) = evaluation.mechanics.motion(evaluation.place)&.transform_values { |says| Formats::Words.of(says) }
+      end
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # A graded number with its words and, where it is not in line, the one step that helps it most.
+      module Finding
+        module_function
+
+        # steps: Evaluations one mark away, by [adjuster, mark].
+        def of(graded, evaluation, steps)
+          finding = graded.finding
+          { code: finding.code, title: title(finding.code), value: finding.value, unit: evaluation.kind(finding.code).unit,
+            band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?, by_hand: graded.by_hand,
+            interval: interval(finding, evaluation), says: graded.by_hand ? Formats::Words.say("says.#{finding.code}.by_hand") : says(finding, evaluation),
+            move: graded.by_hand ? nil : move(finding, evaluation, steps) }
+        end
+
+        def title(code) = Formats::Words.say("findings.#{code}.title")
+        def says(finding, evaluation) = Formats::Words.of(evaluation.mechanics.says(finding, evaluation.place))
+
+        # A few words for a step's button: what it would show.
+        def short(decided_by, evaluation)
+          says = decided_by && evaluation.mechanics.short(decided_by, evaluation.place)
+          says ? Formats::Words.of(says) : ""
+        end
+
+        # The one adjuster's mark, and what would be so there.
+        def step(adjuster, mark, result)
+          { adjuster: adjuster, mark: mark, says: Formats::Words.say("says.move", adjuster: Formats::Words.adjuster(adjuster), mark: mark, result: lower(result)) }
+        end
+
+        # A distance from a place in a plane is never less than none.
+        def interval(finding, evaluation)
+          kind = evaluation.kind(finding.code)
+          low, high = evaluation.interval(kind.graded)
+          kind.plane? ? [[low, 0.0].max, high] : [low, high]
+        end
+
+        # Only a step that makes the whole better is offered.
+        def move(finding, evaluation, steps)
+          return if finding.severity.zero?
+
+          helping = steps.select { |_, other| other.score < evaluation.score && helps?(finding, other) }
+          return if helping.empty?
+
+          (adjuster, mark), other = helping.min_by { |_, candidate| candidate.score }
+          step(adjuster, mark, says(other.finding(finding.code), other))
+        end
+
+        def helps?(finding, other)
+          after = other.finding(finding.code)
+          ([after.severity, after.cost] <=> [finding.severity, finding.cost]).negative?
+        end
+
+        def lower(sentence) = sentence.sub(/\A\p{Upper}/, &:downcase)
+        def amount(value, unit) = unit == :deg ? "#{value.round}°" : "#{value.round} mm"
+      end
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Guidance
+    # What a client's cautions do on a machine: bar it until a clinician has cleared them, narrow the range of a joint or what is
+    # aimed at, change how one works. By what a family loads (its tags): a family that does not answer what a caution asks is
+    # barred by it. It never diagnoses. core/data/cautions.yml
+    module Cautions
+      # asks, bars: tags, bars [:all] for every family; lifted: what lifts the bar (:cleared, :degrees, :never), degrees_of: of
+      # which motion; cleared, always: {joint action => Envelope}, :all for every one; until_measured: the same, until a client who is
+      # cleared was measured; wishes: {joint action => wishes}; schools: {question => school}; careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
+      # rule has it; no_holds, under_belt_load as in the table.
+      Rule = Value.define(:name, :sided, :asks, :bars, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :schools, :careful, :belt, :no_holds, :under_belt_load) do
+        def bars?(family) = bars.include?(:all) || bars.any? { |tag| family.tags[tag] }
+
+        # Whether the family says, yes or no, all that the caution asks of it.
+        def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
+      end
+
+      # One caution of a client: cleared by a clinician or not, with the degrees (Envelope) and the load (kg) that were allowed
+      # (nil: none given).
+      Caution = Value.define(:name, :cleared, :degrees, :load_to_kg)
+
+      # bars: names of the cautions that bar the machine; envelope, and narrowed_by: {motion => names}, whose figures hold there;
+      # wishes by the names of Wishes; schools: {question => school} with which the client is spared something; belt: one that
+      # must not be worn before one that must; load_limit_kg: the least that a clinician allowed, nil for none.
+      Effect = Value.define(:bars, :unanswered, :envelope, :wishes, :schools, :careful, :belt, :no_holds, :under_belt_load, :load_limit_kg) do
+        def barred? = bars.any?
+      end
+
+      FLAGS = %i[careful no_holds under_belt_load].freeze
+
+      # A row of the table.
+      module Rows
+        module_function
+
+        def rule(row)
+          names = ->(key) { row.fetch(key, []).map(&:to_sym) }
+          Rule.new(name: row[:name].to_sym, sided: row.fetch(:sided, false), asks: names.call(:asks), bars: names.call(:bars),
+                   lifted: row.fetch(:until, :never).to_sym,
+                   degrees_of: row[:degrees_of]&.to_sym, cleared: envelopes(row, :envelope), always: envelopes(row, :always), until_measured: envelopes(row, :until_measured), wishes: wishes(row),
+                   schools: row.fetch(:schools, {}).transform_values(&:to_sym), belt: row[:belt]&.to_sym, **FLAGS.to_h { |flag| [flag, row.fetch(flag, false)] })
+        end
+
+        def envelopes(row, key) = row.fetch(key, {}).transform_values { |spans| Body::Envelope.new(spans) }
+        def wishes(row) = row.fetch(:wishes, {}).transform_values { |wishes| wishes.transform_values(&:to_f) }
+        private_class_method :envelopes, :wishes
+      end
+
+      RULES = Tables[:cautions][:cautions].to_h { |row| [row[:name].to_sym, Rows.rule(row)] }.freeze
+
+      module_function
+
+      def fetch(name) = RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
+
+      # Where two say something of the same wish, the stricter holds, as the family says which it is.
+      # cautions: the client's; measured: motions that were; aims: what would be aimed at without them (by the names of Wishes); stricter: names of those with
+      # which this gym fits nobody on anything until a clinician has cleared them.
+      def effect(family, cautions, aims = {}, measured: [], stricter: [])
+        rules = cautions.map { |caution| fetch(caution.name) }
+        Effect.new(bars: bars(family, cautions, stricter), unanswered: rules.reject { |rule| rule.answered_by?(family) }.map(&:name), envelope: cautions.map do |caution|
+          envelope(family, caution, measured)
+        end.inject(Body::Envelope.open, :&),
+                   wishes: wishes(family, cautions, aims), schools: rules.map(&:schools).inject({}, :merge), belt: belt(rules), load_limit_kg: cautions.filter_map(&:load_to_kg).min,
+                   **FLAGS.to_h { |flag| [flag, rules.any?(&flag)] })
+      end
+
+      # What one caution alone narrows. measured: motions that were.
+      def envelope(family, caution, measured = [])
+        rule = fetch(caution.name)
+        table = caution.cleared ? of_action(rule.cleared, family) & of_action(rule.always, family) : of_action(rule.always, family)
+        open = of_action(rule.until_measured, family).spans.except(*(caution.cleared ? measured : []))
+        (table & Body::Envelope.new(open)).replaced_by(caution.degrees)
+      end
+
+      def bars(family, cautions, stricter)
+        cautions.select { |caution| barred?(family, caution) || (stricter.include?(caution.name) && !caution.cleared) }.map(&:name)
+      end
+
+      def barred?(family, caution)
+        rule = fetch(caution.name)
+        return true unless rule.answered_by?(family)
+        return false unless rule.bars?(family)
+
+        case rule.lifted
+        when :cleared then !caution.cleared
+        when :degrees then !(caution.cleared && caution.degrees[rule.degrees_of] != Body::Envelope::OPEN)
+        else true
+        end
+      end
+
+      def of_action(by_action, family) = by_action.values_at(:all, family.action).compact.inject(Body::Envelope.open, :&)
+
+      def wishes(family, cautions, aims)
+        figures = cautions.select(&:cleared).filter_map { |caution| fetch(caution.name).wishes[family.action] }
+        figures.flat_map(&:to_a).group_by(&:first).to_h { |name, said| [name, family.wishes.fetch(name).stricter_of([aims[name], *said.map(&:last)].compact)] }
+      end
+
+      def belt(rules) = rules.filter_map(&:belt).min_by { |worn| %i[never always].index(worn) }
+      private_class_method :bars, :barred?, :of_action, :wishes, :belt
+    end
+  end
+end

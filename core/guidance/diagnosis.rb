@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Guidance
+    # What is probably behind a sign at some marks, and the notch that mends it. Causes which the model's numbers speak for stand
+    # first, the surest first; then those on which no number speaks, in the table's order; then those it speaks against.
+    # docs/model.md section 10.
+    class Diagnosis
+      # A notch has to change the number by this much (mm or degrees) to count as moving it.
+      LEAST_CHANGE = 1.0
+
+      # probability: how likely the number lies where the cause says, nil where none speaks; to: the Evaluation one notch away,
+      # adjuster: whose notch (both nil: no notch helps).
+      Suspect = Value.define(:cause, :probability, :adjuster, :to) do
+        def rank
+          return [1, 0] if probability.nil?
+
+          [probability >= 0.5 ? 0 : 2, -probability]
+        end
+      end
+
+      # evaluation: where the client sits now; seen: SeenKnee, which outranks the geometry; nil where no
+      # creep test was read.
+      def initialize(evaluation, seen: nil)
+        @evaluation = evaluation
+        @seen = seen
+      end
+
+      # Suspects of a sign (Symbol), the likeliest first. Raises Invalid for a sign that the machine does not have.
+      def suspects(sign)
+        Signs.causes(@evaluation.machine, sign).map { |cause| suspect(cause) }.sort_by.with_index { |suspect, index| [*suspect.rank, index] }
+      end
+
+      private
+
+      # As a Float, so that the kinds compare: number - edge in the direction of the cause; nil where it is not told.
+      def excess(cause, evaluation)
+        return signed(cause, quantity(cause.quantity, evaluation)) if cause.quantity
+
+        finding = finding(cause, evaluation)
+        finding && signed(cause, graded(finding, evaluation) - edge(cause))
+      end
+
+      def quantity(name, evaluation)
+        return evaluation.quantities[name] unless @seen && plane.include?(name)
+
+        seen = @seen.at(evaluation)
+        [seen.s, seen.n][plane.index(name)]
+      end
+
+      def graded(finding, evaluation) = @seen && plane?(finding.code) ? @seen.at(evaluation).norm : finding.graded
+
+      def signed(cause, number) = number && (cause.over ? number : -number)
+      def finding(cause, evaluation) = cause.finding && evaluation.finding(cause.finding)
+
+      # The two quantities of the finding in a plane; where the joint was seen, it is they that were.
+      def plane = @plane ||= kinds.values.find(&:plane?)&.plane || []
+      def plane?(code) = kinds.key?(code) && kinds[code].plane?
+      def kinds = @evaluation.machine.family.findings
+
+      def edge(cause)
+        in_line = kinds.fetch(cause.finding).band.in_line
+        cause.over ? in_line.max : in_line.min
+      end
+
+      def suspect(cause)
+        excess = cause.measured? ? excess(cause, @evaluation) : nil
+        return Suspect.new(cause: cause, probability: nil, adjuster: nil, to: nil) if excess.nil?
+
+        adjuster, to = notch(cause, excess)
+        Suspect.new(cause: cause, probability: probability(cause, excess), adjuster: adjuster, to: to)
+      end
+
+      # P(excess > 0)
+      def probability(cause, excess)
+        return 1 - in_line(cause.finding, edge(cause)) if plane?(cause.finding)
+
+        name = cause.quantity || kinds.fetch(cause.finding).graded
+        1 - Statistics::Gaussian.cumulative(0.0, mean: excess, sd: sd(name))
+      end
+
+      def sd(name) = @seen && plane.include?(name) ? @seen.sds_mm[plane.index(name)] : @evaluation.sd(name)
+
+      # P(the joint lies within this of the pivot)
+      def in_line(code, radius_mm) = @seen ? @seen.probability_within(radius_mm, @evaluation) : @evaluation.plane_probability(code, radius_mm)
+
+      # Of the notches that lessen what the cause names, the one after which the whole is best; where the knee was seen, the one
+      # that brings it nearest to the pivot.
+      def notch(cause, excess)
+        helping = steps.select { |_, other| excess(cause, other) < excess - LEAST_CHANGE }
+        return helping.min_by { |_, other| [@seen.at(other).norm, *other.score.key] } if @seen && (plane.include?(cause.quantity) || plane?(cause.finding))
+
+        helping.min_by { |_, other| other.score }
+      end
+
+      def steps
+        @steps ||= Fitting::Neighbours.steps(@evaluation).flat_map { |label, pair| pair.compact.map { |other| [label, other] } }
+      end
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Guidance
+    # The steps of a fitting in the order in which they are done, made from a machine's adjusters and what the walk-round
+    # found of them: before anyone sits, joint to pivot, support, range, far pad, near pad, check again, secure, light set,
+    # watch, working load. What cannot be reached from the seat is set before anyone sits.
+    module Flow
+      # id: an adjuster's label, or one of the steps that every machine has; stage: one of STAGES; rule: what decides the
+      # adjuster (nil: none, it is recorded only); standing: set before the client sits; weight_off: unload it first.
+      Step = Value.define(:id, :stage, :adjuster, :rule, :standing, :weight_off) do
+        def self.fixed(stage) = new(id: "@#{stage}", stage: stage, adjuster: nil, rule: nil, standing: stage == :before, weight_off: false)
+        def fixed? = adjuster.nil?
+      end
+
+      STAGES = %i[before standing lie joint support range far near recorded again secure light watch working].freeze
+      FIXED = %i[before support again secure light watch working].freeze
+      # Where the leg is fitted first and the seat slid to it.
+      ROLLER_FIRST = (STAGES - [:far]).insert(STAGES.index(:joint), :far).freeze
+
+      module_function
+
+      # walk_round: {label => {reachable_seated:, weight_off_first:}}; what is not noted can be reached.
+      def steps(machine, walk_round: {}, roller_first: false)
+        order = roller_first ? ROLLER_FIRST : STAGES
+        own = machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
+        fixed = [*FIXED, *(:lie if machine.family.tags[:lies_face_down])].map { |stage| Step.fixed(stage) }
+        # A step that every machine has stands before the adjusters of its stage.
+        [*fixed, *own].sort_by.with_index { |step, index| [order.index(step.standing && !step.fixed? ? :standing : step.stage), order.index(step.stage), within(machine, step), index] }
+      end
+
+      # What its family sets first (a height, before fore and aft: the knee has to be level before it can be in line), then as it
+      # declares them; fixed steps before all.
+      def within(machine, step)
+        kind = step.rule && kind_of(machine, step.adjuster)
+        if kind
+          [kind.first ? 1 : 2, machine.family.kinds.keys.index(kind.name)]
+        else
+          [0, 0]
+        end
+      end
+
+      def kind_of(machine, label) = machine.family.kind_of(machine.adjuster(label).drives)
+
+      def adjuster_step(machine, adjuster, facts)
+        rule = machine.deciding(adjuster)
+        Step.new(id: adjuster.label, stage: stage(machine, adjuster, rule), adjuster: adjuster.label, rule: rule,
+                 standing: facts[:reachable_seated] == false, weight_off: facts[:weight_off_first] == true)
+      end
+
+      # One that decides something else beside another is set where what it decides is set.
+      def stage(machine, adjuster, rule)
+        return :recorded unless rule
+
+        kind = machine.family.kind_of(adjuster.drives)
+        rule == kind.decides ? kind.stage : machine.family.kinds.each_value.find { |other| other.decides == rule }.stage
+      end
+      private_class_method :within, :kind_of, :adjuster_step, :stage
+    end
+  end
+end

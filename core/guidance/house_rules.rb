@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Guidance
+    # Where good instructors disagree: the gym picks a school of each question, an instructor may pick another for a client,
+    # and where the computation depends on it, it does. core/data/house_rules.yml
+    module HouseRules
+      # schools: {name => what it aims at on the question's families}; needs: {school => what has to be known for it}; of: the tags
+      # of the families of which it is asked, none for all.
+      Question = Value.define(:name, :default, :of, :schools, :needs) do
+        def asked_of?(family) = family.all?(of)
+
+        # The school that can be kept: the default where what a school needs is not known.
+        def kept(school, known) = needs.key?(school) && !known.include?(needs[school]) ? default : school
+      end
+
+      QUESTIONS = Tables[:house_rules][:questions].to_h do |row|
+        schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
+        needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].to_sym] if school[:needs] }.to_h
+        name = row[:name].to_sym
+        [name, Question.new(name: name, default: row[:default].to_sym, of: row.fetch(:of, []).map(&:to_sym), schools: schools, needs: needs)]
+      end.freeze
+
+      module_function
+
+      # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen there; known:
+      # names of what is known of the machine.
+      def chosen(gym: {}, client: {}, known: [])
+        QUESTIONS.to_h { |name, question| [name, question.kept(client[name] || gym[name] || question.default, known)] }
+      end
+
+      # What the chosen schools aim at on a family, by the names of Wishes.
+      def wishes(family, chosen)
+        QUESTIONS.each_value.select { |question| question.asked_of?(family) }.map { |question| question.schools.fetch(chosen[question.name]) }.inject({}, :merge)
+      end
+
+      # Names of the questions whose schools aim at something.
+      def deciding(wish) = QUESTIONS.each_value.select { |question| question.schools.values.any? { |wishes| wishes.key?(wish) } }.map(&:name)
+
+      def fetch(name) = QUESTIONS.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_question, path: "/question", question: name.to_s) }
+
+      # The school, checked to be one of the question's.
+      def school(question, name)
+        fetch(question).schools.key?(name.to_s.to_sym) ? name.to_sym : raise(Invalid.new(:not_allowed, path: "/school", known: fetch(question).schools.keys))
+      end
+    end
+  end
+end

@@ -1,0 +1,112 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Machines
+    # The words in which a family declares itself, one row a thing (docs/architecture.md, "Adding a family"). What is asked of it
+    # and not said stops it from loading: ArgumentError, with what is missing.
+    class Declaration
+      # Answered by every family, for cautions ask.
+      ASKED = Tables[:tags][:asked].map { |row| row[:name].to_sym }.freeze
+      # Said where they hold; signs and house rules go by them.
+      SAID = Tables[:tags][:said].map { |row| row[:name].to_sym }.freeze
+      ACTIONS = Tables[:tags][:actions].map { |row| row[:name].to_sym }.freeze
+      BANDS = Band.table(Tables[:bands][:bands])
+
+      # The family that the block declares.
+      def self.family(id, mechanism:, traits:, &block)
+        declaration = new(id, mechanism, traits)
+        declaration.instance_exec(&block)
+        declaration.family
+      end
+
+      def initialize(id, mechanism, traits)
+        @id = id
+        @mechanism = mechanism
+        @traits = traits.freeze
+        @tags = SAID.to_h { |tag| [tag, false] }
+        @constants = {}
+        @kinds = {}
+        @wishes = {}
+        @choices = {}
+        @joints = {}
+        @findings = {}
+      end
+
+      def action(name)
+        missing("an action of core/data/tags.yml", [name] - ACTIONS)
+        @action = name
+        @tags[name] = true
+      end
+
+      def purpose(name) = @purpose = name
+
+      def tags(yes: [], no: [])
+        missing("tags of core/data/tags.yml", [*yes, *no] - ASKED - SAID)
+        missing("one answer a tag", yes & no)
+        yes.each { |tag| @tags[tag] = true }
+        no.each { |tag| @tags[tag] = false }
+      end
+
+      # Either mm: or deg: is the possible range; tape: the two points of the picture between which it is taped, or an angle's vertex,
+      # the line from which it counts and its arm.
+      def constant(name, usual:, group:, tape:, mm: nil, deg: nil, default: nil)
+        once(@constants, name, Constant.new(unit: mm ? :mm : :deg, range: mm || deg, usual: usual, default: default, group: group, tape: tape.freeze))
+      end
+
+      def adjuster(name, drives:, decides:, stage:, unit: :mm, beside: {}, first: false)
+        once(@kinds, name, AdjusterKind.new(name: name, unit: unit, drives: drives.freeze, decides: decides, beside: beside.freeze, stage: stage, first: first))
+      end
+
+      def wish(name, default:, stricter: nil, measured_as: nil)
+        once(@wishes, name, Wish.new(name: name, default: default.to_f, stricter: stricter, measured_as: measured_as))
+      end
+
+      def choice(name, how:, makers: false) = once(@choices, name, Choice.new(name: name, how: how, makers: makers))
+
+      def joint(motion, forced: [], free: [], stop: nil, held_deg: nil)
+        once(@joints, motion, JointMotion.new(motion: motion, forced: [*forced].freeze, free: [*free].freeze, stop: stop, held_deg: held_deg))
+      end
+
+      def finding(code, graded:, group:, rests_on:, set_by:, mends:, band: code, plane: nil, never: [], by_hand: {}, where_driven: nil, weighs: true) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
+        missing("a band of core/data/bands.yml", [band] - BANDS.keys)
+        once(@findings, code, FindingKind.new(code: code, band: BANDS.fetch(band), graded: graded, group: group, plane: plane, rests_on: rests_on.freeze, set_by: set_by.freeze,
+                                              mends: mends.freeze, never: never.freeze, by_hand: by_hand.freeze, where_driven: where_driven, weighs: weighs))
+      end
+
+      def family
+        check
+        Family.new(id: @id, mechanism: @mechanism, traits: @traits, action: @action, purpose: @purpose, tags: @tags.freeze, constants: @constants.freeze, groups: groups,
+                   kinds: @kinds.freeze, wishes: @wishes.freeze, choices: @choices.freeze, joints: @joints.freeze, findings: @findings.freeze)
+      end
+
+      private
+
+      def once(rows, name, row)
+        raise ArgumentError, "#{@id} says twice what #{name} is" if rows.key?(name)
+
+        rows[name] = row
+      end
+
+      def groups
+        named = @constants.each_key.group_by { |name| @constants[name].group }.transform_values(&:freeze)
+        named.sort_by.with_index { |(name, _), index| [name == :joint ? 0 : 1, index] }.to_h.freeze
+      end
+
+      def check
+        missing("an action", @action ? [] : [:action])
+        missing("a purpose", @purpose ? [] : [:purpose])
+        missing("an answer, yes or no, to every tag that cautions ask", ASKED - @tags.keys)
+        missing("its own constants", [*@kinds.values.flat_map { |kind| kind.drives.keys }, *@findings.values.flat_map(&:rests_on), *@joints.values.filter_map(&:stop),
+                                      *@findings.values.filter_map(&:where_driven)] - @constants.keys)
+        missing("its own groups", @findings.values.map(&:group) - groups.keys)
+        missing("its own kinds of adjusters", @kinds.values.flat_map { |kind| kind.beside.keys } - @kinds.keys)
+        missing("a body's motions", @joints.keys - Body::Envelope::MOTIONS)
+        @constants.each { |name, constant| missing("a usual range within the possible one", constant.range.cover?(constant.usual) ? [] : [name]) }
+      end
+
+      def missing(what, names)
+        raise ArgumentError, "#{@id} needs #{what}, which #{names.uniq.join(", ")} is not" if names.any?
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Verglas
+  # The physics which families name: one class each, all held to the contract of Mechanism.
+  module Mechanisms
+    # By the name that families give: the only list of them.
+    ALL = { seated_knee: "SeatedKnee", lying_knee: "LyingKnee", knee_lever: "KneeLever" }.freeze
+
+    module_function
+
+    def fetch(name) = (@fetched ||= {})[name] ||= const_get(ALL.fetch(name))
+    def of(machine) = fetch(machine.family.mechanism)
+
+    # One exact body on one machine.
+    def for(machine, body, wishes) = of(machine).new(machine: machine, body: body, wishes: wishes)
+
+    # Raises ArgumentError for a family that its mechanism cannot serve: asked of each before the register is closed.
+    def admit(family)
+      mechanism = fetch(family.mechanism)
+      refuse(family, "traits", mechanism::TRAITS - family.traits.keys)
+      refuse(family, "rules of #{mechanism.name} for its decisions", family.decisions - mechanism::RULES.keys)
+      refuse(family, "parameters of a body to be by hand", family.findings.values.flat_map { |kind| kind.by_hand.keys } - Body::PARAMETERS)
+      try(family, Sample.of(family))
+    end
+
+    # A middle body on a middle machine: every number, finding, sentence and the picture.
+    def try(family, machine)
+      mechanics = self.for(machine, Body::People.three.fetch(:middle).dimensions, Wishes.for(family))
+      place = mechanics.place(machine.parameters(machine.adjusters.map { 0 }))
+      numbers = mechanics.quantities(place)
+      found = mechanics.all_findings(place)
+      refuse(family, "findings of #{mechanics.class.name}", machine.graded - found.map(&:code))
+      refuse(family, "numbers of #{mechanics.class.name}", family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys)
+      refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - mechanics.scene(place).points.keys)
+      refuse(family, "sentences of #{mechanics.class.name}", found.reject { |finding| mechanics.says(finding, place) }.map(&:code))
+    end
+
+    def refuse(family, what, names)
+      raise ArgumentError, "#{family.id} needs #{what}: #{names.join(", ")}" if names.any?
+    end
+    private_class_method :try, :refuse
+  end
+end

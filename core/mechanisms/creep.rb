@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # How far a roller travels along the leg over the arc (mm, + towards the foot), in a word. It follows from the pivot's offset
+    # and is not graded twice. core/data/knee.yml, docs/model.md section 3
+    module Creep
+      FIGURES = Tables[:knee][:creep]
+
+      module_function
+
+      # :none, :slight or :clear
+      def word(creep_mm)
+        size = creep_mm.abs
+        return :none if size < FIGURES[:none_below_mm]
+
+        size > FIGURES[:slight_up_to_mm] ? :clear : :slight
+      end
+
+      # The same as a sentence, with which way.
+      def says(creep_mm)
+        word = word(creep_mm)
+        Says.of(if word == :none
+                  "motion.none"
+                else
+                  "motion.#{word}_#{creep_mm.negative? ? "up" : "down"}"
+                end, mm: creep_mm.abs.round)
+      end
+    end
+  end
+end

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # A pad on a lever over the thighs of somebody who sits with the forefeet on a block. Frame: origin under the balls of the
+    # feet, x forward, y up; mm and degrees of heel drop, 0 with the sole level, + with the heel below. docs/model.md section 5.
+    class KneeLever < Mechanism
+      include KneeLever::Drawing
+
+      FIGURES = Tables[:calf][:calf]
+      TOP_DEG = FIGURES[:top_deg]
+      BALL_SHARE = FIGURES[:ball_share]
+      BODY_PARAMETERS = %i[ankle_height foot shank knee_top].freeze
+      HEADLINE = %i[low_mm high_mm slack_mm clears_mm].freeze
+      RULES = { knee_pad: Rule.of(:pad_above_block) { |lever, _| lever.wanted_pad_mm } }.freeze
+
+      # How high the top of the knee stands over the block at a heel drop (mm).
+      def knee_top_mm(drop_deg)
+        drop = Geometry::Angle.radians(drop_deg)
+        ((body.ankle_height + wishes[:sole_mm]) * Math.cos(drop)) - (BALL_SHARE * body.foot * Math.sin(drop)) + body.shank + body.knee_top
+      end
+
+      # The client's own lowest place of the heels, within every limit (degrees).
+      def heel_drop_deg = @heel_drop_deg ||= wishes.clamp(:heel_drop, wishes[:heel_drop_deg])
+
+      # The top of the knee with the heels lowest and highest (mm).
+      def low_mm = @low_mm ||= knee_top_mm(heel_drop_deg)
+      def high_mm = @high_mm ||= knee_top_mm(TOP_DEG)
+
+      # Where the pad on its stop wants to be: the middle of what is in line, below the lowest place of the thighs (mm).
+      def wanted_pad_mm = low_mm - (Machines::Declaration::BANDS.fetch(:pad_slack).in_line.max / 2.0)
+
+      # How far the pad on its stop lies below the thighs at their lowest, and the thighs over the catch at their highest (mm).
+      def slack_mm(place) = low_mm - place[:pad_above_block]
+      def clears_mm(place) = high_mm - place[:pad_above_block] - place[:catch_rise]
+
+      def findings(group, place) = group == :joint ? [pad_slack(place)] : [grade(:catch_clear, clears_mm(place))]
+
+      def quantities_of(group, place)
+        return { clears_mm: clears_mm(place) } unless group == :joint
+
+        { low_mm: low_mm, high_mm: high_mm, slack_mm: slack_mm(place), heel_drop_deg: heel_drop_deg }
+      end
+
+      # The client decides how low the heels go.
+      def ranges(_place) = { heel_drop: [Reached.new(at: :bottom, deg: heel_drop_deg, forced: false, target_deg: heel_drop_deg)] }
+
+      # The highest mark that lets the heels down, and no other.
+      def preference(place) = [slack_mm(place).negative? ? 1 : 0, slack_mm(place).abs]
+
+      def end_limited? = heel_drop_deg != wishes[:heel_drop_deg]
+      def ends_says = Says.of(heel_drop_deg.positive? ? "allowed.heels_down" : "allowed.heels_level", deg: heel_drop_deg.round)
+      def step_numbers = { drop_deg: heel_drop_deg.round }
+
+      def says(finding, _place)
+        mm = finding.value.abs.round
+        return Says.of("says.catch_clear.#{clearance(finding)}", mm: mm) if finding.code == :catch_clear
+        return Says.of("says.pad_slack.leaves_the_thighs", mm: mm) if finding.fault
+
+        Says.of(finding.severity.zero? ? "says.pad_slack.right" : "says.pad_slack.low", mm: mm)
+      end
+
+      def short(_decision, place)
+        slack = slack_mm(place)
+        Says.of(slack.negative? ? "short.knee_pad.high" : "short.knee_pad.low", mm: slack.abs.round)
+      end
+
+      private
+
+      def pad_slack(place)
+        slack = slack_mm(place)
+        grade(:pad_slack, slack, slack, (:leaves_the_thighs if slack.negative?))
+      end
+
+      def clearance(finding)
+        return :right if finding.severity.zero?
+
+        finding.value.negative? ? :short : :tight
+      end
+    end
+  end
+end

@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class KneeLever < Mechanism
+      # A seat, a block under the forefeet, the pad on its lever: with the heels lowest, and as a ghost with the heels highest.
+      module Drawing
+        BLOCK = { height: 110, behind: 50, before: 150 }.freeze
+        PAD = { length: 210, height: 74, before_knee: 40 }.freeze
+        SEAT_MM = 62
+        LEVER_MM = 520
+        WEIGHT_MM = 112
+        LEAN = Geometry::Point.towards(-94)
+
+        # nil where the pad is not taped.
+        def scene(place)
+          return unless family.told.include?(:joint)
+
+          low = pose(heel_drop_deg)
+          high = pose(TOP_DEG)
+          sketch = Scenes::Sketch.new
+          draw(sketch, place, low, high)
+          Scenes::Scene.new(window: window, floor: -BLOCK[:height], fade: [point(0, body.shank + 470), point(0, body.shank + 300)], parts: sketch.parts.freeze,
+                            dimensions: dimensions(place, low), targets: [], lens: nil, points: tape_points(place, low))
+        end
+
+        private
+
+        def window
+          left = -(body.thigh + 420)
+          { left: left, bottom: -BLOCK[:height] - 22, width: LEVER_MM + 260 - left, height: 1120 }
+        end
+
+        # The lower leg upright over a foot that turns about its ball; the thigh goes back from the knee, level with a level sole.
+        def pose(drop_deg)
+          heelwards = Geometry::Point.towards(180 - drop_deg)
+          up = Geometry::Point.towards(-90 - drop_deg)
+          foot = heelwards * (BALL_SHARE * body.foot)
+          ankle = foot + (up * (body.ankle_height + wishes[:sole_mm]))
+          { heel: heelwards * (0.79 * body.foot), ankle: ankle, knee: ankle + point(0, body.shank), toe: heelwards * (-0.21 * body.foot), up: up, top: knee_top_mm(drop_deg) }
+        end
+
+        def hip = @hip ||= pose(0)[:knee] + point(-body.thigh, body.hip_rise - body.knee_under)
+
+        def draw(sketch, place, low, high)
+          draw_machine(sketch)
+          draw_leg(sketch, high, "_at_top", ghost: true)
+          limbs.trunk(sketch, hip + point(0, 10), LEAN, body.hip_depth * 0.86, body.hip_depth * 0.74)
+          limbs.thigh(sketch, hip, low[:knee])
+          draw_leg(sketch, low, "")
+          sketch.circle(:hip, :joint, hip, 7)
+          sketch.circle(:ankle, :joint, low[:ankle], 7)
+          draw_lever(sketch, place, low)
+        end
+
+        def limbs = @limbs ||= Scenes::Limbs.new(body)
+
+        def draw_machine(sketch)
+          surface = hip.n - body.hip_rise
+          sketch.box(:block, :block, left: -BLOCK[:behind], bottom: -BLOCK[:height], width: BLOCK[:behind] + BLOCK[:before], height: BLOCK[:height], of: %i[pad_above_block])
+          sketch.line(:seat_post, :frame, point(hip.s + 20, surface - 50), point(hip.s + 20, -BLOCK[:height] + 8), width: 13)
+          sketch.line(:foot_bar, :frame, point(hip.s - 130, -BLOCK[:height] + 8), point(LEVER_MM + 40, -BLOCK[:height] + 8), width: 13)
+          sketch.box(:seat, :pad, left: hip.s - 170, bottom: surface - SEAT_MM, width: 350, height: SEAT_MM)
+        end
+
+        def draw_leg(sketch, pose, suffix, **how)
+          limbs.shin(sketch, pose[:knee], pose[:ankle], body.shank * 0.6, id: :"shin#{suffix}", **how)
+          half = [body.ankle_height * 0.5, 22].max
+          lift = pose[:up] * (half + wishes[:sole_mm])
+          sketch.capsule(:"foot#{suffix}", :body, [pose[:heel] + lift, pose[:toe] + (pose[:up] * (wishes[:sole_mm] + 14))], [half, 14], moves: true, **how)
+          sketch.capsule(:"thigh#{suffix}", :body, [hip, pose[:knee]], [body.hip_rise, body.knee_front * 0.96], moves: true, **how) if how[:ghost]
+        end
+
+        # The lever with its weight: on the thighs with the heels lowest, or on its stop where that is higher. Its stop stays as a line.
+        def draw_lever(sketch, place, low)
+          under = [low[:top], place[:pad_above_block]].max
+          front = low[:knee].s + PAD[:before_knee]
+          middle = point(front - (PAD[:length] / 2), under + (PAD[:height] / 2))
+          pivot = point(LEVER_MM, pivot_mm)
+          sketch.line(:lever, :arm, pivot, middle, width: 14, moves: true, of: %i[pad_above_block])
+          sketch.line(:pivot_post, :frame, pivot, point(LEVER_MM, -BLOCK[:height] + 8), width: 13)
+          sketch.circle(:weight, :weight, pivot + ((middle - pivot) * 0.42), WEIGHT_MM, moves: true)
+          sketch.box(:knee_pad, :pad, left: front - PAD[:length], bottom: under, width: PAD[:length], height: PAD[:height], moves: true, of: %i[pad_above_block])
+          stop = place[:pad_above_block]
+          sketch.line(:pad_stop, :target, point(front - PAD[:length] - 30, stop), point(front + 30, stop), width: 5, moves: true, of: %i[pad_above_block])
+          draw_catch(sketch, stop + place[:catch_rise], front) if family.told.include?(:catch)
+        end
+
+        def draw_catch(sketch, height, front)
+          sketch.line(:catch, :beyond, point(front - PAD[:length] - 30, height), point(front + 30, height), width: 4, moves: true, of: %i[catch_rise])
+        end
+
+        def pivot_mm = knee_top_mm(0) + 30
+
+        # The pad's stop below the thighs; and how low the heels go.
+        def dimensions(place, low)
+          stop, top = [place[:pad_above_block], low[:top]].map { |height| point(low[:knee].s + PAD[:before_knee] + 60, height) }
+          heel = low[:heel]
+          [Scenes::Dimension.new(of: :pad_slack, from: stop, to: top, at: ((stop + top) * 0.5) + point(26, 0), anchor: :start, value: slack_mm(place), unit: :mm),
+           Scenes::Dimension.new(of: :turning, from: heel, to: heel, at: heel + point(-26, 0), anchor: :end, value: heel_drop_deg, unit: :deg)]
+        end
+
+        def tape_points(place, low)
+          along = low[:knee].s - 60
+          stop = place[:pad_above_block]
+          { block: point(along, 0), pad_under: point(along, stop), pad_on_catch: point(along, stop + place.parameters.fetch(:catch_rise, 0)) }
+        end
+
+        def point(x, y) = Geometry::Point.new(x, y)
+      end
+    end
+  end
+end

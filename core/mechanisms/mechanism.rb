@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # What the solver, the bench and the picture ask of a family's physics, for one exact body with certain wishes: the contract.
+    # A mechanism answers it method by method; spec/contracts/mechanism.rb holds every one to it. Its own frame: mm, degrees.
+    #   RULES             {decision => Rule}: where each adjuster should stand
+    #   BODY_PARAMETERS   the body's parameters that anything here depends on
+    #   TRAITS            what a family has to say of itself beside its rows
+    class Mechanism
+      RULES = {}.freeze
+      BODY_PARAMETERS = [].freeze
+      TRAITS = [].freeze
+      # Quantities which a document of an advice tells at its top (Formats::Answers).
+      HEADLINE = [].freeze
+
+      attr_reader :family, :body, :wishes
+
+      # Whether a machine takes a choice that its maker allows (Machines::Choice).
+      def self.takes?(_machine, _choice) = true
+
+      # What is odd about a machine's lengths besides each in itself: [[code, constants], ...].
+      def self.disorder(_machine) = []
+
+      # machine: for its family and what its adjusters move; body: Body::Dimensions; wishes: Wishes.
+      def initialize(machine:, body:, wishes:)
+        @family = machine.family
+        @body = body
+        @wishes = wishes
+        @told = family.told
+        @kinds = family.findings
+      end
+
+      # A Place at some parameters; standing: another with the same joint, so that it is not worked out again.
+      def place(parameters, standing: nil) = Place.new(parameters, standing ? standing.joint : told_joint(parameters))
+
+      # Where the joint is (Point); nil where the mechanism fits none to a pivot. Asked only where the joint's constants are known.
+      def joint(_parameters) = nil
+
+      # The findings of one group, those that its constants suffice for.
+      def findings(_group, _place) = raise(NotImplementedError)
+
+      # {name => number} of one group, the unit in the name.
+      def quantities_of(_group, _place) = raise(NotImplementedError)
+
+      # Further keys for the solver, smaller is better, after the worst severity and before the number of findings that have it.
+      def preference(_place) = []
+
+      # The size (mm) of a computed choice, among those that exist.
+      def choose(_choice, _sizes_mm) = 0.0
+
+      # {motion => [Reached]}: each joint at the ends of the movement.
+      def ranges(_place) = {}
+
+      # A finding as a Says; what an adjuster's step would show, in a few words ("" where nothing is told).
+      def says(_finding, _place) = raise(NotImplementedError)
+      def short(_decision, _place) = nil
+
+      # What a client is told to keep to, as Says: where the movement starts, where the client's own range says so, and where it ends;
+      # nil where nothing is told. Whether it is the client's own range, and not the house rule, that ends it.
+      def starts_says(_envelope) = nil
+      def ends_says = nil
+      def end_limited? = false
+
+      # Numbers that the steps in words may use; the words of a decision, where they are not its own name.
+      def step_numbers = {}
+      def step_words(decision) = decision
+
+      # What the movement does, {part => Says}; nil where nothing is told of it.
+      def motion(_place) = nil
+
+      # Which way the frame's +n points: 1 up, -1 down; and what lies behind and before a pivot is called (two Says).
+      def up = 1
+      def sides = []
+
+      # The picture (Scenes::Scene); nil where too little is taped to draw it.
+      def scene(_place) = nil
+
+      # What an accepted fitting that was checked by eye teaches of the body (Body::CheckedFitting); nil where nothing.
+      def lesson(_place, **) = nil
+
+      # All that can be told, in the family's order.
+      def all_findings(place)
+        return [] if @kinds.empty?
+
+        order = @kinds.keys
+        @told.flat_map { |group| findings(group, place) }.sort_by { |finding| order.index(finding.code) }
+      end
+
+      # Every number that can be told, by name.
+      def quantities(place)
+        return {} if @kinds.empty?
+
+        place.once(:quantities) { @told.map { |group| quantities_of(group, place) }.inject({}, :merge) }
+      end
+
+      # Where an adjuster should stand, and where a place has it (mm or degrees).
+      def required(decision, place) = self.class::RULES.fetch(decision).required.call(self, place)
+      def position(decision, place) = self.class::RULES.fetch(decision).position.call(place)
+
+      private
+
+      def told_joint(parameters) = (joint(parameters) if @told.include?(:joint))
+
+      # value: what is told; graded: what the band is asked about.
+      def grade(code, value, graded = value, fault = nil)
+        band = band(code)
+        Finding.new(code, value, graded, fault ? 3 : band.severity(graded), band.cost(graded), fault).freeze
+      end
+
+      def band(code) = @kinds.fetch(code).band
+    end
+  end
+end

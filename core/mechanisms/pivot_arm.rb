@@ -1,0 +1,159 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # What every knee machine has in common, for one exact body on one machine: a knee somewhere near the pivot, and a roller
+    # on an arm about that pivot which meets the lower leg. Machine frame: origin at the pivot, s along seat or bench to the
+    # feet, n square to it; mm and degrees, flexion 0 straight. docs/model.md section 3. A subclass says where the knee is
+    # (`joint`), how the thigh slopes (`thigh_slope_deg`), where the hip is (`hip`), and what else it finds.
+    class PivotArm < Mechanism
+      include PivotArm::Words
+      include PivotArm::Drawing
+
+      TABLE = Tables[:knee]
+      FAULTS = TABLE[:faults]
+      KNEECAP_EDGE_MM = TABLE[:kneecap_edge][:behind_knee_mm]
+      TRAITS = %i[side straight].freeze
+      RULES = {
+        contact: Rule.of(:roller_reach, constants: 2) { |arm, at| arm.wanted_reach_mm(at) },
+        start: Rule.of(:start_angle, unit: :deg) { |arm, at| arm.arm_at(arm.start_target_deg, at) },
+        end: Rule.of(:end_angle, unit: :deg) { |arm, at| arm.arm_at(arm.end_target_deg, at) }
+      }.freeze
+      # Before what goes slack (degrees of knee bend).
+      CLEAR_OF_SLACK_DEG = TABLE[:ends][:clear_of_slack_deg]
+
+      # Ends on the wrong side of one another.
+      def self.disorder(machine)
+        at = machine.constants
+        backwards = at.key?(:start_angle) && !((at[:start_angle] - at[:end_angle]) * machine.family.traits[:side]).positive?
+        backwards ? [[:arc_backwards, %i[start_angle end_angle]]] : []
+      end
+
+      def initialize(machine:, **given)
+        super
+        @end_adjustable = machine.driven?(:end_angle)
+        @side = family.traits[:side]
+        @straight = family.traits[:straight]
+        @wanted_above_ankle_mm = wishes[:contact_above_ankle_mm]
+      end
+
+      # +1 where the pad lies in front of the lower leg, -1 behind it.
+      attr_reader :side
+
+      # Whether the movement straightens the knee; else it bends it.
+      def straightens? = side.positive?
+
+      def contact(place, arm_deg)
+        RollerContact.at(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, arm_deg: arm_deg)
+      end
+
+      # At the start, in the middle and at the end of the arc.
+      def contacts(place)
+        [place[:start_angle], middle_deg(place), place[:end_angle]].map { |arm_deg| contact(place, arm_deg) }
+      end
+
+      def middle_deg(place) = (place[:start_angle] + place[:end_angle]) / 2.0
+      def clearance_mm(place) = place[:roller_radius] + body.calf_half
+
+      # Flexion of the knee for a direction of the shin.
+      def knee_bend_deg(shin_deg) = shin_deg - thigh_slope_deg
+
+      # The findings of one group of adjusters.
+      def findings(group, place) = group == :arm ? arm_findings(place) : joint_findings(place)
+
+      # Every number of one group.
+      def quantities_of(group, place) = group == :arm ? ArmQuantities.of(self, place) : joint_quantities(place)
+
+      # The knee at both ends of the arc: at the start the machine forces it; at the end only where a stop can be set.
+      def ranges(place)
+        first, _, last = contacts(place)
+        { knee_flexion: [Reached.new(at: :start, deg: knee_bend_deg(first.shin_deg), forced: true, target_deg: start_target_deg),
+                         Reached.new(at: :end, deg: knee_bend_deg(last.shin_deg), forced: @end_adjustable, target_deg: end_target_deg)] }
+      end
+
+      # The reach with which the roller touches at the wanted place in the middle of the arc, the knee where it now is.
+      def wanted_reach_mm(place)
+        knee = place.joint
+        contact = body.shank - @wanted_above_ankle_mm
+        along_arm = knee.dot(Geometry::Point.towards(middle_deg(place)))
+        along_arm + Math.sqrt([(along_arm**2) - (knee.norm**2) + (contact**2) + (clearance_mm(place)**2), 0.0].max)
+      end
+
+      # What is aimed at, cut to what the client's knee may do: the bend at the start, and at the end (degrees).
+      def start_target_deg = @start_target_deg ||= wishes.clamp(:knee_flexion, wishes[:start_bend_deg])
+      def end_target_deg = @end_target_deg ||= wishes.clamp(:knee_flexion, clear_of_slack(wishes[:end_bend_deg]))
+
+      # Whether it is the client's own range, and not the house rule, that ends the movement.
+      def end_limited? = end_target_deg != clear_of_slack(wishes[:end_bend_deg])
+
+      # Where the client turns back: the arm's angle at the end that is aimed at (degrees), and the knee bend that is missing
+      # because the arc ends before. Where a stop ends the arc, this is it.
+      def turning(place)
+        wanted = arm_at(end_target_deg, place)
+        first = place[:start_angle]
+        last = place[:end_angle]
+        return [last, (end_target_deg - knee_bend_deg(contact(place, last).shin_deg)).abs] if ((wanted - last) * side).negative?
+
+        [((wanted - first) * side).positive? ? first : wanted, 0.0]
+      end
+
+      # The arm's angle with the knee bent so far, the knee where it now is: where a line beside the shin, one clearance away, meets
+      # the roller's circle (degrees).
+      def arm_at(bend_deg, place)
+        shin = bend_deg + thigh_slope_deg
+        along = Geometry::Point.towards(shin)
+        foot_of_line = place.joint + (Geometry::Point.towards(shin - (90 * side)) * clearance_mm(place))
+        half = foot_of_line.dot(along)
+        root = Math.sqrt([(half**2) - (foot_of_line.norm**2) + (place[:roller_reach]**2), 0.0].max)
+        (foot_of_line + (along * (root - half))).angle_deg
+      end
+
+      # How a creep test on this arm is read (Fitting::CreepTest): reach and clearance in mm, and the side; nil where it is not taped.
+      def creep_geometry(place)
+        { reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side } if family.told.include?(:arm)
+      end
+
+      private
+
+      # Of a movement that bends; one that straightens ends where nothing goes slack.
+      def clear_of_slack(bend_deg)
+        slack = wishes.slack_from_deg
+        slack && !straightens? ? [bend_deg, slack - CLEAR_OF_SLACK_DEG].min : bend_deg
+      end
+
+      def offset(place) = grade(:offset, place.joint.norm)
+
+      def arm_findings(place)
+        first, middle, last = contacts(place)
+        bends = { start: knee_bend_deg(first.shin_deg), end: knee_bend_deg(last.shin_deg) }
+        [contact_place(middle), start(bends), (ending(bends[:end]) if @end_adjustable)].compact
+      end
+
+      def contact_place(middle)
+        above_ankle = body.shank - middle.contact_mm
+        grade(:contact, above_ankle, above_ankle - @wanted_above_ankle_mm, contact_fault(above_ankle))
+      end
+
+      def contact_fault(above_ankle_mm)
+        return :on_the_foot if above_ankle_mm < FAULTS[:on_the_foot][:above_ankle_below_mm]
+
+        :on_the_calf if above_ankle_mm > FAULTS[:on_the_calf][:above_ankle_over_share_of_shank] * body.shank
+      end
+
+      # The machine forces the start: outside the client's range it is a fault.
+      def start(bends)
+        forced = :forced_straight if bends[@straight[:at]] < @straight[:least_bend_deg]
+        grade(:start, bends[:start], bends[:start] - start_target_deg, forced || range_fault(bends[:start]))
+      end
+
+      # Where a stop ends the movement, the machine forces that too.
+      def ending(bend_deg) = grade(:end, bend_deg, bend_deg - end_target_deg, range_fault(bend_deg))
+
+      def range_fault(bend_deg)
+        return if wishes.envelope.cover?(:knee_flexion, bend_deg)
+
+        bend_deg > (wishes.envelope.to(:knee_flexion) || Float::INFINITY) ? :past_knee_bend_limit : :past_straight_limit
+      end
+    end
+  end
+end

@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class PivotArm < Mechanism
+      # A knee machine as a Scene: the arm with its roller, the leg at the start, where it will be when the client turns back, and
+      # the numbers that stand there. A subclass draws what one sits or lies on (`draw_support`), the body above the knee
+      # (`draw_body`), what lies over it (`draw_over`), and says what is shown (`window`, `floor_mm`, `lens`, `fade`).
+      module Drawing
+        PIVOT = Geometry::Point.new(0.0, 0.0)
+        # Of the tick where the client turns back, either side of the arc; from a leg to the numbers beside it; of a tape's end.
+        TICK_MM = 30
+        BESIDE_MM = 34
+        TAPE_TICK_MM = 14
+
+        # nil where the arm is not taped: then nothing can be drawn of it.
+        def scene(place)
+          return unless family.told.include?(:arm)
+
+          sketch = Scenes::Sketch.new
+          poses = poses(place)
+          draw(sketch, place, poses)
+          Scenes::Scene.new(window: window, floor: floor_mm, fade: fade, parts: sketch.parts.freeze, dimensions: [above_ankle(place, poses), turning_shown(place)],
+                            targets: [Scenes::Target.new(finding: :offset, at: PIVOT, joint: upright(place.joint), in_line_mm: band(:offset).in_line.max)], lens: lens,
+                            points: tape_points(place, poses))
+        end
+
+        private
+
+        # From the machine's frame to the scene's: a bench's n points down.
+        def upright(point) = Geometry::Point.new(point.s, point.n * up)
+
+        # An arm's angle as degrees from +x towards +y.
+        def turned(arm_deg) = -arm_deg * up
+
+        # The leg at the start, in the middle of the arc and where the client turns back: nobody is drawn past what is asked of them.
+        def poses(place)
+          arms = { start: place[:start_angle], middle: middle_deg(place), end: turning(place).first }
+          arms.transform_values { |arm_deg| pose(place, arm_deg) }
+        end
+
+        def pose(place, arm_deg)
+          contact = contact(place, arm_deg)
+          shin = Geometry::Point.towards(contact.shin_deg)
+          { knee: upright(place.joint), ankle: upright(place.joint + (shin * body.shank)), contact_mm: contact.contact_mm, roller: upright(contact.roller) }
+        end
+
+        def draw(sketch, place, poses)
+          draw_support(sketch, place)
+          draw_ghost(sketch, place, poses[:end])
+          draw_arc(sketch, place, poses)
+          draw_body(sketch, place, poses[:start])
+          limbs.shin(sketch, *poses[:start].values_at(:knee, :ankle, :contact_mm))
+          limbs.foot(sketch, *poses[:start].values_at(:knee, :ankle))
+          sketch.circle(:hip, :joint, upright(hip(place)), 7)
+          draw_over(sketch, place)
+          draw_arm(sketch, place, poses[:start])
+          draw_on_leg(sketch, poses)
+        end
+
+        def limbs = @limbs ||= Scenes::Limbs.new(body, facing: up)
+
+        # Over what is drawn of the body: nothing, unless a subclass has it.
+        def draw_over(_sketch, _place) = nil
+
+        def draw_ghost(sketch, place, pose)
+          limbs.shin(sketch, *pose.values_at(:knee, :ankle, :contact_mm), id: :shin_at_end, ghost: true)
+          limbs.foot(sketch, *pose.values_at(:knee, :ankle), id: :foot_at_end, ghost: true)
+          sketch.circle(:roller_at_end, :roller, pose[:roller], place[:roller_radius], ghost: true, moves: true)
+        end
+
+        # The movement, what the arm could do beyond it, and a tick where the client turns back.
+        def draw_arc(sketch, place, poses)
+          turns = turning(place).first
+          sketch.arc(:arc, :path, PIVOT, place[:roller_reach], [place[:start_angle], turns].map { |deg| turned(deg) }, moves: true)
+          sketch.arc(:beyond, :beyond, PIVOT, place[:roller_reach], [turns, place[:end_angle]].map { |deg| turned(deg) }, moves: true) if (place[:end_angle] - turns).abs > 1
+          out = poses[:end][:roller].unit * TICK_MM
+          sketch.line(:target, :target, poses[:end][:roller] - out, poses[:end][:roller] + out, width: 7, moves: true)
+        end
+
+        def draw_arm(sketch, place, pose)
+          sketch.line(:arm, :arm, PIVOT, pose[:roller], width: 12, moves: true, of: %i[roller_reach start_angle])
+          sketch.circle(:roller, :roller, pose[:roller], place[:roller_radius], moves: true, of: %i[roller_reach roller_radius start_angle])
+        end
+
+        # The stretch of the leg that the roller travels, and where it is wanted.
+        def draw_on_leg(sketch, poses)
+          knee, ankle = poses[:start].values_at(:knee, :ankle)
+          down = (ankle - knee).unit
+          travelled = poses.each_value.map { |pose| pose[:contact_mm] }.minmax
+          sketch.line(:travelled, :travelled, *travelled.map { |mm| knee + (down * mm) }, width: 16, moves: true)
+          wanted = knee + (down * (body.shank - @wanted_above_ankle_mm))
+          across = limbs.ahead(down) * body.calf_half
+          sketch.line(:wanted, :wanted, wanted - across, wanted + across, width: 6, moves: true)
+          sketch.circle(:ankle, :joint, ankle, 7)
+        end
+
+        # What is graded, where the tape would lie: from the contact half-way to the ankle bone, on the free side of the leg. Where the
+        # leg lies nearly level the writing stands before it, clear of the foot and of the leg's slope.
+        def above_ankle(place, poses)
+          knee, ankle = poses[:start].values_at(:knee, :ankle)
+          down = (ankle - knee).unit
+          out = limbs.ahead(down)
+          beside = out * (body.calf_half + (straightens? ? (2 * place[:roller_radius]) + 26 : BESIDE_MM))
+          from = knee + (down * poses[:middle][:contact_mm]) + beside
+          upto = ankle + beside
+          at = straightens? ? ((from + upto) * 0.5) + (out * 26) : from + (down * -16) + (out * 30)
+          Scenes::Dimension.new(of: :contact, from: from, to: upto, at: at, anchor: straightens? ? :start : :end, value: body.shank - poses[:middle][:contact_mm], unit: :mm)
+        end
+
+        # The bend at which the client turns back.
+        def turning_shown(place)
+          roller = upright(Geometry::Point.towards(turning(place).first) * place[:roller_reach])
+          at = roller + Geometry::Point.new(straightens? ? 46 : -46, 0)
+          Scenes::Dimension.new(of: :turning, from: roller, to: roller, at: at, anchor: straightens? ? :start : :end, value: end_target_deg, unit: :deg)
+        end
+
+        # How far to the right the straight leg may reach, by the body alone, so that the scale stays while marks are stepped.
+        def straight_leg_mm = [570, body.shank + (0.4 * body.foot) + 70].max
+
+        def arm_points(place, poses)
+          roller = poses[:start][:roller]
+          { pivot: PIVOT, along: Geometry::Point.new(200, 0), roller: roller, roller_edge: roller + Geometry::Point.new(place[:roller_radius], 0), start_arm: roller,
+            end_arm: upright(Geometry::Point.towards(place[:end_angle]) * place[:roller_reach]) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class PivotArm < Mechanism
+      # A knee machine's findings as sentences (Says).
+      module Words
+        # Below this an offset has no direction worth telling.
+        ON_THE_PIVOT_MM = 2
+        # Below this a start is just short of straight.
+        JUST_SHORT_DEG = 15
+        # Above this a roller is not just above the ankle.
+        JUST_ABOVE_ANKLE_MM = 80
+
+        def says(finding, place)
+          case finding.code
+          when :offset then where(place.joint)
+          when :contact then says_contact(finding)
+          when :start then says_start(finding)
+          when :end then says_end(finding)
+          end
+        end
+
+        def short(decision, place)
+          case decision
+          when :pivot, :height then short_offset(place)
+          when :contact then Says.of("short.contact", mm: quantities(place)[:above_ankle_mm].round)
+          when :start, :end then short_bend(decision, place)
+          end
+        end
+
+        # Where a knee (Point) lies from the pivot.
+        def where(knee)
+          return Says.of("says.offset.centred") if knee.norm < ON_THE_PIVOT_MM
+
+          one, other = directions(knee).map { |direction| Says.of("says.direction.#{direction}") }
+          Says.of("says.offset.off_by", mm: knee.norm.round, direction: other ? Says.of("says.direction.both", one: one, other: other) : one)
+        end
+
+        # Only where the client's own range says so: else the house rule has said it.
+        def starts_says(envelope)
+          from, upto = envelope[:knee_flexion]
+          return upto && Says.of("allowed.start_at_most", deg: upto.round) if straightens?
+
+          from && Says.of("allowed.start_at_least", deg: from.round)
+        end
+
+        # Where the client turns back.
+        def ends_says
+          return Says.of(end_target_deg.positive? ? "allowed.end_short" : "allowed.end_straight", deg: end_target_deg.round) if straightens?
+          return Says.of("allowed.stop_at", deg: end_target_deg.round) if end_limited?
+
+          Says.of(end_target_deg == 90 ? "allowed.end_about_right_angle" : "allowed.end_at", deg: end_target_deg.round)
+        end
+
+        def step_numbers = { wanted: @wanted_above_ankle_mm.round, wanted_deg: start_target_deg.round, end_deg: end_target_deg.round }
+
+        # A roller behind the leg has words of its own.
+        def step_words(decision) = decision == :contact && !straightens? ? :contact_behind : decision
+
+        # What the movement does: where it ends, how the roller creeps, the torque at both ends.
+        def motion(place)
+          return unless family.told.include?(:arm)
+
+          numbers = quantities_of(:arm, place)
+          { ending: says_turning(numbers), creep: Creep.says(numbers[:creep_mm]),
+            ratio: Says.of("motion.ratio", start: format("%.2f", numbers[:torque_ratio_start]), end: format("%.2f", numbers[:torque_ratio_end])) }
+        end
+
+        def sides = along.reverse.map { |side| Says.of("short.direction.#{side}") }
+
+        private
+
+        # Ahead and behind are other words to somebody who lies.
+        def along = up.positive? ? %i[ahead behind] : %i[past short_of]
+
+        # The larger component first; the smaller only where it matters.
+        def directions(knee)
+          named = [[knee.s.abs, knee.s.positive? ? along.first : along.last], [knee.n.abs, (knee.n * up).positive? ? :above : :below]].sort_by { |size, _| -size }
+          named[1][0] > 0.5 * named[0][0] ? named.map(&:last) : [named[0][1]]
+        end
+
+        def short_offset(place) = Says.of("short.offset", mm: place.joint.norm.round, direction: Says.of("short.direction.#{directions(place.joint).first}"))
+
+        # Where a limit is passed, by how little is seen.
+        def short_bend(code, place)
+          bend = quantities(place)[family.findings.fetch(code).graded]
+          past = findings(:arm, place).any? { |finding| finding.code == code && finding.fault }
+          Says.of("short.#{code}", deg: signed(past ? bend.round(1) : bend.round))
+        end
+
+        def signed(number) = number.to_s.sub("-", "−")
+
+        def says_contact(finding)
+          return Says.of("says.contact.#{finding.fault}#{"_below" if finding.value.negative?}", above: finding.value.abs.round) if finding.fault
+          return Says.of("says.contact.#{contact_words}") if finding.severity.zero?
+
+          Says.of(finding.graded.negative? ? "says.contact.low" : "says.contact.high", mm: finding.graded.abs.round)
+        end
+
+        # Behind the leg the roller lies on the tendon, or higher up; in front of it on the shin.
+        def contact_words
+          high = wishes[:contact_above_ankle_mm] > JUST_ABOVE_ANKLE_MM
+          return high ? :right_high : :right if straightens?
+
+          high ? :right_behind_high : :right_behind
+        end
+
+        def says_start(finding)
+          return Says.of("says.start.#{start_fault(finding)}") if finding.fault
+          return Says.of("says.start.#{start_words}", deg: finding.value.round) if finding.severity.zero?
+
+          Says.of(finding.graded.positive? ? "says.start.deep" : "says.start.shallow", deg: finding.graded.abs.round)
+        end
+
+        # A movement that straightens is forced at its end, one that bends at its start.
+        def start_fault(finding)
+          finding.fault == :forced_straight && family.traits[:straight][:at] == :end ? :forced_straight_at_end : finding.fault
+        end
+
+        # What a target is called on the floor.
+        def start_words
+          return :right if start_target_deg.between?(85, 95)
+
+          start_target_deg < JUST_SHORT_DEG ? :as_wanted : :at
+        end
+
+        def says_end(finding)
+          return Says.of("says.end.#{finding.fault}") if finding.fault
+          return Says.of("says.end.right") if finding.severity.zero?
+
+          Says.of(finding.graded.positive? ? "says.end.deep" : "says.end.shallow", deg: finding.graded.abs.round)
+        end
+
+        # Where the client turns back: the bend and the arm's angle there, and what the arc does not reach.
+        def says_turning(numbers)
+          target, arm, missing = numbers.values_at(:end_target_deg, :end_arm_deg, :end_missing_deg).map(&:round)
+          Says.of(missing.positive? ? "motion.ends_before" : "motion.ends", target: target, arm: signed(arm), missing: missing)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # What is aimed at on a family and what must be respected, by name: its wishes and choices (Machines::Wish, Machines::Choice;
+    # mm and degrees, as the names end), the range of the client's joints (Body::Envelope), and the bend from which the load
+    # goes slack (degrees, nil where nothing holds).
+    Wishes = Value.define(:values, :envelope, :slack_from_deg) do
+      # given: what differs from what the family aims at, and choices in use; a family's own names only.
+      def self.for(family, envelope: Body::Envelope.open, slack_from_deg: nil, **given)
+        unknown = given.keys - family.wishes.keys - family.choices.keys
+        raise ArgumentError, "#{family.id} has no #{unknown.join(", ")} to wish for" unless unknown.empty?
+
+        values = family.wishes.transform_values(&:default).merge(family.choices.transform_values { 0.0 }, given)
+        new(values: values.freeze, envelope: envelope.settled, slack_from_deg: slack_from_deg)
+      end
+
+      def [](name) = values.fetch(name)
+
+      # With other choices or aims.
+      def wishing(**given) = with(values: values.merge(given).freeze)
+
+      # The nearest to what is aimed at that a joint may reach (degrees).
+      def clamp(motion, deg) = envelope.clamp(motion, deg)
+
+      def check
+        values.each { |name, wish| check_number(wish, "/options/#{name}") }
+        check_number(slack_from_deg, "/options/slack_from") if slack_from_deg
+      end
+
+      private
+
+      def check_number(wish, path)
+        raise Invalid.new(:wish_not_a_number, path: path, value: wish) unless wish.is_a?(Numeric) && wish.finite?
+      end
+    end
+  end
+end

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Scenes
+    # A body as tapered limbs of its own dimensions: nothing pretends to be anatomy. facing: +1 where its front is up or forward of
+    # a leg that points down, -1 where it lies face down.
+    class Limbs
+      # A knee and a thigh as they are drawn, as shares of the kneecap's depth; the thinnest ankle (mm).
+      KNEE = 0.88
+      THIGH_END = 0.96
+      THIN_MM = 22
+      SOLE_MM = 29
+      TOE_MM = 17
+
+      def initialize(body, facing: 1)
+        @body = body
+        @facing = facing
+      end
+
+      # The lower leg, as thick where the pad touches as the model says (contact_mm from the knee), so that the pad just touches it.
+      def shin(sketch, knee, ankle, contact_mm, id: :shin, **how)
+        at_knee = @body.knee_front * KNEE
+        at_ankle = at_knee + ((@body.calf_half - at_knee) * (ankle - knee).norm / [contact_mm, 1.0].max)
+        sketch.capsule(id, :body, [knee, ankle], [at_knee, [at_ankle, THIN_MM].max], moves: true, **how)
+      end
+
+      # A foot square to its leg.
+      def foot(sketch, knee, ankle, id: :foot, **how)
+        along = (ankle - knee).unit
+        forward = ahead(along)
+        sole = ankle + (along * (@body.ankle_height * 0.55))
+        toe = sole + (forward * (0.68 * @body.foot)) + (along * 10)
+        sketch.capsule(id, :body, [sole + (forward * (-0.12 * @body.foot)), toe], [SOLE_MM, TOE_MM], moves: true, **how)
+      end
+
+      def thigh(sketch, hip, knee, hip_mm: @body.hip_rise, **how) = sketch.capsule(:thigh, :body, [hip, knee], [hip_mm, @body.knee_front * THIGH_END], moves: true, **how)
+
+      # A trunk from near the hip along a direction, as deep behind the hip as the hips are.
+      def trunk(sketch, centre, upwards, half_mm, top_mm, **how)
+        sketch.capsule(:trunk, :body, [centre, centre + (upwards * (@body.torso * 0.95))], [half_mm, top_mm], moves: true, faded: true, **how)
+      end
+
+      # The front of a leg that runs along a direction.
+      def ahead(along) = along.front * @facing
+    end
+  end
+end

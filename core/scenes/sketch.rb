@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Scenes
+    # Parts as they are drawn, one after another.
+    class Sketch
+      attr_reader :parts
+
+      def initialize
+        @parts = []
+      end
+
+      def slab(id, role, *points, **how) = add(id, role, :slab, points, **how)
+      def line(id, role, *points, width:, **how) = add(id, role, :line, points, radii: [width], **how)
+      def circle(id, role, centre, radius, **how) = add(id, role, :circle, [centre], radii: [radius], **how)
+      def capsule(id, role, ends, radii, **how) = add(id, role, :capsule, ends, radii: radii, **how)
+      def arc(id, role, centre, radius, degrees, **how) = add(id, role, :arc, [centre], radii: [radius], degrees: degrees, **how)
+
+      # An upright box by its corner, in mm.
+      def box(id, role, left:, bottom:, width:, height:, **how)
+        corners = [[left, bottom], [left, bottom + height], [left + width, bottom + height], [left + width, bottom]]
+        slab(id, role, *corners.map { |x, y| Geometry::Point.new(x, y) }, **how)
+      end
+
+      # A slab of a thickness along a line, on the right of its direction.
+      def board(id, role, from, upto, thickness, **how)
+        off = (upto - from).unit.front * -thickness
+        slab(id, role, from, upto, upto + off, from + off, **how)
+      end
+
+      private
+
+      def add(id, role, shape, points, radii: [], degrees: [], ghost: false, moves: false, faded: false, of: [])
+        raise ArgumentError, "#{role} is no role of a part" unless Part::ROLES.include?(role)
+
+        @parts << Part.new(id: id, role: role, shape: shape, points: points.freeze, radii: radii.freeze, degrees: degrees.freeze, ghost: ghost, moves: moves, faded: faded, of: of.freeze)
+      end
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+# What every mechanism owes to solver, bench and picture, at random marks and for random bodies. Wants: machine.
+RSpec.shared_examples "a mechanism" do
+  let(:random) { Random.new(machine.name.sum) }
+  let(:family) { machine.family }
+
+  def placed(body: Worked.body("middle"), indices: machine.adjusters.map { |adjuster| random.rand(adjuster.size) }, **wishes)
+    mechanics = Verglas::Mechanisms.for(machine, body, Worked.wishes(machine, **wishes))
+    [mechanics, mechanics.place(machine.parameters(indices))]
+  end
+
+  it "answers the same findings group by group as all together, each a number within what can be" do
+    20.times do
+      mechanics, place = placed(body: random_body(random))
+      all = mechanics.all_findings(place)
+      by_group = family.told.flat_map { |group| mechanics.findings(group, place) }
+      expect(by_group).to match_array(all)
+      expect(all.map(&:graded)).to all(satisfy(&:finite?))
+    end
+  end
+
+  it "tells the number of every finding among its quantities, and says something of it" do
+    mechanics, place = placed
+    numbers = mechanics.quantities(place)
+    mechanics.all_findings(place).each do |finding|
+      kind = family.findings.fetch(finding.code)
+      expect(numbers.keys).to include(*kind.quantities)
+      expect(numbers[kind.graded]).to be_within(1e-9).of(finding.value)
+      expect(Verglas::Formats::Words.of(mechanics.says(finding, place))).not_to be_empty
+    end
+  end
+
+  it "reaches what decides an adjuster where it stands as required" do
+    machine.adjusters.each_with_index do |adjuster, index|
+      decision = machine.deciding(adjuster)
+      next unless decision
+
+      mechanics, place = placed
+      expect([mechanics.position(decision, place), mechanics.required(decision, place)]).to all(satisfy(&:finite?)), "#{index} #{decision}"
+      expect(mechanics.short(decision, place)).to be_nil.or be_a(Verglas::Mechanisms::Says)
+    end
+  end
+
+  it "keeps the joint where another place has it" do
+    mechanics, place = placed
+    expect(mechanics.place(place.parameters, standing: place).joint).to eq(place.joint)
+  end
+
+  it "prefers something that can be compared, the same for the same place" do
+    mechanics, place = placed
+    expect(mechanics.preference(place)).to eq(mechanics.preference(place)).and all(be_a(Numeric))
+  end
+
+  it "names an end for every motion that its family declares, and calls a forced one outside the envelope a fault" do
+    moving = family.joints.each_value.reject(&:held_deg)
+    mechanics, place = placed
+    ranges = mechanics.ranges(place)
+    expect(ranges.keys).to match_array(moving.map(&:motion))
+    ranges.each do |motion, ends|
+      forced = ends.select(&:forced)
+      expect(family.joints[motion].forced - forced.map(&:at)).to be_empty
+      forced.each do |reached|
+        wishes = Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ motion => [nil, reached.deg - 1] }))
+        strict = Verglas::Mechanisms.for(machine, Worked.body("middle"), wishes)
+        expect(strict.all_findings(strict.place(place.parameters)).map(&:severity).max).to eq(3), "#{motion} at #{reached.at}"
+      end
+    end
+  end
+
+  it "aims at no end outside the envelope" do
+    family.joints.each_value.reject(&:held_deg).each do |joint|
+      wishes = Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ joint.motion => [3, 7] }))
+      mechanics = Verglas::Mechanisms.for(machine, Worked.body("middle"), wishes)
+      place = mechanics.place(machine.parameters(machine.adjusters.map { 0 }))
+      expect(mechanics.ranges(place).fetch(joint.motion).map(&:target_deg)).to all(be_between(3, 7))
+    end
+  end
+end

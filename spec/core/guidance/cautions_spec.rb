@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+RSpec.describe Verglas::Guidance::Cautions do
+  families = Verglas::Machines::Families.all.grep(Verglas::Machines::Family)
+  knees = %i[extension curl shin_held_curl lying_curl]
+
+  def family(id) = Verglas::Machines::Families.fetch(id)
+
+  def caution(name, cleared: false, load: nil, **degrees)
+    described_class::Caution.new(name: name, cleared: cleared, degrees: Verglas::Body::Envelope.new(degrees), load_to_kg: load)
+  end
+
+  def effect(family, *cautions, **aims) = described_class.effect(family, cautions, aims)
+  def knee(family, *cautions) = effect(family, *cautions).envelope[:knee_flexion]
+  def barred(caution) = Verglas::Machines::Families.all.grep(Verglas::Machines::Family).select { |one| effect(one, caution).barred? }.map(&:id)
+
+  everything = families.map(&:id)
+  # Each caution's bar: not cleared, cleared, cleared with degrees of the knee, of the hip.
+  { knee: [knees, [], [], []], knee_ligament: [knees, knees, [], knees], knee_replacement: [knees, knees, [], knees], hip_replacement: [everything, everything, everything, []],
+    heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []], pregnancy: [[:lying_curl]] * 4,
+    hip_pain: [[]] * 4, back: [[]] * 4, osteoporosis: [[]] * 4, ankle: [[]] * 4, blood_pressure: [[]] * 4, head_down: [[]] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
+    .each do |name, cases|
+    it "bars #{cases.first.empty? ? "nothing" : cases.first.join(", ")} for #{name}, and less once a clinician says so of the joint that is meant" do
+      given = [caution(name), caution(name, cleared: true), caution(name, cleared: true, knee_flexion: [10, 80]), caution(name, cleared: true, hip_flexion: [nil, 90])]
+      expect(given.map { |one| barred(one) }).to eq(cases.map { |ids| everything & ids })
+    end
+  end
+
+  # Closed by default: every family against every caution.
+  families.each do |one|
+    described_class::RULES.each_value do |rule|
+      it "answers #{rule.name} on #{one.id}, and is barred by it where it does not" do
+        expect(rule).to be_answered_by(one)
+        expect(effect(one.with(tags: {}), caution(rule.name, cleared: true)).barred?).to be(true) unless rule.asks.empty?
+        expect(rule.asks - Verglas::Machines::Declaration::ASKED).to be_empty
+      end
+    end
+
+    it "bars #{one.id} where it says nothing of one tag that a caution asks of" do
+      described_class::RULES.each_value do |rule|
+        rule.asks.each { |tag| expect(described_class.effect(one.with(tags: one.tags.except(tag)), [caution(rule.name)]).unanswered).to eq([rule.name]) }
+      end
+    end
+  end
+
+  it "has a case here for every rule, and words for it" do
+    expect(described_class::RULES.keys).to match_array(%i[knee knee_ligament knee_replacement hip_replacement heart blood_clot surgery pregnancy hip_pain back osteoporosis ankle
+                                                          blood_pressure head_down numb_feet loose_joints])
+    described_class::RULES.each_key { |name| %w[title does].each { |part| expect(Verglas::Formats::Words.say("cautions.#{name}.#{part}")).not_to be_empty } }
+  end
+
+  it "keeps a cleared knee from 10 to 80 on every knee machine, and puts the roller a hand's width above" do
+    families.select { |one| one.tags[:loads_knee] }.each do |one|
+      expect(knee(one, caution(:knee, cleared: true))).to eq([10.0, 80.0])
+      expect(effect(one, caution(:knee, cleared: true)).wishes).to eq({ contact_above_ankle_mm: 110.0 })
+      expect(effect(one, caution(:knee)).wishes).to be_empty
+    end
+  end
+
+  it "holds a clinician's degrees instead of the figure of that end of that joint, and every other figure of the row" do
+    only_from = caution(:knee, cleared: true, knee_flexion: [15, nil])
+    expect(knee(family(:curl), only_from)).to eq([15.0, 80.0])
+    expect(effect(family(:curl), only_from).wishes).to eq({ contact_above_ankle_mm: 110.0 })
+    expect(knee(family(:extension), caution(:knee, cleared: true, knee_flexion: [nil, 100]))).to eq([10.0, 100.0])
+    expect(knee(family(:extension), caution(:knee, cleared: true, hip_flexion: [nil, 70]))).to eq([10.0, 80.0])
+    expect(effect(family(:extension), caution(:hip_replacement, cleared: true, hip_flexion: [nil, 100])).envelope.spans).to eq({ hip_flexion: [nil, 100.0], hip_adduction: [nil, 0.0] })
+  end
+
+  it "keeps what hip, ankle and other cautions say away from the knee" do
+    expect(knee(family(:extension), caution(:back, cleared: true, hip_flexion: [nil, 60]))).to eq([nil, nil])
+  end
+
+  it "spares a client the school of a rule which a caution forbids" do
+    expect(effect(family(:extension), caution(:blood_pressure))).to have_attributes(schools: { grip: :light }, no_holds: true, under_belt_load: true, belt: :always)
+    expect(effect(family(:extension), caution(:knee, cleared: true)).schools).to include(extension_start: :right_angle, legs_turned: :straight)
+    expect(effect(family(:curl), caution(:loose_joints)).schools).to include(curl_start: :just_short)
+  end
+
+  it "names for a question only schools that it has" do
+    described_class::RULES.each_value { |rule| rule.schools.each { |question, school| expect(Verglas::Guidance::HouseRules.school(question, school)).to eq(school) } }
+  end
+
+  it "bars everything for a caution with which the gym is stricter, until a clinician has cleared it" do
+    stricter = ->(one) { described_class.effect(family(:extension), [one], { start_bend_deg: 90.0 }, stricter: [:back]).bars }
+    expect([stricter.call(caution(:back)), stricter.call(caution(:back, cleared: true)), stricter.call(caution(:hip_pain))]).to eq([[:back], [], []])
+  end
+
+  it "holds the least load that clinicians allow" do
+    both = effect(family(:curl), caution(:knee, cleared: true, load: 30.0), caution(:back, cleared: true, load: 20.0))
+    expect([both.load_limit_kg, effect(family(:curl), caution(:back, cleared: true)).load_limit_kg]).to eq([20.0, nil])
+  end
+
+  it "halves the light set for a knee, wears the belt for blood pressure, and never across a pregnancy" do
+    of = ->(*names) { effect(family(:extension), *names.map { |name| caution(name, cleared: true) }) }
+    expect(of.call(:knee).careful).to be(true)
+    expect([of.call(:back).careful, of.call(:back).belt]).to eq([false, nil])
+    expect([of.call(:blood_pressure), of.call(:pregnancy), of.call(:blood_pressure, :pregnancy)].map(&:belt)).to eq(%i[always never never])
+  end
+
+  it "lets the strictest of several hold, end by end, whatever their order" do
+    loose = caution(:loose_joints)
+    degrees = caution(:knee_ligament, cleared: true, knee_flexion: [5, 90])
+    tight = caution(:knee, cleared: true)
+    [loose, degrees, tight].permutation.each { |order| expect(knee(family(:extension), *order)).to eq([10.0, 80.0]) }
+  end
+
+  it "never brings the roller lower than a house rule already keeps it" do
+    expect(effect(family(:extension), caution(:knee, cleared: true), contact_above_ankle_mm: 130.0).wishes).to eq({ contact_above_ankle_mm: 130.0 })
+  end
+
+  it "advises no mark past a limit, without any tolerance" do
+    machine = Worked.machine("slide_back")
+    wishes = Verglas::Mechanisms::Wishes.for(machine.family, envelope: effect(machine.family, caution(:knee, cleared: true)).envelope)
+    advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.exact("middle"), wishes: wishes)
+    expect(advice.evaluation.quantities[:knee_bend_start_deg]).to be <= 80
+    expect(advice.marks["start"]).not_to eq("3")
+  end
+
+  describe Verglas::Guidance::NeverAccepted do
+    def reasons(name, indices, barred: false, body: "middle", **wishes)
+      machine = Worked.machine(name)
+      evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact(body), wishes: Worked.wishes(machine, **wishes), indices: indices)
+      described_class.reasons(evaluation, barred: barred)
+    end
+
+    it "refuses a barred machine, a pad on the kneecap, a joint past its limit, and nothing else" do
+      expect(reasons("slide_back", [2, 2, 2])).to be_empty
+      expect(reasons("slide_back", [0, 0, 0])).to be_empty # off, but an instructor may say why
+      expect(reasons("slide_back", [2, 2, 2], barred: true)).to eq([:barred])
+      expect(reasons("curl_plain", [6, 2, 9], body: "large")).to eq([:on_the_kneecap])
+      expect(reasons("slide_back", [2, 2, 2], knee_to_deg: 80.0)).to eq([:past_knee_bend_limit])
+    end
+  end
+end
