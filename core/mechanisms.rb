@@ -31,7 +31,7 @@ module Verglas
       found = mechanics.all_findings(place)
       refuse(family, "findings of #{mechanics.class.name}", machine.graded - found.map(&:code))
       refuse(family, "numbers of #{mechanics.class.name}", family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys)
-      refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - mechanics.scene(place).points.keys)
+      refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - mechanics.scene_at_rest(place).points.keys)
       refuse(family, "sentences of #{mechanics.class.name}", found.reject { |finding| mechanics.says(finding, place) }.map(&:code))
     end
 

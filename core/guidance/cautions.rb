@@ -8,7 +8,8 @@ module Verglas
     module Cautions
       # asks, bars: tags, bars [:all] for every family; lifted: what lifts the bar (:cleared, :degrees, :never), degrees_of: of
       # which motion; cleared, always: {joint action => Envelope}, :all for every one; until_measured: the same, until a client who is
-      # cleared was measured; wishes: {joint action => wishes}; schools: {question => school}; careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
+      # cleared was measured; wishes: {joint action => wishes}; schools: {question => school};
+      # careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
       # rule has it; no_holds, under_belt_load as in the table.
       Rule = Value.define(:name, :sided, :asks, :bars, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :schools, :careful, :belt, :no_holds, :under_belt_load) do
         def bars?(family) = bars.include?(:all) || bars.any? { |tag| family.tags[tag] }
@@ -38,7 +39,8 @@ module Verglas
           names = ->(key) { row.fetch(key, []).map(&:to_sym) }
           Rule.new(name: row[:name].to_sym, sided: row.fetch(:sided, false), asks: names.call(:asks), bars: names.call(:bars),
                    lifted: row.fetch(:until, :never).to_sym,
-                   degrees_of: row[:degrees_of]&.to_sym, cleared: envelopes(row, :envelope), always: envelopes(row, :always), until_measured: envelopes(row, :until_measured), wishes: wishes(row),
+                   degrees_of: row[:degrees_of]&.to_sym, wishes: wishes(row), cleared: envelopes(row, :envelope), always: envelopes(row, :always),
+                   until_measured: envelopes(row, :until_measured),
                    schools: row.fetch(:schools, {}).transform_values(&:to_sym), belt: row[:belt]&.to_sym, **FLAGS.to_h { |flag| [flag, row.fetch(flag, false)] })
         end
 

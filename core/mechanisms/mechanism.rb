@@ -76,6 +76,9 @@ module Verglas
       # The picture (Scenes::Scene); nil where too little is taped to draw it.
       def scene(_place) = nil
 
+      # The same as the machine stands by itself, for taping it.
+      def scene_at_rest(place) = scene(place)
+
       # What an accepted fitting that was checked by eye teaches of the body (Body::CheckedFitting); nil where nothing.
       def lesson(_place, **) = nil
 

@@ -38,7 +38,7 @@ module Verglas
       def scene_with(further)
         machine = Sample.taped(@family, @known, further)
         mechanics = Mechanisms.for(machine, Body::People.three.fetch(:middle).dimensions, Wishes.for(@family))
-        mechanics.scene(mechanics.place(machine.constants))
+        mechanics.scene_at_rest(mechanics.place(machine.constants))
       end
 
       def arrow(from, upto)

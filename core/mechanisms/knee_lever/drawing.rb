@@ -8,27 +8,29 @@ module Verglas
         BLOCK = { height: 110, behind: 50, before: 150 }.freeze
         PAD = { length: 210, height: 74, before_knee: 40 }.freeze
         SEAT_MM = 62
-        LEVER_MM = 520
-        WEIGHT_MM = 112
+        LEVER_MM = 390
+        WEIGHT_MM = 92
+        # Half as thick as a shod foot at its toes.
+        TOE_MM = 19
         LEAN = Geometry::Point.towards(-94)
 
-        # nil where the pad is not taped.
-        def scene(place)
-          return unless family.told.include?(:joint)
+        # nil where the pad is not taped. On the thighs with the heels lowest, or on its stop where that is higher.
+        def scene(place) = (pictured(place, [low_mm, place[:pad_above_block]].max) if family.told.include?(:joint))
+        def scene_at_rest(place) = pictured(place, place[:pad_above_block])
 
+        private
+
+        def pictured(place, pad_mm)
           low = pose(heel_drop_deg)
-          high = pose(TOP_DEG)
           sketch = Scenes::Sketch.new
-          draw(sketch, place, low, high)
+          draw(sketch, place, low, pad_mm)
           Scenes::Scene.new(window: window, floor: -BLOCK[:height], fade: [point(0, body.shank + 470), point(0, body.shank + 300)], parts: sketch.parts.freeze,
                             dimensions: dimensions(place, low), targets: [], lens: nil, points: tape_points(place, low))
         end
 
-        private
-
         def window
-          left = -(body.thigh + 420)
-          { left: left, bottom: -BLOCK[:height] - 22, width: LEVER_MM + 260 - left, height: 1120 }
+          left = -(body.thigh + 360)
+          { left: left, bottom: -BLOCK[:height] - 22, width: LEVER_MM + 130 - left, height: body.shank + 590 }
         end
 
         # The lower leg upright over a foot that turns about its ball; the thigh goes back from the knee, level with a level sole.
@@ -42,15 +44,15 @@ module Verglas
 
         def hip = @hip ||= pose(0)[:knee] + point(-body.thigh, body.hip_rise - body.knee_under)
 
-        def draw(sketch, place, low, high)
+        def draw(sketch, place, low, pad_mm)
           draw_machine(sketch)
-          draw_leg(sketch, high, "_at_top", ghost: true)
+          draw_leg(sketch, pose(TOP_DEG), "_at_top", ghost: true)
           limbs.trunk(sketch, hip + point(0, 10), LEAN, body.hip_depth * 0.86, body.hip_depth * 0.74)
           limbs.thigh(sketch, hip, low[:knee])
           draw_leg(sketch, low, "")
           sketch.circle(:hip, :joint, hip, 7)
           sketch.circle(:ankle, :joint, low[:ankle], 7)
-          draw_lever(sketch, place, low)
+          draw_lever(sketch, place, low, pad_mm)
         end
 
         def limbs = @limbs ||= Scenes::Limbs.new(body)
@@ -65,15 +67,13 @@ module Verglas
 
         def draw_leg(sketch, pose, suffix, **how)
           limbs.shin(sketch, pose[:knee], pose[:ankle], body.shank * 0.6, id: :"shin#{suffix}", **how)
-          half = [body.ankle_height * 0.5, 22].max
-          lift = pose[:up] * (half + wishes[:sole_mm])
-          sketch.capsule(:"foot#{suffix}", :body, [pose[:heel] + lift, pose[:toe] + (pose[:up] * (wishes[:sole_mm] + 14))], [half, 14], moves: true, **how)
+          heel_mm = [(body.ankle_height + wishes[:sole_mm]) / 2.0, 26].max
+          sketch.capsule(:"foot#{suffix}", :body, [pose[:heel] + (pose[:up] * heel_mm), pose[:toe] + (pose[:up] * TOE_MM)], [heel_mm, TOE_MM], moves: true, **how)
           sketch.capsule(:"thigh#{suffix}", :body, [hip, pose[:knee]], [body.hip_rise, body.knee_front * 0.96], moves: true, **how) if how[:ghost]
         end
 
-        # The lever with its weight: on the thighs with the heels lowest, or on its stop where that is higher. Its stop stays as a line.
-        def draw_lever(sketch, place, low)
-          under = [low[:top], place[:pad_above_block]].max
+        # The lever with its weight, the pad's underside so high; its stop and its catch as lines.
+        def draw_lever(sketch, place, low, under)
           front = low[:knee].s + PAD[:before_knee]
           middle = point(front - (PAD[:length] / 2), under + (PAD[:height] / 2))
           pivot = point(LEVER_MM, pivot_mm)
@@ -97,7 +97,7 @@ module Verglas
           stop, top = [place[:pad_above_block], low[:top]].map { |height| point(low[:knee].s + PAD[:before_knee] + 60, height) }
           heel = low[:heel]
           [Scenes::Dimension.new(of: :pad_slack, from: stop, to: top, at: ((stop + top) * 0.5) + point(26, 0), anchor: :start, value: slack_mm(place), unit: :mm),
-           Scenes::Dimension.new(of: :turning, from: heel, to: heel, at: heel + point(-26, 0), anchor: :end, value: heel_drop_deg, unit: :deg)]
+           Scenes::Dimension.new(of: :turning, from: heel, to: heel, at: heel + point(-70, 0), anchor: :end, value: heel_drop_deg, unit: :deg)]
         end
 
         def tape_points(place, low)

@@ -108,6 +108,15 @@ RSpec.describe Verglas::Guidance::Cautions do
     expect(effect(family(:extension), caution(:knee, cleared: true), contact_above_ankle_mm: 130.0).wishes).to eq({ contact_above_ankle_mm: 130.0 })
   end
 
+  it "holds the heels level with an ankle caution, until somebody who is cleared was measured" do
+    calf = family(:calf_raise)
+    drop = ->(cleared, measured) { described_class.effect(calf, [caution(:ankle, cleared: cleared)], measured: measured).envelope.to(:heel_drop) }
+    expect([drop[false, []], drop[false, [:heel_drop]], drop[true, []], drop[true, [:heel_drop]]]).to eq([0.0, 0.0, 0.0, nil])
+    clinician = caution(:ankle, cleared: true, heel_drop: [nil, 6])
+    expect(described_class.effect(calf, [clinician]).envelope.to(:heel_drop)).to eq(6.0)
+    expect(described_class.effect(family(:extension), [caution(:ankle)]).envelope).to be_open
+  end
+
   it "advises no mark past a limit, without any tolerance" do
     machine = Worked.machine("slide_back")
     wishes = Verglas::Mechanisms::Wishes.for(machine.family, envelope: effect(machine.family, caution(:knee, cleared: true)).envelope)
