@@ -1,6 +1,17 @@
+import { readdirSync } from "node:fs";
 import jsxA11y from "eslint-plugin-jsx-a11y";
 import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
+
+// Each layer may use those before it, and no place another: what places have in common lies in features/shared.
+const LAYERS = ["lib", "api", "model", "ui", "scene", "features", "app"];
+const places = readdirSync(new URL("src/features", import.meta.url)).filter((name) => name !== "shared");
+const kept = (files, group, message) => ({
+  files,
+  rules: { "@typescript-eslint/no-restricted-imports": ["error", { patterns: [{ group, message }] }] },
+});
+const upwards = (above) => above.flatMap((layer) => [`**/${layer}/*`, `**/${layer}/**`]);
+const ABOVE = "A layer uses only those below it: lib, api, model, ui, scene, features, app.";
 
 export default tseslint.config(
   { ignores: ["dist", "node_modules", "src/api/generated", "eslint.config.js"] },
@@ -15,4 +26,13 @@ export default tseslint.config(
       "jsx-a11y/no-autofocus": "off",
     },
   },
+  ...LAYERS.slice(0, -2).map((layer, index) => kept([`src/${layer}/**`], upwards(LAYERS.slice(index + 1)), ABOVE)),
+  kept(["src/features/shared/**"], [...upwards(["app"]), ...places.map((place) => `**/${place}/**`)], ABOVE),
+  ...places.map((place) =>
+    kept(
+      [`src/features/${place}/**`],
+      [...upwards(["app"]), ...places.filter((other) => other !== place).map((other) => `../**/${other}/*`)],
+      "A place uses no other place: what they share lies in features/shared.",
+    ),
+  ),
 );

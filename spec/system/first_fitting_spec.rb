@@ -175,7 +175,7 @@ RSpec.describe "A first fitting in the browser" do
     evaluation = Verglas::Application::Meeting.of(loft, draft[:id]).evaluation(draft[:marks].to_h)
     knee = Verglas::Geometry::Point.new(-45.0, 0.0)
     { "At the start" => :start_angle, "At the end" => :end_angle }.each do |label, angle|
-      contact = evaluation.mechanics.contact(knee, evaluation.parameters, evaluation.parameters[angle])
+      contact = evaluation.mechanics.contact(Verglas::Mechanisms::Place.new(evaluation.parameters, knee), evaluation.parameters[angle])
       fill_in label, with: ((contact.contact_mm + 50) / 10).round(1).to_s
     end
     answer = find("[data-creep-answer]")

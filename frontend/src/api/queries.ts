@@ -1,7 +1,7 @@
 // Server data: key, fetcher and type of each question in one place.
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import same from "fast-deep-equal";
-import { sameAids, sameMarks } from "../model/sheet";
+import { sameAids, sameMarks } from "../lib/same";
 import { api, getTablet, unwrap } from "./client";
 import type { Aids, Evaluation, ExerciseName, Marks, Sheet, Work } from "./types";
 

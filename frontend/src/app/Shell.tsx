@@ -9,16 +9,16 @@ import { QuietButton } from "../ui/Button";
 import { Notice } from "../ui/Notice";
 import { breakpoint, colour, font, size, space, target } from "../ui/tokens";
 import { LockScreen } from "../features/tablet/LockScreen";
-import { TabletContext } from "../features/tablet/TabletContext";
+import { TabletContext } from "../features/shared/TabletContext";
 import { useTabletLock } from "../features/tablet/useTabletLock";
-import { forgetAllUnsaved } from "../model/unsaved";
+import { forgetAllUnsaved } from "../lib/unsaved";
 import { forgetAllKept } from "../ui/useKept";
 import { fetchAllPages } from "./lazyPage";
-import { Logo } from "./Logo";
+import { Logo } from "../ui/Logo";
 import { PageBoundary } from "./PageBoundary";
 import { Search } from "./Search";
 import { ShortcutsHelp } from "./ShortcutsHelp";
-import { useShortcut } from "./useShortcut";
+import { useShortcut } from "../ui/useShortcut";
 
 const PLACES = [
   ["/", "Floor"],
@@ -220,11 +220,4 @@ function SignOut() {
     await navigate("/sign-in");
   };
   return <RailButton onPress={() => void leave()}>Sign out</RailButton>;
-}
-
-/** Focus the page's heading on a change of place, so that a screen reader starts there. */
-export function useTitle(title: string) {
-  useEffect(() => {
-    document.title = `${title} · Verglas`;
-  }, [title]);
 }

@@ -1,6 +1,6 @@
 // How a machine is loaded, as it is being typed: in the unit printed on it.
 import type { Loading } from "../api/types";
-import { parseNumber } from "./lengths";
+import { parseNumber } from "../lib/lengths";
 
 export type LoadingDraft = {
   kind: "" | Loading["kind"];
@@ -37,6 +37,9 @@ export const loadingDraftOf = (loading: Loading | null): LoadingDraft =>
         incline: text(loading.incline_deg),
       };
 
+/** Marks that a stack may have. */
+const MOST = 60;
+
 /** "5-50 by 5, 60, 70" and "2.5, 5"; null where something is no mass. */
 export function parseMasses(typed: string): number[] | null {
   const masses: number[] = [];
@@ -45,14 +48,15 @@ export function parseMasses(typed: string): number[] | null {
     const run = /^([\d.]+)\s*[-–]\s*([\d.]+)\s+by\s+([\d.]+)$/.exec(part);
     const [from, to, by] = (run ?? []).slice(1).map(Number);
     if (from !== undefined && to !== undefined && by !== undefined && by > 0) {
-      for (let mass = from; mass <= to + 1e-6; mass += by) masses.push(Math.round(mass * 1000) / 1000);
+      for (let mass = from; mass <= to + 1e-6 && masses.length <= MOST; mass += by)
+        masses.push(Math.round(mass * 1000) / 1000);
       continue;
     }
     const mass = parseNumber(part);
     if (mass === null || mass <= 0) return null;
     masses.push(mass);
   }
-  return new Set(masses).size === masses.length && masses.length <= 60 ? masses : null;
+  return new Set(masses).size === masses.length && masses.length <= MOST ? masses : null;
 }
 
 /** What is wrong, by field. */

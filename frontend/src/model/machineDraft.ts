@@ -2,7 +2,7 @@
 import type { Family, MachinePage, MachineState, WalkRound } from "../api/types";
 import { type LoadingDraft, loadingDraftOf, loadingOf, loadingProblems, noLoading } from "./loadingDraft";
 import { marksProblem, marksText, parseMarks } from "./marks";
-import { parseNumber } from "./lengths";
+import { parseNumber } from "../lib/lengths";
 
 export type AdjusterDraft = {
   key: number;

@@ -1,6 +1,6 @@
 // A machine's lengths as people read and type them: without a sign, with the side of the pivot in words.
 import type { MachineLength } from "../api/types";
-import { lengthIn, lengthText, type LengthUnit, parseNumber, toMm } from "./lengths";
+import { lengthIn, lengthText, type LengthUnit, parseNumber, toMm } from "../lib/lengths";
 
 export type Side = 1 | -1;
 /** The side that is usual: where the middle of the usual range lies. */

@@ -38,11 +38,6 @@ export const partOf = (sheet: Sheet, secret: boolean): Partial<Sheet> =>
 export const sheetOf = (fitting: FittingState): Sheet =>
   Object.fromEntries(FIELDS.map((name) => [name, fitting[name]])) as Sheet;
 
-export const sameMarks = (one: Marks, other: Marks): boolean =>
-  Object.keys(one).every((label) => one[label] === other[label]);
-
-export const sameAids = (one: Aids, other: Aids): boolean => same(one, other);
-
 export const sameSheet = (one: Sheet, other: Sheet): boolean =>
   same({ ...one, signs: [...one.signs].sort() }, { ...other, signs: [...other.signs].sort() });
 

@@ -1,7 +1,7 @@
 // A client's body at a glance: the seated figure with the lengths that decide a fitting, taped ones firm, estimated ones dotted.
 import styled from "styled-components";
 import type { Dimension } from "../api/types";
-import { type LengthUnit, lengthText } from "../model/lengths";
+import { type LengthUnit, lengthText } from "../lib/lengths";
 import { colour, font } from "../ui/tokens";
 import { type Point, xy } from "./geometry";
 import { Limbs } from "./Limbs";

@@ -3,14 +3,14 @@ import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
 import { refusal } from "../../api/client";
 import { fittingQuery, meQuery } from "../../api/queries";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Page } from "../../ui/Page";
 import { Bench } from "./Bench";
-import { Discarded } from "./Discarded";
+import { Discarded } from "../shared/Discarded";
 import { FittingHead } from "./FittingHead";
-import { Record } from "./Record";
+import { Record } from "./record/Record";
 
 export function BenchPage() {
   const { id = "" } = useParams();

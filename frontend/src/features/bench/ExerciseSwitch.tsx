@@ -5,7 +5,7 @@ import { refusal } from "../../api/client";
 import type { FittingPage } from "../../api/types";
 import { Notice } from "../../ui/Notice";
 import { colour, font, radius, space, target } from "../../ui/tokens";
-import { useOpenFitting } from "../clients/useOpenFitting";
+import { useOpenFitting } from "../shared/useOpenFitting";
 
 const Row = styled.div`
   display: inline-flex;

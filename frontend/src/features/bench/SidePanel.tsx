@@ -3,14 +3,14 @@ import type { Dispatch } from "react";
 import type { Evaluation, FittingPage } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
 import { WRITE } from "../../model/sheet";
-import { Again, type Moved } from "./Again";
-import { Controls } from "./Controls";
-import { LoadPanel } from "./LoadPanel";
-import type { PacerState } from "./Pacer";
+import { Again, type Moved } from "./steps/Again";
+import { Controls } from "./controls/Controls";
+import { LoadPanel } from "./loads/LoadPanel";
+import type { PacerState } from "./loads/Pacer";
 import { Panel } from "./Panel";
-import { Secure } from "./Secure";
-import { Watch } from "./Watch";
-import { WriteDown } from "./WriteDown";
+import { Secure } from "./steps/Secure";
+import { Watch } from "./watching/Watch";
+import { WriteDown } from "./writing/WriteDown";
 
 type Props = {
   fitting: FittingPage;

@@ -4,7 +4,7 @@ import { Form, TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
 import { complaintAt, refusal } from "../../api/client";
 import type { Caution, Cautions } from "../../api/types";
-import { parseNumber } from "../../model/lengths";
+import { parseNumber } from "../../lib/lengths";
 import { PrimaryButton, QuietButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { DateEntry } from "../../ui/DateEntry";

@@ -6,8 +6,8 @@ import styled from "styled-components";
 import { api, newKey, refusal, Refused, unwrap } from "../../api/client";
 import { cautionsQuery, meQuery } from "../../api/queries";
 import type { Caution, Cautions } from "../../api/types";
-import { useTitle } from "../../app/Shell";
-import { dayText, momentText } from "../../model/dates";
+import { useTitle } from "../../ui/useTitle";
+import { dayText, momentText } from "../../lib/dates";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
 import { QuietLink } from "../../ui/LinkButton";
@@ -15,7 +15,7 @@ import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
 import { CautionForm, type CautionFields } from "./CautionForm";
-import { cautionWords } from "./CautionLines";
+import { cautionWords } from "../shared/CautionLines";
 import { TakeOut } from "./TakeOut";
 
 const Row = styled.li`

@@ -1,7 +1,7 @@
 // What a clinician allows, joint by joint: which motion, from and to how many degrees.
 import styled from "styled-components";
 import type { Cautions } from "../../api/types";
-import { parseNumber } from "../../model/lengths";
+import { parseNumber } from "../../lib/lengths";
 import { QuietButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Select } from "../../ui/Select";

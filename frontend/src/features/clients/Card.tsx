@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
 import type { CardLine as CardLineData, ClientPage as ClientPageData, ExerciseName, Machine } from "../../api/types";
-import { momentText } from "../../model/dates";
+import { momentText } from "../../lib/dates";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { QuietLink, SecondaryLink } from "../../ui/LinkButton";
@@ -11,8 +11,8 @@ import { MarkRow, MarkTag, MarkTags } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, size, space } from "../../ui/tokens";
-import { Needs } from "../machines/Needs";
-import { useOpenFitting } from "./useOpenFitting";
+import { Needs } from "../shared/Needs";
+import { useOpenFitting } from "../shared/useOpenFitting";
 
 const CardRow = styled.li`
   display: grid;

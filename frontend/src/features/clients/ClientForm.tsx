@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { complaintAt, refusal } from "../../api/client";
-import { parseNumber } from "../../model/lengths";
+import { parseNumber } from "../../lib/lengths";
 import { PrimaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { DateEntry } from "../../ui/DateEntry";

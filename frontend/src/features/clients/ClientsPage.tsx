@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { api, unwrap } from "../../api/client";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { PrimaryLink } from "../../ui/LinkButton";

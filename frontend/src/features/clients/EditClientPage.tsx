@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate, useParams } from "react-router";
 import { api, newKey, unwrap } from "../../api/client";
 import { clientQuery } from "../../api/queries";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { Page, PageHead, Title } from "../../ui/Page";
 import { ClientForm, type ClientFields } from "./ClientForm";
 

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { ClientPage as ClientPageData } from "../../api/types";
-import { momentText } from "../../model/dates";
+import { momentText } from "../../lib/dates";
 import { BandName } from "../../ui/Band";
 import { Rows, Section, SectionTitle, Small } from "../../ui/Page";
 import { space } from "../../ui/tokens";

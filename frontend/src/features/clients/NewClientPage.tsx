@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
 import { useNavigate } from "react-router";
 import { api, newKey, unwrap } from "../../api/client";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { Page, PageHead, Title } from "../../ui/Page";
 import { ClientForm, type ClientFields } from "./ClientForm";
 

@@ -2,14 +2,14 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { floorQuery, meQuery } from "../../api/queries";
-import { useTitle } from "../../app/Shell";
-import { momentText } from "../../model/dates";
+import { useTitle } from "../../ui/useTitle";
+import { momentText } from "../../lib/dates";
 import { PrimaryLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
-import { Needs } from "../machines/Needs";
+import { Needs } from "../shared/Needs";
 import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, space } from "../../ui/tokens";
-import { ClientFinder } from "../clients/ClientFinder";
+import { ClientFinder } from "../shared/ClientFinder";
 
 const Columns = styled.div`
   display: grid;

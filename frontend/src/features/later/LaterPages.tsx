@@ -1,5 +1,5 @@
 // Places whose work is not built yet: they say what they will hold, and pretend nothing.
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { Empty, Page, PageHead, Title } from "../../ui/Page";
 
 function Later({ title, children }: { title: string; children: string }) {

@@ -1,7 +1,7 @@
 // A machine's adjusters: marks as printed, each as often used as its bar is long; the walk-round; a photograph.
 import styled from "styled-components";
 import type { MachineAdjuster, MachineExercise, MachinePage } from "../../api/types";
-import { lengthText, type LengthUnit } from "../../model/lengths";
+import { lengthText, type LengthUnit } from "../../lib/lengths";
 import { isEven } from "../../model/marks";
 import { Small, Strong } from "../../ui/Page";
 import { colour, font, radius, space } from "../../ui/tokens";

@@ -5,7 +5,7 @@ import { useNavigate, useParams } from "react-router";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { familiesQuery, machineQuery } from "../../api/queries";
 import type { MachinePage } from "../../api/types";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { bodyOf, draftOf, emptyMachine, type MachineDraft } from "../../model/machineDraft";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";

@@ -6,7 +6,7 @@ import styled from "styled-components";
 import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { equipmentQuery } from "../../api/queries";
 import type { Equipment, EquipmentSizes } from "../../api/types";
-import { parseNumber } from "../../model/lengths";
+import { parseNumber } from "../../lib/lengths";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { KeptOrNot } from "./KeptOrNot";

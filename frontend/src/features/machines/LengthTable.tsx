@@ -1,8 +1,8 @@
 // A machine's lengths with who taped each.
 import styled from "styled-components";
 import type { MachineExercise } from "../../api/types";
-import { dayText } from "../../model/dates";
-import type { LengthUnit } from "../../model/lengths";
+import { dayText } from "../../lib/dates";
+import type { LengthUnit } from "../../lib/lengths";
 import { lengthWords } from "../../model/machineLengths";
 import { colour, font, radius, size, space } from "../../ui/tokens";
 

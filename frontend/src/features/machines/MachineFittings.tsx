@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { ExerciseName, MachinePage as MachinePageData } from "../../api/types";
-import { momentText } from "../../model/dates";
+import { momentText } from "../../lib/dates";
 import { BandName } from "../../ui/Band";
 import { MarkTags } from "../../ui/MarkTag";
 import { Empty, Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";

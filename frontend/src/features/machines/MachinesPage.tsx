@@ -4,15 +4,15 @@ import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
 import { equipmentQuery, machinesQuery, meQuery, platesQuery } from "../../api/queries";
 import type { Machine } from "../../api/types";
-import { useTitle } from "../../app/Shell";
-import { momentText } from "../../model/dates";
+import { useTitle } from "../../ui/useTitle";
+import { momentText } from "../../lib/dates";
 import { Choice } from "../../ui/Choice";
 import { PrimaryLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, font, space } from "../../ui/tokens";
 import { EquipmentForm } from "./EquipmentForm";
-import { Needs, needsOf } from "./Needs";
+import { Needs, needsOf } from "../shared/Needs";
 import { PlatesForm } from "./PlatesForm";
 
 const RowLink = styled(Link)`

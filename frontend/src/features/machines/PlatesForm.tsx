@@ -6,7 +6,7 @@ import styled from "styled-components";
 import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { platesQuery } from "../../api/queries";
 import type { Plates } from "../../api/types";
-import { parseNumber } from "../../model/lengths";
+import { parseNumber } from "../../lib/lengths";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { KeptOrNot } from "./KeptOrNot";

@@ -2,8 +2,8 @@
 import { type ReactNode } from "react";
 import { refusal } from "../../api/client";
 import type { MachineLength, Trial } from "../../api/types";
-import { dayText } from "../../model/dates";
-import type { LengthUnit } from "../../model/lengths";
+import { dayText } from "../../lib/dates";
+import type { LengthUnit } from "../../lib/lengths";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { MeasureActions, MeasureSheet } from "../../ui/MeasureSheet";
 import { Notice } from "../../ui/Notice";

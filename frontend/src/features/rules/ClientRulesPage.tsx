@@ -5,7 +5,7 @@ import { useParams } from "react-router";
 import { api, newKey, refusal, standing, unwrap } from "../../api/client";
 import { clientRulesQuery } from "../../api/queries";
 import type { ClientRules, Question } from "../../api/types";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { PrimaryButton, QuietButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
 import { Field } from "../../ui/Field";

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { api, newKey, standing, unwrap } from "../../api/client";
 import { rulesQuery } from "../../api/queries";
 import type { Rules } from "../../api/types";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { type Asked, Consequences } from "./Consequences";
 import { QuestionList } from "./QuestionList";

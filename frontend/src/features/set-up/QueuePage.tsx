@@ -5,15 +5,15 @@ import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { queueQuery } from "../../api/queries";
 import type { ExerciseName, Queue } from "../../api/types";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, size, space } from "../../ui/tokens";
-import { ClientPicker } from "../clients/ClientPicker";
-import { useOpenFitting } from "../clients/useOpenFitting";
+import { ClientPicker } from "../shared/ClientPicker";
+import { useOpenFitting } from "../shared/useOpenFitting";
 import { moveText } from "./MoveText";
 
 const Row = styled.li`

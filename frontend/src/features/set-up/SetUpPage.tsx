@@ -4,15 +4,15 @@ import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { meQuery, setUpQuery } from "../../api/queries";
 import type { SetUp } from "../../api/types";
-import { useTitle } from "../../app/Shell";
-import { momentText } from "../../model/dates";
+import { useTitle } from "../../ui/useTitle";
+import { momentText } from "../../lib/dates";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
-import { useOpenFitting } from "../clients/useOpenFitting";
-import { useTablet } from "../tablet/TabletContext";
+import { useOpenFitting } from "../shared/useOpenFitting";
+import { useTablet } from "../shared/TabletContext";
 import { WalkRound } from "./WalkRound";
 
 const Actions = styled.div`

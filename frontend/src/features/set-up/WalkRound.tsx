@@ -4,7 +4,7 @@ import type { SetUp } from "../../api/types";
 import { Notice } from "../../ui/Notice";
 import { Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
-import { CautionLines } from "../cautions/CautionLines";
+import { CautionLines } from "../shared/CautionLines";
 import { MoveText } from "./MoveText";
 
 const Halves = styled.div`

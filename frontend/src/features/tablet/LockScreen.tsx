@@ -6,7 +6,7 @@ import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { postAuth, refusal } from "../../api/client";
 import { tabletQuery } from "../../api/queries";
-import { Logo } from "../../app/Logo";
+import { Logo } from "../../ui/Logo";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";

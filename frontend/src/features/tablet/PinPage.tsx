@@ -4,7 +4,7 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { complaintAt, postAuth, refusal } from "../../api/client";
 import { meQuery } from "../../api/queries";
-import { useTitle } from "../../app/Shell";
+import { useTitle } from "../../ui/useTitle";
 import { PrimaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";

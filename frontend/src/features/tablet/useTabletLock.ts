@@ -4,7 +4,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useEffectEvent, useState } from "react";
 import { postAuth, refusal } from "../../api/client";
 import { meQuery } from "../../api/queries";
-import { noteLocked, noteOpened, wasLocked } from "./lockFlag";
+import { noteLocked, noteOpened, wasLocked } from "../shared/lockFlag";
 
 export const IDLE_MS = 5 * 60_000;
 

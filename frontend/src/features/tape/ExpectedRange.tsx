@@ -1,6 +1,6 @@
 import styled from "styled-components";
 import type { Observation } from "../../api/types";
-import { lengthIn, type LengthUnit, lengthText } from "../../model/lengths";
+import { lengthIn, type LengthUnit, lengthText } from "../../lib/lengths";
 import { colour, font, size, space } from "../../ui/tokens";
 
 const Text = styled.p`

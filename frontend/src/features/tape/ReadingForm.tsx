@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { refusal } from "../../api/client";
 import type { Observation } from "../../api/types";
-import { lengthIn, type LengthUnit, lengthText, parseNumber, toMm } from "../../model/lengths";
+import { lengthIn, type LengthUnit, lengthText, parseNumber, toMm } from "../../lib/lengths";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Large, MeasureActions, MeasureSheet } from "../../ui/MeasureSheet";

@@ -1,0 +1,110 @@
+import same from "fast-deep-equal";
+import type { Dispatch } from "react";
+import { Link } from "react-router";
+import styled from "styled-components";
+import { refusal } from "../../../api/client";
+import type { FittingState, MachineOnBench, Marks, Sheet } from "../../../api/types";
+import type { BenchEvent } from "../../../model/bench";
+import { PrimaryButton, SecondaryButton } from "../../../ui/Button";
+import { Dialogue } from "../../../ui/Dialogue";
+import { MarkRow, MarkTag } from "../../../ui/MarkTag";
+import { Notice } from "../../../ui/Notice";
+import { space } from "../../../ui/tokens";
+import { useReopen } from "../../shared/Discarded";
+
+const Versions = styled.div`
+  display: grid;
+  gap: ${space(4)};
+  h3 {
+    margin-bottom: ${space(2)};
+  }
+`;
+
+/** What else a sheet holds, as it is called on the floor. */
+const BESIDES: Record<Exclude<keyof Sheet, "marks">, string> = {
+  aids: "cushions",
+  load: "the load",
+  signs: "signs seen",
+  note: "the note",
+  knee_off_mm: "where the knee was seen",
+  roller_seen: "whether the roller was seen",
+  flow: "the steps taken",
+  work: "how it was lifted and felt",
+  cue: "the cue",
+  reason: "the reason",
+  trail: "what was tried",
+  creep: "the creep test",
+};
+
+type Props = { machine: MachineOnBench; mine: Sheet; theirs: FittingState; dispatch: Dispatch<BenchEvent> };
+
+/** Two people changed the same fitting: both versions, and a choice. Nothing was overwritten. */
+export function Conflict({ machine, mine, theirs, dispatch }: Props) {
+  const tags = (marks: Marks) => (
+    <MarkRow>
+      {machine.adjusters.map((adjuster) => (
+        <MarkTag key={adjuster.label} label={adjuster.name} mark={marks[adjuster.label] ?? "–"} />
+      ))}
+    </MarkRow>
+  );
+  const besides = Object.entries(BESIDES)
+    .filter(([name]) => !same(mine[name as keyof Sheet], theirs[name as keyof Sheet]))
+    .map(([, words]) => words);
+  const closed = theirs.state !== "draft";
+  return (
+    <Dialogue
+      title={closed ? `${theirs.by} ${theirs.state} this fitting` : `${theirs.by} changed this fitting`}
+      isOpen
+      onClose={() => (closed ? undefined : dispatch({ type: "takeTheirs" }))}
+    >
+      <Versions>
+        <div>
+          <h3>Theirs</h3>
+          {tags(theirs.marks)}
+        </div>
+        <div>
+          <h3>Yours</h3>
+          {tags(mine.marks)}
+        </div>
+        {besides.length > 0 ? <p>Besides the marks these differ: {besides.join(", ")}.</p> : null}
+        {theirs.state === "discarded" ? (
+          <GoOn theirs={theirs} onOpen={(now) => dispatch({ type: "keepMine", version: now.version })} />
+        ) : closed ? (
+          <p>
+            It stands as they closed it.{" "}
+            <Link to={`/fittings/${theirs.id}`} reloadDocument>
+              Open the record
+            </Link>
+          </p>
+        ) : (
+          <MarkRow>
+            <PrimaryButton onPress={() => dispatch({ type: "takeTheirs" })}>Take theirs</PrimaryButton>
+            <SecondaryButton onPress={() => dispatch({ type: "keepMine", version: theirs.version })}>
+              Keep mine
+            </SecondaryButton>
+          </MarkRow>
+        )}
+      </Versions>
+    </Dialogue>
+  );
+}
+
+/** It was discarded meanwhile: opened again, it goes on with what stands here. */
+function GoOn({ theirs, onOpen }: { theirs: FittingState; onOpen: (now: FittingState) => void }) {
+  const reopen = useReopen(theirs.id);
+  return (
+    <>
+      {reopen.error ? (
+        <Notice tone="wrong">{refusal(reopen.error)?.message ?? "It could not be opened again."}</Notice>
+      ) : null}
+      <MarkRow>
+        <PrimaryButton
+          isDisabled={reopen.isPending}
+          onPress={() => reopen.mutate(theirs.version, { onSuccess: onOpen })}
+        >
+          Open it again with yours
+        </PrimaryButton>
+      </MarkRow>
+    </>
+  );
+}

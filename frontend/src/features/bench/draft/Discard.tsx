@@ -1,0 +1,45 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, newKey, refusal, unwrap } from "../../../api/client";
+import { PrimaryButton, QuietButton, SecondaryButton } from "../../../ui/Button";
+import { Dialogue } from "../../../ui/Dialogue";
+import { MarkRow } from "../../../ui/MarkTag";
+import { Notice } from "../../../ui/Notice";
+import { type DraftKey, forgetUnsaved } from "./useDraft";
+
+/** Lets a fitting go that was opened by mistake, after asking: what was accepted before stays on the card, and it can
+ *  be opened again for a week. */
+export function Discard({ draft, clientId, version }: { draft: DraftKey; clientId: string; version: number }) {
+  const id = draft.fitting;
+  const [asking, setAsking] = useState(false);
+  const navigate = useNavigate();
+  const queryClient = useQueryClient();
+  const discard = useMutation({
+    mutationFn: () =>
+      unwrap(api.POST("/api/fittings/{id}/discard", { params: { path: { id }, header: newKey() }, body: { version } })),
+    onSuccess: async (state) => {
+      forgetUnsaved(draft);
+      queryClient.removeQueries({ queryKey: ["fitting", id] });
+      await queryClient.invalidateQueries();
+      await navigate(`/clients/${clientId}`, { state: { discarded: { id, version: state.version } } });
+    },
+  });
+  return (
+    <>
+      <QuietButton onPress={() => setAsking(true)}>Discard</QuietButton>
+      <Dialogue title="Discard this fitting?" isOpen={asking} onClose={() => setAsking(false)}>
+        {discard.error ? (
+          <Notice tone="wrong">{refusal(discard.error)?.message ?? "It could not be discarded."}</Notice>
+        ) : null}
+        <p>Nothing of it goes on the card; what was accepted before stays. For a week it can be opened again.</p>
+        <MarkRow style={{ marginTop: "1rem" }}>
+          <PrimaryButton onPress={() => setAsking(false)}>Keep it open</PrimaryButton>
+          <SecondaryButton onPress={() => discard.mutate()} isDisabled={discard.isPending}>
+            Discard it
+          </SecondaryButton>
+        </MarkRow>
+      </Dialogue>
+    </>
+  );
+}

@@ -1,0 +1,49 @@
+import type { Loads, Work } from "../../../api/types";
+import { SecondaryButton } from "../../../ui/Button";
+import { Select } from "../../../ui/Select";
+import { Small } from "../../../ui/Page";
+import { space } from "../../../ui/tokens";
+import type { PacerState } from "./Pacer";
+import { PanelTitle } from "../Panel";
+
+const numbers = (from: number, to: number) =>
+  Array.from({ length: to - from + 1 }, (_, index) => [String(from + index), String(from + index)] as const);
+const REPETITIONS = numbers(1, 30);
+const SETS = numbers(1, 8);
+const USUAL = { repetitions: 10, sets: 2 };
+
+type Props = {
+  work: Work;
+  tempo: Loads["tempo"];
+  seconds: number;
+  pacer: PacerState;
+  onChange: (fields: Partial<Work>) => void;
+};
+
+/** Sets and repetitions, and the pacer that counts them across the room. */
+export function Counts({ work, tempo, seconds, pacer, onChange }: Props) {
+  const repetitions = work.repetitions ?? USUAL.repetitions;
+  return (
+    <div>
+      <PanelTitle>Tempo {tempo.says}</PanelTitle>
+      <Small>Up, hold, down, pause, in seconds: a set takes {Math.round(seconds)} s.</Small>
+      <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: space(2), margin: `${space(2)} 0` }}>
+        <Select
+          label="Sets"
+          options={SETS}
+          value={String(work.sets ?? USUAL.sets)}
+          onChange={(sets) => onChange({ sets: Number(sets) })}
+        />
+        <Select
+          label="Repetitions"
+          options={REPETITIONS}
+          value={String(repetitions)}
+          onChange={(count) => onChange({ repetitions: Number(count) })}
+        />
+      </div>
+      <SecondaryButton style={{ width: "100%" }} onPress={() => pacer.start(tempo, repetitions)}>
+        {pacer.running ? "Start the set anew" : "Pace a set"}
+      </SecondaryButton>
+    </div>
+  );
+}

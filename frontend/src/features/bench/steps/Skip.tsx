@@ -1,0 +1,38 @@
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import { PrimaryButton, QuietButton } from "../../../ui/Button";
+import { Choice } from "../../../ui/Choice";
+import { Dialogue } from "../../../ui/Dialogue";
+import { Field } from "../../../ui/Field";
+import { space } from "../../../ui/tokens";
+
+const REASONS = ["not needed today", "no time", "client would rather not", "machine in use"].map(
+  (reason) => [reason, reason] as const,
+);
+
+/** Leaves a step out, with why: it stays on the record, and can be taken later. */
+export function Skip({ onSkip }: { onSkip: (reason: string) => void }) {
+  const [asking, setAsking] = useState(false);
+  const [chosen, setChosen] = useState<string>(REASONS[0]?.[0] ?? "");
+  const [own, setOwn] = useState("");
+  return (
+    <>
+      <QuietButton onPress={() => setAsking(true)}>Skip</QuietButton>
+      <Dialogue title="Skip this step?" isOpen={asking} onClose={() => setAsking(false)}>
+        <Form
+          style={{ display: "grid", gap: space(4) }}
+          onSubmit={(event) => {
+            event.preventDefault();
+            onSkip(own.trim() || chosen);
+            setAsking(false);
+            setOwn("");
+          }}
+        >
+          <Choice label="Why" options={REASONS} value={chosen} onChange={setChosen} stacked />
+          <Field label="Or in your words" value={own} onChange={setOwn} maxLength={200} autoComplete="off" />
+          <PrimaryButton type="submit">Skip it</PrimaryButton>
+        </Form>
+      </Dialogue>
+    </>
+  );
+}

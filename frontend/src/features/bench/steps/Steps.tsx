@@ -1,0 +1,218 @@
+import { type Dispatch, type ReactNode, useEffect, useRef, useState } from "react";
+import { Button } from "react-aria-components";
+import styled from "styled-components";
+import type { BenchStep, FittingPage } from "../../../api/types";
+import type { Bench, BenchEvent } from "../../../model/bench";
+import { WRITE } from "../../../model/sheet";
+import { QuietButton } from "../../../ui/Button";
+import { breakpoint, colour, font, size, space, target } from "../../../ui/tokens";
+import type { Moved } from "./Again";
+import { Skip } from "./Skip";
+
+const Area = styled.section`
+  grid-area: steps;
+  border-right: 1px solid ${colour.line};
+  overflow-y: auto;
+  position: relative;
+  padding: ${space(2)} 0;
+  display: flex;
+  flex-direction: column;
+  @media ${breakpoint.phone} {
+    border-right: 0;
+  }
+`;
+const Item = styled.li<{ $active: boolean }>`
+  border-left: 4px solid ${({ $active }) => ($active ? colour.action : "transparent")};
+  background: ${({ $active }) => ($active ? colour.actionQuiet : "transparent")};
+`;
+const Head = styled(Button)`
+  width: 100%;
+  display: flex;
+  align-items: center;
+  gap: ${space(3)};
+  min-height: ${target.least};
+  padding: ${space(1)} ${space(4)};
+  border: 0;
+  background: none;
+  text-align: left;
+  line-height: 1.2;
+  cursor: pointer;
+  outline-offset: -3px;
+  &[aria-current="step"] {
+    font-weight: ${font.strong};
+  }
+`;
+type State = "done" | "active" | "open" | "skipped";
+const FILLS: Record<State, string> = {
+  done: colour.inLine,
+  active: colour.action,
+  open: "transparent",
+  skipped: "transparent",
+};
+const Dot = styled.span<{ $state: State }>`
+  flex: none;
+  width: 15px;
+  height: 15px;
+  border-radius: 50%;
+  border: 2px ${({ $state }) => ($state === "skipped" ? "dashed" : "solid")}
+    ${({ $state }) => ($state === "open" || $state === "skipped" ? colour.lineStrong : FILLS[$state])};
+  background: ${({ $state }) => FILLS[$state]};
+`;
+const Aside = styled.span<{ $warn?: boolean }>`
+  margin-left: auto;
+  font-size: ${size.small};
+  font-weight: ${font.regular};
+  color: ${({ $warn }) => ($warn ? colour.closeInk : colour.inkMuted)};
+`;
+const What = styled.div`
+  padding: 0 ${space(4)} ${space(3)} ${space(11)};
+  display: grid;
+  gap: ${space(2)};
+  line-height: 1.35;
+  dl,
+  ul {
+    display: grid;
+    gap: ${space(2)};
+  }
+  ul {
+    padding-left: ${space(3)};
+    border-left: 3px solid ${colour.line};
+    font-size: ${size.small};
+  }
+  dt,
+  dd[data-quiet] {
+    font-size: ${size.small};
+    color: ${colour.inkMuted};
+  }
+`;
+const Foot = styled.div`
+  margin-top: auto;
+  padding: ${space(2)} ${space(3)} 0;
+  display: flex;
+  flex-wrap: wrap;
+`;
+
+const WRITING: BenchStep = {
+  id: WRITE,
+  stage: "write",
+  adjuster: null,
+  title: "Write down",
+  do: "Every pin heard home, then accept: the marks, the numbers and what they rest on go on the card.",
+  look: "The marks on the machine beside those on the right.",
+  right: "Both the same. The maker’s plate and licensed advice come first.",
+  notes: [],
+};
+
+type Props = {
+  fitting: FittingPage;
+  bench: Bench;
+  active: string;
+  moved: Moved[];
+  dispatch: Dispatch<BenchEvent>;
+  discard: ReactNode;
+};
+
+/** The steps in the order in which a fitting is done; the one at hand says what to do, where to look, what is right. */
+export function Steps({ fitting, bench, active, moved, dispatch, discard }: Props) {
+  const { steps, advice } = fitting;
+  const { flow } = bench.sheet;
+  const [unfolded, setUnfolded] = useState(false);
+  const order = steps.map((step) => step.id);
+  const stateOf = (id: string): State =>
+    id === active ? "active" : flow.done[id] ? "done" : flow.skipped[id] !== undefined ? "skipped" : "open";
+  const behind = steps.slice(0, Math.max(order.indexOf(active), active === WRITE ? steps.length : 0));
+  const folded = !unfolded && behind.length > 1 && behind.every((step) => stateOf(step.id) !== "open");
+  const shown = [...(folded ? steps.slice(behind.length) : steps), WRITING];
+  return (
+    <Area aria-label="Steps">
+      {behind.length > 1 && behind.every((step) => stateOf(step.id) !== "open") ? (
+        <Head onPress={() => setUnfolded(folded)} aria-expanded={!folded}>
+          <Dot $state="done" />
+          {behind.length} steps behind you
+          <Aside $warn={moved.length > 0}>{folded ? "show" : "fold"}</Aside>
+        </Head>
+      ) : null}
+      <ol>
+        {shown.map((step) => (
+          <Step
+            key={step.id}
+            step={step}
+            state={stateOf(step.id)}
+            skipped={flow.skipped[step.id]}
+            disturbed={moved.some((one) => one.step === step.id)}
+            sure={advice?.adjusters.find((adjuster) => adjuster.label === step.adjuster) ?? null}
+            onChoose={() => dispatch({ type: "choose", id: step.id })}
+          />
+        ))}
+      </ol>
+      <Foot>
+        <QuietButton onPress={() => dispatch({ type: "undo" })} isDisabled={bench.past.length === 0}>
+          Undo
+        </QuietButton>
+        {active === WRITE ? null : <Skip onSkip={(reason) => dispatch({ type: "skip", order, reason })} />}
+        {discard}
+      </Foot>
+    </Area>
+  );
+}
+
+type StepProps = {
+  step: BenchStep;
+  state: State;
+  skipped: string | undefined;
+  disturbed: boolean;
+  sure: NonNullable<FittingPage["advice"]>["adjusters"][number] | null;
+  onChoose: () => void;
+};
+
+function Step({ step, state, skipped, disturbed, sure, onChoose }: StepProps) {
+  const active = state === "active";
+  const item = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (active) item.current?.scrollIntoView({ block: "nearest" });
+  }, [active]);
+  return (
+    <Item ref={item} $active={active} data-step={step.id} data-state={state}>
+      <Head onPress={onChoose} aria-current={active ? "step" : undefined}>
+        <Dot $state={state} />
+        {step.title}
+        {disturbed ? (
+          <Aside $warn>moved</Aside>
+        ) : state === "skipped" ? (
+          <Aside>{skipped ? `skipped: ${skipped}` : "skipped"}</Aside>
+        ) : null}
+      </Head>
+      {active ? (
+        <What>
+          <p>{step.do}</p>
+          {step.notes.length > 0 ? (
+            <ul>
+              {step.notes.map((note) => (
+                <li key={note}>{note}</li>
+              ))}
+            </ul>
+          ) : null}
+          <dl>
+            <div>
+              <dt>Look</dt>
+              <dd>{step.look}</dd>
+            </div>
+            <div>
+              <dt>Right</dt>
+              <dd>{step.right}</dd>
+            </div>
+            {sure?.sure ? (
+              <div>
+                <dt>How sure</dt>
+                <dd data-quiet>
+                  {sure.too_far ? `${sure.too_far} ` : ""}
+                  {sure.sure}
+                </dd>
+              </div>
+            ) : null}
+          </dl>
+        </What>
+      ) : null}
+    </Item>
+  );
+}

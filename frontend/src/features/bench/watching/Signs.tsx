@@ -1,0 +1,108 @@
+// The signs of a bad fit, ticked as they are seen; under each that is ticked what is probably behind it, the notch to move, and
+// what came of those that were tried.
+import { useQuery } from "@tanstack/react-query";
+import type { Dispatch } from "react";
+import { CheckboxGroup, Label } from "react-aria-components";
+import styled from "styled-components";
+import { signsQuery } from "../../../api/queries";
+import type { ExplainedSign, FittingPage, Sheet } from "../../../api/types";
+import type { BenchEvent } from "../../../model/bench";
+import { QuietButton } from "../../../ui/Button";
+import { FieldLabel } from "../../../ui/Field";
+import { Notice } from "../../../ui/Notice";
+import { Tick } from "../../../ui/Tick";
+import { colour, font, size, space } from "../../../ui/tokens";
+import { Trail } from "./Trail";
+
+const Ticks = styled(CheckboxGroup)`
+  display: grid;
+`;
+const Causes = styled.ol`
+  margin: 0 0 ${space(3)} ${space(2)};
+  padding: 0 0 0 ${space(3)};
+  border-left: 3px solid ${colour.action};
+  list-style: none;
+  display: grid;
+  gap: ${space(2)};
+  font-size: ${size.small};
+`;
+const Title = styled.span<{ $denied: boolean }>`
+  display: block;
+  font-weight: ${font.strong};
+  color: ${({ $denied }) => ($denied ? colour.inkMuted : colour.ink)};
+`;
+const Says = styled.span`
+  display: block;
+`;
+
+const Move = styled(QuietButton)`
+  margin-left: -${space(2)};
+`;
+
+type Props = { fitting: FittingPage; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
+
+export function Signs({ fitting, sheet, dispatch }: Props) {
+  const explained = useQuery(signsQuery(fitting.id, sheet));
+  const explanationOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name);
+  return (
+    <Ticks value={sheet.signs} onChange={(signs) => dispatch({ type: "write", fields: { signs } })}>
+      <FieldLabel as={Label}>Signs seen</FieldLabel>
+      {fitting.machine.signs.map((sign) => (
+        <div key={sign.name} data-sign={sign.name}>
+          <Tick value={sign.name}>{sign.title}</Tick>
+          {sheet.signs.includes(sign.name) ? (
+            <>
+              <Trail fitting={fitting} sheet={sheet} sign={sign.name} dispatch={dispatch} />
+              <Behind
+                sign={sign.title}
+                explained={explanationOf(sign.name)}
+                onMove={(adjuster, to) => dispatch({ type: "try", sign: sign.name, adjuster, to })}
+              />
+            </>
+          ) : null}
+        </div>
+      ))}
+    </Ticks>
+  );
+}
+
+type BehindProps = {
+  sign: string;
+  explained: ExplainedSign | undefined;
+  onMove: (label: string, mark: string) => void;
+};
+
+/** How sure the numbers are of it, for and against. */
+const surely = (probability: number | null): string =>
+  probability === null
+    ? ""
+    : probability > 0.9
+      ? ": almost certainly"
+      : probability > 0.7
+        ? ": very likely"
+        : ": likely";
+
+/** What the numbers deny stands last, with what to do where it is seen all the same. */
+function Behind({ sign, explained, onMove }: BehindProps) {
+  if (!explained) return null;
+  const { causes, never, then } = explained;
+  return (
+    <Causes aria-label={`Behind it: ${sign}`}>
+      {then ? <li>{never ? <Notice tone="wrong">{then}</Notice> : <Says>{then}</Says>}</li> : null}
+      {causes.map(({ name, title, standing, probability, says, move }) => (
+        <li key={name} data-cause={name}>
+          <Title $denied={standing === "denied"}>
+            {title}
+            {standing === "denied" ? ": the numbers say otherwise" : surely(probability)}
+          </Title>
+          <Says>
+            {standing === "denied"
+              ? `If you see it all the same: ${says.replace(/^./, (letter) => letter.toLowerCase())}`
+              : says}
+          </Says>
+          {move && standing === "shown" ? <Move onPress={() => onMove(move.adjuster, move.mark)}>Move it</Move> : null}
+        </li>
+      ))}
+    </Causes>
+  );
+}

@@ -1,0 +1,52 @@
+// Watching: where the fit was seen, where it is felt, the cue that helped, a creep test, the signs.
+import type { Dispatch } from "react";
+import type { Evaluation, FittingPage, Sheet } from "../../../api/types";
+import type { BenchEvent } from "../../../model/bench";
+import { Choice } from "../../../ui/Choice";
+import { Field } from "../../../ui/Field";
+import { CreepTest } from "./CreepTest";
+import { KneeSeen } from "./KneeSeen";
+import { Panel } from "../Panel";
+import { Signs } from "./Signs";
+
+const FELT = [
+  ["worked", "In the worked muscle"],
+  ["joint", "In a joint"],
+  ["elsewhere", "Elsewhere"],
+] as const;
+
+type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispatch: Dispatch<BenchEvent> };
+
+export function Watch({ fitting, sheet, evaluation, dispatch }: Props) {
+  const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
+  return (
+    <Panel aria-label="Watch">
+      {evaluation.targets.length > 0 ? <KneeSeen sheet={sheet} onChange={write} /> : null}
+      <Choice
+        label="Where is it felt?"
+        options={FELT}
+        value={sheet.work.felt ?? ("" as "worked")}
+        onChange={(felt) => write({ work: { ...sheet.work, felt } })}
+        stacked
+      />
+      {sheet.work.felt === "joint" ? (
+        <p role="status">
+          Pain in a joint stops this exercise for today: press Stop. If it stays or comes again, a clinician looks
+          before the next time.
+        </p>
+      ) : null}
+      <Field
+        label="Cue that helped"
+        hint="Kept encrypted, shown when this is set up again."
+        value={sheet.cue}
+        maxLength={200}
+        autoComplete="off"
+        onChange={(cue) => write({ cue })}
+      />
+      {evaluation.targets.length > 0 && fitting.creep_angles.length > 0 ? (
+        <CreepTest fitting={fitting} sheet={sheet} dispatch={dispatch} />
+      ) : null}
+      <Signs fitting={fitting} sheet={sheet} dispatch={dispatch} />
+    </Panel>
+  );
+}

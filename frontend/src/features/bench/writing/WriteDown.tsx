@@ -1,0 +1,90 @@
+// What is written down besides the marks: what was seen and felt, the load, a note; and where something is off, why it is
+// accepted all the same.
+import { type Dispatch } from "react";
+import { TextArea, TextField } from "react-aria-components";
+import styled from "styled-components";
+import type { Evaluation, FittingPage, Sheet } from "../../../api/types";
+import { type BenchEvent } from "../../../model/bench";
+import { QuietButton } from "../../../ui/Button";
+import { Field, FieldHint, FieldLabel } from "../../../ui/Field";
+import { MarkRow, MarkTag } from "../../../ui/MarkTag";
+import { colour, radius, size, space } from "../../../ui/tokens";
+import { Panel } from "../Panel";
+import { seenText } from "../watching/KneeSeen";
+
+const Text = styled(TextArea)`
+  width: 100%;
+  min-height: 5rem;
+  padding: ${space(2)} ${space(3)};
+  border: 1px solid ${colour.lineStrong};
+  border-radius: ${radius};
+  font: inherit;
+  font-size: ${size.text};
+  resize: vertical;
+`;
+const Summary = styled.ul`
+  display: grid;
+  gap: ${space(1)};
+`;
+
+const FELT = { worked: "Felt in the worked muscle", joint: "Felt in a joint", elsewhere: "Felt elsewhere" };
+
+type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispatch: Dispatch<BenchEvent> };
+
+export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
+  const { machine } = fitting;
+  const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
+  const off = evaluation.findings.filter((finding) => finding.severity >= 2 && !finding.by_hand);
+  const open = fitting.steps.filter(({ id }) => !sheet.flow.done[id] && sheet.flow.skipped[id] === undefined);
+  const titles = machine.signs.filter(({ name }) => sheet.signs.includes(name)).map(({ title }) => title);
+  return (
+    <Panel aria-label="Write down">
+      <MarkRow>
+        {machine.adjusters.map((adjuster) => (
+          <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
+        ))}
+      </MarkRow>
+      <Summary>
+        {evaluation.targets.length > 0 ? <li>Knee: {seenText(sheet.knee_off_mm).toLowerCase()}</li> : null}
+        {machine.loaded ? <li>{sheet.load ? `Load ${sheet.load}` : "No load yet"}</li> : null}
+        {sheet.roller_seen ? <li>Roller: seen in place</li> : null}
+        {sheet.work.felt ? <li>{FELT[sheet.work.felt]}</li> : null}
+        {sheet.cue ? <li>What helped: {sheet.cue}</li> : null}
+        {sheet.signs.length > 0 ? <li>Signs: {titles.join("; ").toLowerCase()}</li> : null}
+        {open[0] ? (
+          <li>
+            {open.length === 1 ? "One step" : `${open.length} steps`} not taken yet.{" "}
+            <QuietButton onPress={() => dispatch({ type: "choose", id: open[0]?.id ?? "" })}>
+              To {open[0].title.toLowerCase()}
+            </QuietButton>
+          </li>
+        ) : null}
+      </Summary>
+      {off.length > 0 ? (
+        <TextField value={sheet.reason} onChange={(reason) => write({ reason })} maxLength={300} isRequired>
+          <FieldLabel>
+            Why accepted though {off.map(({ title }) => title.toLowerCase()).join(", ")} {off.length > 1 ? "are" : "is"}{" "}
+            off
+          </FieldLabel>
+          <Text />
+          <FieldHint slot="description">Stays on the record. Kept encrypted.</FieldHint>
+        </TextField>
+      ) : null}
+      {machine.loaded ? null : (
+        <Field
+          label="Load"
+          hint="As printed, such as 25 kg or pin 4."
+          value={sheet.load}
+          maxLength={40}
+          autoComplete="off"
+          onChange={(load) => write({ load })}
+        />
+      )}
+      <TextField value={sheet.note} onChange={(note) => write({ note })} maxLength={1000}>
+        <FieldLabel>Note</FieldLabel>
+        <Text />
+        <FieldHint slot="description">Why so, and what helped. Kept encrypted.</FieldHint>
+      </TextField>
+    </Panel>
+  );
+}

@@ -1,0 +1,32 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { fromMm, lengthIn, lengthText, parseNumber, toMm } from "./lengths";
+
+const unit = fc.constantFrom("cm" as const, "in" as const);
+
+describe("lengths", () => {
+  it("are read and typed in centimetres or inches", () => {
+    expect(lengthText(604, "cm")).toBe("60.4 cm");
+    expect(lengthText(604, "in")).toBe("23.8 in");
+    expect(lengthIn(604, "cm")).toBe(60.4);
+  });
+
+  it("come back in millimetres as they were", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 3000, noNaN: true }), unit, (mm, shown) => {
+        expect(toMm(fromMm(mm, shown), shown)).toBeCloseTo(mm, 9);
+      }),
+    );
+  });
+
+  it("are numbers with a point or a comma, and nothing else", () => {
+    expect([parseNumber("60,4"), parseNumber(" 60.4 "), parseNumber("12")]).toEqual([60.4, 60.4, 12]);
+    for (const text of ["", "six", "-3", "1e9", "6.", "60.4.1", "0x10"]) expect(parseNumber(text)).toBeNull();
+    fc.assert(
+      fc.property(fc.string(), (text) => {
+        const number = parseNumber(text);
+        expect(number === null || (Number.isFinite(number) && number >= 0)).toBe(true);
+      }),
+    );
+  });
+});
