@@ -17,20 +17,22 @@ def person(random)
   Body::Dimensions.new(*MIDDLE.each_pair.map { |name, value| value * scale * (name == :stature ? 1 : 1 + ((random.rand - 0.5) * 0.14)) })
 end
 
-# [indices, worst, number, cost, order] of every combination of marks.
+# [indices, worst, number, cost, order, what the mechanism prefers] of every combination of marks.
 def product(machine, body)
   mechanics = Mechanisms.for(machine, body, Mechanisms::Wishes.for(machine.family))
-  groups = [:joint, *machine.family.groups.keys]
+  groups = [:joint, *machine.family.side_groups, :recorded]
+  weightless = machine.family.findings.each_value.reject(&:weighs).map(&:code)
   places = machine.adjusters.each_index.sort_by { |place| [groups.index(machine.family.group_of(machine.adjusters[place])), place] }
   first, *others = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
   first.product(*others).map do |indices|
-    findings = mechanics.all_findings(mechanics.place(machine.parameters(indices)))
+    place = mechanics.place(machine.parameters(indices))
+    findings = mechanics.all_findings(place).reject { |finding| weightless.include?(finding.code) }
     worst = findings.map(&:severity).max
-    [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost), indices.values_at(*places)]
+    [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost), indices.values_at(*places), mechanics.preference(place)]
   end
 end
 
-def best(results) = results.min_by { |_, worst, number, cost, order| [worst, number, cost.round(9), *order] }
+def best(results) = results.min_by { |_, worst, number, cost, order, preference| [worst, *preference, number, cost.round(9), *order] }
 
 # For every seat the best of each exercise, then the best of these by the key of both together. docs/model.md section 9.
 def whole_station(machines, body)

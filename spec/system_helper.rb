@@ -17,15 +17,14 @@ Capybara.javascript_driver = :verglas
 module Browsing
   AXE = File.join(Verglas::ROOT, "frontend", "node_modules", "axe-core", "axe.min.js")
 
-  # By the form's own request: the form itself is in the specs of signing in.
-  def sign_in(email: "maren@netloft.example", password: Given::PASSWORD)
+  # By the form's own request: the form itself is in the specs of signing in. at: where to go then; nil for nowhere yet.
+  def sign_in(email: "maren@netloft.example", password: Given::PASSWORD, at: nil)
     visit "/robots.txt"
     status = page.evaluate_async_script(<<~JS, JSON.generate({ email: email, password: password }))
       fetch("/auth/login", { method: "POST", headers: { "content-type": "application/json" }, body: arguments[0] }).then((answer) => arguments[1](answer.status));
     JS
     expect(status).to eq(200)
-    visit "/"
-    expect(page).to have_text("Find a client")
+    visit at if at
   end
 
   # The bench of a client on a machine, by the client's card.
@@ -84,10 +83,32 @@ module Browsing
   def kept = expect(page).to(have_css("[data-saving=kept]"))
 end
 
+# Between two examples: as a browser that was never here, but for what it has fetched of the front end, which does not change.
+module CleanBrowser
+  STORED = "localStorage.clear(); sessionStorage.clear();"
+
+  def self.clean
+    browser = Capybara.current_session.driver.browser
+    return Capybara.reset_sessions! unless plain?(browser)
+
+    browser.network.emulate_network_conditions(offline: false)
+    browser.page.command("Emulation.clearDeviceMetricsOverride")
+    Capybara.current_session.visit("/robots.txt")
+    browser.execute(STORED)
+    browser.cookies.clear
+    Capybara.current_session.visit("about:blank")
+  rescue Ferrum::Error
+    Capybara.reset_sessions!
+  end
+
+  # One window of one session, at no dialogue.
+  def self.plain?(browser) = Capybara.__send__(:session_pool).size == 1 && browser.window_handles.size == 1
+end
+
 RSpec.configure do |config|
   config.include Browsing, file_path: %r{/spec/system/}
   config.include Capybara::DSL, file_path: %r{/spec/system/}
-  config.after(:each, file_path: %r{/spec/system/}) { Capybara.reset_sessions! }
+  config.after(:each, file_path: %r{/spec/system/}) { CleanBrowser.clean }
   config.after(:suite) do
     Capybara.current_session.driver.quit
     FileUtils.rm_rf(scratch)

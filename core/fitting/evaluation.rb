@@ -64,6 +64,9 @@ module Verglas
 
       def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding), by_hand.include?(finding.code)) }
 
+      # The family's finding in a plane; nil where it fits no joint to a place.
+      def plane = machine.family.findings.each_value.find(&:plane?)
+
       # Of a finding in a plane: its two numbers as a Point (mm, the machine's own frame), and their covariance, body and taped
       # constants together, as [[along, both], [both, across]] (mm^2).
       def place_of(code) = Geometry::Point.new(*quantities.values_at(*kind(code).plane))

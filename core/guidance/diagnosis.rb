@@ -10,8 +10,9 @@ module Verglas
       LEAST_CHANGE = 1.0
 
       # probability: how likely the number lies where the cause says, nil where none speaks; to: the Evaluation one notch away,
-      # adjuster: whose notch (both nil: no notch helps).
-      Suspect = Value.define(:cause, :probability, :adjuster, :to) do
+      # adjuster: whose notch (both nil: no notch helps); told_by: the finding that tells what it does; of_joint: whether that is where
+      # the joint lies.
+      Suspect = Value.define(:cause, :probability, :adjuster, :to, :told_by, :of_joint) do
         def rank
           return [1, 0] if probability.nil?
 
@@ -54,7 +55,7 @@ module Verglas
       def finding(cause, evaluation) = cause.finding && evaluation.finding(cause.finding)
 
       # The two quantities of the finding in a plane; where the joint was seen, it is they that were.
-      def plane = @plane ||= kinds.values.find(&:plane?)&.plane || []
+      def plane = @plane ||= @evaluation.plane&.plane || []
       def plane?(code) = kinds.key?(code) && kinds[code].plane?
       def kinds = @evaluation.machine.family.findings
 
@@ -65,10 +66,9 @@ module Verglas
 
       def suspect(cause)
         excess = cause.measured? ? excess(cause, @evaluation) : nil
-        return Suspect.new(cause: cause, probability: nil, adjuster: nil, to: nil) if excess.nil?
-
-        adjuster, to = notch(cause, excess)
-        Suspect.new(cause: cause, probability: probability(cause, excess), adjuster: adjuster, to: to)
+        adjuster, to = excess && notch(cause, excess)
+        told_by = cause.finding || (cause.quantity && @evaluation.plane&.code)
+        Suspect.new(cause: cause, probability: excess && probability(cause, excess), adjuster: adjuster, to: to, told_by: told_by, of_joint: !told_by.nil? && plane?(told_by))
       end
 
       # P(excess > 0)

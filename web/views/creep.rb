@@ -11,7 +11,7 @@ module Verglas
         def of(seen, evaluation)
           knee = seen.at(evaluation)
           Told.rounded(knee: { s: knee.s, n: knee.n }, sds_mm: seen.sds_mm, says: "#{where(knee, evaluation)} #{Formats::Words.say("creep.sure", mm: seen.sds_mm.max.round)}",
-                       probability: seen.probability_within(evaluation.kind(:offset).band.in_line.max, evaluation), move: move(seen, evaluation))
+                       probability: seen.probability_within(evaluation.plane.band.in_line.max, evaluation), move: move(seen, evaluation))
         end
 
         # Where to read: evenly over the arm's way, lightest load, arm held still.

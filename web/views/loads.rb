@@ -94,7 +94,7 @@ module Verglas
           beside = meeting.gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)&.dig(:work, "load_kg")
           return unless beside&.positive?
 
-          share = Loading::Remarks.curl_to_extension(*(meeting.exercise == "curl" ? [load_kg, beside] : [beside, load_kg]))
+          share = Loading::Remarks.curl_to_extension(*(meeting.machine.family.action == :knee_flexion ? [load_kg, beside] : [beside, load_kg]))
           words(:curl_beside_extension, share: format("%.2f", share.share)) if share.remarked
         end
 

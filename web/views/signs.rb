@@ -28,7 +28,7 @@ module Verglas
 
         # A knee that may be off its pivot is read from the creep; anything else is looked at.
         def creep_or_look(suspects)
-          suspects.any? { |suspect| suspect.cause.quantity || suspect.cause.finding == :offset } ? :creep : :look
+          suspects.any?(&:of_joint) ? :creep : :look
         end
 
         def words(key) = Formats::Words.say("onward.#{key}")
@@ -48,11 +48,10 @@ module Verglas
 
         # The notch, and the number it is for as it would then be.
         def move(suspect, seen)
-          finding = suspect.to.finding(suspect.cause.finding || :offset)
-          Told::Finding.step(suspect.adjuster, suspect.to.marks[suspect.adjuster], result(finding, suspect.to, seen))[:says]
+          Told::Finding.step(suspect.adjuster, suspect.to.marks[suspect.adjuster], result(suspect, suspect.to, seen))[:says]
         end
 
-        def result(finding, to, seen) = seen && finding.code == :offset ? Creep.where(seen.at(to), to) : Told::Finding.says(finding, to)
+        def result(suspect, to, seen) = seen && suspect.of_joint ? Creep.where(seen.at(to), to) : Told::Finding.says(to.finding(suspect.told_by), to)
         private_class_method :sign, :onward, :creep_or_look, :words, :cause, :move, :result
       end
     end

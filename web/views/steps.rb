@@ -26,7 +26,7 @@ module Verglas
         def variant(meeting, step)
           return :light_careful if step.stage == :light && meeting.caution_effect.careful
           return :watch_careful if step.stage == :watch && meeting.caution_effect.careful
-          return :lie_with_pad if step.stage == :lie && meeting.advised_aids.fetch("hip_pad_mm", 0).positive?
+          return :"#{step.stage}_with_aid" if aid_mm(meeting).positive? && Formats::Words.maybe("steps.#{step.stage}_with_aid.do", **numbers(meeting))
 
           :"#{step.stage}_#{meeting.machine.family.mechanism}"
         end
@@ -40,9 +40,12 @@ module Verglas
         end
 
         def numbers(meeting)
-          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, **meeting.mechanics.step_numbers, pad: meeting.advised_aids.fetch("hip_pad_mm", 0).round,
+          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, **meeting.mechanics.step_numbers, aid: aid_mm(meeting).round,
             tempo: Loads.tempo_words(meeting.tempo) }
         end
+
+        # Of what the mechanism adds by itself to this client (mm): a pad under the hips.
+        def aid_mm(meeting) = meeting.machine.family.choices.each_value.reject(&:sought?).sum { |choice| meeting.advised_aids.fetch(choice.name.to_s, 0.0) }
 
         # The range says too where it ends.
         def right(meeting, rule, numbers)
@@ -103,7 +106,7 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :fixed, :variant, :own, :numbers, :right, :handling, :notes, :before, :lightest, :belt, :own_words, :together, :slack, :told_rules, :say
+        private_class_method :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt, :own_words, :together, :slack, :told_rules, :say
       end
     end
   end
