@@ -23,7 +23,7 @@ module Verglas
       end
 
       def self.path
-        %w[/usr/bin/chromium /usr/bin/chromium-browser].find { |file| File.executable?(file) } ||
+        %w[/usr/bin/chromium-headless-shell /usr/bin/chromium /usr/bin/chromium-browser].find { |file| File.executable?(file) } ||
           abort("verglas: Chromium is not installed: apt-get install --no-install-recommends chromium")
       end
     end

@@ -77,7 +77,7 @@ RSpec.describe "Every screen" do
   end
 
   it "is accessible with a dialogue open, a bad fit, and a refused reading" do
-    sign_in
+    sign_in at: "/"
     keys :escape
     page.execute_script("document.activeElement.blur()")
     keys "?"

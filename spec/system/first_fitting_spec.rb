@@ -17,7 +17,7 @@ RSpec.describe "A first fitting in the browser" do
 
   let(:draft) { first_fitting }
 
-  before { sign_in }
+  before { sign_in at: "/" }
 
   def open_bench
     bench_of(person, "Leg curl 1")
@@ -116,7 +116,7 @@ RSpec.describe "A first fitting in the browser" do
 
   def colleague_sets_up(record)
     Capybara.using_session(:colleague) do
-      sign_in(email: "tobias@netloft.example")
+      sign_in(email: "tobias@netloft.example", at: "/")
       # From the floor: the client's name, then the machine's line.
       click_link(text: /Matteus Orr/)
       within("[data-machine='Leg curl 1']") { click_link(text: /Set up/) }

@@ -42,6 +42,7 @@ RSpec.describe "Machines in the browser" do
     people = { "Ada Berrow" => 1580, "Bo Castell" => 1700, "Cy Dunmore" => 1830 }.map do |name, stature|
       client(loft, account, name: name, stature: stature, seat_to_kneecap: (stature * 0.353).round)
     end
+    visit "/"
     click_link "Machines"
     click_link "Enter a machine"
     find("label", text: "Seated leg curl", exact_text: true).click
