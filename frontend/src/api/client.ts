@@ -1,4 +1,5 @@
 // The typed client: one fetch for every call, errors as one kind, a key for every write.
+import { say } from "../lib/say";
 import createClient from "openapi-fetch";
 import type { paths } from "./generated/schema";
 import type { ApiError } from "./types";
@@ -17,7 +18,7 @@ export const UNREACHED: ApiError = {
   code: "unreached",
   path: "",
   params: {},
-  message: "The server was not reached. What you had typed is kept on this page.",
+  message: say("client.theServerWasNotReached"),
 };
 
 export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => fetch(request) });

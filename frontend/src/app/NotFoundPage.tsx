@@ -1,3 +1,4 @@
+import { say } from "../lib/say";
 import { PrimaryLink } from "../ui/LinkButton";
 import { Page, PageHead, Title } from "../ui/Page";
 
@@ -5,9 +6,9 @@ export function NotFoundPage() {
   return (
     <Page>
       <PageHead>
-        <Title>There is nothing at this address</Title>
+        <Title>{say("notFoundPage.thereIsNothingAtThis")}</Title>
       </PageHead>
-      <PrimaryLink to="/">To the floor</PrimaryLink>
+      <PrimaryLink to="/">{say("notFoundPage.toTheFloor")}</PrimaryLink>
     </Page>
   );
 }

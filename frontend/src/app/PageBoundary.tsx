@@ -1,4 +1,5 @@
 // A place that could not be fetched or shown: says so, and keeps the frame round it.
+import { say } from "../lib/say";
 import { Component, type ReactNode } from "react";
 import { SecondaryButton } from "../ui/Button";
 import { Notice } from "../ui/Notice";
@@ -19,8 +20,8 @@ export class PageBoundary extends Component<{ children: ReactNode }, State> {
     return (
       <Page>
         <Notice tone="wrong">
-          This page could not be opened. What you had typed is kept.{" "}
-          <SecondaryButton onPress={() => window.location.reload()}>Load it again</SecondaryButton>
+          {say("pageBoundary.thisPageCouldNotBe")}{" "}
+          <SecondaryButton onPress={() => window.location.reload()}>{say("pageBoundary.loadItAgain")}</SecondaryButton>
         </Notice>
       </Page>
     );

@@ -1,4 +1,5 @@
 // One field that finds clients, machines and places from anywhere.
+import { say } from "../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Autocomplete, Input, SearchField } from "react-aria-components";
@@ -23,18 +24,18 @@ const Typed = styled(Input)`
 type Entry = Found & { to: string };
 
 const ACTIONS: Entry[] = [
-  { id: "new", to: "/clients/new", name: "Add a client", what: "action" },
-  { id: "new-machine", to: "/machines/new", name: "Enter a machine", what: "action" },
-  { id: "floor", to: "/", name: "Floor", what: "place" },
-  { id: "clients", to: "/clients", name: "Clients", what: "place" },
-  { id: "machines", to: "/machines", name: "Machines", what: "place" },
+  { id: "new", to: "/clients/new", name: say("search.addAClient"), what: "action" },
+  { id: "new-machine", to: "/machines/new", name: say("search.enterAMachine"), what: "action" },
+  { id: "floor", to: "/", name: say("search.floor"), what: "place" },
+  { id: "clients", to: "/clients", name: say("search.clients"), what: "place" },
+  { id: "machines", to: "/machines", name: say("search.machines"), what: "place" },
 ];
 
 const fits = (entry: Entry, text: string) => entry.name.toLowerCase().includes(text.toLowerCase());
 
 export function Search({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
-    <Dialogue title="Find" isOpen={isOpen} onClose={onClose}>
+    <Dialogue title={say("search.find")} isOpen={isOpen} onClose={onClose}>
       <Finder onClose={onClose} />
     </Dialogue>
   );
@@ -71,10 +72,15 @@ function Finder({ onClose }: { onClose: () => void }) {
   };
   return (
     <Autocomplete inputValue={text} onInputChange={setText}>
-      <SearchField aria-label="Find a client, a machine or a place" autoFocus>
-        <Typed placeholder="Two letters of any part of a name" />
+      <SearchField aria-label={say("search.findAClientAMachine")} autoFocus>
+        <Typed placeholder={say("search.twoLettersOfAnyPart")} />
       </SearchField>
-      <FoundList label="Found" found={entries} nothing="Nothing has these letters." onOpen={open} />
+      <FoundList
+        label={say("search.found")}
+        found={entries}
+        nothing={say("search.nothingHasTheseLetters")}
+        onOpen={open}
+      />
     </Autocomplete>
   );
 }

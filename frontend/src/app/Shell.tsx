@@ -1,4 +1,5 @@
 // The frame round every place: the rail on the left, the place on the right, the search that opens anywhere with "/".
+import { say } from "../lib/say";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Suspense, useEffect, useState } from "react";
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from "react-router";
@@ -21,11 +22,11 @@ import { ShortcutsHelp } from "./ShortcutsHelp";
 import { useShortcut } from "../ui/useShortcut";
 
 const PLACES = [
-  ["/", "Floor"],
-  ["/clients", "Clients"],
-  ["/machines", "Machines"],
-  ["/sessions", "Sessions"],
-  ["/rules", "House rules"],
+  ["/", say("shell.floor")],
+  ["/clients", say("shell.clients")],
+  ["/machines", say("shell.machines")],
+  ["/sessions", say("shell.sessions")],
+  ["/rules", say("shell.houseRules")],
 ] as const;
 
 const Frame = styled.div`
@@ -164,7 +165,7 @@ export function Shell() {
   if (me.error instanceof Refused && me.error.status === 401 && me.error.error.code !== "tablet_locked")
     return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
   if (me.error && tablet.lock === null && !(me.error instanceof Refused && me.error.status === 401))
-    return <Notice tone="wrong">The server was not reached. It is tried again by itself; nothing is lost.</Notice>;
+    return <Notice tone="wrong">{say("shell.theServerWasNotReached")}</Notice>;
 
   const locked = tablet.lock ? <LockScreen shown={tablet.lock.shown} onOpened={tablet.opened} /> : null;
   if (!me.data) return locked;
@@ -177,8 +178,8 @@ export function Shell() {
         data-locked={locked ? "" : undefined}
         style={locked ? { display: "none" } : undefined}
       >
-        <SkipLink href="#place">To the page</SkipLink>
-        <Rail aria-label="Places">
+        <SkipLink href="#place">{say("shell.toThePage")}</SkipLink>
+        <Rail aria-label={say("shell.places")}>
           <Mark>
             <Logo />
           </Mark>
@@ -187,10 +188,10 @@ export function Shell() {
               {name}
             </Place>
           ))}
-          <RailButton onPress={() => setSearching(true)}>Search&nbsp;/</RailButton>
+          <RailButton onPress={() => setSearching(true)}>{say("shell.search")}</RailButton>
           <Foot>
             <Place to="/pin">{me.data.name}</Place>
-            {me.data.pin ? <RailButton onPress={tablet.lockNow}>Lock</RailButton> : null}
+            {me.data.pin ? <RailButton onPress={tablet.lockNow}>{say("shell.lock")}</RailButton> : null}
             <SignOut />
           </Foot>
         </Rail>
@@ -219,5 +220,5 @@ function SignOut() {
     forgetAllUnsaved();
     await navigate("/sign-in");
   };
-  return <RailButton onPress={() => void leave()}>Sign out</RailButton>;
+  return <RailButton onPress={() => void leave()}>{say("shell.signOut")}</RailButton>;
 }

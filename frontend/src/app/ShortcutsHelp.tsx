@@ -1,14 +1,15 @@
+import { say } from "../lib/say";
 import styled from "styled-components";
 import { Dialogue } from "../ui/Dialogue";
 import { colour, font, radius, space } from "../ui/tokens";
 
 const KEYS = [
-  ["/", "Find a client, a machine or a place"],
-  ["← →", "Bench: step the adjuster at hand"],
-  ["[ ]", "Bench: previous and next step"],
-  ["u", "Bench: undo the last step"],
-  ["Enter", "Accept what is focused"],
-  ["?", "This list"],
+  ["/", say("shortcutsHelp.findAClientAMachine")],
+  ["← →", say("shortcutsHelp.benchStepTheAdjusterAt")],
+  ["[ ]", say("shortcutsHelp.benchPreviousAndNextStep")],
+  ["u", say("shortcutsHelp.benchUndoTheLastStep")],
+  [say("shortcutsHelp.enter"), say("shortcutsHelp.acceptWhatIsFocused")],
+  ["?", say("shortcutsHelp.thisList")],
 ] as const;
 
 const List = styled.dl`
@@ -28,7 +29,7 @@ const Key = styled.dt`
 
 export function ShortcutsHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
-    <Dialogue title="Keys" isOpen={isOpen} onClose={onClose}>
+    <Dialogue title={say("shortcutsHelp.keys")} isOpen={isOpen} onClose={onClose}>
       <List>
         {KEYS.map(([key, what]) => (
           <div key={key} style={{ display: "contents" }}>

@@ -1,4 +1,5 @@
 // How a machine is loaded, as it is being typed: in the unit printed on it.
+import { say } from "../lib/say";
 import type { Loading } from "../api/types";
 import { parseNumber } from "../lib/lengths";
 
@@ -64,13 +65,13 @@ export function loadingProblems(draft: LoadingDraft): Record<string, string> {
   const problems: Record<string, string> = {};
   const number = (typed: string) => typed.trim() === "" || parseNumber(typed) !== null;
   if (draft.kind === "stack" && !(parseMasses(draft.masses) ?? []).length)
-    problems["masses"] = "The mass at each mark, such as 5-50 by 5, 60.";
+    problems["masses"] = say("loadingDraft.theMassAtEachMark");
   if (draft.kind === "stack" && parseMasses(draft.addons) === null)
-    problems["addons"] = "Masses with commas, such as 2.5.";
+    problems["addons"] = say("loadingDraft.massesWithCommasSuchAs");
   if (draft.kind === "sled" && parseNumber(draft.incline) === null)
-    problems["incline"] = "Degrees from level, 0 to 90.";
+    problems["incline"] = say("loadingDraft.degreesFromLevel0To");
   for (const field of ["ratio", "bare", "incline"] as const)
-    if (!number(draft[field])) problems[field] ??= "A number, or nothing.";
+    if (!number(draft[field])) problems[field] ??= say("loadingDraft.aNumberOrNothing");
   return problems;
 }
 

@@ -1,4 +1,5 @@
 // A machine as it is being entered or corrected: texts as typed, until they are sent.
+import { say } from "../lib/say";
 import type { Family, MachinePage, MachineState, WalkRound } from "../api/types";
 import { type LoadingDraft, loadingDraftOf, loadingOf, loadingProblems, noLoading } from "./loadingDraft";
 import { marksProblem, marksText, parseMarks } from "./marks";
@@ -69,7 +70,10 @@ export function kindsOf(family: Family, part: string): Kind[] {
 export const partsOf = (family: Family): { name: string; title: string | null }[] =>
   family.exercises.length === 1
     ? [{ name: "", title: null }]
-    : [{ name: "", title: "Shared" }, ...family.exercises.map(({ name, title }) => ({ name, title }))];
+    : [
+        { name: "", title: say("machineDraft.shared") },
+        ...family.exercises.map(({ name, title }) => ({ name, title })),
+      ];
 
 export const newAdjuster = (kind: Kind, key: number): AdjusterDraft => ({
   key,
@@ -133,20 +137,20 @@ const NUMBERS = [
 /** What is wrong with a draft, by field; empty where nothing is. */
 export function problemsOf(draft: MachineDraft): Problems {
   const problems: Problems = {};
-  if (draft.family === "") problems["family"] = "Choose what kind of machine it is.";
-  if (draft.name.trim() === "") problems["name"] = "A name is needed, such as Leg curl 1.";
+  if (draft.family === "") problems["family"] = say("machineDraft.chooseWhatKindOfMachine");
+  if (draft.name.trim() === "") problems["name"] = say("machineDraft.aNameIsNeededSuch");
   for (const [field, low, high, what] of NUMBERS) {
     const number = draft[field].trim() === "" ? low : parseNumber(draft[field].replace(/^[-−]/, ""));
     const signed = number !== null && /^[-−]/.test(draft[field].trim()) ? -number : number;
     if (signed === null || signed < low || signed > high)
-      problems[field] = `From ${low} to ${high} ${what}, or nothing.`;
+      problems[field] = say("machineDraft.fromLowToHighWhat", { low, high, what });
   }
   Object.assign(problems, loadingProblems(draft.loading));
   for (const adjusters of Object.values(draft.parts))
     for (const adjuster of adjusters) {
       const marks = marksProblem(parseMarks(adjuster.marks));
       if (marks) problems[`marks ${adjuster.key}`] = marks;
-      if (adjuster.label.trim() === "") problems[`label ${adjuster.key}`] = "What is it called on the floor?";
+      if (adjuster.label.trim() === "") problems[`label ${adjuster.key}`] = say("machineDraft.whatIsItCalledOn");
     }
   return problems;
 }

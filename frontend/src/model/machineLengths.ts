@@ -1,4 +1,5 @@
 // A machine's lengths as people read and type them: without a sign, with the side of the pivot in words.
+import { say } from "../lib/say";
 import type { MachineLength } from "../api/types";
 import { lengthIn, lengthText, type LengthUnit, parseNumber, toMm } from "../lib/lengths";
 
@@ -29,7 +30,7 @@ export function impossible(length: MachineLength, value: number, unit: Unit): st
   const ends = [length.low, length.high]
     .sort((one, other) => (length.high <= 0 ? other - one : one - other))
     .map((end) => `${signed(end)}${shownNumber(end, unit)}`);
-  return `From ${ends.join(" to ")} ${unitName(unit)} is possible here. Nothing was changed; read again.`;
+  return say("machineLengths.fromEndsUnitIsPossible", { ends: ends.join(" to "), unit: unitName(unit) });
 }
 
 /** A typed number in the unit shown, as mm or degrees; null for what is not a number. */

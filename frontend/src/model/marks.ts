@@ -1,5 +1,6 @@
 // Marks as printed on a machine, from a quick entry: runs and single ones, in the order in which they are met.
 //   "1-12"  "A-F"  "I-IV"  "1-6, 8-12" (a gap)  "dot, 1-5"  "5 lines" (bare lines)
+import { say } from "../lib/say";
 
 const ROMAN = ["I", "II", "III", "IV", "V", "VI", "VII", "VIII", "IX", "X", "XI", "XII", "XIII", "XIV", "XV", "XVI"];
 const MOST = 60;
@@ -23,7 +24,7 @@ function run(from: string, to: string): string[] | null {
 
 function entry(text: string): string[] {
   const lines = /^(\d{1,2}) lines?$/i.exec(text);
-  if (lines) return range(1, Number(lines[1])).map((number) => `line ${number}`);
+  if (lines) return range(1, Number(lines[1])).map((number) => say("marks.lineNumber", { number }));
   const ends = /^(\S+)\s*[-–]\s*(\S+)$/.exec(text);
   return (ends && run(ends[1] ?? "", ends[2] ?? "")) ?? [text];
 }
@@ -37,12 +38,12 @@ export const parseMarks = (text: string): string[] =>
 
 /** What is wrong with a row of marks, in a sentence; null where nothing is. */
 export function marksProblem(marks: readonly string[]): string | null {
-  if (marks.length === 0) return "At least one mark, such as 1-12 or A-F.";
-  if (marks.length > MOST) return "At most 60 marks.";
+  if (marks.length === 0) return say("marks.atLeastOneMarkSuch");
+  if (marks.length > MOST) return say("marks.atMost60Marks");
   const twice = marks.find((mark, index) => marks.indexOf(mark) !== index);
-  if (twice !== undefined) return `${twice} stands twice.`;
+  if (twice !== undefined) return say("marks.twiceStandsTwice", { twice });
   const long = marks.find((mark) => mark.length > 20);
-  return long === undefined ? null : `${long} is too long for a mark.`;
+  return long === undefined ? null : say("marks.longIsTooLongFor", { long });
 }
 
 /** Back to a short text: runs of three and more are drawn together. */

@@ -1,4 +1,5 @@
 // A client's body at a glance: the seated figure with the lengths that decide a fitting, taped ones firm, estimated ones dotted.
+import { say } from "../lib/say";
 import styled from "styled-components";
 import type { Dimension } from "../api/types";
 import { type LengthUnit, lengthText } from "../lib/lengths";
@@ -48,7 +49,7 @@ export function BodyFigure({ body, unit }: { body: Dimension[]; unit: LengthUnit
     { name: "hip_depth", from: [0, seat - 46], to: [hip[0], seat - 46], label: [-6, seat - 120] },
   ];
   return (
-    <Drawing viewBox={`-60 ${-height} 960 ${height + 20}`} role="img" aria-label="The body as far as it is known">
+    <Drawing viewBox={`-60 ${-height} 960 ${height + 20}`} role="img" aria-label={say("bodyFigure.theBodyAsFarAs")}>
       <path d="M-60 0H900" stroke={colour.line} strokeWidth="4" />
       <Limbs paths={[...neckAndHead, ...limbs]} width={7} />
       {lines.map((line) => (

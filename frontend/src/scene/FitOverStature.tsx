@@ -1,4 +1,5 @@
 // Who fits a machine: a dot a client over stature, a row a band, in the bands' own shapes. No names.
+import { say } from "../lib/say";
 import { scaleLinear } from "d3-scale";
 import styled from "styled-components";
 import type { Band, Population } from "../api/types";
@@ -23,7 +24,7 @@ const BANDS: readonly (readonly [Band, string])[] = [
   ["in line", "in line"],
   ["close", "close"],
   ["off", "off"],
-  ["fault", "does not fit"],
+  ["fault", say("fitOverStature.doesNotFit")],
 ];
 const WIDTH = 640;
 const LEFT = 128;
@@ -57,7 +58,7 @@ export function FitOverStature({ population }: { population: Population }) {
     <Drawing
       viewBox={`0 0 ${WIDTH} ${height}`}
       role="img"
-      aria-label={`Of ${people.length} clients: ${counts.join(", ")}.`}
+      aria-label={say("fitOverStature.ofCountClientsCounts", { count: people.length, counts: counts.join(", ") })}
     >
       {x.ticks(6).map((tick) => (
         <g key={tick}>
@@ -68,7 +69,7 @@ export function FitOverStature({ population }: { population: Population }) {
         </g>
       ))}
       <text className="tick" x="0" y={height - 14}>
-        height, cm
+        {say("fitOverStature.heightCm")}
       </text>
       {BANDS.map(([band, name], row) => {
         const here = people.filter(({ grade }) => grade === band).map(({ stature_mm }) => stature_mm);

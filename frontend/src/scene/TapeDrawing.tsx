@@ -1,4 +1,5 @@
 // Where the tape goes, for each way of taping: a person from their own expected dimensions, the tape between its two ends.
+import { say } from "../lib/say";
 import styled from "styled-components";
 import type { Dimension, ObservationName } from "../api/types";
 import { colour } from "../ui/tokens";
@@ -73,7 +74,12 @@ export function TapeDrawing({ name, body, title }: { name: ObservationName; body
   const [left, top, width, height] = box;
   const line = `M${xy(tape[0])}L${xy(tape[1])}`;
   return (
-    <Drawing viewBox={box.join(" ")} role="img" aria-label={`Where the tape goes: ${title}`} data-figure="tape">
+    <Drawing
+      viewBox={box.join(" ")}
+      role="img"
+      aria-label={say("tapeDrawing.whereTheTapeGoesTitle", { title })}
+      data-figure="tape"
+    >
       <defs>
         <linearGradient id="rising" x1="0" y1={top} x2="0" y2={top + 260} gradientUnits="userSpaceOnUse">
           <stop offset="0" stopColor="white" stopOpacity="0" />

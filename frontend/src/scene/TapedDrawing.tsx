@@ -1,4 +1,5 @@
 // Where the tape goes on a machine: its picture, dashed where nobody has taped it yet, and the length at hand over it.
+import { say } from "../lib/say";
 import type { Trial } from "../api/types";
 import { colour } from "../ui/tokens";
 import { add, arc, at, degreesOf, line, norm, type Point, scale, sub, unit } from "./geometry";
@@ -12,7 +13,7 @@ type Props = { drawing: Trial["drawing"]; hand: AtHand; title: string };
 export function TapedDrawing({ drawing: { scene, lengths, travels }, hand, title }: Props) {
   const points = (("constant" in hand ? lengths[hand.constant] : travels[hand.travel]) ?? []).map(at);
   return (
-    <SceneDrawing scene={scene} description={`Where the tape goes: ${title}`} quiet name="machine">
+    <SceneDrawing scene={scene} description={say("tapedDrawing.whereTheTapeGoesTitle", { title })} quiet name="machine">
       <defs>
         <marker
           id="tip"

@@ -1,3 +1,4 @@
+import { say } from "../lib/say";
 import styled from "styled-components";
 import type { Band, Grade } from "../api/types";
 import { colour, font, size, space } from "./tokens";
@@ -49,11 +50,11 @@ const Untaped = styled.span`
 
 /** A band in colour, shape and word; "likely" where the body is too unsure to grade; none where nothing is taped. */
 export function BandName({ band, likely = false }: { band: Grade; likely?: boolean }) {
-  if (band === null) return <Untaped>not taped</Untaped>;
+  if (band === null) return <Untaped>{say("band.notTaped")}</Untaped>;
   return (
     <Row $band={band}>
       <BandShape band={band} />
-      {likely ? `likely ${WORDS[band]}` : WORDS[band]}
+      {likely ? say("band.likelyWord", { word: WORDS[band] }) : WORDS[band]}
     </Row>
   );
 }

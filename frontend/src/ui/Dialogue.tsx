@@ -1,3 +1,4 @@
+import { say } from "../lib/say";
 import type { ReactNode } from "react";
 import { Dialog, Heading, Modal, ModalOverlay } from "react-aria-components";
 import styled from "styled-components";
@@ -44,7 +45,7 @@ export function Dialogue({ title, isOpen, onClose, children }: Props) {
         <Body>
           <Head>
             <Heading slot="title">{title}</Heading>
-            <QuietButton onPress={onClose}>Close</QuietButton>
+            <QuietButton onPress={onClose}>{say("dialogue.close")}</QuietButton>
           </Head>
           {children}
         </Body>

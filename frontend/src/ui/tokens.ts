@@ -1,4 +1,5 @@
 // Every colour, size and font of the application. Components name tokens; a second theme is a second table here.
+import { say } from "../lib/say";
 
 export const themes = {
   day: {
@@ -45,8 +46,8 @@ export const colour = Object.fromEntries(Object.keys(themes.day).map((name) => [
 >;
 
 export const font = {
-  text: '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif',
-  mark: '"Atkinson Hyperlegible Mono Variable", ui-monospace, monospace',
+  text: say("tokens.atkinsonHyperlegibleNextVariableSystem"),
+  mark: say("tokens.atkinsonHyperlegibleMonoVariableUi"),
   regular: 400,
   strong: 650,
 } as const;

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { useReducer } from "react";
 import { refusal } from "../../api/client";
@@ -82,7 +83,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         dispatch={dispatch}
         discard={<Discard draft={draft} clientId={client.id} version={bench.version} />}
       />
-      <FigureArea aria-label="Side view">
+      <FigureArea aria-label={say("bench.sideView")}>
         {pacer.running ? (
           <Pacer pacer={pacer} />
         ) : (

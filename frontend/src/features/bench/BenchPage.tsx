@@ -1,4 +1,5 @@
 // The fitting bench: loads a fitting, and shows the bench of a draft or the record of an accepted one.
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
 import { refusal } from "../../api/client";
@@ -16,12 +17,12 @@ export function BenchPage() {
   const { id = "" } = useParams();
   const fitting = useQuery(fittingQuery(id));
   const me = useQuery(meQuery);
-  useTitle(fitting.data ? `${fitting.data.client.name}, ${fitting.data.machine.name}` : "Bench");
+  useTitle(fitting.data ? `${fitting.data.client.name}, ${fitting.data.machine.name}` : say("benchPage.bench"));
   if (fitting.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(fitting.error)?.message ?? "This fitting could not be opened."}</Notice>
-        <QuietLink to="/">To the floor</QuietLink>
+        <Notice tone="wrong">{refusal(fitting.error)?.message ?? say("benchPage.thisFittingCouldNotBe")}</Notice>
+        <QuietLink to="/">{say("benchPage.toTheFloor")}</QuietLink>
       </Page>
     );
   if (!fitting.data || !me.data) return null;
@@ -31,9 +32,9 @@ export function BenchPage() {
       <Page>
         <FittingHead fitting={fitting.data} />
         <Discarded id={id} version={version}>
-          {by} discarded this fitting: nothing of it is on the card.
+          {by} {say("benchPage.discardedThisFittingNothingOf")}
         </Discarded>
-        <QuietLink to={`/clients/${client.id}`}>To the card</QuietLink>
+        <QuietLink to={`/clients/${client.id}`}>{say("benchPage.toTheCard")}</QuietLink>
       </Page>
     );
   return state === "draft" ? <Bench key={id} fitting={fitting.data} me={me.data} /> : <Record fitting={fitting.data} />;

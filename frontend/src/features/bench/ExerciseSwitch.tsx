@@ -1,4 +1,5 @@
 // On a station: which exercise the bench shows, with the way to the others. One seat serves them all.
+import { say } from "../../lib/say";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
@@ -36,7 +37,7 @@ export function ExerciseSwitch({ fitting, busy }: { fitting: FittingPage; busy: 
   if (!fitting.station) return null;
   return (
     <>
-      <Row role="group" aria-label="Exercise">
+      <Row role="group" aria-label={say("exerciseSwitch.exercise")}>
         {fitting.station.exercises.map((exercise) => (
           <Exercise
             key={exercise.name}

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import type { ReactNode } from "react";
 import type { FittingPage } from "../../api/types";
 import { PageHead, Title } from "../../ui/Page";
@@ -7,7 +8,7 @@ export function FittingHead({ fitting, children }: { fitting: FittingPage; child
   return (
     <PageHead>
       <Title>
-        {fitting.client.name} on {fitting.machine.name}
+        {fitting.client.name} {say("fittingHead.on")} {fitting.machine.name}
       </Title>
       {children}
     </PageHead>

@@ -1,4 +1,5 @@
 // What the step at hand is done with: adjusters, what to check again, belt and pins, loads, watching, or writing down.
+import { say } from "../../lib/say";
 import type { Dispatch } from "react";
 import type { Evaluation, FittingPage } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
@@ -27,7 +28,7 @@ export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, di
   switch (active) {
     case "@again":
       return (
-        <Panel aria-label="What was disturbed" tabIndex={0}>
+        <Panel aria-label={say("sidePanel.whatWasDisturbed")} tabIndex={0}>
           <Again fitting={fitting} moved={moved} order={order} dispatch={dispatch} />
         </Panel>
       );

@@ -1,4 +1,5 @@
 // One caution: what, which side, since when, who cleared it with which degrees, a note. It never diagnoses.
+import { say } from "../../lib/say";
 import { useState } from "react";
 import { Form, TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
@@ -38,9 +39,9 @@ const Note = styled(TextArea)`
 `;
 
 const SIDES = [
-  ["left", "Left"],
-  ["right", "Right"],
-  ["both", "Both"],
+  ["left", say("cautionForm.left")],
+  ["right", say("cautionForm.right")],
+  ["both", say("cautionForm.both")],
 ] as const;
 
 export type CautionFields = {
@@ -92,7 +93,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
   const submit = () => {
     const degrees = degreesOf(shown);
     const wrong = degrees === null || (load.trim() !== "" && parseNumber(load) === null);
-    setProblem(wrong ? "Numbers, or nothing." : undefined);
+    setProblem(wrong ? say("cautionForm.numbersOrNothing") : undefined);
     if (wrong) return;
     onKeep(name, caution?.version ?? null, {
       side: kind?.sided ? side : "",
@@ -118,7 +119,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
         <p>{kind?.does}</p>
       ) : (
         <Select
-          label="What"
+          label={say("cautionForm.what")}
           hint={kind?.does ?? ""}
           options={kinds.map((one) => [one.name, one.title] as const)}
           value={name}
@@ -126,9 +127,11 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
         />
       )}
       <Pair>
-        {kind?.sided ? <Choice label="Side" options={SIDES} value={side as "left"} onChange={setSide} /> : null}
+        {kind?.sided ? (
+          <Choice label={say("cautionForm.side")} options={SIDES} value={side as "left"} onChange={setSide} />
+        ) : null}
         <DateEntry
-          label="Since (if known)"
+          label={say("cautionForm.sinceIfKnown")}
           hint=""
           value={since}
           onChange={setSince}
@@ -137,8 +140,8 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
       </Pair>
       <Pair>
         <Field
-          label="Cleared by"
-          hint="The clinician's name. Nobody else clears a caution."
+          label={say("cautionForm.clearedBy")}
+          hint={say("cautionForm.theClinicianSNameNobody")}
           value={clearedBy}
           maxLength={80}
           autoComplete="off"
@@ -146,7 +149,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
           complaint={complaintAt(thrown, "/cleared_by")}
         />
         <DateEntry
-          label="Cleared on"
+          label={say("cautionForm.clearedOn")}
           hint=""
           value={clearedOn}
           onChange={setClearedOn}
@@ -160,27 +163,24 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
         complaint={(motion) => problem ?? degreesComplaint(thrown, motion)}
       />
       <Field
-        label="Load allowed, to (kg)"
+        label={say("cautionForm.loadAllowedToKg")}
         inputMode="decimal"
         value={load}
         autoComplete="off"
         onChange={setLoad}
         complaint={complaintAt(thrown, "/load_to_kg")}
       />
-      <FieldHint>
-        A clinician&rsquo;s degrees take the place of the table&rsquo;s figure for that end of that joint; every other
-        figure stays.
-      </FieldHint>
+      <FieldHint>{say("cautionForm.aClinicianSDegreesTake")}</FieldHint>
       <TextField value={note} onChange={setNote} maxLength={1000}>
-        <FieldLabel>Note</FieldLabel>
+        <FieldLabel>{say("cautionForm.note")}</FieldLabel>
         <Note />
-        <FieldHint slot="description">Kept encrypted; shown on this page only.</FieldHint>
+        <FieldHint slot="description">{say("cautionForm.keptEncryptedShownOnThis")}</FieldHint>
       </TextField>
       <span>
         <PrimaryButton type="submit" isDisabled={busy}>
-          Keep
+          {say("cautionForm.keep")}
         </PrimaryButton>{" "}
-        {caution ? <QuietButton onPress={onMistaken}>Written by mistake</QuietButton> : null}
+        {caution ? <QuietButton onPress={onMistaken}>{say("cautionForm.writtenByMistake")}</QuietButton> : null}
       </span>
     </Sheet>
   );

@@ -1,4 +1,5 @@
 // A client's cautions: what is known, who cleared it, what it does on the machines.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
@@ -32,7 +33,9 @@ export function CautionsPage() {
   const [open, setOpen] = useState<Caution | "new" | null>(null);
   const [mistaken, setMistaken] = useState(false);
   const queryClient = useQueryClient();
-  useTitle(page.data ? `Cautions: ${page.data.client.name}` : "Cautions");
+  useTitle(
+    page.data ? say("cautionsPage.cautionsName", { name: page.data.client.name }) : say("cautionsPage.cautions"),
+  );
   const done = (kept: Cautions) => {
     setOpen(null);
     setMistaken(false);
@@ -75,19 +78,17 @@ export function CautionsPage() {
   return (
     <Page>
       <PageHead>
-        <Title>Cautions: {client.name}</Title>
-        <Muted>a known problem means: has a clinician cleared this, and with which limits?</Muted>
-        <QuietLink to={`/clients/${id}`}>To the card</QuietLink>
+        <Title>
+          {say("cautionsPage.cautions2")} {client.name}
+        </Title>
+        <Muted>{say("cautionsPage.aKnownProblemMeansHas")}</Muted>
+        <QuietLink to={`/clients/${id}`}>{say("cautionsPage.toTheCard")}</QuietLink>
       </PageHead>
       <div style={{ marginBottom: "1.25rem" }}>
-        <Notice>
-          What each caution does is a cautious starting point, for review by the gym&rsquo;s clinician before use. It
-          does not diagnose, and does not replace the maker&rsquo;s instructions or licensed advice. Chest pain,
-          faintness, numbness, sudden joint pain, a hot or swollen calf: stop at once and get help.
-        </Notice>
+        <Notice>{say("cautionsPage.whatEachCautionDoesIs")}</Notice>
       </div>
       {cautions.length === 0 ? (
-        <Empty>No caution is known. Ask before the first fitting.</Empty>
+        <Empty>{say("cautionsPage.noCautionIsKnownAsk")}</Empty>
       ) : (
         <Rows>
           {cautions.map((caution) => (
@@ -99,21 +100,21 @@ export function CautionsPage() {
                 <br />
                 <Small>{details(caution, locale)}</Small>
               </span>
-              <SecondaryButton onPress={() => setOpen(caution)}>Correct</SecondaryButton>
+              <SecondaryButton onPress={() => setOpen(caution)}>{say("cautionsPage.correct")}</SecondaryButton>
             </Row>
           ))}
         </Rows>
       )}
       <p style={{ marginTop: "1.25rem" }}>
         <PrimaryButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
-          Add a caution
+          {say("cautionsPage.addACaution")}
         </PrimaryButton>
       </p>
       {removed.length > 0 ? (
         <Section style={{ marginTop: space(8) }}>
-          <SectionTitle>Taken out, as written by mistake</SectionTitle>
+          <SectionTitle>{say("cautionsPage.takenOutAsWrittenBy")}</SectionTitle>
           {putBack.error ? (
-            <Notice tone="wrong">{refusal(putBack.error)?.message ?? "It could not be put back."}</Notice>
+            <Notice tone="wrong">{refusal(putBack.error)?.message ?? say("cautionsPage.itCouldNotBePut")}</Notice>
           ) : null}
           <Rows>
             {removed.map((caution) => (
@@ -126,7 +127,7 @@ export function CautionsPage() {
                   </Small>
                 </span>
                 <SecondaryButton onPress={() => putBack.mutate(caution)} isDisabled={putBack.isPending}>
-                  Put back
+                  {say("cautionsPage.putBack")}
                 </SecondaryButton>
               </Row>
             ))}
@@ -134,7 +135,7 @@ export function CautionsPage() {
         </Section>
       ) : null}
       {open ? (
-        <Dialogue title={open === "new" ? "Add a caution" : open.title} isOpen onClose={close}>
+        <Dialogue title={open === "new" ? say("cautionsPage.addACaution") : open.title} isOpen onClose={close}>
           {open !== "new" && mistaken ? (
             <TakeOut
               busy={takeOut.isPending}
@@ -163,14 +164,17 @@ const sentence = (words: string) => words.replace(/^./, (letter) => letter.toUpp
 function details(caution: Caution, locale: string): string {
   const now = new Date();
   return [
-    caution.since ? `since ${dayText(caution.since, locale, now)}` : null,
+    caution.since ? say("cautionsPage.sinceDay", { day: dayText(caution.since, locale, now) }) : null,
     caution.cleared_on
-      ? `cleared by ${caution.cleared_by}, ${dayText(caution.cleared_on, locale, now)}`
-      : "not cleared",
+      ? say("cautionsPage.clearedByClearedbyDay", {
+          clearedby: caution.cleared_by,
+          day: dayText(caution.cleared_on, locale, now),
+        })
+      : say("cautionsPage.notCleared"),
     ...(caution.degrees ?? []).map(({ says }) => says.toLowerCase()),
     caution.load_to_kg == null ? null : `up to ${caution.load_to_kg} kg`,
     caution.note || null,
-    caution.by ? `written by ${caution.by}` : null,
+    caution.by ? say("cautionsPage.writtenByBy", { by: caution.by }) : null,
   ]
     .filter((part) => part !== null)
     .join(" · ");

@@ -1,4 +1,5 @@
 // What a clinician allows, joint by joint: which motion, from and to how many degrees.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { Cautions } from "../../api/types";
 import { parseNumber } from "../../lib/lengths";
@@ -43,11 +44,11 @@ export function DegreesFields({ motions, spans, complaint, onChange }: Props) {
   const change = (index: number, fields: Partial<Span>) =>
     onChange(spans.map((span, other) => (other === index ? { ...span, ...fields } : span)));
   return (
-    <div role="group" aria-label="What the clinician allows">
+    <div role="group" aria-label={say("degreesFields.whatTheClinicianAllows")}>
       {spans.map((span, index) => (
         <Row key={span.motion} data-degrees={span.motion}>
           <Select
-            label={index === 0 ? "Joint and motion allowed" : "And"}
+            label={index === 0 ? say("degreesFields.jointAndMotionAllowed") : say("degreesFields.and")}
             options={motions
               .filter(({ name }) => name === span.motion || free.some((one) => one.name === name))
               .map(({ name, title }) => [name, title] as const)}
@@ -55,7 +56,7 @@ export function DegreesFields({ motions, spans, complaint, onChange }: Props) {
             onChange={(motion) => change(index, { motion })}
           />
           <Field
-            label="from (°)"
+            label={say("degreesFields.from")}
             inputMode="decimal"
             value={span.from}
             autoComplete="off"
@@ -63,7 +64,7 @@ export function DegreesFields({ motions, spans, complaint, onChange }: Props) {
             complaint={complaint(span.motion)}
           />
           <Field
-            label="to (°)"
+            label={say("degreesFields.to")}
             inputMode="decimal"
             value={span.to}
             autoComplete="off"
@@ -73,7 +74,7 @@ export function DegreesFields({ motions, spans, complaint, onChange }: Props) {
       ))}
       {free[0] ? (
         <QuietButton onPress={() => onChange([...spans, { motion: free[0]?.name ?? "", from: "", to: "" }])}>
-          Another joint or motion
+          {say("degreesFields.anotherJointOrMotion")}
         </QuietButton>
       ) : null}
     </div>

@@ -1,4 +1,5 @@
 // Takes out a caution that was written by mistake, with why: one that is over is cleared by a clinician instead.
+import { say } from "../../lib/say";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { complaintAt, refusal } from "../../api/client";
@@ -28,8 +29,8 @@ export function TakeOut({
     >
       {error && error.path !== "/reason" ? <Notice tone="wrong">{error.message}</Notice> : null}
       <Field
-        label="Why was it wrong?"
-        hint="Stays here with your name, and it can be put back. A caution that is over is cleared by a clinician instead."
+        label={say("takeOut.whyWasItWrong")}
+        hint={say("takeOut.staysHereWithYourName")}
         value={reason}
         maxLength={500}
         autoComplete="off"
@@ -39,7 +40,7 @@ export function TakeOut({
       />
       <span>
         <PrimaryButton type="submit" isDisabled={busy}>
-          Take it out
+          {say("takeOut.takeItOut")}
         </PrimaryButton>
       </span>
     </Form>

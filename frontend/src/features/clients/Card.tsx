@@ -1,4 +1,5 @@
 // A client's card: a line a machine, with its marks, how well it fits, and the way to setting it up or fitting it anew.
+import { say } from "../../lib/say";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
@@ -37,13 +38,13 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
   const begin = whereToBegin(page, lines);
   return (
     <Section aria-labelledby="card">
-      <SectionTitle id="card">Card</SectionTitle>
+      <SectionTitle id="card">{say("card.card")}</SectionTitle>
       {opening.error ? (
-        <Notice tone="wrong">{refusal(opening.error)?.message ?? "The bench could not be opened."}</Notice>
+        <Notice tone="wrong">{refusal(opening.error)?.message ?? say("card.theBenchCouldNotBe")}</Notice>
       ) : null}
       {page.machines.length === 0 ? (
         <Empty>
-          The gym has no machines yet. <Link to="/machines/new">Enter the first one.</Link>
+          {say("card.theGymHasNoMachines")} <Link to="/machines/new">{say("card.enterTheFirstOne")}</Link>
         </Empty>
       ) : null}
       <Rows>
@@ -148,44 +149,44 @@ function CardLine({ machine, name, line, bars, first, locale, busy, onOpen }: Li
           <>
             <MarkRow>
               <MarkTags tags={accepted.marks} />
-              {accepted.load ? <MarkTag label="Load" mark={accepted.load} /> : null}
+              {accepted.load ? <MarkTag label={say("card.load")} mark={accepted.load} /> : null}
             </MarkRow>
             <Said>
               <BandName band={accepted.grade} />
-              {accepted.checked ? <Small>· seen by eye</Small> : null}
+              {accepted.checked ? <Small>{say("card.seenByEye")}</Small> : null}
             </Said>
             {accepted.cushions.map((cushion) => (
               <Small key={cushion}>{cushion} </Small>
             ))}
-            {accepted.remeasured ? <Warned>A length was read since: look at it again.</Warned> : null}
+            {accepted.remeasured ? <Warned>{say("card.aLengthWasReadSince")}</Warned> : null}
           </>
         ) : (
-          <Muted>{bars.length > 0 ? "" : "Not fitted yet"}</Muted>
+          <Muted>{bars.length > 0 ? "" : say("card.notFittedYet")}</Muted>
         )}
         {bars.map((bar) => (
           <Barred key={bar}>
-            <Strong>Barred.</Strong> {bar}
+            <Strong>{say("card.barred")}</Strong> {bar}
           </Barred>
         ))}
       </div>
       <End>
         {bars.length > 0 ? (
           line?.draft ? (
-            <QuietLink to={`/fittings/${line.draft.id}`}>See the open fitting</QuietLink>
+            <QuietLink to={`/fittings/${line.draft.id}`}>{say("card.seeTheOpenFitting")}</QuietLink>
           ) : null
         ) : (
           <>
             {accepted ? (
               <SecondaryLink to={`/fittings/${accepted.id}/set-up`}>
-                Set up
+                {say("card.setUp")}
                 <On name={name} />
               </SecondaryLink>
             ) : null}
             {line?.draft ? (
-              <SecondaryLink to={`/fittings/${line.draft.id}`}>Resume</SecondaryLink>
+              <SecondaryLink to={`/fittings/${line.draft.id}`}>{say("card.resume")}</SecondaryLink>
             ) : (
               <Start onPress={onOpen} isDisabled={busy}>
-                {accepted ? "Fit again" : "Fit"}
+                {accepted ? say("card.fitAgain") : say("card.fit")}
                 <On name={name} />
               </Start>
             )}
@@ -198,5 +199,10 @@ function CardLine({ machine, name, line, bars, first, locale, busy, onOpen }: Li
 
 /** Said for a screen reader, where the row's name is not read with its button. */
 function On({ name }: { name: string }) {
-  return <span style={{ position: "absolute", clipPath: "inset(50%)" }}> on {name}</span>;
+  return (
+    <span style={{ position: "absolute", clipPath: "inset(50%)" }}>
+      {" "}
+      {say("card.on")} {name}
+    </span>
+  );
 }

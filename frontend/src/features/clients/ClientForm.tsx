@@ -1,4 +1,5 @@
 // Who a client is: for adding and for correcting. What was typed stays when the server refuses it.
+import { say } from "../../lib/say";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
@@ -44,9 +45,9 @@ export type ClientFields = {
 };
 
 const SEXES = [
-  ["woman", "Woman"],
-  ["man", "Man"],
-  ["", "Not given"],
+  ["woman", say("clientForm.woman")],
+  ["man", say("clientForm.man")],
+  ["", say("clientForm.notGiven")],
 ] as const;
 
 const PATHS = ["/name", "/detail", "/sex", "/birth_date", "/body_mass_kg"];
@@ -72,7 +73,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
 
   const submit = () => {
     const kilograms = mass.trim() === "" ? null : parseNumber(mass);
-    setMassProblem(mass.trim() !== "" && kilograms === null ? "A number of kilograms, or nothing." : undefined);
+    setMassProblem(mass.trim() !== "" && kilograms === null ? say("clientForm.aNumberOfKilogramsOr") : undefined);
     if (mass.trim() !== "" && kilograms === null) return;
     onSubmit({ name, detail, sex: sex || null, birth_date: birthDate, body_mass_kg: kilograms });
   };
@@ -87,7 +88,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
       {elsewhere ? <Notice tone="wrong">{elsewhere}</Notice> : null}
       <Pair>
         <Field
-          label="Name"
+          label={say("clientForm.name")}
           value={name}
           onChange={setName}
           isRequired
@@ -97,8 +98,8 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
           autoComplete="off"
         />
         <Field
-          label="What tells them apart"
-          hint="A class, a trade, anything that no other client of the same name has."
+          label={say("clientForm.whatTellsThemApart")}
+          hint={say("clientForm.aClassATradeAnything")}
           value={detail}
           onChange={setDetail}
           maxLength={80}
@@ -107,26 +108,26 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
         />
       </Pair>
       <Choice
-        label="Sex"
-        hint="Only used to guess untaped lengths: men's and women's hips differ in depth and average height. Measures soon outweigh it."
+        label={say("clientForm.sex")}
+        hint={say("clientForm.onlyUsedToGuessUntaped")}
         options={SEXES}
         value={sex}
         onChange={setSex}
       />
       <Pair>
         <DateEntry
-          label="Date of birth (optional)"
+          label={say("clientForm.dateOfBirthOptional")}
           value={birthDate}
           onChange={setBirthDate}
-          hint="Past sixty-five height shrinks and legs do not."
+          hint={say("clientForm.pastSixtyFiveHeightShrinks")}
           complaint={complaintAt(thrown, "/birth_date")}
         />
         <Field
-          label="Body mass in kg (optional)"
+          label={say("clientForm.bodyMassInKgOptional")}
           inputMode="decimal"
           value={mass}
           onChange={setMass}
-          hint="Depths of hips and thighs follow it."
+          hint={say("clientForm.depthsOfHipsAndThighs")}
           complaint={massProblem ?? complaintAt(thrown, "/body_mass_kg")}
           autoComplete="off"
         />
@@ -135,7 +136,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
         <PrimaryButton type="submit" isDisabled={busy}>
           {action}
         </PrimaryButton>
-        <QuietLink to={back}>Back without saving</QuietLink>
+        <QuietLink to={back}>{say("clientForm.backWithoutSaving")}</QuietLink>
       </Actions>
     </Sheet>
   );

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useLocation, useParams } from "react-router";
 import styled from "styled-components";
@@ -48,11 +49,11 @@ export function ClientPage() {
   const page = useQuery(clientQuery(id));
   const me = useQuery(meQuery);
   const { discarded } = (useLocation().state ?? {}) as { discarded?: { id: string; version: number } };
-  useTitle(page.data?.client.name ?? "Client");
+  useTitle(page.data?.client.name ?? say("clientPage.client"));
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? "This page could not be opened."}</Notice>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("clientPage.thisPageCouldNotBe")}</Notice>
       </Page>
     );
   if (!page.data || !me.data) return null;
@@ -68,22 +69,25 @@ export function ClientPage() {
             client.detail,
             client.sex,
             client.body_mass_kg ? `${client.body_mass_kg} kg` : null,
-            client.birth_date ? `born ${dayText(client.birth_date, locale, new Date())}` : null,
+            client.birth_date
+              ? say("clientPage.bornDay", { day: dayText(client.birth_date, locale, new Date()) })
+              : null,
           ]
             .filter(Boolean)
             .join(" · ")}
         </Muted>
-        <QuietLink to={`/clients/${id}/details`}>Correct</QuietLink>
-        <QuietLink to={`/clients/${id}/cautions`}>Cautions</QuietLink>
-        <QuietLink to={`/clients/${id}/limits`}>Limits</QuietLink>
-        <QuietLink to={`/clients/${id}/rules`}>House rules</QuietLink>
+        <QuietLink to={`/clients/${id}/details`}>{say("clientPage.correct")}</QuietLink>
+        <QuietLink to={`/clients/${id}/cautions`}>{say("clientPage.cautions")}</QuietLink>
+        <QuietLink to={`/clients/${id}/limits`}>{say("clientPage.limits")}</QuietLink>
+        <QuietLink to={`/clients/${id}/rules`}>{say("clientPage.houseRules")}</QuietLink>
       </PageHead>
-      {discarded ? <Discarded {...discarded}>The fitting is discarded.</Discarded> : null}
+      {discarded ? <Discarded {...discarded}>{say("clientPage.theFittingIsDiscarded")}</Discarded> : null}
       {page.data.discarded
         .filter(({ id: one }) => one !== discarded?.id)
         .map((line) => (
           <Discarded key={line.id} id={line.id} version={line.version}>
-            {line.machine_name}: {line.by} discarded a fitting, {momentText(line.updated_at, locale, new Date())}.
+            {line.machine_name}: {line.by} {say("clientPage.discardedAFitting")}{" "}
+            {momentText(line.updated_at, locale, new Date())}.
           </Discarded>
         ))}
       {page.data.cautions.length > 0 ? (
@@ -93,34 +97,38 @@ export function ClientPage() {
       ) : null}
       {page.data.own_rules.length > 0 ? (
         <p style={{ marginBottom: "1.5rem" }}>
-          <Small>House rules of their own: {page.data.own_rules.join("; ").toLowerCase()}.</Small>
+          <Small>
+            {say("clientPage.houseRulesOfTheirOwn")} {page.data.own_rules.join("; ").toLowerCase()}.
+          </Small>
         </p>
       ) : null}
       <Columns>
         <BodySection>
-          <SectionTitle>Body</SectionTitle>
+          <SectionTitle>{say("clientPage.body")}</SectionTitle>
           <Panel>
             <BodyFigure body={page.data.body} unit={me.data.length_unit} />
             <p>
               <Small>
                 {read.length > 0
-                  ? `Taped: ${read.map((observation) => observation.title.toLowerCase()).join(", ")}. Firm lines rest on the tape, dashed ones were learned, dotted ones are estimated.`
+                  ? say("clientPage.tapedReadFirmLinesRest", {
+                      read: read.map((observation) => observation.title.toLowerCase()).join(", "),
+                    })
                   : page.data.learned.length > 0
-                    ? "Nothing taped yet: dashed lines were learned, dotted ones are estimated."
-                    : "Nothing taped yet: every length is estimated."}
+                    ? say("clientPage.nothingTapedYetDashedLines")
+                    : say("clientPage.nothingTapedYetEveryLength")}
               </Small>
             </p>
             {page.data.learned.length > 0 ? (
               <p>
                 <Small>
-                  Learned from{" "}
+                  {say("clientPage.learnedFrom")}{" "}
                   {page.data.learned.map((learned, index) => (
                     <span key={learned.fitting_id}>
                       {index > 0 ? ", " : ""}
                       <Link to={`/fittings/${learned.fitting_id}`}>{learned.machine}</Link>
                     </span>
                   ))}
-                  , where the fit was seen by eye.
+                  {say("clientPage.whereTheFitWasSeen")}
                 </Small>
               </p>
             ) : null}
@@ -141,10 +149,10 @@ export function ClientPage() {
 function NextTape({ page, id }: { page: ClientPageData; id: string }) {
   const next = page.observations.find((observation) => observation.name === page.next);
   const untaped = page.observations.every((observation) => !observation.reading);
-  if (untaped) return <PrimaryLink to={`/clients/${id}/tape`}>Take the tape</PrimaryLink>;
+  if (untaped) return <PrimaryLink to={`/clients/${id}/tape`}>{say("clientPage.takeTheTape")}</PrimaryLink>;
   return (
     <SecondaryLink to={`/clients/${id}/tape`}>
-      {next ? `Tape: ${next.title.toLowerCase()} would help most` : "Tape"}
+      {next ? say("clientPage.tapeTitleWouldHelpMost", { title: next.title.toLowerCase() }) : say("clientPage.tape")}
     </SecondaryLink>
   );
 }

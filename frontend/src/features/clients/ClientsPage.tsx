@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useInfiniteQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -35,7 +36,7 @@ const Tools = styled.div`
 `;
 
 export function ClientsPage() {
-  useTitle("Clients");
+  useTitle(say("clientsPage.clients"));
   const [text, setText] = useState("");
   const pages = useInfiniteQuery({
     queryKey: ["clients", "all", text.trim()],
@@ -48,15 +49,13 @@ export function ClientsPage() {
   return (
     <Page>
       <PageHead>
-        <Title>Clients</Title>
+        <Title>{say("clientsPage.clients")}</Title>
       </PageHead>
       <Tools>
-        <Field label="Letters of any part of the name" value={text} onChange={setText} autoComplete="off" />
-        <PrimaryLink to="/clients/new">Add a client</PrimaryLink>
+        <Field label={say("clientsPage.lettersOfAnyPartOf")} value={text} onChange={setText} autoComplete="off" />
+        <PrimaryLink to="/clients/new">{say("clientsPage.addAClient")}</PrimaryLink>
       </Tools>
-      {pages.isSuccess && clients.length === 0 ? (
-        <Empty>Nobody has these letters. Add the first with “Add a client”.</Empty>
-      ) : null}
+      {pages.isSuccess && clients.length === 0 ? <Empty>{say("clientsPage.nobodyHasTheseLettersAdd")}</Empty> : null}
       {clients.length > 0 ? (
         <Rows>
           {clients.map((client) => (
@@ -71,7 +70,7 @@ export function ClientsPage() {
       ) : null}
       {pages.hasNextPage ? (
         <p style={{ marginTop: "1rem" }}>
-          <SecondaryButton onPress={() => void pages.fetchNextPage()}>More</SecondaryButton>
+          <SecondaryButton onPress={() => void pages.fetchNextPage()}>{say("clientsPage.more")}</SecondaryButton>
         </p>
       ) : null}
     </Page>

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate, useParams } from "react-router";
 import { api, newKey, unwrap } from "../../api/client";
@@ -8,7 +9,7 @@ import { ClientForm, type ClientFields } from "./ClientForm";
 
 export function EditClientPage() {
   const { id = "" } = useParams();
-  useTitle("Correct a client");
+  useTitle(say("editClientPage.correctAClient"));
   const navigate = useNavigate();
   const queryClient = useQueryClient();
   const page = useQuery({ ...clientQuery(id), refetchOnWindowFocus: false });
@@ -30,11 +31,13 @@ export function EditClientPage() {
   return (
     <Page>
       <PageHead>
-        <Title>Correct {name}</Title>
+        <Title>
+          {say("editClientPage.correct")} {name}
+        </Title>
       </PageHead>
       <ClientForm
         start={{ name, detail, sex, birth_date, body_mass_kg }}
-        action="Save"
+        action={say("editClientPage.save")}
         back={`/clients/${id}`}
         busy={correct.isPending}
         thrown={correct.error}

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { ClientPage as ClientPageData } from "../../api/types";
@@ -19,7 +20,7 @@ export function History({ page, locale }: { page: ClientPageData; locale: string
   if (page.history.length === 0) return null;
   return (
     <Section>
-      <SectionTitle>Accepted fittings</SectionTitle>
+      <SectionTitle>{say("history.acceptedFittings")}</SectionTitle>
       <Rows>
         {page.history.map((line) => (
           <HistoryRow key={line.id}>
@@ -29,9 +30,9 @@ export function History({ page, locale }: { page: ClientPageData; locale: string
               </Link>{" "}
               <Small>
                 {line.taken_back
-                  ? `taken back: ${line.taken_back.reason}`
+                  ? say("history.takenBackReason", { reason: line.taken_back.reason })
                   : line.stopped
-                    ? `stopped: ${line.stopped.toLowerCase()}`
+                    ? say("history.stoppedStopped", { stopped: line.stopped.toLowerCase() })
                     : line.worst}
               </Small>
             </span>

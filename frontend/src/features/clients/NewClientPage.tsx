@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
 import { useNavigate } from "react-router";
@@ -9,7 +10,7 @@ import { ClientForm, type ClientFields } from "./ClientForm";
 const BLANK: ClientFields = { name: "", detail: "", sex: null, birth_date: null, body_mass_kg: null };
 
 export function NewClientPage() {
-  useTitle("Add a client");
+  useTitle(say("newClientPage.addAClient"));
   const navigate = useNavigate();
   const queryClient = useQueryClient();
   // The same sheet sent twice is one client; a corrected sheet is another request.
@@ -28,11 +29,11 @@ export function NewClientPage() {
   return (
     <Page>
       <PageHead>
-        <Title>Add a client</Title>
+        <Title>{say("newClientPage.addAClient")}</Title>
       </PageHead>
       <ClientForm
         start={BLANK}
-        action="Add and take the tape"
+        action={say("newClientPage.addAndTakeTheTape")}
         back="/clients"
         busy={add.isPending}
         thrown={add.error}

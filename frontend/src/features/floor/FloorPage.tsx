@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
@@ -36,7 +37,7 @@ const RowLink = styled(Link)`
 `;
 
 export function FloorPage() {
-  useTitle("Floor");
+  useTitle(say("floorPage.floor"));
   const floor = useQuery(floorQuery);
   const me = useQuery(meQuery);
   const locale = me.data?.gym.locale ?? "en-GB";
@@ -46,21 +47,19 @@ export function FloorPage() {
   return (
     <Page>
       <PageHead>
-        <Title>{me.data?.gym.name ?? "Floor"}</Title>
+        <Title>{me.data?.gym.name ?? say("floorPage.floor")}</Title>
       </PageHead>
       <Columns>
         <div>
-          <Section aria-label="Find a client">
+          <Section aria-label={say("floorPage.findAClient")}>
             <ClientFinder autoFocus />
             <p style={{ marginTop: "1rem" }}>
-              <PrimaryLink to="/clients/new">Add a client</PrimaryLink>
+              <PrimaryLink to="/clients/new">{say("floorPage.addAClient")}</PrimaryLink>
             </p>
           </Section>
           <Section>
-            <SectionTitle>Fitted lately</SectionTitle>
-            {floor.data && floor.data.recent.length === 0 ? (
-              <Empty>Nobody yet: find or add a client, then pick a machine.</Empty>
-            ) : null}
+            <SectionTitle>{say("floorPage.fittedLately")}</SectionTitle>
+            {floor.data && floor.data.recent.length === 0 ? <Empty>{say("floorPage.nobodyYetFindOrAdd")}</Empty> : null}
             {floor.data && floor.data.recent.length > 0 ? (
               <Rows>
                 {floor.data.recent.map((client) => (
@@ -79,8 +78,8 @@ export function FloorPage() {
         </div>
         <div>
           <Section>
-            <SectionTitle>Left open</SectionTitle>
-            {floor.data && floor.data.open.length === 0 ? <Empty>No fitting is open.</Empty> : null}
+            <SectionTitle>{say("floorPage.leftOpen")}</SectionTitle>
+            {floor.data && floor.data.open.length === 0 ? <Empty>{say("floorPage.noFittingIsOpen")}</Empty> : null}
             {floor.data && floor.data.open.length > 0 ? (
               <Rows>
                 {floor.data.open.map((fitting) => (
@@ -102,7 +101,7 @@ export function FloorPage() {
           </Section>
           {floor.data && floor.data.remeasured.length > 0 ? (
             <Section>
-              <SectionTitle>Read anew since they were fitted</SectionTitle>
+              <SectionTitle>{say("floorPage.readAnewSinceTheyWere")}</SectionTitle>
               <Rows>
                 {floor.data.remeasured.map((client) => (
                   <li key={client.id}>
@@ -119,7 +118,7 @@ export function FloorPage() {
           ) : null}
           {floor.data && floor.data.discarded.length > 0 ? (
             <Section>
-              <SectionTitle>Discarded this week</SectionTitle>
+              <SectionTitle>{say("floorPage.discardedThisWeek")}</SectionTitle>
               <Rows>
                 {floor.data.discarded.map((line) => (
                   <li key={line.id}>
@@ -131,7 +130,7 @@ export function FloorPage() {
                           {line.machine_name} · {line.by}, {momentText(line.updated_at, locale, new Date())}
                         </Small>
                       </span>
-                      <Small>can be opened again</Small>
+                      <Small>{say("floorPage.canBeOpenedAgain")}</Small>
                     </RowLink>
                   </li>
                 ))}
@@ -139,10 +138,10 @@ export function FloorPage() {
             </Section>
           ) : null}
           <Section>
-            <SectionTitle>Machines that need something</SectionTitle>
+            <SectionTitle>{say("floorPage.machinesThatNeedSomething")}</SectionTitle>
             {needing.length === 0 && floor.data ? (
               <Empty>
-                Nothing: all are taped and in use. <Link to="/machines">All machines</Link>
+                {say("floorPage.nothingAllAreTapedAnd")} <Link to="/machines">{say("floorPage.allMachines")}</Link>
               </Empty>
             ) : null}
             <Rows>

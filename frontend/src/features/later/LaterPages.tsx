@@ -1,4 +1,5 @@
 // Places whose work is not built yet: they say what they will hold, and pretend nothing.
+import { say } from "../../lib/say";
 import { useTitle } from "../../ui/useTitle";
 import { Empty, Page, PageHead, Title } from "../../ui/Page";
 
@@ -15,8 +16,5 @@ function Later({ title, children }: { title: string; children: string }) {
 }
 
 export const SessionsPage = () => (
-  <Later title="Sessions">
-    Not built yet. Here a client or a group will get an order of machines with marks and loads, and a circuit the
-    cheapest changeovers. Today, open a client and pick a machine.
-  </Later>
+  <Later title={say("laterPages.sessions")}>{say("laterPages.notBuiltYetHereA")}</Later>
 );

@@ -1,4 +1,5 @@
 // How far a client's own joints go: measured by their own movement, or what holds until somebody has.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
@@ -44,7 +45,7 @@ export function LimitsPage() {
   const limits = useQuery(limitsQuery(id));
   const me = useQuery(meQuery);
   const queryClient = useQueryClient();
-  useTitle(limits.data ? `Limits of ${limits.data.client.name}` : "Limits");
+  useTitle(limits.data ? say("limitsPage.limitsOfName", { name: limits.data.client.name }) : say("limitsPage.limits"));
   const keep = useMutation({
     mutationFn: ({ limit, reading, version }: { limit: string; reading: number | null; version: number }) =>
       unwrap(
@@ -62,7 +63,7 @@ export function LimitsPage() {
   if (limits.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(limits.error)?.message ?? "This page could not be opened."}</Notice>
+        <Notice tone="wrong">{refusal(limits.error)?.message ?? say("limitsPage.thisPageCouldNotBe")}</Notice>
       </Page>
     );
   if (!limits.data || !me.data) return null;
@@ -70,9 +71,11 @@ export function LimitsPage() {
   return (
     <Page>
       <PageHead>
-        <Title>Limits of {client.name}</Title>
-        <Muted>By the client&rsquo;s own movement, never pushed; skipped where there is a caution.</Muted>
-        <QuietLink to={`/clients/${id}`}>To the card</QuietLink>
+        <Title>
+          {say("limitsPage.limitsOf")} {client.name}
+        </Title>
+        <Muted>{say("limitsPage.byTheClientSOwn")}</Muted>
+        <QuietLink to={`/clients/${id}`}>{say("limitsPage.toTheCard")}</QuietLink>
       </PageHead>
       {keep.error ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
       <Rows>
@@ -81,11 +84,16 @@ export function LimitsPage() {
             <div>
               <Strong>{limit.title}</Strong>
               <p>{limit.how}</p>
-              <Small>Decides: {limit.decides.toLowerCase()}</Small>
+              <Small>
+                {say("limitsPage.decides")} {limit.decides.toLowerCase()}
+              </Small>
             </div>
             <Holds limit={limit} locale={me.data.gym.locale} />
             {limit.skipped.length > 0 ? (
-              <Muted>Not measured: {limit.skipped.join(", ").toLowerCase()}, not cleared.</Muted>
+              <Muted>
+                {say("limitsPage.notMeasured")} {limit.skipped.join(", ").toLowerCase()}
+                {say("limitsPage.notCleared")}
+              </Muted>
             ) : (
               <Measure
                 limit={limit}
@@ -113,9 +121,9 @@ function Holds({ limit, locale }: { limit: Limit; locale: string }) {
     );
   return (
     <div>
-      {limit.default_deg === null ? "No limit" : `${limit.default_deg}°`}
+      {limit.default_deg === null ? say("limitsPage.noLimit") : `${limit.default_deg}°`}
       <br />
-      <Small>not measured</Small>
+      <Small>{say("limitsPage.notMeasured2")}</Small>
     </div>
   );
 }
@@ -128,7 +136,7 @@ function Measure({ limit, busy, onKeep }: MeasureProps) {
   const unit = limit.unit === "cm" ? "cm" : "degrees";
   const submit = () => {
     const value = parseNumber(text);
-    setProblem(value === null ? `A number of ${unit}.` : undefined);
+    setProblem(value === null ? say("limitsPage.aNumberOfUnit", { unit }) : undefined);
     if (value !== null) onKeep(value);
   };
   return (
@@ -147,9 +155,9 @@ function Measure({ limit, busy, onKeep }: MeasureProps) {
         complaint={problem}
       />
       <SecondaryButton type="submit" isDisabled={busy}>
-        Keep
+        {say("limitsPage.keep")}
       </SecondaryButton>
-      {limit.measured ? <QuietButton onPress={() => onKeep(null)}>Forget it</QuietButton> : null}
+      {limit.measured ? <QuietButton onPress={() => onKeep(null)}>{say("limitsPage.forgetIt")}</QuietButton> : null}
     </Read>
   );
 }

@@ -1,4 +1,5 @@
 // One adjuster as it is met on the machine: what it moves, its marks as printed, and the walk-round.
+import { say } from "../../lib/say";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
 import type { Family } from "../../api/types";
@@ -70,10 +71,18 @@ const Move = styled(Button)`
   }
 `;
 
-const SIDES = ["", "left", "right", "behind", "in front"].map((side) => [side, side || "not noted"] as const);
-const UNLOCKS = ["", "pull pin", "push button", "twist knob", "lever", "friction", "click"].map(
-  (how) => [how, how || "not noted"] as const,
+const SIDES = ["", "left", "right", "behind", say("adjusterFields.inFront")].map(
+  (side) => [side, side || say("adjusterFields.notNoted")] as const,
 );
+const UNLOCKS = [
+  "",
+  say("adjusterFields.pullPin"),
+  say("adjusterFields.pushButton"),
+  say("adjusterFields.twistKnob"),
+  "lever",
+  "friction",
+  "click",
+].map((how) => [how, how || say("adjusterFields.notNoted")] as const);
 
 type Props = {
   adjuster: AdjusterDraft;
@@ -95,10 +104,10 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
   const marks = parseMarks(adjuster.marks);
   return (
     <Card>
-      <legend>{adjuster.label || "Adjuster"}</legend>
+      <legend>{adjuster.label || say("adjusterFields.adjuster")}</legend>
       <Row>
         <Select
-          label="What it moves"
+          label={say("adjusterFields.whatItMoves")}
           options={kinds.map(({ name, title }) => [name, title] as const)}
           value={adjuster.kind}
           onChange={(name) => {
@@ -108,7 +117,7 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
           }}
         />
         <Field
-          label="Called"
+          label={say("adjusterFields.called")}
           value={adjuster.label}
           maxLength={40}
           autoComplete="off"
@@ -116,8 +125,8 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
           onChange={(label) => set({ label })}
         />
         <Field
-          label="Marks as printed"
-          hint="Runs such as 1-12, A-F, I-IV; single ones with commas; 5 lines."
+          label={say("adjusterFields.marksAsPrinted")}
+          hint={say("adjusterFields.runsSuchAs112")}
           value={adjuster.marks}
           autoComplete="off"
           complaint={problems[`marks ${adjuster.key}`]}
@@ -131,7 +140,7 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
       </Chips>
       {kind && kind.name !== "recorded" && marks.length > 1 ? (
         <Choice
-          label={`From ${marks[0]} to ${marks.at(-1)} it goes`}
+          label={say("adjusterFields.fromMarkToAtIt", { mark: marks[0], at: marks.at(-1) })}
           options={[
             ["forwards", kind.forwards],
             ["backwards", kind.backwards],
@@ -141,16 +150,21 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
         />
       ) : null}
       <Row>
-        <Select label="Side" options={SIDES} value={adjuster.walkRound.side} onChange={(side) => walk({ side })} />
+        <Select
+          label={say("adjusterFields.side")}
+          options={SIDES}
+          value={adjuster.walkRound.side}
+          onChange={(side) => walk({ side })}
+        />
         <Field
-          label="Handle colour"
+          label={say("adjusterFields.handleColour")}
           value={adjuster.walkRound.handle}
           maxLength={40}
           autoComplete="off"
           onChange={(handle) => walk({ handle })}
         />
         <Select
-          label="Unlocks with"
+          label={say("adjusterFields.unlocksWith")}
           options={UNLOCKS}
           value={adjuster.walkRound.unlocks}
           onChange={(unlocks) => walk({ unlocks })}
@@ -162,23 +176,31 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
             isSelected={adjuster.walkRound.reachable_seated}
             onChange={(reachable_seated) => walk({ reachable_seated })}
           >
-            Can be reached while seated
+            {say("adjusterFields.canBeReachedWhileSeated")}
           </Tick>
           <Tick
             isSelected={adjuster.walkRound.weight_off_first}
             onChange={(weight_off_first) => walk({ weight_off_first })}
           >
-            Weight has to come off it first
+            {say("adjusterFields.weightHasToComeOff")}
           </Tick>
         </span>
         <span>
-          <Move aria-label={`${adjuster.label}: met earlier`} isDisabled={place.first} onPress={() => onMove(-1)}>
+          <Move
+            aria-label={say("adjusterFields.labelMetEarlier", { label: adjuster.label })}
+            isDisabled={place.first}
+            onPress={() => onMove(-1)}
+          >
             ↑
           </Move>{" "}
-          <Move aria-label={`${adjuster.label}: met later`} isDisabled={place.last} onPress={() => onMove(1)}>
+          <Move
+            aria-label={say("adjusterFields.labelMetLater", { label: adjuster.label })}
+            isDisabled={place.last}
+            onPress={() => onMove(1)}
+          >
             ↓
           </Move>
-          <QuietButton onPress={onRemove}>Remove</QuietButton>
+          <QuietButton onPress={onRemove}>{say("adjusterFields.remove")}</QuietButton>
         </span>
       </Ends>
     </Card>

@@ -1,4 +1,5 @@
 // A machine's adjusters: marks as printed, each as often used as its bar is long; the walk-round; a photograph.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { MachineAdjuster, MachineExercise, MachinePage } from "../../api/types";
 import { lengthText, type LengthUnit } from "../../lib/lengths";
@@ -57,7 +58,8 @@ export function AdjusterList({ id, page, exercise, unit }: Props) {
       {exercise.adjusters.map((adjuster) => (
         <li key={adjuster.label}>
           <span>
-            <Strong>{adjuster.name}</Strong> {adjuster.shared ? <Small>one for every exercise</Small> : null}
+            <Strong>{adjuster.name}</Strong>{" "}
+            {adjuster.shared ? <Small>{say("adjusterList.oneForEveryExercise")}</Small> : null}
             <br />
             <Small>{[spacing(adjuster, unit), ...walkRound(adjuster)].join(" · ")}</Small>
           </span>
@@ -100,18 +102,23 @@ function MarkUse({
 }
 
 function spacing({ travel, unit: kind, marks, drives }: MachineAdjuster, unit: LengthUnit): string {
-  if (drives.length === 0) return "written down only";
-  if (!travel) return "not taped";
+  if (drives.length === 0) return say("adjusterList.writtenDownOnly");
+  if (!travel) return say("adjusterList.notTaped");
   const whole = travel.at(-1) ?? 0;
   const words = kind === "deg" ? `${Math.abs(whole)}°` : lengthText(Math.abs(whole), unit);
-  return `${words} from ${marks[0]} to ${marks.at(-1)}${isEven(travel) ? "" : ", unevenly"}`;
+  return say("adjusterList.wordsFromMarkToAtwhat", {
+    words,
+    mark: marks[0],
+    at: marks.at(-1),
+    what: isEven(travel) ? "" : ", unevenly",
+  });
 }
 
 const walkRound = ({ walk_round: walk }: MachineAdjuster): string[] =>
   [
     walk.side,
-    walk.handle ? `${walk.handle} handle` : "",
+    walk.handle ? say("adjusterList.handleHandle", { handle: walk.handle }) : "",
     walk.unlocks,
-    walk.reachable_seated ? "" : "set before anybody gets in",
-    walk.weight_off_first ? "weight off first" : "",
+    walk.reachable_seated ? "" : say("adjusterList.setBeforeAnybodyGetsIn"),
+    walk.weight_off_first ? say("adjusterList.weightOffFirst") : "",
   ].filter((fact) => fact !== "");

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -28,13 +29,11 @@ export function Copy({ id, name }: { id: string; name: string }) {
   });
   return (
     <>
-      <SecondaryButton onPress={() => setAsking(true)}>Another of the same make</SecondaryButton>
-      <Dialogue title={`Another like ${name}`} isOpen={asking} onClose={() => setAsking(false)}>
-        <p style={{ marginBottom: "1rem" }}>
-          Marks, lengths and walk-round are copied; each length stays marked until it was checked on the new machine.
-        </p>
+      <SecondaryButton onPress={() => setAsking(true)}>{say("copy.anotherOfTheSameMake")}</SecondaryButton>
+      <Dialogue title={say("copy.anotherLikeName", { name })} isOpen={asking} onClose={() => setAsking(false)}>
+        <p style={{ marginBottom: "1rem" }}>{say("copy.marksLengthsAndWalkRound")}</p>
         <Field
-          label="What is the new one called?"
+          label={say("copy.whatIsTheNewOne")}
           value={called}
           maxLength={80}
           autoFocus
@@ -44,7 +43,7 @@ export function Copy({ id, name }: { id: string; name: string }) {
         />
         <p style={{ marginTop: "1rem" }}>
           <PrimaryButton isDisabled={called.trim() === "" || copy.isPending} onPress={() => copy.mutate()}>
-            Copy it
+            {say("copy.copyIt")}
           </PrimaryButton>
         </p>
       </Dialogue>

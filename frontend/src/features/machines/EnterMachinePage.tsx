@@ -1,4 +1,5 @@
 // Entering a machine, and correcting one: the same form.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
@@ -13,7 +14,7 @@ import { useKept } from "../../ui/useKept";
 import { MachineForm } from "./MachineForm";
 
 export function EnterMachinePage() {
-  useTitle("Enter a machine");
+  useTitle(say("enterMachinePage.enterAMachine"));
   const families = useQuery(familiesQuery);
   const [draft, setDraft, forget] = useKept<MachineDraft>("machine.new", emptyMachine);
   const navigate = useNavigate();
@@ -32,15 +33,15 @@ export function EnterMachinePage() {
   return (
     <Page>
       <PageHead>
-        <Title>Enter a machine</Title>
-        <Muted>marks exactly as printed; the tape comes next</Muted>
+        <Title>{say("enterMachinePage.enterAMachine")}</Title>
+        <Muted>{say("enterMachinePage.marksExactlyAsPrintedThe")}</Muted>
       </PageHead>
       <MachineForm
         draft={draft}
         onChange={setDraft}
         families={families.data}
         entering
-        action="Keep, then tape it"
+        action={say("enterMachinePage.keepThenTapeIt")}
         back="/machines"
         busy={enter.isPending}
         thrown={enter.error}
@@ -53,11 +54,13 @@ export function EnterMachinePage() {
 export function CorrectMachinePage() {
   const { id = "" } = useParams();
   const page = useQuery({ ...machineQuery(id), refetchOnWindowFocus: false });
-  useTitle(page.data ? `Correct ${page.data.machine.name}` : "Correct");
+  useTitle(
+    page.data ? say("enterMachinePage.correctName", { name: page.data.machine.name }) : say("enterMachinePage.correct"),
+  );
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? "This machine could not be opened."}</Notice>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("enterMachinePage.thisMachineCouldNotBe")}</Notice>
       </Page>
     );
   return page.data ? <Correct key={`${id} ${page.data.version}`} id={id} page={page.data} /> : null;
@@ -86,15 +89,17 @@ function Correct({ id, page }: { id: string; page: MachinePage }) {
   return (
     <Page>
       <PageHead>
-        <Title>Correct {page.machine.name}</Title>
-        <Muted>an adjuster whose marks change is taped anew; accepted fittings stay as they were</Muted>
+        <Title>
+          {say("enterMachinePage.correct")} {page.machine.name}
+        </Title>
+        <Muted>{say("enterMachinePage.anAdjusterWhoseMarksChange")}</Muted>
       </PageHead>
       <MachineForm
         draft={draft}
         onChange={setDraft}
         families={families.data}
         entering={false}
-        action="Keep"
+        action={say("enterMachinePage.keep")}
         back={`/machines/${id}`}
         busy={correct.isPending}
         thrown={correct.error}

@@ -1,4 +1,5 @@
 // Sizes of the cushions and pads that the gym owns, in mm: advised only where a machine's maker allows them.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
@@ -68,7 +69,7 @@ function Loaded({ first }: { first: Equipment }) {
   });
   const submit = () => {
     const sizes = texts.map(sizesOf);
-    setProblems(sizes.map((list) => (list ? undefined : "Numbers from 1 to 200 mm, with commas between.")));
+    setProblems(sizes.map((list) => (list ? undefined : say("equipmentForm.numbersFrom1To200"))));
     if (sizes.every((list): list is number[] => list !== null))
       keep.mutate({
         sizes: Object.fromEntries(first.kinds.map(({ name }, at) => [name, sizes[at] ?? []])),
@@ -94,7 +95,7 @@ function Loaded({ first }: { first: Equipment }) {
         />
       ))}
       <SecondaryButton type="submit" isDisabled={keep.isPending}>
-        Keep
+        {say("equipmentForm.keep")}
       </SecondaryButton>
       <KeptOrNot
         kept={keep.isSuccess}

@@ -1,4 +1,5 @@
 // Below a form of what the gym owns: that it was kept, or why not and what a colleague kept in the meantime.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import { Notice } from "../../ui/Notice";
 import { Small } from "../../ui/Page";
@@ -15,13 +16,13 @@ export function KeptOrNot({ kept, problem, now }: Props) {
       <Whole>
         <Notice tone="wrong">
           {problem}
-          {now ? ` There now: ${now}. Keep once more puts yours in its place.` : null}
+          {now ? say("keptOrNot.thereNowNowKeepOnce", { now }) : null}
         </Notice>
       </Whole>
     );
   return (
     <Whole role="status" hidden={!kept}>
-      <Small>Kept.</Small>
+      <Small>{say("keptOrNot.kept")}</Small>
     </Whole>
   );
 }

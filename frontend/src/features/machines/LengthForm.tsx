@@ -1,4 +1,5 @@
 // One length of a machine, or one adjuster's travel: how to tape it, what was read, and what would be odd about it.
+import { say } from "../../lib/say";
 import { useState } from "react";
 import type { MachineLength } from "../../api/types";
 import {
@@ -56,14 +57,20 @@ export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) 
       }}
       onKeep={(confirmed) => {
         const number = value(text, side);
-        const wrong = number === null ? `A number in ${unitName(unit)}.` : impossible(length, number, unit);
+        const wrong =
+          number === null
+            ? say("lengthForm.aNumberInUnit", { unit: unitName(unit) })
+            : impossible(length, number, unit);
         setProblem(wrong ?? undefined);
         if (number !== null && wrong === null) onKeep(number, confirmed);
       }}
     >
       <Large>
         <Field
-          label={`Length in ${unitName(unit)}`.replace("Length in degrees", "Angle in degrees")}
+          label={say("lengthForm.lengthInUnit", { unit: unitName(unit) }).replace(
+            "Length in degrees",
+            "Angle in degrees",
+          )}
           inputMode="decimal"
           autoComplete="off"
           autoFocus
@@ -75,7 +82,7 @@ export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) 
       {sides.plus && sides.minus ? (
         <Choice
           compact
-          label="Which side"
+          label={say("lengthForm.whichSide")}
           options={[
             [usualSide(length) === 1 ? "1" : "-1", (usualSide(length) === 1 ? sides.plus : sides.minus) ?? ""],
             [usualSide(length) === 1 ? "-1" : "1", (usualSide(length) === 1 ? sides.minus : sides.plus) ?? ""],

@@ -1,4 +1,5 @@
 // A machine's lengths with who taped each.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { MachineExercise } from "../../api/types";
 import { dayText } from "../../lib/dates";
@@ -46,14 +47,20 @@ export function LengthTable({ exercise, unit, locale }: Props) {
               {length.taped ? (
                 <small>
                   {length.taped.copied
-                    ? "copied, to be checked"
+                    ? say("lengthTable.copiedToBeChecked")
                     : `${length.taped.by ?? ""}, ${dayText(length.taped.at, locale, new Date())}`}
                 </small>
               ) : null}
             </th>
             <td>
               {lengthWords(length, unit) ??
-                (length.default === null ? <small>not taped</small> : <small>{length.default} unless taped</small>)}
+                (length.default === null ? (
+                  <small>{say("lengthTable.notTaped")}</small>
+                ) : (
+                  <small>
+                    {length.default} {say("lengthTable.unlessTaped")}
+                  </small>
+                ))}
             </td>
           </tr>
         ))}

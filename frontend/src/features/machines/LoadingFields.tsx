@@ -1,4 +1,5 @@
 // How a machine is loaded: a stack with its marks, plates on both sides, or a sled on a rail; as printed, in kg or lb.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { LoadingDraft } from "../../model/loadingDraft";
 import { Choice } from "../../ui/Choice";
@@ -16,10 +17,10 @@ const Row = styled.div`
 `;
 
 const KINDS = [
-  ["", "Not described"],
-  ["stack", "Stack and pin"],
-  ["plates", "Plates, both sides"],
-  ["sled", "Sled on a rail"],
+  ["", say("loadingFields.notDescribed")],
+  ["stack", say("loadingFields.stackAndPin")],
+  ["plates", say("loadingFields.platesBothSides")],
+  ["sled", say("loadingFields.sledOnARail")],
 ] as const;
 const UNITS = [
   ["kg", "kg"],
@@ -39,22 +40,46 @@ export function LoadingFields({ loading, problems, onChange }: Props) {
   return (
     <>
       <Row style={{ gridTemplateColumns: "auto auto", justifyContent: "start" }}>
-        <Choice label="Loaded with" options={KINDS} value={loading.kind} onChange={(kind) => set({ kind })} />
+        <Choice
+          label={say("loadingFields.loadedWith")}
+          options={KINDS}
+          value={loading.kind}
+          onChange={(kind) => set({ kind })}
+        />
         {loading.kind === "" ? null : (
-          <Choice label="Printed in" options={UNITS} value={loading.unit} onChange={(unit) => set({ unit })} />
+          <Choice
+            label={say("loadingFields.printedIn")}
+            options={UNITS}
+            value={loading.unit}
+            onChange={(unit) => set({ unit })}
+          />
         )}
       </Row>
       {loading.kind === "stack" ? (
         <Row>
-          <Field label="Masses on the stack" hint="As printed, such as 5-50 by 5, 60." {...field("masses")} />
-          <Field label="Add-ons" hint="A dial or a loose plate, such as 2.5." {...field("addons")} />
-          <Field label="Lever ratio" hint="Felt load over printed load, if known." {...field("ratio")} />
+          <Field
+            label={say("loadingFields.massesOnTheStack")}
+            hint={say("loadingFields.asPrintedSuchAs5")}
+            {...field("masses")}
+          />
+          <Field label="Add-ons" hint={say("loadingFields.aDialOrALoose")} {...field("addons")} />
+          <Field
+            label={say("loadingFields.leverRatio")}
+            hint={say("loadingFields.feltLoadOverPrintedLoad")}
+            {...field("ratio")}
+          />
         </Row>
       ) : null}
       {loading.kind === "plates" || loading.kind === "sled" ? (
         <Row>
-          <Field label={`Bare ${loading.kind === "sled" ? "sled" : "arm"}, ${loading.unit}`} {...field("bare")} />
-          {loading.kind === "sled" ? <Field label="Rail from level (°)" {...field("incline")} /> : null}
+          <Field
+            label={say("loadingFields.bareWhatUnit", {
+              what: loading.kind === "sled" ? "sled" : "arm",
+              unit: loading.unit,
+            })}
+            {...field("bare")}
+          />
+          {loading.kind === "sled" ? <Field label={say("loadingFields.railFromLevel")} {...field("incline")} /> : null}
         </Row>
       ) : null}
     </>

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { ExerciseName, MachinePage as MachinePageData } from "../../api/types";
@@ -28,8 +29,8 @@ export function MachineFittings({
   const rows = page.fittings.filter((fitting) => fitting.exercise === exercise);
   return (
     <Section>
-      <SectionTitle>Accepted fittings</SectionTitle>
-      {rows.length === 0 ? <Empty>Nobody was fitted on it yet.</Empty> : null}
+      <SectionTitle>{say("machineFittings.acceptedFittings")}</SectionTitle>
+      {rows.length === 0 ? <Empty>{say("machineFittings.nobodyWasFittedOnIt")}</Empty> : null}
       <Rows>
         {rows.map((fitting) => (
           <FittingRow key={fitting.id}>

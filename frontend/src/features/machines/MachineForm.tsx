@@ -1,5 +1,6 @@
 // A machine's facts and adjusters, for entering and for correcting. What was typed stays when the server refuses it, and
 // across a reload.
+import { say } from "../../lib/say";
 import { type ReactNode, useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
@@ -55,9 +56,9 @@ const Actions = styled.div`
 `;
 
 const STATES = [
-  ["in_use", "In use"],
-  ["out_of_order", "Out of order"],
-  ["retired", "Retired"],
+  ["in_use", say("machineForm.inUse")],
+  ["out_of_order", say("machineForm.outOfOrder")],
+  ["retired", say("machineForm.retired")],
 ] as const;
 
 type TextField = {
@@ -108,12 +109,14 @@ export function MachineForm(props: Props) {
     >
       {error && !["/name", "/code"].includes(error.path) ? <Notice tone="wrong">{error.message}</Notice> : null}
       {Object.keys(problems).length > 0 ? (
-        <Notice tone="wrong">Not kept yet: {Object.values(problems)[0]} What you typed is still here.</Notice>
+        <Notice tone="wrong">
+          {say("machineForm.notKeptYet")} {Object.values(problems)[0]} {say("machineForm.whatYouTypedIsStill")}
+        </Notice>
       ) : null}
       {entering ? (
         <Choice
-          label="What kind of machine"
-          hint={family?.hint ?? "Choose by where the pads are."}
+          label={say("machineForm.whatKindOfMachine")}
+          hint={family?.hint ?? say("machineForm.chooseByWhereThePads")}
           options={families.map(({ id, name }) => [id, name] as const)}
           value={draft.family}
           onChange={(id) => set({ family: id, parts: { "": [] } })}
@@ -121,15 +124,25 @@ export function MachineForm(props: Props) {
       ) : null}
       <Section>
         <Row>
-          <Field label="Name" isRequired maxLength={80} {...field("name", "/name")} />
-          <Field label="The gym's code" hint="If it has one." maxLength={20} {...field("code", "/code")} />
-          <Field label="Where it stands" maxLength={80} {...field("place")} />
+          <Field label={say("machineForm.name")} isRequired maxLength={80} {...field("name", "/name")} />
+          <Field
+            label={say("machineForm.theGymSCode")}
+            hint={say("machineForm.ifItHasOne")}
+            maxLength={20}
+            {...field("code", "/code")}
+          />
+          <Field label={say("machineForm.whereItStands")} maxLength={80} {...field("place")} />
         </Row>
         {entering ? null : (
           <Row>
-            <Choice label="State" options={STATES} value={draft.state} onChange={(state) => set({ state })} />
+            <Choice
+              label={say("machineForm.state")}
+              options={STATES}
+              value={draft.state}
+              onChange={(state) => set({ state })}
+            />
             <span />
-            <Field label="Why, and until when" maxLength={200} {...field("stateNote")} />
+            <Field label={say("machineForm.whyAndUntilWhen")} maxLength={200} {...field("stateNote")} />
           </Row>
         )}
       </Section>
@@ -148,39 +161,43 @@ export function MachineForm(props: Props) {
           ))
         : null}
       <Section>
-        <SectionTitle>Walk-round</SectionTitle>
+        <SectionTitle>{say("machineForm.walkRound")}</SectionTitle>
         <Stack>
           <Field
-            label="Getting in"
-            hint="Which side, which pad first, both legs together?"
+            label={say("machineForm.gettingIn")}
+            hint={say("machineForm.whichSideWhichPadFirst")}
             maxLength={400}
             {...field("gettingIn")}
           />
           <Field
-            label="Getting out"
-            hint="Where the load rests, what moves first."
+            label={say("machineForm.gettingOut")}
+            hint={say("machineForm.whereTheLoadRestsWhat")}
             maxLength={400}
             {...field("gettingOut")}
           />
           <Field
-            label="What the last user may have left"
-            hint="Re-pinned, flipped, folded."
+            label={say("machineForm.whatTheLastUserMay")}
+            hint={say("machineForm.rePinnedFlippedFolded")}
             maxLength={400}
             {...field("leftBehind")}
           />
           <Row>
-            <Field label="Load goes slack from (°)" hint="Knee bend, if it does." {...field("slackFrom")} />
-            <Field label="Maker's user mass (kg)" {...field("massLimit")} />
-            <Field label="Maker's least age (years)" {...field("leastAge")} />
+            <Field
+              label={say("machineForm.loadGoesSlackFrom")}
+              hint={say("machineForm.kneeBendIfItDoes")}
+              {...field("slackFrom")}
+            />
+            <Field label={say("machineForm.makerSUserMassKg")} {...field("massLimit")} />
+            <Field label={say("machineForm.makerSLeastAgeYears")} {...field("leastAge")} />
           </Row>
           <Tick isSelected={draft.cushionsAllowed} onChange={(cushionsAllowed) => set({ cushionsAllowed })}>
-            The maker allows firm cushions
+            {say("machineForm.theMakerAllowsFirmCushions")}
           </Tick>
           <Tick isSelected={draft.belt} onChange={(belt) => set({ belt })}>
-            It has a belt
+            {say("machineForm.itHasABelt")}
           </Tick>
           <Tick isSelected={draft.oneLeg} onChange={(oneLeg) => set({ oneLeg })}>
-            One leg at a time is possible
+            {say("machineForm.oneLegAtATime")}
           </Tick>
           <LoadingFields loading={draft.loading} problems={problems} onChange={(loading) => set({ loading })} />
         </Stack>
@@ -189,7 +206,7 @@ export function MachineForm(props: Props) {
         <PrimaryButton type="submit" isDisabled={busy}>
           {action}
         </PrimaryButton>
-        <QuietLink to={back}>Back without saving</QuietLink>
+        <QuietLink to={back}>{say("machineForm.backWithoutSaving")}</QuietLink>
       </Actions>
     </Sheet>
   );

@@ -1,4 +1,5 @@
 // A machine's page: what it is and needs, its adjusters and lengths, who fits it, what its fittings used.
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
@@ -41,12 +42,12 @@ export function MachinePage() {
   const { id = "" } = useParams();
   const page = useQuery(machineQuery(id));
   const me = useQuery(meQuery);
-  useTitle(page.data?.machine.name ?? "Machine");
+  useTitle(page.data?.machine.name ?? say("machinePage.machine"));
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? "This machine could not be opened."}</Notice>
-        <QuietLink to="/machines">To the machines</QuietLink>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("machinePage.thisMachineCouldNotBe")}</Notice>
+        <QuietLink to="/machines">{say("machinePage.toTheMachines")}</QuietLink>
       </Page>
     );
   if (!page.data || !me.data) return null;
@@ -69,9 +70,9 @@ function Machine({ id, page, unit, locale }: Props) {
         <Push>
           <Tape to={`/machines/${id}/tape`}>{TAPE[machine.taped]}</Tape>
           <SecondaryLink to={`/machines/${id}/queue${exercise.name ? `?exercise=${exercise.name}` : ""}`}>
-            Next here
+            {say("machinePage.nextHere")}
           </SecondaryLink>
-          <SecondaryLink to={`/machines/${id}/correct`}>Correct</SecondaryLink>
+          <SecondaryLink to={`/machines/${id}/correct`}>{say("machinePage.correct")}</SecondaryLink>
           <Copy id={id} name={machine.name} />
         </Push>
       </PageHead>
@@ -80,7 +81,7 @@ function Machine({ id, page, unit, locale }: Props) {
         <p style={{ marginBottom: "1.25rem" }}>
           <Choice
             compact
-            label="Exercise"
+            label={say("machinePage.exercise")}
             options={page.exercises.map(({ name, title }) => [name, title ?? name] as const)}
             value={exercise.name}
             onChange={setExerciseName}
@@ -90,23 +91,23 @@ function Machine({ id, page, unit, locale }: Props) {
       <Columns>
         <div>
           <Section>
-            <SectionTitle>Who fits it</SectionTitle>
+            <SectionTitle>{say("machinePage.whoFitsIt")}</SectionTitle>
             {exercise.told.length > 0 ? (
               <WhoFits id={id} exercise={exercise.name} />
             ) : (
-              <Empty>Not taped yet: nothing can be told. Taping takes about five minutes.</Empty>
+              <Empty>{say("machinePage.notTapedYetNothingCan")}</Empty>
             )}
           </Section>
           <ChangedAdvice id={id} number={page.number} />
           <Section>
-            <SectionTitle>Adjusters, in the order in which they are met</SectionTitle>
+            <SectionTitle>{say("machinePage.adjustersInTheOrderIn")}</SectionTitle>
             <AdjusterList id={id} page={page} exercise={exercise} unit={unit} />
           </Section>
           <MachineFittings page={page} exercise={exercise.name} locale={locale} />
         </div>
         <div>
           <Section>
-            <SectionTitle>Lengths</SectionTitle>
+            <SectionTitle>{say("machinePage.lengths")}</SectionTitle>
             <LengthTable exercise={exercise} unit={unit} locale={locale} />
           </Section>
           <WalkRound id={id} page={page} />
@@ -117,15 +118,21 @@ function Machine({ id, page, unit, locale }: Props) {
   );
 }
 
-const TAPE = { untaped: "Tape it", partly: "Go on taping", taped: "Tape again" };
+const TAPE = {
+  untaped: say("machinePage.tapeIt"),
+  partly: say("machinePage.goOnTaping"),
+  taped: say("machinePage.tapeAgain"),
+};
 
 function StateNotice({ page }: { page: MachinePageData }) {
   const { machine } = page;
   const lines = [
-    machine.state === "out_of_order" ? `Out of order${machine.state_note ? `: ${machine.state_note}` : ""}.` : null,
-    machine.state === "retired" ? "Retired: nobody is fitted on it any more; what was accepted stays." : null,
+    machine.state === "out_of_order"
+      ? say("machinePage.outOfOrderwhat", { what: machine.state_note ? `: ${machine.state_note}` : "" })
+      : null,
+    machine.state === "retired" ? say("machinePage.retiredNobodyIsFittedOn") : null,
     machine.state === "in_use" && machine.state_note ? machine.state_note : null,
-    page.copied_from ? `Copied from ${page.copied_from}: check each length here.` : null,
+    page.copied_from ? say("machinePage.copiedFromCopiedfromCheckEach", { copiedfrom: page.copied_from }) : null,
   ].filter((line) => line !== null);
   if (lines.length === 0) return null;
   return (
@@ -138,7 +145,7 @@ function StateNotice({ page }: { page: MachinePageData }) {
 function ThreePeople({ exercise }: { exercise: MachineExercise }) {
   return (
     <Section style={{ marginTop: "1.75rem" }}>
-      <SectionTitle>How people would sit on it</SectionTitle>
+      <SectionTitle>{say("machinePage.howPeopleWouldSitOn")}</SectionTitle>
       {exercise.remarks.map((remark) => (
         <Notice key={remark.says}>{remark.says}</Notice>
       ))}

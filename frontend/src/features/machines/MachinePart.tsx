@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { Family } from "../../api/types";
 import { type AdjusterDraft, kindsOf, newAdjuster } from "../../model/machineDraft";
@@ -37,7 +38,9 @@ export function MachinePart({ title, adjusters, family, part, problems, nextKey,
   return (
     <Section>
       <SectionTitle>
-        {title ? `Adjusters: ${title.toLowerCase()}` : "Adjusters, in the order in which they are met"}
+        {title
+          ? say("machinePart.adjustersTitle", { title: title.toLowerCase() })
+          : say("machinePart.adjustersInTheOrderIn")}
       </SectionTitle>
       <Stack>
         {adjusters.map((adjuster, index) => (
@@ -55,7 +58,7 @@ export function MachinePart({ title, adjusters, family, part, problems, nextKey,
         ))}
         {unused ? (
           <SecondaryButton onPress={() => onChange([...adjusters, newAdjuster(unused, nextKey)])}>
-            {adjusters.length === 0 ? "Add the first adjuster" : "Add the next adjuster"}
+            {adjusters.length === 0 ? say("machinePart.addTheFirstAdjuster") : say("machinePart.addTheNextAdjuster")}
           </SecondaryButton>
         ) : null}
       </Stack>

@@ -1,4 +1,5 @@
 // The gym's machines as a list: what each needs, sorted and filtered as the address says.
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
@@ -52,14 +53,14 @@ const Bar = styled.div`
 `;
 
 const SHOWN = [
-  ["in_use", "In the gym"],
-  ["needing", "Needing something"],
-  ["retired", "Retired"],
+  ["in_use", say("machinesPage.inTheGym")],
+  ["needing", say("machinesPage.needingSomething")],
+  ["retired", say("machinesPage.retired")],
 ] as const;
 const SORTED = [
-  ["place", "By place"],
-  ["name", "By name"],
-  ["family", "By family"],
+  ["place", say("machinesPage.byPlace")],
+  ["name", say("machinesPage.byName")],
+  ["family", say("machinesPage.byFamily")],
 ] as const;
 type Shown = (typeof SHOWN)[number][0];
 type Sorted = (typeof SORTED)[number][0];
@@ -76,7 +77,7 @@ const sortKey: Record<Sorted, (machine: Machine) => string> = {
 };
 
 export function MachinesPage() {
-  useTitle("Machines");
+  useTitle(say("machinesPage.machines"));
   const locale = useQuery(meQuery).data?.gym.locale ?? "en-GB";
   const machines = useQuery(machinesQuery);
   // All of it at once: nothing moves down when another part has come.
@@ -92,22 +93,32 @@ export function MachinesPage() {
   return (
     <Page>
       <PageHead>
-        <Title>Machines</Title>
-        <Muted>taped once, in millimetres; marks exactly as printed</Muted>
+        <Title>{say("machinesPage.machines")}</Title>
+        <Muted>{say("machinesPage.tapedOnceInMillimetresMarks")}</Muted>
         <span style={{ marginLeft: "auto" }}>
-          <PrimaryLink to="/machines/new">Enter a machine</PrimaryLink>
+          <PrimaryLink to="/machines/new">{say("machinesPage.enterAMachine")}</PrimaryLink>
         </span>
       </PageHead>
-      <Section aria-label="The gym's machines">
+      <Section aria-label={say("machinesPage.theGymSMachines")}>
         <Bar>
-          <Choice compact label="Shown" options={SHOWN} value={shown} onChange={(value) => set("show", value)} />
-          <Choice compact label="Order" options={SORTED} value={sorted} onChange={(value) => set("sort", value)} />
+          <Choice
+            compact
+            label={say("machinesPage.shown")}
+            options={SHOWN}
+            value={shown}
+            onChange={(value) => set("show", value)}
+          />
+          <Choice
+            compact
+            label={say("machinesPage.order")}
+            options={SORTED}
+            value={sorted}
+            onChange={(value) => set("sort", value)}
+          />
         </Bar>
         {machines.data && rows.length === 0 ? (
           <Empty>
-            {machines.data.length === 0
-              ? "No machine yet. Enter the first one: its marks as printed, then tape it."
-              : "None of these."}
+            {machines.data.length === 0 ? say("machinesPage.noMachineYetEnterThe") : say("machinesPage.noneOfThese")}
           </Empty>
         ) : null}
         {rows.length > 0 ? (
@@ -126,7 +137,9 @@ export function MachinesPage() {
                       <MarkTags key={exercise} tags={marks} />
                     ))}
                     {machine.fitted_at ? (
-                      <Small>last fitted {momentText(machine.fitted_at, locale, new Date())}</Small>
+                      <Small>
+                        {say("machinesPage.lastFitted")} {momentText(machine.fitted_at, locale, new Date())}
+                      </Small>
                     ) : null}
                   </Stands>
                 </RowLink>
@@ -138,11 +151,11 @@ export function MachinesPage() {
       {owned && machines.data ? (
         <>
           <Section>
-            <SectionTitle>Cushions and pads the gym owns</SectionTitle>
+            <SectionTitle>{say("machinesPage.cushionsAndPadsTheGym")}</SectionTitle>
             <EquipmentForm />
           </Section>
           <Section>
-            <SectionTitle>Plates the gym owns</SectionTitle>
+            <SectionTitle>{say("machinesPage.platesTheGymOwns")}</SectionTitle>
             <PlatesForm />
           </Section>
         </>

@@ -1,4 +1,5 @@
 // How a small, a middle and a large person would sit on a machine as far as it is taped: drawn where the arm is known, and in words.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { Person, Trial } from "../../api/types";
 import { SceneDrawing } from "../../scene/SceneDrawing";
@@ -6,8 +7,7 @@ import { BandName } from "../../ui/Band";
 import { Empty, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, radius, size, space } from "../../ui/tokens";
 
-const NOTHING =
-  "Nothing can be told yet. The first lengths, and how far their adjusters travel, say where the knee is.";
+const NOTHING = say("peopleOnIt.nothingCanBeToldYet");
 
 const Row = styled.div`
   display: grid;
@@ -44,7 +44,7 @@ const Drawn = styled.div`
 export function PeopleInWords({ trial }: { trial: Trial }) {
   if (trial.told.length === 0) return <Empty>{NOTHING}</Empty>;
   return (
-    <Row aria-live="polite" aria-label="How people would sit on it">
+    <Row aria-live="polite" aria-label={say("peopleOnIt.howPeopleWouldSitOn")}>
       {trial.people.map((person) => (
         <Card key={person.name} data-person={person.name}>
           <Strong>{person.title}</Strong>

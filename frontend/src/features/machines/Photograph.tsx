@@ -1,4 +1,5 @@
 // A photograph of a machine or of one adjuster: taken or chosen, scaled down here (which also drops where it was taken), sent.
+import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useId, useState } from "react";
 import styled from "styled-components";
@@ -102,21 +103,21 @@ export function Photograph({ id, page, adjuster, name }: Props) {
     },
   });
   const problem = send.error
-    ? (refusal(send.error)?.message ?? "This picture could not be read. Take it again; nothing was changed.")
+    ? (refusal(send.error)?.message ?? say("photograph.thisPictureCouldNotBe"))
     : remove.error
-      ? (refusal(remove.error)?.message ?? "It could not be removed. Nothing was changed.")
+      ? (refusal(remove.error)?.message ?? say("photograph.itCouldNotBeRemoved"))
       : null;
   return (
     <Frame>
-      {there ? <img src={addressOf(there.id)} alt={`Photograph: ${name}`} /> : null}
+      {there ? <img src={addressOf(there.id)} alt={say("photograph.photographName", { name })} /> : null}
       <span>
         <Take htmlFor={field}>
-          {there ? "Take it again" : "Photograph"}
+          {there ? say("photograph.takeItAgain") : say("photograph.photograph")}
           <input
             id={field}
             type="file"
             accept="image/*"
-            aria-label={`Photograph of ${name}`}
+            aria-label={say("photograph.photographOfName", { name })}
             onChange={(event) => {
               const file = event.target.files?.[0];
               if (file) send.mutate(file);
@@ -124,8 +125,12 @@ export function Photograph({ id, page, adjuster, name }: Props) {
             }}
           />
         </Take>
-        {there ? <QuietButton onPress={() => remove.mutate(pictureOf(there.id))}>Remove</QuietButton> : null}
-        {removed && !there ? <QuietButton onPress={() => send.mutate(removed)}>Put it back</QuietButton> : null}
+        {there ? (
+          <QuietButton onPress={() => remove.mutate(pictureOf(there.id))}>{say("photograph.remove")}</QuietButton>
+        ) : null}
+        {removed && !there ? (
+          <QuietButton onPress={() => send.mutate(removed)}>{say("photograph.putItBack")}</QuietButton>
+        ) : null}
       </span>
       {problem ? <Small role="alert">{problem}</Small> : null}
     </Frame>

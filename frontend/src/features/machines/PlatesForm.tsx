@@ -1,4 +1,5 @@
 // The gym's plates, by mass: how many pairs of each there are to load two sides alike.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
@@ -70,7 +71,7 @@ function Loaded({ first }: { first: Plates }) {
   });
   const submit = () => {
     const list = parsePlates(text);
-    setProblem(list ? undefined : "A mass and how many pairs, such as 20 × 3, 10 × 2.");
+    setProblem(list ? undefined : say("platesForm.aMassAndHowMany"));
     if (list) keep.mutate(list);
   };
   return (
@@ -81,15 +82,15 @@ function Loaded({ first }: { first: Plates }) {
       }}
     >
       <Field
-        label="Plates, mass × pairs"
-        hint="In kg, or with lb behind the mass: 20 × 3, 45 lb × 2."
+        label={say("platesForm.platesMassPairs")}
+        hint={say("platesForm.inKgOrWithLb")}
         value={text}
         autoComplete="off"
         complaint={problem}
         onChange={setText}
       />
       <SecondaryButton type="submit" isDisabled={keep.isPending}>
-        Keep
+        {say("platesForm.keep")}
       </SecondaryButton>
       <KeptOrNot
         kept={keep.isSuccess}

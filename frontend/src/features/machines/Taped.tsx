@@ -1,4 +1,5 @@
 // The frame of the forms in which a machine's length or travel is taped.
+import { say } from "../../lib/say";
 import { type ReactNode } from "react";
 import { refusal } from "../../api/client";
 import type { MachineLength, Trial } from "../../api/types";
@@ -49,7 +50,7 @@ export function Taped(
           {error.message}
           <MeasureActions style={{ marginTop: "0.75rem" }}>
             <SecondaryButton onPress={() => onKeep(true)} isDisabled={busy}>
-              Read twice: keep it
+              {say("taped.readTwiceKeepIt")}
             </SecondaryButton>
           </MeasureActions>
         </Notice>
@@ -59,19 +60,19 @@ export function Taped(
       {error && !refused ? <Notice tone="wrong">{error.message}</Notice> : null}
       <MeasureActions>
         <PrimaryButton type="submit" isDisabled={busy}>
-          {known ? "Replace it" : "Keep it"}
+          {known ? say("taped.replaceIt") : say("taped.keepIt")}
         </PrimaryButton>
         {known ? (
           <QuietButton onPress={onForget} isDisabled={busy}>
-            Forget it
+            {say("taped.forgetIt")}
           </QuietButton>
         ) : null}
       </MeasureActions>
       {taped ? (
         <Small>
           {taped.copied
-            ? "Copied from another of the same make: check it here."
-            : `Taped by ${taped.by ?? "somebody"}, ${dayText(taped.at, locale, new Date())}.`}
+            ? say("taped.copiedFromAnotherOfThe")
+            : say("taped.tapedByByDay", { by: taped.by ?? "somebody", day: dayText(taped.at, locale, new Date()) })}
         </Small>
       ) : null}
       <Small role="status">{said}</Small>

@@ -1,4 +1,5 @@
 // Taping a machine, one length a step: where the tape goes, what is odd about what was read, and live how three people would sit.
+import { say } from "../../lib/say";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
@@ -45,11 +46,11 @@ export function TapingPage() {
   const { id = "" } = useParams();
   const page = useQuery({ ...machineQuery(id), refetchOnWindowFocus: false });
   const me = useQuery(meQuery);
-  useTitle(page.data ? `Tape ${page.data.machine.name}` : "Tape a machine");
+  useTitle(page.data ? say("tapingPage.tapeName", { name: page.data.machine.name }) : say("tapingPage.tapeAMachine"));
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? "This machine could not be opened."}</Notice>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("tapingPage.thisMachineCouldNotBe")}</Notice>
       </Page>
     );
   if (!page.data || !me.data) return null;
@@ -106,12 +107,12 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
       void queryClient.invalidateQueries({ queryKey: ["machine", id, "population"] });
       const now = next.exercises.find(({ name }) => name === exerciseName);
       const forgotten = "value" in sent ? sent.value === null : sent.travel === null;
-      const done = forgotten ? "Forgotten." : "Kept.";
+      const done = forgotten ? say("tapingPage.forgotten") : say("tapingPage.kept");
       // From the second description on, somebody was fitted on an earlier one.
       setSaid(
         next.number > 1 ? (
           <>
-            {done} <Link to={`/machines/${id}#changed`}>See whose advice changes</Link>
+            {done} <Link to={`/machines/${id}#changed`}>{say("tapingPage.seeWhoseAdviceChanges")}</Link>
           </>
         ) : (
           done
@@ -141,14 +142,16 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
     <Page>
       <GuidedHead>
         <div>
-          <Title>Tape {page.machine.name}</Title>
-          <Muted>Lightest load, nobody in it, fingers clear of pivot, stack and catch.</Muted>
+          <Title>
+            {say("tapingPage.tape")} {page.machine.name}
+          </Title>
+          <Muted>{say("tapingPage.lightestLoadNobodyInIt")}</Muted>
         </div>
         <GuidedEnds>
           {page.exercises.length > 1 ? (
             <Choice
               compact
-              label="Exercise"
+              label={say("tapingPage.exercise")}
               options={page.exercises.map(({ name, title }) => [name, title ?? name] as const)}
               value={exercise.name}
               onChange={(name) => {
@@ -158,12 +161,14 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
               }}
             />
           ) : null}
-          <Choice compact label="Unit" options={LENGTH_UNITS} value={unit} onChange={setUnit} />
-          <Leave to={`/machines/${id}`}>{open === 0 ? "All taped: to the machine" : "To the machine"}</Leave>
+          <Choice compact label={say("tapingPage.unit")} options={LENGTH_UNITS} value={unit} onChange={setUnit} />
+          <Leave to={`/machines/${id}`}>
+            {open === 0 ? say("tapingPage.allTapedToTheMachine") : say("tapingPage.toTheMachine")}
+          </Leave>
         </GuidedEnds>
       </GuidedHead>
       <GuidedColumns>
-        <GuidedList aria-label="Lengths">
+        <GuidedList aria-label={say("tapingPage.lengths")}>
           {steps.map((one) => (
             <li key={one.id}>
               <GuidedItem onPress={() => choose(one.id)} aria-current={one.id === step?.id ? "step" : undefined}>
@@ -206,7 +211,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
       </GuidedColumns>
       {trial.data && trial.data.people.some(({ scene }) => scene) ? (
         <Section style={{ marginTop: "1.5rem" }}>
-          <SectionTitle>How people would sit on it</SectionTitle>
+          <SectionTitle>{say("tapingPage.howPeopleWouldSitOn")}</SectionTitle>
           <PeopleOnIt trial={trial.data} />
         </Section>
       ) : null}
@@ -219,7 +224,7 @@ type Length = { confirmed: boolean } & (
 );
 
 function stateOf(step: TapeStep, unit: LengthUnit): string {
-  const copied = (step.length?.taped ?? step.adjuster?.taped)?.copied ? " · copied, to be checked" : "";
+  const copied = (step.length?.taped ?? step.adjuster?.taped)?.copied ? say("tapingPage.copiedToBeChecked") : "";
   if (step.length) return (lengthWords(step.length, unit) ?? "open") + copied;
   return (step.done ? "taped" : "open") + copied;
 }

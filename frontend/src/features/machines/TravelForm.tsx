@@ -1,4 +1,5 @@
 // One adjuster's travel, evenly spaced or mark by mark.
+import { say } from "../../lib/say";
 import { useState } from "react";
 import styled from "styled-components";
 import type { MachineAdjuster } from "../../api/types";
@@ -24,8 +25,8 @@ type TravelProps = Common & {
 };
 
 const SPACING = [
-  ["even", "Evenly spaced"],
-  ["each", "Mark by mark"],
+  ["even", say("travelForm.evenlySpaced")],
+  ["each", say("travelForm.markByMark")],
 ] as const;
 
 export function TravelForm({ adjuster, drives, onTyped, onKeep, ...common }: TravelProps) {
@@ -57,24 +58,24 @@ export function TravelForm({ adjuster, drives, onTyped, onKeep, ...common }: Tra
   return (
     <Taped
       {...common}
-      title={`${adjuster.name}: from mark to mark`}
+      title={say("travelForm.nameFromMarkToMark", { name: adjuster.name })}
       how={
         adjuster.unit === "deg"
-          ? `How far it turns from mark ${first}, in degrees.`
-          : `Along the way it moves, from where it stands at mark ${first}.`
+          ? say("travelForm.howFarItTurnsFrom", { first })
+          : say("travelForm.alongTheWayItMoves", { first })
       }
       taped={adjuster.taped}
       known={travel !== null}
       odd={now === null ? [] : odd}
       onForget={() => onKeep(null, true)}
       onKeep={(confirmed) => {
-        setProblem(now === null ? `Numbers in ${unitName(unit)}.` : undefined);
+        setProblem(now === null ? say("travelForm.numbersInUnit", { unit: unitName(unit) }) : undefined);
         if (now !== null) onKeep(now, confirmed);
       }}
     >
       <Choice
         compact
-        label="Spacing"
+        label={say("travelForm.spacing")}
         options={SPACING}
         value={spacing}
         onChange={(how) => {
@@ -85,7 +86,7 @@ export function TravelForm({ adjuster, drives, onTyped, onKeep, ...common }: Tra
       {spacing === "even" ? (
         <Large>
           <Field
-            label={`From ${first} to ${last} in ${unitName(unit)}`}
+            label={say("travelForm.fromFirstToLastIn", { first, last, unit: unitName(unit) })}
             inputMode="decimal"
             autoComplete="off"
             autoFocus

@@ -1,4 +1,5 @@
 // What the walk-round found of a machine, and its photograph.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { Loading, MachinePage as MachinePageData } from "../../api/types";
 import { Empty, Section, SectionTitle } from "../../ui/Page";
@@ -16,25 +17,37 @@ const Facts = styled.dl`
 export function WalkRound({ id, page }: { id: string; page: MachinePageData }) {
   const { facts, machine } = page;
   const limits = [
-    facts.user_mass_limit_kg === null ? null : `users up to ${facts.user_mass_limit_kg} kg`,
-    facts.least_age_years === null ? null : `from ${facts.least_age_years} years`,
+    facts.user_mass_limit_kg === null
+      ? null
+      : say("walkRound.usersUpToUsermasslimitkgKg", { usermasslimitkg: facts.user_mass_limit_kg }),
+    facts.least_age_years === null
+      ? null
+      : say("walkRound.fromLeastageyearsYears", { leastageyears: facts.least_age_years }),
   ].filter((limit) => limit !== null);
   const lines = [
-    ["Getting in", facts.getting_in],
-    ["Getting out", facts.getting_out],
-    ["What the last user may have left", facts.left_behind],
+    [say("walkRound.gettingIn"), facts.getting_in],
+    [say("walkRound.gettingOut"), facts.getting_out],
+    [say("walkRound.whatTheLastUserMay"), facts.left_behind],
     [
-      "The load goes slack",
-      facts.slack_from_deg === null ? "" : `from ${facts.slack_from_deg}° of knee bend: end before it`,
+      say("walkRound.theLoadGoesSlack"),
+      facts.slack_from_deg === null
+        ? ""
+        : say("walkRound.fromSlackfromdegOfKneeBend", { slackfromdeg: facts.slack_from_deg }),
     ],
-    ["Loaded with", loadedWith(facts.loading)],
-    ["Besides", [facts.belt ? "a belt" : null, facts.one_leg ? "one leg at a time" : null].filter(Boolean).join(", ")],
-    ["The maker allows", [...limits, facts.cushions_allowed ? "firm cushions" : null].filter(Boolean).join(", ")],
+    [say("walkRound.loadedWith"), loadedWith(facts.loading)],
+    [
+      say("walkRound.besides"),
+      [facts.belt ? "a belt" : null, facts.one_leg ? say("walkRound.oneLegAtATime") : null].filter(Boolean).join(", "),
+    ],
+    [
+      say("walkRound.theMakerAllows"),
+      [...limits, facts.cushions_allowed ? say("walkRound.firmCushions") : null].filter(Boolean).join(", "),
+    ],
   ].filter(([, text]) => text);
   return (
     <Section>
-      <SectionTitle>Walk-round</SectionTitle>
-      {lines.length === 0 ? <Empty>Nothing noted yet: how to get in and out, what may be left flipped.</Empty> : null}
+      <SectionTitle>{say("walkRound.walkRound")}</SectionTitle>
+      {lines.length === 0 ? <Empty>{say("walkRound.nothingNotedYetHowTo")}</Empty> : null}
       <Facts>
         {lines.map(([title, text]) => (
           <div key={title}>
@@ -55,10 +68,13 @@ function loadedWith(loading: Loading | null): string {
   if (loading === null) return "";
   const { kind, unit, masses = [], addons = [], bare = 0 } = loading;
   if (kind === "stack")
-    return [`a stack, ${masses.join(", ")} ${unit}`, addons.length > 0 ? `add-ons ${addons.join(", ")} ${unit}` : null]
+    return [
+      say("walkRound.aStackMassesUnit", { masses: masses.join(", "), unit }),
+      addons.length > 0 ? say("walkRound.addOnsAddonsUnit", { addons: addons.join(", "), unit }) : null,
+    ]
       .filter(Boolean)
       .join("; ");
   return kind === "plates"
-    ? `plates on both sides of an arm of ${bare} ${unit}`
-    : `plates on a sled of ${bare} ${unit}, rail at ${loading.incline_deg}°`;
+    ? say("walkRound.platesOnBothSidesOf", { bare, unit })
+    : say("walkRound.platesOnASledOf", { bare, unit, inclinedeg: loading.incline_deg });
 }

@@ -1,4 +1,5 @@
 // Who of the gym's clients fits a machine, and whose advice its last change changed.
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
@@ -26,17 +27,17 @@ const Change = styled.li`
 
 export function WhoFits({ id, exercise }: { id: string; exercise: ExerciseName }) {
   const population = useQuery(populationQuery(id, exercise));
-  if (population.isPending) return <Empty>Trying it on every client…</Empty>;
+  if (population.isPending) return <Empty>{say("whoFits.tryingItOnEveryClient")}</Empty>;
   if (!population.data) return null;
   const { people, of } = population.data;
-  if (people.length === 0) return <Empty>No clients yet.</Empty>;
+  if (people.length === 0) return <Empty>{say("whoFits.noClientsYet")}</Empty>;
   return (
     <Panel>
       <FitOverStature population={population.data} />
       <Small>
         {people.length === of
-          ? `All ${of} clients, each at the marks advised, as far as each body is known.`
-          : `${people.length} of ${of} clients, drawn by chance, each at the marks advised.`}
+          ? say("whoFits.allOfClientsEachAt", { of })
+          : say("whoFits.countOfOfClientsDrawn", { count: people.length, of })}
       </Small>
     </Panel>
   );
@@ -45,16 +46,15 @@ export function WhoFits({ id, exercise }: { id: string; exercise: ExerciseName }
 export function ChangedAdvice({ id, number }: { id: string; number: number }) {
   const changes = useQuery(changesQuery(id, number));
   if (number < 2) return null;
-  if (changes.isPending) return <Empty>Comparing the advice of everybody fitted here…</Empty>;
+  if (changes.isPending) return <Empty>{say("whoFits.comparingTheAdviceOfEverybody")}</Empty>;
   if (!changes.data) return null;
   const { clients, asked, of } = changes.data;
   return (
     <Section aria-labelledby="changed">
-      <SectionTitle id="changed">Whose advice the last change of its lengths changed</SectionTitle>
+      <SectionTitle id="changed">{say("whoFits.whoseAdviceTheLastChange")}</SectionTitle>
       {clients.length === 0 ? (
         <Empty>
-          Nobody&rsquo;s: all {asked} clients fitted here are advised as before. Their accepted fittings stand as they
-          were.
+          {say("whoFits.nobodySAll")} {asked} {say("whoFits.clientsFittedHereAreAdvised")}
         </Empty>
       ) : (
         <Rows>
@@ -68,14 +68,14 @@ export function ChangedAdvice({ id, number }: { id: string; number: number }) {
                 <Small>{change.client.detail}</Small>
               </span>
               <span>
-                <Small>was</Small>
+                <Small>{say("whoFits.was")}</Small>
                 <br />
                 <MarkTags tags={change.before} />
                 <br />
                 <BandName band={change.grade_before} />
               </span>
               <span>
-                <Small>now</Small>
+                <Small>{say("whoFits.now")}</Small>
                 <br />
                 <MarkTags tags={change.now} />
                 <br />
@@ -85,7 +85,7 @@ export function ChangedAdvice({ id, number }: { id: string; number: number }) {
           ))}
         </Rows>
       )}
-      {asked < of ? <Small>{`The ${asked} fitted last, of ${of}.`}</Small> : null}
+      {asked < of ? <Small>{say("whoFits.theAskedFittedLastOf", { asked, of })}</Small> : null}
     </Section>
   );
 }

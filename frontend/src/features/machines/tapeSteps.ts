@@ -1,5 +1,6 @@
 // The lengths of a machine in the order in which they are taped: each constant, and behind the
 // constants that an adjuster moves, its way from mark to mark: so the first few steps already say where the knee is.
+import { say } from "../../lib/say";
 import type { MachineAdjuster, MachineExercise, MachineLength } from "../../api/types";
 
 export type TapeStep = {
@@ -33,7 +34,7 @@ const lengthStep = (length: MachineLength): TapeStep => ({
 
 const travelStep = (adjuster: MachineAdjuster): TapeStep => ({
   id: `${adjuster.label}/travel`,
-  title: `${adjuster.name}: from mark to mark`,
+  title: say("tapeSteps.nameFromMarkToMark", { name: adjuster.name }),
   done: adjuster.travel !== null,
   length: null,
   adjuster,

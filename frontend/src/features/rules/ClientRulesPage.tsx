@@ -1,4 +1,5 @@
 // The contested questions for one client: as the gym has them, or otherwise, with why.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
@@ -23,7 +24,11 @@ export function ClientRulesPage() {
   const [asked, setAsked] = useState<Asked | null>(null);
   const [reason, setReason] = useState("");
   const queryClient = useQueryClient();
-  useTitle(rules.data ? `House rules for ${rules.data.client.name}` : "House rules");
+  useTitle(
+    rules.data
+      ? say("clientRulesPage.houseRulesForName", { name: rules.data.client.name })
+      : say("clientRulesPage.houseRules"),
+  );
   const choose = useMutation({
     mutationFn: ({ name, school }: { name: string; school: string | null }) =>
       unwrap(
@@ -49,9 +54,11 @@ export function ClientRulesPage() {
   return (
     <Page>
       <PageHead>
-        <Title>House rules for {rules.data.client.name}</Title>
-        <Muted>as the gym has them, unless chosen otherwise here</Muted>
-        <QuietLink to={`/clients/${id}`}>To the card</QuietLink>
+        <Title>
+          {say("clientRulesPage.houseRulesFor")} {rules.data.client.name}
+        </Title>
+        <Muted>{say("clientRulesPage.asTheGymHasThem")}</Muted>
+        <QuietLink to={`/clients/${id}`}>{say("clientRulesPage.toTheCard")}</QuietLink>
       </PageHead>
       {asked ? null : <RuleRefused thrown={choose.error} />}
       <QuestionList
@@ -69,8 +76,8 @@ export function ClientRulesPage() {
         >
           {choose.error ? <Notice tone="wrong">{refusal(choose.error)?.message}</Notice> : null}
           <Field
-            label="Why, for this client"
-            hint="A colleague should be able to tell a choice from an accident. No health notes here."
+            label={say("clientRulesPage.whyForThisClient")}
+            hint={say("clientRulesPage.aColleagueShouldBeAble")}
             value={reason}
             maxLength={200}
             autoFocus
@@ -82,9 +89,9 @@ export function ClientRulesPage() {
               isDisabled={choose.isPending}
               onPress={() => choose.mutate({ name: asked.question.name, school: asked.school })}
             >
-              Choose it
+              {say("clientRulesPage.chooseIt")}
             </PrimaryButton>{" "}
-            <QuietButton onPress={() => setAsked(null)}>Leave it as it is</QuietButton>
+            <QuietButton onPress={() => setAsked(null)}>{say("clientRulesPage.leaveItAsItIs")}</QuietButton>
           </p>
         </Dialogue>
       ) : null}

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
@@ -45,11 +46,15 @@ export function Consequences({ asked: { question, school }, busy, onChoose, onCl
       {changes.data ? (
         <p role="status">
           {lines.length === 0
-            ? `Nobody's advice changes: ${changes.data.asked} cards asked.`
-            : `The advice changes on ${lines.length} of ${changes.data.asked} cards${changes.data.asked < changes.data.of ? `, the latest of ${changes.data.of}` : ""}. What was accepted stays as it was.`}
+            ? say("consequences.nobodySAdviceChangesAsked", { asked: changes.data.asked })
+            : say("consequences.theAdviceChangesOnCount", {
+                count: lines.length,
+                asked: changes.data.asked,
+                what: changes.data.asked < changes.data.of ? `, the latest of ${changes.data.of}` : "",
+              })}
         </p>
       ) : (
-        <p role="status">Asking every card…</p>
+        <p role="status">{say("consequences.askingEveryCard")}</p>
       )}
       <Lines>
         {lines.map((line) => (
@@ -66,9 +71,9 @@ export function Consequences({ asked: { question, school }, busy, onChoose, onCl
       </Lines>
       <Actions>
         <PrimaryButton onPress={onChoose} isDisabled={busy || !changes.data}>
-          Choose it
+          {say("consequences.chooseIt")}
         </PrimaryButton>
-        <QuietButton onPress={onClose}>Leave it as it is</QuietButton>
+        <QuietButton onPress={onClose}>{say("consequences.leaveItAsItIs")}</QuietButton>
       </Actions>
     </Dialogue>
   );

@@ -1,4 +1,5 @@
 // House rules: the gym's school of each contested question. A choice that changes advice says whose, before it is made.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, newKey, standing, unwrap } from "../../api/client";
@@ -12,7 +13,7 @@ import { RuleRefused } from "./RuleRefused";
 import { StricterCautions } from "./StricterCautions";
 
 export function HouseRulesPage() {
-  useTitle("House rules");
+  useTitle(say("houseRulesPage.houseRules"));
   const rules = useQuery(rulesQuery);
   const [asked, setAsked] = useState<Asked | null>(null);
   const queryClient = useQueryClient();
@@ -41,8 +42,8 @@ export function HouseRulesPage() {
   return (
     <Page>
       <PageHead>
-        <Title>House rules</Title>
-        <Muted>where good instructors disagree; an instructor may choose otherwise for a client</Muted>
+        <Title>{say("houseRulesPage.houseRules")}</Title>
+        <Muted>{say("houseRulesPage.whereGoodInstructorsDisagreeAn")}</Muted>
       </PageHead>
       <RuleRefused thrown={choose.error} />
       <QuestionList

@@ -1,4 +1,5 @@
 // Contested questions, each with its schools and a reason for each side.
+import { say } from "../../lib/say";
 import type { ReactNode } from "react";
 import { Label, Radio, RadioGroup } from "react-aria-components";
 import styled from "styled-components";
@@ -87,12 +88,12 @@ export function QuestionList({ questions, asTheGym, onChoose, below }: Props) {
           >
             <Title>
               {question.title}
-              {question.computed ? <small>changes the advice</small> : null}
+              {question.computed ? <small>{say("questionList.changesTheAdvice")}</small> : null}
             </Title>
             <Schools>
               {asTheGym ? (
                 <School value={GYM}>
-                  <span>As the gym has it</span>
+                  <span>{say("questionList.asTheGymHasIt")}</span>
                   <small>{asTheGym(question)}</small>
                 </School>
               ) : null}

@@ -1,5 +1,6 @@
 // Why a rule was not chosen, in sight wherever on the page it was pressed. Where a colleague was quicker, what they chose is shown
 // already, and this press is forgotten.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import { refusal, standing } from "../../api/client";
 import { Notice } from "../../ui/Notice";
@@ -17,9 +18,7 @@ export function RuleRefused({ thrown }: { thrown: unknown }) {
   return (
     <InSight>
       <Notice tone="wrong">
-        {standing(thrown)
-          ? "Somebody else changed this in the meantime. What stands now is shown: choose again."
-          : refusal(thrown)?.message}
+        {standing(thrown) ? say("ruleRefused.somebodyElseChangedThisIn") : refusal(thrown)?.message}
       </Notice>
     </InSight>
   );

@@ -1,5 +1,6 @@
 // Cautions with which the gym is stricter than the table: nobody with them is fitted until a clinician has cleared them. Less
 // strict is a clinician's word alone.
+import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
 import { api, newKey, standing, unwrap } from "../../api/client";
@@ -32,12 +33,9 @@ export function StricterCautions({ rules }: { rules: Rules }) {
   });
   return (
     <Section style={{ marginTop: space(8) }}>
-      <SectionTitle>Cautions with which this gym is stricter</SectionTitle>
+      <SectionTitle>{say("stricterCautions.cautionsWithWhichThisGym")}</SectionTitle>
       <p style={{ marginBottom: space(3) }}>
-        <Muted>
-          Ticked: nobody with it is fitted on anything until a clinician has cleared it. The table itself is a cautious
-          start, for review by the gym&rsquo;s clinician before use.
-        </Muted>
+        <Muted>{say("stricterCautions.tickedNobodyWithItIs")}</Muted>
       </p>
       <RuleRefused thrown={set.error} />
       <Rows>

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import type { MarkMove } from "../../api/types";
 
 const COUNT = ["none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
@@ -9,5 +10,9 @@ export const moveText = ({ from, to, by }: MarkMove): string => {
 };
 
 export function MoveText({ move }: { move: MarkMove }) {
-  return <span data-move={move.label}>stands at {moveText(move)}</span>;
+  return (
+    <span data-move={move.label}>
+      {say("moveText.standsAt")} {moveText(move)}
+    </span>
+  );
 }

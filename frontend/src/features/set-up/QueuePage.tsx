@@ -1,4 +1,5 @@
 // Several people at one machine: who comes next, and what has to be moved from one to the next.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useParams, useSearchParams } from "react-router";
 import styled from "styled-components";
@@ -51,12 +52,12 @@ export function QueuePage() {
   const [query] = useSearchParams();
   const exercise = query.get("exercise") ?? "";
   const queue = useQuery(queueQuery(id, exercise));
-  useTitle(queue.data ? `Next at ${queue.data.machine.name}` : "Next");
+  useTitle(queue.data ? say("queuePage.nextAtName", { name: queue.data.machine.name }) : say("queuePage.next"));
   const change = useChange(id, exercise);
   if (queue.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(queue.error)?.message ?? "This list could not be opened."}</Notice>
+        <Notice tone="wrong">{refusal(queue.error)?.message ?? say("queuePage.thisListCouldNotBe")}</Notice>
       </Page>
     );
   if (!queue.data) return null;
@@ -66,22 +67,20 @@ export function QueuePage() {
   return (
     <Page>
       <PageHead>
-        <Title>Next at {machine.name}</Title>
+        <Title>
+          {say("queuePage.nextAt")} {machine.name}
+        </Title>
         <Muted>{machine.place}</Muted>
       </PageHead>
       {change.error ? <Notice tone="wrong">{refusal(change.error)?.message}</Notice> : null}
       <Section>
-        <SectionTitle>Stands now at</SectionTitle>
-        {standing ? (
-          <MarkTags tags={standing} />
-        ) : (
-          <Empty>Nobody has said yet: set somebody up, and press “It stands so”.</Empty>
-        )}
+        <SectionTitle>{say("queuePage.standsNowAt")}</SectionTitle>
+        {standing ? <MarkTags tags={standing} /> : <Empty>{say("queuePage.nobodyHasSaidYetSet")}</Empty>}
       </Section>
       <Section>
-        <SectionTitle>Who comes next</SectionTitle>
-        {entries.length === 0 ? <Empty>Nobody waits. Add who comes next below.</Empty> : null}
-        <Rows aria-label="Queue">
+        <SectionTitle>{say("queuePage.whoComesNext")}</SectionTitle>
+        {entries.length === 0 ? <Empty>{say("queuePage.nobodyWaitsAddWhoComes")}</Empty> : null}
+        <Rows aria-label={say("queuePage.queue")}>
           {entries.map((entry, index) => (
             <Waiting
               key={entry.client.id}
@@ -96,8 +95,8 @@ export function QueuePage() {
         </Rows>
       </Section>
       <Section>
-        <SectionTitle>Add somebody</SectionTitle>
-        <ClientPicker label="Find a client" without={ids} onPick={(client) => put([...ids, client])} />
+        <SectionTitle>{say("queuePage.addSomebody")}</SectionTitle>
+        <ClientPicker label={say("queuePage.findAClient")} without={ids} onPick={(client) => put([...ids, client])} />
       </Section>
     </Page>
   );
@@ -137,7 +136,7 @@ function Waiting({ entry, first, machineId, exercise, onLater, onGone }: Waiting
       {entry.moves === null ? (
         <MarkTags tags={entry.marks} />
       ) : entry.moves.length === 0 ? (
-        <Muted>Nothing to move.</Muted>
+        <Muted>{say("queuePage.nothingToMove")}</Muted>
       ) : (
         <Moves aria-label={`Moves for ${entry.client.name}`}>
           {entry.moves.map((move) => (
@@ -148,13 +147,13 @@ function Waiting({ entry, first, machineId, exercise, onLater, onGone }: Waiting
         </Moves>
       )}
       <Ends>
-        {onLater ? <QuietButton onPress={onLater}>Later</QuietButton> : null}
-        <QuietButton onPress={onGone}>Gone</QuietButton>
+        {onLater ? <QuietButton onPress={onLater}>{say("queuePage.later")}</QuietButton> : null}
+        <QuietButton onPress={onGone}>{say("queuePage.gone")}</QuietButton>
         {entry.fitting_id ? (
-          <To to={`/fittings/${entry.fitting_id}/set-up`}>Set up</To>
+          <To to={`/fittings/${entry.fitting_id}/set-up`}>{say("queuePage.setUp")}</To>
         ) : (
           <Start onPress={() => opening.mutate({ machineId, exercise })} isDisabled={opening.isPending}>
-            Fit
+            {say("queuePage.fit")}
           </Start>
         )}
       </Ends>

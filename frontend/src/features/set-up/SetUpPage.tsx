@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import styled from "styled-components";
@@ -27,12 +28,12 @@ export function SetUpPage() {
   const { id = "" } = useParams();
   const setUp = useQuery(setUpQuery(id));
   const me = useQuery(meQuery);
-  useTitle(setUp.data ? `${setUp.data.client.name}, ${setUp.data.machine.name}` : "Set up");
+  useTitle(setUp.data ? `${setUp.data.client.name}, ${setUp.data.machine.name}` : say("setUpPage.setUp"));
   if (setUp.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(setUp.error)?.message ?? "These settings could not be opened."}</Notice>
-        <QuietLink to="/">To the floor</QuietLink>
+        <Notice tone="wrong">{refusal(setUp.error)?.message ?? say("setUpPage.theseSettingsCouldNotBe")}</Notice>
+        <QuietLink to="/">{say("setUpPage.toTheFloor")}</QuietLink>
       </Page>
     );
   if (!setUp.data || !me.data) return null;
@@ -54,12 +55,11 @@ export function SetUpPage() {
       </PageHead>
       {machine.state === "in_use" ? null : (
         <Notice>
-          {machine.state === "retired" ? "Retired" : "Out of order"}: {machine.state_note || "see the machine’s page"}.
+          {machine.state === "retired" ? say("setUpPage.retired") : say("setUpPage.outOfOrder")}:{" "}
+          {machine.state_note || say("setUpPage.seeTheMachineSPage")}.
         </Notice>
       )}
-      {repaired ? (
-        <Notice>The machine&rsquo;s marks were changed since: those which no longer exist stand as advised.</Notice>
-      ) : null}
+      {repaired ? <Notice>{say("setUpPage.theMachineSMarksWere")}</Notice> : null}
       <WalkRound setUp={setUp.data} />
     </Page>
   );
@@ -91,17 +91,17 @@ function Buttons({ setUp, pin }: { setUp: SetUp; pin: boolean }) {
             )
           }
         >
-          Hand to the client
+          {say("setUpPage.handToTheClient")}
         </SecondaryButton>
       ) : null}
       <Changed onPress={() => opening.mutate({ machineId: setUp.machine.id, exercise: setUp.exercise })}>
-        Something has changed
+        {say("setUpPage.somethingHasChanged")}
       </Changed>
       <Stands onPress={() => done.mutate()} isDisabled={done.isPending || barred}>
-        {done.isSuccess ? "Set up" : "It stands so"}
+        {done.isSuccess ? say("setUpPage.setUp") : say("setUpPage.itStandsSo")}
       </Stands>
       <QuietLink to={`/machines/${setUp.machine.id}/queue${setUp.exercise ? `?exercise=${setUp.exercise}` : ""}`}>
-        Next client here
+        {say("setUpPage.nextClientHere")}
       </QuietLink>
       {done.error ? <Notice tone="wrong">{refusal(done.error)?.message}</Notice> : null}
       {opening.error ? <Notice tone="wrong">{refusal(opening.error)?.message}</Notice> : null}

@@ -1,4 +1,5 @@
 // A known client's settings as a walk-round list: what is met first stands first, the mark as large as a hand.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { SetUp } from "../../api/types";
 import { Notice } from "../../ui/Notice";
@@ -91,7 +92,7 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
         </Told>
       ) : null}
       {setUp.left_behind || setUp.aids.length > 0 ? (
-        <Before aria-label="First">
+        <Before aria-label={say("walkRound.first")}>
           {setUp.left_behind ? <li>{setUp.left_behind}</li> : null}
           {setUp.aids.map((aid) => (
             <li key={aid}>{aid}</li>
@@ -99,7 +100,7 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
         </Before>
       ) : null}
       <Halves>
-        <Lines aria-label="Settings, in the order in which they are met">
+        <Lines aria-label={say("walkRound.settingsInTheOrderIn")}>
           {setUp.lines.map((line) => (
             <Line key={line.label} data-line={line.label}>
               <Mark $long={(line.mark ?? "–").length > 3}>{line.mark ?? "–"}</Mark>
@@ -108,8 +109,8 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
                 <Small>
                   {[
                     line.how,
-                    line.standing ? "before anybody gets in" : "",
-                    line.weight_off ? "weight off it first" : "",
+                    line.standing ? say("walkRound.beforeAnybodyGetsIn") : "",
+                    line.weight_off ? say("walkRound.weightOffItFirst") : "",
                   ]
                     .filter(Boolean)
                     .join(" · ")}
@@ -127,27 +128,27 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
           {setUp.getting_in ? <Entry name="Getting in">{setUp.getting_in}</Entry> : null}
           {today ? (
             <div>
-              <dt>{setUp.next_time ? "Load this time" : "Load"}</dt>
+              <dt>{setUp.next_time ? say("walkRound.loadThisTime") : say("walkRound.load")}</dt>
               <dd data-figure>{today.text}</dd>
               {today.how ? <dd>{today.how}</dd> : null}
               {setUp.next_time && setUp.next_time.text !== setUp.load_text ? (
                 <dd>
                   <Small>
-                    last time {setUp.load_text}
+                    {say("walkRound.lastTime")} {setUp.load_text}
                     {setUp.load ? `, ${setUp.load.how.toLowerCase()}` : ""}
                   </Small>
                 </dd>
               ) : null}
               {setUp.light ? (
                 <dd>
-                  Light set first: <Strong>{setUp.light.text}</Strong>, {setUp.light.how.toLowerCase()}
+                  {say("walkRound.lightSetFirst")} <Strong>{setUp.light.text}</Strong>, {setUp.light.how.toLowerCase()}
                 </dd>
               ) : null}
             </div>
           ) : null}
           {setUp.allowed.length > 0 ? (
             <div>
-              <dt>How far, how</dt>
+              <dt>{say("walkRound.howFarHow")}</dt>
               {setUp.allowed.map((sentence) => (
                 <dd key={sentence}>{sentence}</dd>
               ))}
@@ -155,7 +156,8 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
           ) : null}
           {setUp.repetitions ? (
             <Entry name="Sets">
-              {setUp.sets ?? 2} × {setUp.repetitions}, tempo {setUp.tempo.says}
+              {setUp.sets ?? 2} × {setUp.repetitions}
+              {say("walkRound.tempo")} {setUp.tempo.says}
             </Entry>
           ) : null}
           {setUp.belt ? <Entry name="Belt">{setUp.belt.says}</Entry> : null}
@@ -164,8 +166,7 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
         </Then>
       </Halves>
       <p style={{ marginTop: space(4) }}>
-        <Strong>Pain is a reason to stop.</Strong>{" "}
-        <Small>The maker&rsquo;s plate and licensed advice come first.</Small>
+        <Strong>{say("walkRound.painIsAReasonTo")}</Strong> <Small>{say("walkRound.theMakerSPlateAnd")}</Small>
       </p>
     </>
   );

@@ -1,4 +1,5 @@
 // A client's cautions in a few words, wherever the client stands: calm, specific, once.
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
 import { meQuery } from "../../api/queries";
@@ -25,7 +26,7 @@ const Chip = styled.span`
   white-space: nowrap;
 `;
 
-const SIDES: Record<string, string> = { "": "", left: "left ", right: "right ", both: "both sides " };
+const SIDES: Record<string, string> = { "": "", left: "left ", right: "right ", both: say("cautionLines.bothSides") };
 
 /** "left knee pain or injury · cleared" */
 export const cautionWords = (caution: CautionLine): string =>
@@ -38,7 +39,11 @@ function clearedWords(caution: CautionLine, locale: string): string {
   const allowed = [...degrees.map(({ says }) => says.toLowerCase()), load === null ? null : `up to ${load} kg`].filter(
     (one) => one !== null,
   );
-  return `Cleared by ${caution.cleared_by}, ${dayText(caution.cleared_on, locale, new Date())}${allowed.length > 0 ? `: ${allowed.join(", ")}` : ""}.`;
+  return say("cautionLines.clearedByClearedbyDaywhat", {
+    clearedby: caution.cleared_by,
+    day: dayText(caution.cleared_on, locale, new Date()),
+    what: allowed.length > 0 ? `: ${allowed.join(", ")}` : "",
+  });
 }
 
 export function CautionChips({ cautions }: { cautions: readonly CautionLine[] }) {

@@ -1,8 +1,15 @@
+import { say } from "../../lib/say";
 import { useNavigate } from "react-router";
 import { ClientPicker } from "./ClientPicker";
 
 /** Finds a client and opens their page. */
 export function ClientFinder({ autoFocus = false }: { autoFocus?: boolean }) {
   const navigate = useNavigate();
-  return <ClientPicker label="Find a client" autoFocus={autoFocus} onPick={(id) => void navigate(`/clients/${id}`)} />;
+  return (
+    <ClientPicker
+      label={say("clientFinder.findAClient")}
+      autoFocus={autoFocus}
+      onPick={(id) => void navigate(`/clients/${id}`)}
+    />
+  );
 }

@@ -1,4 +1,5 @@
 // A field and, under it, whoever has these letters in some part of the name. Arrows and Enter, or a touch.
+import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Autocomplete, Input, Label, SearchField } from "react-aria-components";
@@ -47,13 +48,13 @@ export function ClientPicker({ label, autoFocus = false, without = [], onPick }:
     <Autocomplete inputValue={text} onInputChange={setText}>
       <SearchField autoFocus={autoFocus}>
         <Name>{label}</Name>
-        <Typed placeholder="Two letters of any part of the name" autoComplete="off" />
+        <Typed placeholder={say("clientPicker.twoLettersOfAnyPart")} autoComplete="off" />
       </SearchField>
       {looking ? (
         <FoundList
-          label="Clients found"
+          label={say("clientPicker.clientsFound")}
           found={clients.map((client) => ({ id: client.id, name: client.name, what: client.detail }))}
-          nothing={found.isSuccess ? "Nobody has these letters. Add them as a new client?" : "Looking…"}
+          nothing={found.isSuccess ? say("clientPicker.nobodyHasTheseLettersAdd") : say("clientPicker.looking")}
           onOpen={(id) => {
             setText("");
             onPick(id);

@@ -1,4 +1,5 @@
 // A fitting that was let go, and the way back to it.
+import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
@@ -23,14 +24,14 @@ export function Discarded({ id, version, children }: { id: string; version: numb
   return (
     <div style={{ marginBottom: "1.5rem" }}>
       <Notice tone={reopen.error ? "wrong" : "calm"}>
-        {reopen.error ? (refusal(reopen.error)?.message ?? "It could not be opened again.") : children}{" "}
+        {reopen.error ? (refusal(reopen.error)?.message ?? say("discarded.itCouldNotBeOpened")) : children}{" "}
         <SecondaryButton
           isDisabled={reopen.isPending}
           onPress={() =>
             reopen.mutate(version, { onSuccess: () => void navigate(`/fittings/${id}`, { replace: true }) })
           }
         >
-          Open it again
+          {say("discarded.openItAgain")}
         </SecondaryButton>
       </Notice>
     </div>

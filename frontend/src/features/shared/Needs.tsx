@@ -1,4 +1,5 @@
 // What a machine needs, in a few words: shown wherever machines are listed. Nothing where it needs nothing.
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { Machine } from "../../api/types";
 import { colour, font, size } from "../../ui/tokens";
@@ -9,8 +10,8 @@ const Words = styled.span`
   color: ${colour.closeInk};
 `;
 
-const TAPED = { untaped: "not taped", partly: "taped in part", taped: null };
-const STATES = { in_use: null, out_of_order: "out of order", retired: "retired" };
+const TAPED = { untaped: say("needs.notTaped"), partly: say("needs.tapedInPart"), taped: null };
+const STATES = { in_use: null, out_of_order: say("needs.outOfOrder"), retired: "retired" };
 
 export const needsOf = (machine: Machine): string =>
   [STATES[machine.state], TAPED[machine.taped]].filter((need) => need !== null).join(" · ");

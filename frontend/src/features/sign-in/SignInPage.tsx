@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
@@ -45,7 +46,7 @@ const Badge = styled.span`
 `;
 
 export function SignInPage() {
-  useTitle("Sign in");
+  useTitle(say("signInPage.signIn"));
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
   const navigate = useNavigate();
@@ -72,11 +73,11 @@ export function SignInPage() {
           <Badge>
             <Logo width={52} />
           </Badge>
-          <h1>Sign in to Verglas</h1>
+          <h1>{say("signInPage.signInToVerglas")}</h1>
         </Head>
         {problem ? <Notice tone="wrong">{problem.message}</Notice> : null}
         <Field
-          label="Email"
+          label={say("signInPage.email")}
           type="email"
           autoComplete="username"
           value={email}
@@ -85,7 +86,7 @@ export function SignInPage() {
           autoFocus
         />
         <Field
-          label="Password"
+          label={say("signInPage.password")}
           type="password"
           autoComplete="current-password"
           value={password}
@@ -93,7 +94,7 @@ export function SignInPage() {
           isRequired
         />
         <PrimaryButton type="submit" isDisabled={signIn.isPending}>
-          Sign in
+          {say("signInPage.signIn")}
         </PrimaryButton>
       </Panel>
     </Ground>

@@ -1,4 +1,5 @@
 // A locked tablet: who takes it over, with a short PIN. While it is in a client's hands, only what was handed over is seen.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { Button, Form } from "react-aria-components";
@@ -75,7 +76,7 @@ export function LockScreen({ shown, onOpened }: Props) {
     return (
       <Handed>
         {shown}
-        <Corner onPress={() => setHanded(false)}>Instructor</Corner>
+        <Corner onPress={() => setHanded(false)}>{say("lockScreen.instructor")}</Corner>
       </Handed>
     );
   return (
@@ -113,13 +114,15 @@ function TakeOver({ onOpened, onBack }: { onOpened: () => Promise<void>; onBack:
       <Badge>
         <Logo width={44} />
       </Badge>
-      <h1>Locked</h1>
-      <p>What was open stays as it was.</p>
-      {open.error ? <Notice tone="wrong">{refusal(open.error)?.message ?? "It could not be opened."}</Notice> : null}
+      <h1>{say("lockScreen.locked")}</h1>
+      <p>{say("lockScreen.whatWasOpenStaysAs")}</p>
+      {open.error ? (
+        <Notice tone="wrong">{refusal(open.error)?.message ?? say("lockScreen.itCouldNotBeOpened")}</Notice>
+      ) : null}
       {staff.length === 0 ? null : (
         <>
           <Choice
-            label="Who takes over"
+            label={say("lockScreen.whoTakesOver")}
             options={staff.map(({ id, name }) => [String(id), name] as const)}
             value={who}
             onChange={setChosen}
@@ -134,24 +137,24 @@ function TakeOver({ onOpened, onBack }: { onOpened: () => Promise<void>; onBack:
             onChange={(text) => setPin(text.replace(/\D/g, "").slice(0, 6))}
             autoFocus
           />
-          <Pad role="group" aria-label="Digits">
+          <Pad role="group" aria-label={say("lockScreen.digits")}>
             {["1", "2", "3", "4", "5", "6", "7", "8", "9"].map((digit) => (
               <Key key={digit} onPress={() => setPin((pin + digit).slice(0, 6))}>
                 {digit}
               </Key>
             ))}
-            <Key aria-label="Take the last digit back" onPress={() => setPin(pin.slice(0, -1))}>
+            <Key aria-label={say("lockScreen.takeTheLastDigitBack")} onPress={() => setPin(pin.slice(0, -1))}>
               ←
             </Key>
             <Key onPress={() => setPin((pin + "0").slice(0, 6))}>0</Key>
             <PrimaryButton type="submit" isDisabled={open.isPending || pin.length < 4}>
-              Open
+              {say("lockScreen.open")}
             </PrimaryButton>
           </Pad>
         </>
       )}
-      <SecondaryButton onPress={() => void signIn()}>Sign in with a password</SecondaryButton>
-      {onBack ? <QuietButton onPress={onBack}>Back to the list</QuietButton> : null}
+      <SecondaryButton onPress={() => void signIn()}>{say("lockScreen.signInWithAPassword")}</SecondaryButton>
+      {onBack ? <QuietButton onPress={onBack}>{say("lockScreen.backToTheList")}</QuietButton> : null}
     </Panel>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
@@ -39,7 +40,7 @@ export function PinPage() {
   });
   const submit = () => {
     const fits = /^\d{4,6}$/.test(pin);
-    setWrong(fits ? undefined : "Four to six digits.");
+    setWrong(fits ? undefined : say("pinPage.fourToSixDigits"));
     if (fits) keep.mutate();
   };
   const refused = complaintAt(keep.error, "/password");
@@ -47,10 +48,8 @@ export function PinPage() {
   return (
     <Page>
       <PageHead>
-        <Title>PIN</Title>
-        <Muted>
-          {me.data?.pin ? "You have one. A new one takes its place." : "None yet: this tablet is not locked by itself."}
-        </Muted>
+        <Title>{say("pinPage.pin")}</Title>
+        <Muted>{me.data?.pin ? say("pinPage.youHaveOneANew") : say("pinPage.noneYetThisTabletIs")}</Muted>
       </PageHead>
       <Sheet
         onSubmit={(event) => {
@@ -58,24 +57,21 @@ export function PinPage() {
           submit();
         }}
       >
-        <p>
-          With a PIN a shared tablet locks itself after five minutes, and you take it over without your password for the
-          rest of the day on which you signed in there. What is open stays.
-        </p>
+        <p>{say("pinPage.withAPinAShared")}</p>
         {keep.error && !refused && !simple ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
-        {keep.isSuccess ? <Notice>Kept.</Notice> : null}
+        {keep.isSuccess ? <Notice>{say("pinPage.kept")}</Notice> : null}
         <Field
-          label="Your password"
+          label={say("pinPage.yourPassword")}
           type="password"
           autoComplete="current-password"
           value={password}
           onChange={setPassword}
-          complaint={refused ? "This is not your password. Nothing was changed." : undefined}
+          complaint={refused ? say("pinPage.thisIsNotYourPassword") : undefined}
           isRequired
         />
         <Field
-          label="New PIN"
-          hint="Four to six digits, no repeats, no row like 1234."
+          label={say("pinPage.newPin")}
+          hint={say("pinPage.fourToSixDigitsNo")}
           type="password"
           inputMode="decimal"
           autoComplete="off"
@@ -84,7 +80,7 @@ export function PinPage() {
           complaint={wrong ?? simple}
         />
         <PrimaryButton type="submit" isDisabled={keep.isPending}>
-          Keep the PIN
+          {say("pinPage.keepThePin")}
         </PrimaryButton>
       </Sheet>
     </Page>

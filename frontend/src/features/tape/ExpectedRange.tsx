@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { Observation } from "../../api/types";
 import { lengthIn, type LengthUnit, lengthText } from "../../lib/lengths";
@@ -35,7 +36,10 @@ export function ExpectedRange({
         viewBox="0 0 100 11"
         width="100%"
         role="img"
-        aria-label={`Expected ${lengthText(low, unit)} to ${lengthText(high, unit)}`}
+        aria-label={say("expectedRange.expectedLengthToLength2", {
+          length: lengthText(low, unit),
+          length2: lengthText(high, unit),
+        })}
       >
         <rect x="0" y="4.6" width="100" height="1.4" fill={colour.line} />
         <rect
@@ -54,12 +58,12 @@ export function ExpectedRange({
         )}
       </svg>
       <Text>
-        Expected{" "}
+        {say("expectedRange.expected")}{" "}
         <b>
-          {lengthIn(low, unit)} to {lengthText(high, unit)}
+          {lengthIn(low, unit)} {say("expectedRange.to")} {lengthText(high, unit)}
         </b>
         <br />
-        for nine in ten people like this
+        {say("expectedRange.forNineInTenPeople")}
       </Text>
     </div>
   );

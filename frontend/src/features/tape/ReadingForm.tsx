@@ -1,3 +1,4 @@
+import { say } from "../../lib/say";
 import { useState } from "react";
 import { refusal } from "../../api/client";
 import type { Observation } from "../../api/types";
@@ -33,7 +34,10 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
   const submit = (confirmed: boolean) => {
     setProblem(
       typed === null
-        ? `A number in ${unit === "cm" ? "centimetres" : "inches"}, such as ${lengthIn(observation.expected_mm, unit)}.`
+        ? say("readingForm.aNumberInWhatSuch", {
+            what: unit === "cm" ? "centimetres" : "inches",
+            lengthIn: lengthIn(observation.expected_mm, unit),
+          })
         : undefined,
     );
     if (typed !== null) onTake(typed, confirmed);
@@ -49,7 +53,7 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
       <p>{observation.how}</p>
       <Large>
         <Field
-          label={`Reading in ${unit === "cm" ? "cm" : "inches"}`}
+          label={say("readingForm.readingInWhat", { what: unit === "cm" ? "cm" : "inches" })}
           inputMode="decimal"
           autoComplete="off"
           autoFocus
@@ -67,14 +71,14 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
           {error.message}
           <MeasureActions style={{ marginTop: "0.75rem" }}>
             <SecondaryButton onPress={() => submit(true)} isDisabled={busy}>
-              Read twice: keep it
+              {say("readingForm.readTwiceKeepIt")}
             </SecondaryButton>
           </MeasureActions>
         </Notice>
       ) : null}
       <MeasureActions>
         <PrimaryButton type="submit" isDisabled={busy}>
-          {reading ? "Replace the reading" : "Keep the reading"}
+          {reading ? say("readingForm.replaceTheReading") : say("readingForm.keepTheReading")}
         </PrimaryButton>
         {reading ? (
           <QuietButton
@@ -83,20 +87,20 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
               onRemove();
             }}
           >
-            Remove
+            {say("readingForm.remove")}
           </QuietButton>
         ) : null}
       </MeasureActions>
       {reading ? (
         <Small>
-          Taped {lengthText(reading.value_mm, unit)} by {reading.taken_by}.
+          {say("readingForm.taped")} {lengthText(reading.value_mm, unit)} {say("readingForm.by")} {reading.taken_by}.
         </Small>
       ) : null}
       <MeasureActions style={{ alignItems: "center" }}>
         <Small role="status">{said}</Small>
         {onPutBack ? (
           <QuietButton onPress={onPutBack} isDisabled={busy}>
-            Put it back
+            {say("readingForm.putItBack")}
           </QuietButton>
         ) : null}
       </MeasureActions>

@@ -1,4 +1,5 @@
 // Taking the measures, one at a time: where the tape goes, what is expected, which is worth taking next.
+import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
@@ -44,7 +45,7 @@ export function TapePage() {
   const { id = "" } = useParams();
   const page = useQuery({ ...clientQuery(id), refetchOnWindowFocus: false });
   const me = useQuery(meQuery);
-  useTitle(page.data ? `Tape: ${page.data.client.name}` : "Tape");
+  useTitle(page.data ? say("tapePage.tapeName", { name: page.data.client.name }) : say("tapePage.tape"));
   if (!page.data || !me.data) return null;
   return <Tape key={id} id={id} page={page.data} unitAtFirst={me.data.length_unit} />;
 }
@@ -78,7 +79,12 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
       keep(next);
       setRemoved(null);
       const taken = next.observations.find((observation) => observation.name === name);
-      setSaid(`${taken?.title} kept: ${lengthText(taken?.reading?.value_mm ?? 0, unit)}.`);
+      setSaid(
+        say("tapePage.titleKeptLength", {
+          title: taken?.title,
+          length: lengthText(taken?.reading?.value_mm ?? 0, unit),
+        }),
+      );
       setChosen(firstToTake(next));
     },
     onError: (thrown) => {
@@ -96,7 +102,7 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
     onSuccess: (next, observation) => {
       keep(next);
       setRemoved(observation);
-      setSaid(`${observation.title} removed.`);
+      setSaid(say("tapePage.titleRemoved", { title: observation.title }));
     },
   });
   // As it was read, and as sure as it was then.
@@ -122,16 +128,18 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
     <Page>
       <GuidedHead>
         <div>
-          <Title>Tape: {page.client.name}</Title>
-          <Muted>barefoot, one measure at a time; skip any</Muted>
+          <Title>
+            {say("tapePage.tape2")} {page.client.name}
+          </Title>
+          <Muted>{say("tapePage.barefootOneMeasureAtA")}</Muted>
         </div>
         <GuidedEnds>
-          <Choice compact label="Unit" options={LENGTH_UNITS} value={unit} onChange={setUnit} />
-          <Leave to={`/clients/${id}`}>{enough ? "Enough: to the card" : "To the card"}</Leave>
+          <Choice compact label={say("tapePage.unit")} options={LENGTH_UNITS} value={unit} onChange={setUnit} />
+          <Leave to={`/clients/${id}`}>{enough ? say("tapePage.enoughToTheCard") : say("tapePage.toTheCard")}</Leave>
         </GuidedEnds>
       </GuidedHead>
       <GuidedColumns>
-        <GuidedList aria-label="Measures">
+        <GuidedList aria-label={say("tapePage.measures")}>
           {observations.map((observation) => (
             <li key={observation.name}>
               <MeasureLine
@@ -176,13 +184,13 @@ function MeasureLine({ observation, page, unit, current, onPress }: LineProps) {
   const { reading } = observation;
   const states = {
     used: "",
-    confirmed: "confirmed against what was expected",
-    left_out: "left out: does not agree with the others",
+    confirmed: say("tapePage.confirmedAgainstWhatWasExpected"),
+    left_out: say("tapePage.leftOutDoesNotAgree"),
   };
   const why = page.ask_for.includes(observation.name)
-    ? "asked for at this body mass"
+    ? say("tapePage.askedForAtThisBody")
     : page.next === observation.name
-      ? `would help most: ${Math.round(observation.gain * 100)} % less unsure`
+      ? say("tapePage.wouldHelpMostGainLess", { gain: Math.round(observation.gain * 100) })
       : null;
   return (
     <GuidedItem onPress={onPress} aria-current={current ? "step" : undefined}>

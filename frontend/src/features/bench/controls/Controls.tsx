@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import type { Dispatch } from "react";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
@@ -113,7 +114,7 @@ export function Controls({ fitting, bench, active, order, evaluation, dispatch }
   const { machine, advice, station } = fitting;
   const dense = machine.adjusters.length + offeredAids(machine).length > LARGE;
   return (
-    <Panel aria-label="Adjusters" $dense={dense}>
+    <Panel aria-label={say("controls.adjusters")} $dense={dense}>
       {machine.adjusters.map(({ label, name }) => (
         <Control
           key={label}
@@ -159,13 +160,13 @@ function Control(props: ControlProps) {
   ) : null;
   const long = (mark ?? "").length > 3;
   const figure = (
-    <Mark aria-label={`${name} mark`} aria-live="polite" $long={long}>
+    <Mark aria-label={say("controls.nameMark", { name })} aria-live="polite" $long={long}>
       {mark}
     </Mark>
   );
   const less = (
     <StepButton
-      aria-label={down ? `${name} one mark down, to ${down}` : `${name}: no mark below`}
+      aria-label={down ? say("controls.nameOneMarkDownTo", { name, down }) : say("controls.nameNoMarkBelow", { name })}
       isDisabled={down === null}
       onPress={() => dispatch({ type: "step", adjusters, order, label, by: -1 })}
     >
@@ -174,7 +175,7 @@ function Control(props: ControlProps) {
   );
   const more = (
     <StepButton
-      aria-label={up ? `${name} one mark up, to ${up}` : `${name}: no mark above`}
+      aria-label={up ? say("controls.nameOneMarkUpTo", { name, up }) : say("controls.nameNoMarkAbove", { name })}
       isDisabled={up === null}
       onPress={() => dispatch({ type: "step", adjusters, order, label, by: 1 })}
     >
@@ -188,7 +189,7 @@ function Control(props: ControlProps) {
         <Middle>
           <h2>{name}</h2>
           {figure}
-          {advised?.mark === mark ? <Advised>advised</Advised> : advice}
+          {advised?.mark === mark ? <Advised>{say("controls.advised")}</Advised> : advice}
         </Middle>
         {more}
       </Row>
@@ -199,16 +200,16 @@ function Control(props: ControlProps) {
         <h2>{name}</h2>
         {advice}
       </Top>
-      {shared ? <Recorded>one seat for every exercise</Recorded> : null}
+      {shared ? <Recorded>{say("controls.oneSeatForEveryExercise")}</Recorded> : null}
       {less}
       {figure}
       {more}
       {advised?.mark === null ? (
-        <Recorded>not taped: by eye, and written down</Recorded>
+        <Recorded>{say("controls.notTapedByEyeAnd")}</Recorded>
       ) : (
         <Outcomes>
-          <StepOutcome step={steps?.down ?? null} none="first mark" />
-          <StepOutcome step={steps?.up ?? null} none="last mark" end />
+          <StepOutcome step={steps?.down ?? null} none={say("controls.firstMark")} />
+          <StepOutcome step={steps?.up ?? null} none={say("controls.lastMark")} end />
         </Outcomes>
       )}
     </Card>
@@ -244,6 +245,16 @@ function Advice({ advised, mark, onSet }: AdviceProps) {
   const to = advised.mark;
   if (to === null) return null;
   const sure = advised.probability === null ? "" : `, ${surely(advised.probability)}`;
-  if (to !== mark) return <BackTo onPress={() => onSet(to)}>advised {to}</BackTo>;
-  return <Advised>advised{sure}</Advised>;
+  if (to !== mark)
+    return (
+      <BackTo onPress={() => onSet(to)}>
+        {say("controls.advised")} {to}
+      </BackTo>
+    );
+  return (
+    <Advised>
+      {say("controls.advised")}
+      {sure}
+    </Advised>
+  );
 }

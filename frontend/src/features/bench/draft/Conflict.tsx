@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import same from "fast-deep-equal";
 import type { Dispatch } from "react";
 import { Link } from "react-router";
@@ -23,17 +24,17 @@ const Versions = styled.div`
 /** What else a sheet holds, as it is called on the floor. */
 const BESIDES: Record<Exclude<keyof Sheet, "marks">, string> = {
   aids: "cushions",
-  load: "the load",
-  signs: "signs seen",
-  note: "the note",
-  knee_off_mm: "where the knee was seen",
-  roller_seen: "whether the roller was seen",
-  flow: "the steps taken",
-  work: "how it was lifted and felt",
-  cue: "the cue",
-  reason: "the reason",
-  trail: "what was tried",
-  creep: "the creep test",
+  load: say("conflict.theLoad"),
+  signs: say("conflict.signsSeen"),
+  note: say("conflict.theNote"),
+  knee_off_mm: say("conflict.whereTheKneeWasSeen"),
+  roller_seen: say("conflict.whetherTheRollerWasSeen"),
+  flow: say("conflict.theStepsTaken"),
+  work: say("conflict.howItWasLiftedAnd"),
+  cue: say("conflict.theCue"),
+  reason: say("conflict.theReason"),
+  trail: say("conflict.whatWasTried"),
+  creep: say("conflict.theCreepTest"),
 };
 
 type Props = { machine: MachineOnBench; mine: Sheet; theirs: FittingState; dispatch: Dispatch<BenchEvent> };
@@ -53,34 +54,42 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
   const closed = theirs.state !== "draft";
   return (
     <Dialogue
-      title={closed ? `${theirs.by} ${theirs.state} this fitting` : `${theirs.by} changed this fitting`}
+      title={
+        closed
+          ? say("conflict.byStateThisFitting", { by: theirs.by, state: theirs.state })
+          : say("conflict.byChangedThisFitting", { by: theirs.by })
+      }
       isOpen
       onClose={() => (closed ? undefined : dispatch({ type: "takeTheirs" }))}
     >
       <Versions>
         <div>
-          <h3>Theirs</h3>
+          <h3>{say("conflict.theirs")}</h3>
           {tags(theirs.marks)}
         </div>
         <div>
-          <h3>Yours</h3>
+          <h3>{say("conflict.yours")}</h3>
           {tags(mine.marks)}
         </div>
-        {besides.length > 0 ? <p>Besides the marks these differ: {besides.join(", ")}.</p> : null}
+        {besides.length > 0 ? (
+          <p>
+            {say("conflict.besidesTheMarksTheseDiffer")} {besides.join(", ")}.
+          </p>
+        ) : null}
         {theirs.state === "discarded" ? (
           <GoOn theirs={theirs} onOpen={(now) => dispatch({ type: "keepMine", version: now.version })} />
         ) : closed ? (
           <p>
-            It stands as they closed it.{" "}
+            {say("conflict.itStandsAsTheyClosed")}{" "}
             <Link to={`/fittings/${theirs.id}`} reloadDocument>
-              Open the record
+              {say("conflict.openTheRecord")}
             </Link>
           </p>
         ) : (
           <MarkRow>
-            <PrimaryButton onPress={() => dispatch({ type: "takeTheirs" })}>Take theirs</PrimaryButton>
+            <PrimaryButton onPress={() => dispatch({ type: "takeTheirs" })}>{say("conflict.takeTheirs")}</PrimaryButton>
             <SecondaryButton onPress={() => dispatch({ type: "keepMine", version: theirs.version })}>
-              Keep mine
+              {say("conflict.keepMine")}
             </SecondaryButton>
           </MarkRow>
         )}
@@ -95,14 +104,14 @@ function GoOn({ theirs, onOpen }: { theirs: FittingState; onOpen: (now: FittingS
   return (
     <>
       {reopen.error ? (
-        <Notice tone="wrong">{refusal(reopen.error)?.message ?? "It could not be opened again."}</Notice>
+        <Notice tone="wrong">{refusal(reopen.error)?.message ?? say("conflict.itCouldNotBeOpened")}</Notice>
       ) : null}
       <MarkRow>
         <PrimaryButton
           isDisabled={reopen.isPending}
           onPress={() => reopen.mutate(theirs.version, { onSuccess: onOpen })}
         >
-          Open it again with yours
+          {say("conflict.openItAgainWithYours")}
         </PrimaryButton>
       </MarkRow>
     </>

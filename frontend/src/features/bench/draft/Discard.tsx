@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -27,16 +28,16 @@ export function Discard({ draft, clientId, version }: { draft: DraftKey; clientI
   });
   return (
     <>
-      <QuietButton onPress={() => setAsking(true)}>Discard</QuietButton>
-      <Dialogue title="Discard this fitting?" isOpen={asking} onClose={() => setAsking(false)}>
+      <QuietButton onPress={() => setAsking(true)}>{say("discard.discard")}</QuietButton>
+      <Dialogue title={say("discard.discardThisFitting")} isOpen={asking} onClose={() => setAsking(false)}>
         {discard.error ? (
-          <Notice tone="wrong">{refusal(discard.error)?.message ?? "It could not be discarded."}</Notice>
+          <Notice tone="wrong">{refusal(discard.error)?.message ?? say("discard.itCouldNotBeDiscarded")}</Notice>
         ) : null}
-        <p>Nothing of it goes on the card; what was accepted before stays. For a week it can be opened again.</p>
+        <p>{say("discard.nothingOfItGoesOn")}</p>
         <MarkRow style={{ marginTop: "1rem" }}>
-          <PrimaryButton onPress={() => setAsking(false)}>Keep it open</PrimaryButton>
+          <PrimaryButton onPress={() => setAsking(false)}>{say("discard.keepItOpen")}</PrimaryButton>
           <SecondaryButton onPress={() => discard.mutate()} isDisabled={discard.isPending}>
-            Discard it
+            {say("discard.discardIt")}
           </SecondaryButton>
         </MarkRow>
       </Dialogue>

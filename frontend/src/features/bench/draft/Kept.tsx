@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import styled from "styled-components";
 import { momentText } from "../../../lib/dates";
 import type { Saving } from "../../../model/bench";
@@ -12,11 +13,12 @@ const Line = styled.span<{ $waiting: boolean }>`
 /** What has become of the last change. */
 export function Kept({ saving, locale }: { saving: Saving; locale: string }) {
   const words = {
-    kept: () => `kept ${momentText(saving.kind === "kept" ? saving.at : null, locale, new Date())}`,
+    kept: () =>
+      say("kept.keptMoment", { moment: momentText(saving.kind === "kept" ? saving.at : null, locale, new Date()) }),
     saving: () => "keeping…",
-    waiting: () => "server not reached: kept on this tablet, tried again by itself",
-    refused: () => `not kept: ${saving.kind === "refused" ? saving.message : ""} Load the page again.`,
-    conflict: () => "two versions",
+    waiting: () => say("kept.serverNotReachedKeptOn"),
+    refused: () => say("kept.notKeptMessageLoadThe", { message: saving.kind === "refused" ? saving.message : "" }),
+    conflict: () => say("kept.twoVersions"),
   };
   return (
     <Line $waiting={saving.kind === "waiting" || saving.kind === "refused"} role="status" data-saving={saving.kind}>

@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import { useState } from "react";
 import styled from "styled-components";
 import { refusal } from "../../../api/client";
@@ -33,10 +34,10 @@ export function Stop({ fitting, bench, draft }: { fitting: FittingPage; bench: B
   const stop = useStop(fitting, bench.version, draft);
   return (
     <>
-      <StopButton onPress={() => setAsking(true)}>Stop</StopButton>
-      <Dialogue title="Stop now: what is seen?" isOpen={asking} onClose={() => setAsking(false)}>
+      <StopButton onPress={() => setAsking(true)}>{say("stop.stop")}</StopButton>
+      <Dialogue title={say("stop.stopNowWhatIsSeen")} isOpen={asking} onClose={() => setAsking(false)}>
         {stop.error ? (
-          <Notice tone="wrong">{refusal(stop.error)?.message ?? "It could not be kept. Help comes first."}</Notice>
+          <Notice tone="wrong">{refusal(stop.error)?.message ?? say("stop.itCouldNotBeKept")}</Notice>
         ) : null}
         <Signs>
           {fitting.stops.map((sign) => (
@@ -62,7 +63,8 @@ const Sign = styled(SecondaryButton)`
 function StopSign({ title, busy, onPress }: { title: string; busy: boolean; onPress: () => void }) {
   return (
     <Sign onPress={onPress} isDisabled={busy}>
-      {title}: end the fitting
+      {title}
+      {say("stop.endTheFitting")}
     </Sign>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import styled from "styled-components";
 import type { Evaluation, Finding } from "../../../api/types";
 import { BandName } from "../../../ui/Band";
@@ -136,7 +137,7 @@ export function FindingsBar({
 }: Props) {
   const move = evaluation.findings.find((finding) => finding.move)?.move;
   return (
-    <Area aria-label="Findings">
+    <Area aria-label={say("findingsBar.findings")}>
       <FindingList findings={evaluation.findings} unjudged={barred || unjudged} />
       {evaluation.motion && !barred ? (
         <Motion>
@@ -147,13 +148,15 @@ export function FindingsBar({
         {problem ? <Problem role="alert">{problem}</Problem> : null}
         {move && !barred ? <Move onPress={() => onMove(move.adjuster, move.mark)}>{move.says}</Move> : null}
         {barred ? (
-          <PrimaryLink to={`/clients/${clientId}`}>To the card</PrimaryLink>
+          <PrimaryLink to={`/clients/${clientId}`}>{say("findingsBar.toTheCard")}</PrimaryLink>
         ) : writing ? (
           <PrimaryButton onPress={onAccept} isDisabled={busy}>
-            Accept and write down
+            {say("findingsBar.acceptAndWriteDown")}
           </PrimaryButton>
         ) : (
-          <PrimaryButton onPress={onNext}>Next: {nextTitle ?? "write down"}</PrimaryButton>
+          <PrimaryButton onPress={onNext}>
+            {say("findingsBar.next")} {nextTitle ?? say("findingsBar.writeDown")}
+          </PrimaryButton>
         )}
       </Next>
     </Area>
@@ -170,7 +173,7 @@ export function FindingList({ findings, unjudged = false }: { findings: Finding[
           <Number>
             <span data-value>{value(finding)}</span>
             {unjudged ? null : finding.by_hand ? (
-              <ByHand>by hand</ByHand>
+              <ByHand>{say("findingsBar.byHand")}</ByHand>
             ) : (
               <BandName band={finding.band} likely={finding.likely} />
             )}

@@ -1,5 +1,6 @@
 // The middle of the bench: the side view with its lens where the arm is taped, the lens alone where only the seat is, and
 // where nothing is, what can be done all the same.
+import { say } from "../../../lib/say";
 import styled from "styled-components";
 import type { Evaluation, MachineOnBench } from "../../../api/types";
 import { PivotLens, REACH_MM } from "../../../scene/PivotLens";
@@ -47,7 +48,9 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm }: Props) {
       seenOffMm={seenOffMm}
       places={(lensLabel ? target.places[lensLabel] : undefined) ?? []}
       mark={lensLabel ? evaluation.marks[lensLabel] : undefined}
-      title={name ? `Where each ${name.toLowerCase()} mark puts the knee` : "Where the knee lies"}
+      title={
+        name ? say("picture.whereEachNameMarkPuts", { name: name.toLowerCase() }) : say("picture.whereTheKneeLies")
+      }
       description={target.says[lensLabel ?? ""] ?? target.says[""] ?? ""}
     />
   ) : null;
@@ -61,12 +64,9 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm }: Props) {
 function NotTaped({ machine }: { machine: MachineOnBench }) {
   return (
     <Untaped>
-      <h2>This machine is not taped</h2>
-      <p>
-        Set each mark by eye, as the maker&rsquo;s plate says. Marks, load, signs and a note are written down all the
-        same, and nothing is claimed about the fit.
-      </p>
-      <SecondaryLink to={`/machines/${machine.id}/tape`}>Tape it: about five minutes</SecondaryLink>
+      <h2>{say("picture.thisMachineIsNotTaped")}</h2>
+      <p>{say("picture.setEachMarkByEye")}</p>
+      <SecondaryLink to={`/machines/${machine.id}/tape`}>{say("picture.tapeItAboutFiveMinutes")}</SecondaryLink>
     </Untaped>
   );
 }

@@ -1,5 +1,6 @@
 // What is advised as a whole, above the drawing: how well it fits, what it needs (cushion, pad), what is short, what a station
 // gave up for its shared seat, and which reading would make it surer.
+import { say } from "../../../lib/say";
 import type { Dispatch } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
@@ -49,20 +50,20 @@ export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }:
       <VerdictArea>
         {fitting.bars.map((bar) => (
           <Notice key={bar} tone="wrong">
-            <Strong>Barred.</Strong> {bar}
+            <Strong>{say("verdict.barred")}</Strong> {bar}
           </Notice>
         ))}
         <p>
-          <Link to={`/clients/${client.id}`}>To the card, for another machine</Link>. What stands here can be seen, not
-          accepted.
+          <Link to={`/clients/${client.id}`}>{say("verdict.toTheCardForAnother")}</Link>
+          {say("verdict.whatStandsHereCanBe")}
         </p>
       </VerdictArea>
     );
   const told = [
-    fitting.repaired ? "The machine's marks were changed since: those which no longer exist stand as advised." : null,
+    fitting.repaired ? say("verdict.theMachineSMarksWere") : null,
     fitting.since,
     fitting.narrowed,
-    fitting.machine.taped === "partly" ? "Taped in part: only what is taped is told." : null,
+    fitting.machine.taped === "partly" ? say("verdict.tapedInPartOnlyWhat") : null,
     station?.other ?? null,
     ...(asAdvised ? [...advice.aids_says, station?.gave_up ?? null, ...advice.shortfalls.map(({ says }) => says)] : []),
   ].filter((line) => line !== null);
@@ -70,23 +71,27 @@ export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }:
     <VerdictArea>
       {seenNever.map((title) => (
         <Notice key={title} tone="wrong">
-          <Strong>{title}.</Strong> It was seen, so nothing is accepted until it is gone.
+          <Strong>{title}.</Strong> {say("verdict.itWasSeenSoNothing")}
         </Notice>
       ))}
       <VerdictLine>
-        <Strong>{asAdvised ? advice.status_name : "Changed from the advised"}</Strong>
+        <Strong>{asAdvised ? advice.status_name : say("verdict.changedFromTheAdvised")}</Strong>
         {evaluation.grade && seenNever.length === 0 ? (
           <BandName band={evaluation.grade} likely={evaluation.likely ?? false} />
         ) : null}
         {asAdvised ? null : (
           <QuietButton onPress={() => dispatch({ type: "setAll", marks: advice.marks, aids: advice.aids })}>
-            Back to the advised
+            {say("verdict.backToTheAdvised")}
           </QuietButton>
         )}
         {asAdvised && advice.next_reading ? (
           <Push>
-            <Link to={`/clients/${client.id}/tape`}>Tape {advice.next_reading.title.toLowerCase()}</Link>: from ±
-            {Math.round(advice.next_reading.before_mm)} to ±{Math.round(advice.next_reading.after_mm)} mm
+            <Link to={`/clients/${client.id}/tape`}>
+              {say("verdict.tape")} {advice.next_reading.title.toLowerCase()}
+            </Link>
+            {say("verdict.from")}
+            {Math.round(advice.next_reading.before_mm)} {say("verdict.to")}
+            {Math.round(advice.next_reading.after_mm)} {say("verdict.mm")}
           </Push>
         ) : null}
       </VerdictLine>
@@ -95,11 +100,12 @@ export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }:
       ))}
       {asAdvised && advice.runner_up ? (
         <RunnerUp>
-          Next best: {marksIn(fitting, advice.runner_up.marks)} <BandName band={advice.runner_up.grade} />
+          {say("verdict.nextBest")} {marksIn(fitting, advice.runner_up.marks)}{" "}
+          <BandName band={advice.runner_up.grade} />
           <QuietButton
             onPress={() => dispatch({ type: "setAll", marks: advice.runner_up?.marks ?? {}, aids: advice.aids })}
           >
-            Try it
+            {say("verdict.tryIt")}
           </QuietButton>
         </RunnerUp>
       ) : null}

@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import type { Loads, Work } from "../../../api/types";
 import { SecondaryButton } from "../../../ui/Button";
 import { Select } from "../../../ui/Select";
@@ -25,24 +26,28 @@ export function Counts({ work, tempo, seconds, pacer, onChange }: Props) {
   const repetitions = work.repetitions ?? USUAL.repetitions;
   return (
     <div>
-      <PanelTitle>Tempo {tempo.says}</PanelTitle>
-      <Small>Up, hold, down, pause, in seconds: a set takes {Math.round(seconds)} s.</Small>
+      <PanelTitle>
+        {say("counts.tempo")} {tempo.says}
+      </PanelTitle>
+      <Small>
+        {say("counts.upHoldDownPauseIn")} {Math.round(seconds)} s.
+      </Small>
       <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: space(2), margin: `${space(2)} 0` }}>
         <Select
-          label="Sets"
+          label={say("counts.sets")}
           options={SETS}
           value={String(work.sets ?? USUAL.sets)}
           onChange={(sets) => onChange({ sets: Number(sets) })}
         />
         <Select
-          label="Repetitions"
+          label={say("counts.repetitions")}
           options={REPETITIONS}
           value={String(repetitions)}
           onChange={(count) => onChange({ repetitions: Number(count) })}
         />
       </div>
       <SecondaryButton style={{ width: "100%" }} onPress={() => pacer.start(tempo, repetitions)}>
-        {pacer.running ? "Start the set anew" : "Pace a set"}
+        {pacer.running ? say("counts.startTheSetAnew") : say("counts.paceASet")}
       </SecondaryButton>
     </div>
   );

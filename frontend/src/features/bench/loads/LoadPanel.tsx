@@ -1,5 +1,6 @@
 // The load, as it is pinned or plated here: the light set before it, one step up or down, belt and tempo, and how the last
 // repetition went. One leg at a time where the machine allows it.
+import { say } from "../../../lib/say";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type Dispatch, useState } from "react";
 import styled from "styled-components";
@@ -27,9 +28,9 @@ const Wanted = styled.form`
 `;
 
 const LAST = [
-  ["easy", "Easy"],
-  ["clean", "Hard, clean"],
-  ["not_reached", "Not reached"],
+  ["easy", say("loadPanel.easy")],
+  ["clean", say("loadPanel.hardClean")],
+  ["not_reached", say("loadPanel.notReached")],
 ] as const;
 
 type Props = {
@@ -52,13 +53,13 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
     const answer = await queryClient.fetchQuery(loadsQuery(fitting.id, { ...work, load_kg: kg }));
     take(answer.load);
   };
-  if (!loads) return <Panel aria-label="Load" />;
+  if (!loads) return <Panel aria-label={say("loadPanel.load")} />;
   return (
-    <Panel aria-label="Load">
+    <Panel aria-label={say("loadPanel.load")}>
       {loads.kind === null ? (
         <Field
-          label="Load"
-          hint="As printed, such as 25 kg or pin 4. How this machine is loaded was not described yet."
+          label={say("loadPanel.load")}
+          hint={say("loadPanel.asPrintedSuchAs25")}
           value={sheet.load}
           maxLength={40}
           autoComplete="off"
@@ -68,7 +69,7 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
         <>
           {light && loads.light ? (
             <div data-light-set>
-              <PanelTitle>Light set</PanelTitle>
+              <PanelTitle>{say("loadPanel.lightSet")}</PanelTitle>
               <PrintedLoad load={loads.light} />
               <p>{loads.light.how}</p>
             </div>
@@ -79,7 +80,7 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
       {light ? null : (
         <div>
           <Choice
-            label="Last repetition"
+            label={say("loadPanel.lastRepetition")}
             options={LAST}
             value={work.last ?? ("" as "easy")}
             onChange={(last) => write({ last })}
@@ -87,7 +88,7 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           />
           {loads.next_time ? (
             <p data-next-time>
-              Next time: {loads.next_time.text}. {loads.next_time.how}.
+              {say("loadPanel.nextTime")} {loads.next_time.text}. {loads.next_time.how}.
             </p>
           ) : null}
         </div>
@@ -117,21 +118,21 @@ function WantedLoad({ unit, onWant }: { unit: string; onWant: (kg: number) => vo
       onSubmit={(event) => {
         event.preventDefault();
         const wanted = parseNumber(text);
-        setProblem(wanted === null || wanted > 1000 ? `A number of ${unit}, such as 25.` : undefined);
+        setProblem(wanted === null || wanted > 1000 ? say("loadPanel.aNumberOfUnitSuch", { unit }) : undefined);
         if (wanted === null || wanted > 1000) return;
         onWant(toKg(wanted, unit));
         setText("");
       }}
     >
       <Field
-        label={`Wanted, ${unit}`}
+        label={say("loadPanel.wantedUnit", { unit })}
         value={text}
         onChange={setText}
         inputMode="decimal"
         autoComplete="off"
         complaint={problem}
       />
-      <SecondaryButton type="submit">Nearest</SecondaryButton>
+      <SecondaryButton type="submit">{say("loadPanel.nearest")}</SecondaryButton>
     </Wanted>
   );
 }

@@ -1,5 +1,6 @@
 // Counts a set across the room: the phase, its seconds, the repetition, how long the set has run. Quiet unless sound is
 // asked for; only numbers change where reduced motion is asked for.
+import { say } from "../../../lib/say";
 import { useEffect, useState } from "react";
 import styled from "styled-components";
 import { beatAt, type Phase, setSeconds, type Tempo } from "../../../lib/pacer";
@@ -71,7 +72,12 @@ const Ends = styled.div`
   align-items: center;
 `;
 
-const NAMES: Record<Phase, string> = { up: "Up", hold: "Hold", down: "Down", pause: "Pause" };
+const NAMES: Record<Phase, string> = {
+  up: say("pacer.up"),
+  hold: say("pacer.hold"),
+  down: say("pacer.down"),
+  pause: say("pacer.pause"),
+};
 const PITCH_HZ: Record<Phase, number> = { up: 660, hold: 550, down: 440, pause: 330 };
 const TICK_MS = 100;
 
@@ -104,7 +110,7 @@ export function Pacer({ pacer }: { pacer: PacerState }) {
   if (!run) return null;
   const whole = setSeconds(run.tempo, run.repetitions);
   return (
-    <Area data-pacer={phase ?? "over"} role="timer" aria-label="Set">
+    <Area data-pacer={phase ?? "over"} role="timer" aria-label={say("pacer.set")}>
       {beat ? (
         <>
           <PhaseName>{NAMES[beat.phase]}</PhaseName>
@@ -113,21 +119,24 @@ export function Pacer({ pacer }: { pacer: PacerState }) {
             <Bar style={{ width: `${(1 - beat.left_s / beat.whole_s) * 100}%` }} />
           </Track>
           <Line>
-            Repetition {beat.repetition}
-            {run.tempo.set_s === null ? ` of ${run.repetitions}` : ""} · {Math.floor(elapsed)} of {Math.round(whole)} s
+            {say("pacer.repetition")} {beat.repetition}
+            {run.tempo.set_s === null ? ` of ${run.repetitions}` : ""} · {Math.floor(elapsed)} {say("pacer.of")}{" "}
+            {Math.round(whole)} s
           </Line>
         </>
       ) : (
         <>
-          <PhaseName>Set done</PhaseName>
-          <Line>Rested {clock(elapsed - whole)}</Line>
+          <PhaseName>{say("pacer.setDone")}</PhaseName>
+          <Line>
+            {say("pacer.rested")} {clock(elapsed - whole)}
+          </Line>
         </>
       )}
       <Ends>
         <Tick isSelected={audio !== null} onChange={(on) => setAudio(on ? new AudioContext() : null)}>
-          Sound
+          {say("pacer.sound")}
         </Tick>
-        <SecondaryButton onPress={pacer.stop}>Back to the drawing</SecondaryButton>
+        <SecondaryButton onPress={pacer.stop}>{say("pacer.backToTheDrawing")}</SecondaryButton>
       </Ends>
     </Area>
   );

@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import { useState } from "react";
 import type { Work } from "../../../api/types";
 import { parseNumber } from "../../../lib/lengths";
@@ -7,9 +8,9 @@ import { Field } from "../../../ui/Field";
 import { space, target } from "../../../ui/tokens";
 
 const SIDES = [
-  ["same", "Alike"],
-  ["left", "Left harder"],
-  ["right", "Right harder"],
+  ["same", say("sides.alike")],
+  ["left", say("sides.leftHarder")],
+  ["right", say("sides.rightHarder")],
 ] as const;
 
 /** One leg at a time: what each lifts, and which side felt harder. */
@@ -33,13 +34,13 @@ export function Sides({
   return (
     <details open={work.left_kg !== null || work.right_kg !== null}>
       <summary style={{ minHeight: target.least, cursor: "pointer", alignContent: "center" }}>
-        One leg at a time
+        {say("sides.oneLegAtATime")}
       </summary>
       <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: space(2), marginBottom: space(3) }}>
         {(["left_kg", "right_kg"] as const).map((side) => (
           <Field
             key={side}
-            label={side === "left_kg" ? `Left, ${unit}` : `Right, ${unit}`}
+            label={side === "left_kg" ? say("sides.leftUnit", { unit }) : say("sides.rightUnit", { unit })}
             value={texts[side]}
             inputMode="decimal"
             autoComplete="off"
@@ -48,7 +49,7 @@ export function Sides({
         ))}
       </div>
       <Choice
-        label="Felt"
+        label={say("sides.felt")}
         options={SIDES}
         value={work.felt_side ?? ("" as "same")}
         onChange={(felt_side) => onChange({ felt_side })}

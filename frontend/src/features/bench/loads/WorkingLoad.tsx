@@ -1,4 +1,5 @@
 // The working load as it is made here, and one step either way.
+import { say } from "../../../lib/say";
 import styled from "styled-components";
 import type { Load, Loads, Work } from "../../../api/types";
 import { SecondaryButton } from "../../../ui/Button";
@@ -34,21 +35,24 @@ export function WorkingLoad({ loads, work, written, settled, onTake }: Props) {
   const replaced = settled && load && work.load_kg !== null && !sameLoad(load.kg, work.load_kg);
   return (
     <div data-load>
-      <PanelTitle>Working load</PanelTitle>
+      <PanelTitle>{say("workingLoad.workingLoad")}</PanelTitle>
       {replaced ? (
         <Begin onPress={() => onTake(load)}>
-          Take {load.text}, not {written}
+          {say("workingLoad.take")} {load.text}
+          {say("workingLoad.not")} {written}
         </Begin>
       ) : work.load_kg === null || !load ? (
         <Begin onPress={() => onTake(load)}>
           <span>
-            Begin at the lightest, <Whole>{load?.text}</Whole>
+            {say("workingLoad.beginAtTheLightest")} <Whole>{load?.text}</Whole>
           </span>
         </Begin>
       ) : (
         <Stepper>
           <StepButton
-            aria-label={down ? `One step down, to ${down.text}` : "Nothing lighter"}
+            aria-label={
+              down ? say("workingLoad.oneStepDownToText", { text: down.text }) : say("workingLoad.nothingLighter")
+            }
             isDisabled={!down}
             onPress={() => onTake(down)}
           >
@@ -56,7 +60,7 @@ export function WorkingLoad({ loads, work, written, settled, onTake }: Props) {
           </StepButton>
           <PrintedLoad load={load} name="Working load" />
           <StepButton
-            aria-label={up ? `One step up, to ${up.text}` : "Nothing heavier"}
+            aria-label={up ? say("workingLoad.oneStepUpToText", { text: up.text }) : say("workingLoad.nothingHeavier")}
             isDisabled={!up}
             onPress={() => onTake(up)}
           >

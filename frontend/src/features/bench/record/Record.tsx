@@ -1,4 +1,5 @@
 // An accepted fitting, as it was kept: marks, numbers, findings, and what it was computed from.
+import { say } from "../../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
 import { meQuery } from "../../../api/queries";
@@ -56,15 +57,16 @@ export function Record({ fitting }: { fitting: FittingPage }) {
     <Page>
       <FittingHead fitting={fitting}>
         <Muted>
-          {fitting.state === "stopped" ? "stopped" : "accepted"} by {fitting.by},{" "}
+          {fitting.state === "stopped" ? "stopped" : "accepted"} {say("record.by")} {fitting.by},{" "}
           {momentText(fitting.accepted_at, me.data.gym.locale, new Date())}
         </Muted>
       </FittingHead>
       {fitting.taken_back ? (
         <div style={{ marginBottom: space(5) }}>
           <Notice tone="wrong">
-            <Strong>Taken back</Strong> by {fitting.taken_back.by}: {fitting.taken_back.reason}. It stands on no card,
-            and nothing was learned from it.
+            <Strong>{say("record.takenBack")}</Strong> {say("record.by")} {fitting.taken_back.by}:{" "}
+            {fitting.taken_back.reason}
+            {say("record.itStandsOnNoCard")}
           </Notice>
         </div>
       ) : null}
@@ -78,7 +80,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
       <Columns>
         <div>
           <Section>
-            <SectionTitle>Marks</SectionTitle>
+            <SectionTitle>{say("record.marks")}</SectionTitle>
             <MarkRow>
               {machine.adjusters.map((adjuster) => (
                 <MarkTag key={adjuster.label} label={adjuster.name} mark={fitting.marks[adjuster.label] ?? "–"} />
@@ -91,7 +93,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
           <Written fitting={fitting} />
           {evaluation.findings.length > 0 ? (
             <Section>
-              <SectionTitle>Found</SectionTitle>
+              <SectionTitle>{say("record.found")}</SectionTitle>
               <Sheet>
                 <FindingList findings={evaluation.findings} />
                 {evaluation.motion ? (
@@ -105,9 +107,9 @@ export function Record({ fitting }: { fitting: FittingPage }) {
             </Section>
           ) : null}
           <Section>
-            <SectionTitle>Computed from</SectionTitle>
+            <SectionTitle>{say("record.computedFrom")}</SectionTitle>
             <Basis>
-              {from.readings.length === 0 ? <li>No reading: every length estimated</li> : null}
+              {from.readings.length === 0 ? <li>{say("record.noReadingEveryLengthEstimated")}</li> : null}
               {from.readings.map((reading) => (
                 <li key={reading.observation}>
                   {reading.title} {lengthText(reading.value_mm, me.data.length_unit)}
@@ -116,39 +118,46 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               ))}
               {from.rules.length > 0 ? (
                 <li>
-                  House rules:{" "}
+                  {say("record.houseRules")}{" "}
                   {from.rules.map((rule) => `${rule.title}: ${rule.school_title.toLowerCase()}`).join(". ")}.
                 </li>
               ) : null}
-              {(from.allowed ?? []).length > 0 ? <li>Told: {from.allowed?.join(" ")}</li> : null}
+              {(from.allowed ?? []).length > 0 ? (
+                <li>
+                  {say("record.told")} {from.allowed?.join(" ")}
+                </li>
+              ) : null}
               {from.learned.map((learned) => (
-                <li key={learned.fitting_id}>Learned from {learned.machine}</li>
+                <li key={learned.fitting_id}>
+                  {say("record.learnedFrom")} {learned.machine}
+                </li>
               ))}
               <li>
                 <Small>
-                  {machine.name} as taped, version {from.machine.description_number}; advised{" "}
+                  {machine.name} {say("record.asTapedVersion")} {from.machine.description_number}
+                  {say("record.advised")}{" "}
                   {machine.adjusters
                     .map((adjuster) => `${adjuster.name.toLowerCase()} ${from.advised[adjuster.label]}`)
                     .join(", ")}
-                  ; model {from.model}
+                  {say("record.model")} {from.model}
                 </Small>
               </li>
             </Basis>
           </Section>
         </div>
         <Section>
-          <SectionTitle>Fit</SectionTitle>
+          <SectionTitle>{say("record.fit")}</SectionTitle>
           {evaluation.scene ? (
             <Picture>
               <SceneDrawing scene={evaluation.scene} description={evaluation.says} />
             </Picture>
           ) : (
-            <Empty>Not drawn: the machine was not taped.</Empty>
+            <Empty>{say("record.notDrawnTheMachineWas")}</Empty>
           )}
           <p style={{ marginTop: "1rem" }}>
-            <PrimaryLink to={`/clients/${client.id}`}>To the card</PrimaryLink>{" "}
+            <PrimaryLink to={`/clients/${client.id}`}>{say("record.toTheCard")}</PrimaryLink>{" "}
             <SecondaryLink to={`/machines/${machine.id}/queue${exercise ? `?exercise=${exercise}` : ""}`}>
-              Next client here
+              {say("record.nextClientHere")}
             </SecondaryLink>{" "}
             {fitting.state === "accepted" ? <TakeBack id={fitting.id} version={fitting.version} /> : null}
           </p>

@@ -1,4 +1,5 @@
 // An accepted fitting that was made by mistake: taken back with a reason that stays in the history.
+import { say } from "../../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
@@ -10,9 +11,12 @@ import { Field } from "../../../ui/Field";
 import { Notice } from "../../../ui/Notice";
 import { space } from "../../../ui/tokens";
 
-const REASONS = ["Wrong client", "Wrong machine", "Wrong load", "Wrong marks"].map(
-  (reason) => [reason, reason] as const,
-);
+const REASONS = [
+  say("takeBack.wrongClient"),
+  say("takeBack.wrongMachine"),
+  say("takeBack.wrongLoad"),
+  say("takeBack.wrongMarks"),
+].map((reason) => [reason, reason] as const);
 
 export function TakeBack({ id, version }: { id: string; version: number }) {
   const [asking, setAsking] = useState(false);
@@ -34,8 +38,8 @@ export function TakeBack({ id, version }: { id: string; version: number }) {
   });
   return (
     <>
-      <QuietButton onPress={() => setAsking(true)}>Made by mistake</QuietButton>
-      <Dialogue title="Take this fitting back?" isOpen={asking} onClose={() => setAsking(false)}>
+      <QuietButton onPress={() => setAsking(true)}>{say("takeBack.madeByMistake")}</QuietButton>
+      <Dialogue title={say("takeBack.takeThisFittingBack")} isOpen={asking} onClose={() => setAsking(false)}>
         <Form
           style={{ display: "grid", gap: space(4) }}
           onSubmit={(event) => {
@@ -44,15 +48,12 @@ export function TakeBack({ id, version }: { id: string; version: number }) {
           }}
         >
           {takeBack.error ? (
-            <Notice tone="wrong">{refusal(takeBack.error)?.message ?? "It could not be taken back."}</Notice>
+            <Notice tone="wrong">{refusal(takeBack.error)?.message ?? say("takeBack.itCouldNotBeTaken")}</Notice>
           ) : null}
-          <p>
-            It leaves the card, and what it taught is unlearned; what stood there before stands again. It stays in the
-            history with your name and the reason.
-          </p>
-          <Choice label="Why" options={REASONS} value={chosen} onChange={setChosen} stacked />
+          <p>{say("takeBack.itLeavesTheCardAnd")}</p>
+          <Choice label={say("takeBack.why")} options={REASONS} value={chosen} onChange={setChosen} stacked />
           <Field
-            label="Or in your words"
+            label={say("takeBack.orInYourWords")}
             value={own}
             onChange={setOwn}
             maxLength={200}
@@ -60,7 +61,7 @@ export function TakeBack({ id, version }: { id: string; version: number }) {
             complaint={complaintAt(takeBack.error, "/reason")}
           />
           <PrimaryButton type="submit" isDisabled={takeBack.isPending}>
-            Take it back
+            {say("takeBack.takeItBack")}
           </PrimaryButton>
         </Form>
       </Dialogue>

@@ -1,4 +1,5 @@
 // What was written down besides the marks, on the record of a fitting.
+import { say } from "../../../lib/say";
 import styled from "styled-components";
 import type { FittingPage } from "../../../api/types";
 import { Section, SectionTitle } from "../../../ui/Page";
@@ -10,16 +11,20 @@ const Lines = styled.ul`
   gap: ${space(1)};
 `;
 
-const FELT = { worked: "Felt in the worked muscle.", joint: "Felt in a joint.", elsewhere: "Felt elsewhere." };
+const FELT = {
+  worked: say("written.feltInTheWorkedMuscle"),
+  joint: say("written.feltInAJoint"),
+  elsewhere: say("written.feltElsewhere"),
+};
 const LAST = {
-  easy: "last repetition easy",
-  clean: "last repetition hard and clean",
-  not_reached: "last repetition not reached",
+  easy: say("written.lastRepetitionEasy"),
+  clean: say("written.lastRepetitionHardAndClean"),
+  not_reached: say("written.lastRepetitionNotReached"),
 };
 const SIDE = {
-  left: "The left side felt harder.",
-  right: "The right side felt harder.",
-  same: "Both sides felt alike.",
+  left: say("written.theLeftSideFeltHarder"),
+  right: say("written.theRightSideFeltHarder"),
+  same: say("written.bothSidesFeltAlike"),
 };
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -28,7 +33,7 @@ const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 function lifted({ load, work }: FittingPage): string | null {
   const counts = work.repetitions ? `${work.sets ?? 1} × ${work.repetitions}` : null;
   const parts = [load, counts, work.last ? LAST[work.last] : null].filter(Boolean);
-  return parts.length > 0 ? `Load: ${parts.join(", ")}.` : null;
+  return parts.length > 0 ? say("written.loadParts", { parts: parts.join(", ") }) : null;
 }
 
 const kg = (value: number | null) => (value === null ? "–" : `${Math.round(value * 10) / 10} kg`);
@@ -36,26 +41,35 @@ const kg = (value: number | null) => (value === null ? "–" : `${Math.round(val
 function lines(fitting: FittingPage): (string | null)[] {
   const { work, machine } = fitting;
   const nameOf = (label: string) => machine.adjusters.find((one) => one.label === label)?.name ?? label;
-  const titleOf = (sign: string) => machine.signs.find(({ name }) => name === sign)?.title ?? "Creep test";
+  const titleOf = (sign: string) => machine.signs.find(({ name }) => name === sign)?.title ?? say("written.creepTest");
   const signs = machine.signs.filter(({ name }) => fitting.signs.includes(name)).map(({ title }) => title);
   const skipped = Object.entries(fitting.flow.skipped).map(([id, why]) => `${id.replace("@", "")} (${why})`);
   return [
-    fitting.reason ? `Accepted although something is off: ${fitting.reason}` : null,
-    fitting.knee_off_mm === null ? null : `Knee seen: ${seenText(fitting.knee_off_mm).toLowerCase()}.`,
-    fitting.roller_seen ? "Roller seen in place." : null,
+    fitting.reason ? say("written.acceptedAlthoughSomethingIsOff", { reason: fitting.reason }) : null,
+    fitting.knee_off_mm === null
+      ? null
+      : say("written.kneeSeenSeen", { seen: seenText(fitting.knee_off_mm).toLowerCase() }),
+    fitting.roller_seen ? say("written.rollerSeenInPlace") : null,
     lifted(fitting),
-    work.left_kg === null && work.right_kg === null ? null : `Left ${kg(work.left_kg)}, right ${kg(work.right_kg)}.`,
+    work.left_kg === null && work.right_kg === null
+      ? null
+      : say("written.leftKgRightKg2", { kg: kg(work.left_kg), kg2: kg(work.right_kg) }),
     work.felt_side ? SIDE[work.felt_side] : null,
     work.felt ? FELT[work.felt] : null,
-    work.belt ? "Belt on." : null,
-    fitting.cue ? `What helped: ${fitting.cue}` : null,
+    work.belt ? say("written.beltOn") : null,
+    fitting.cue ? say("written.whatHelpedCue", { cue: fitting.cue }) : null,
     ...fitting.laid,
-    signs.length > 0 ? `Signs: ${signs.join("; ").toLowerCase()}.` : null,
-    ...fitting.trail.map(
-      ({ sign, adjuster, from, to, outcome }) =>
-        `Tried for ${titleOf(sign).toLowerCase()}: ${nameOf(adjuster).toLowerCase()} ${from} → ${to}, ${outcome ?? "not said what came of it"}.`,
+    signs.length > 0 ? say("written.signsSigns", { signs: signs.join("; ").toLowerCase() }) : null,
+    ...fitting.trail.map(({ sign, adjuster, from, to, outcome }) =>
+      say("written.triedForTitleNameFrom", {
+        title: titleOf(sign).toLowerCase(),
+        name: nameOf(adjuster).toLowerCase(),
+        from,
+        to,
+        outcome: outcome ?? "not said what came of it",
+      }),
     ),
-    skipped.length > 0 ? sentence(`skipped: ${skipped.join("; ")}.`) : null,
+    skipped.length > 0 ? sentence(say("written.skippedSkipped", { skipped: skipped.join("; ") })) : null,
     fitting.note || null,
   ];
 }
@@ -65,7 +79,7 @@ export function Written({ fitting }: { fitting: FittingPage }) {
   if (shown.length === 0) return null;
   return (
     <Section>
-      <SectionTitle>Written down</SectionTitle>
+      <SectionTitle>{say("written.writtenDown")}</SectionTitle>
       <Lines>
         {shown.map((line) => (
           <li key={line}>{line}</li>

@@ -1,4 +1,5 @@
 // What later moves disturbed of what was seen before, with the mark that is best there now.
+import { say } from "../../../lib/say";
 import type { Dispatch } from "react";
 import styled from "styled-components";
 import type { Band, FittingPage } from "../../../api/types";
@@ -39,9 +40,9 @@ const List = styled.ul`
 type Props = { fitting: FittingPage; moved: Moved[]; order: readonly string[]; dispatch: Dispatch<BenchEvent> };
 
 export function Again({ fitting, moved, order, dispatch }: Props) {
-  if (moved.length === 0) return <Empty>Nothing moved since it was seen: every pad stands as you left it.</Empty>;
+  if (moved.length === 0) return <Empty>{say("again.nothingMovedSinceItWas")}</Empty>;
   return (
-    <List aria-label="Check again" aria-live="polite">
+    <List aria-label={say("again.checkAgain")} aria-live="polite">
       {moved.map(({ step, band, says, move }) => (
         <li key={step} data-moved={step}>
           <h2>

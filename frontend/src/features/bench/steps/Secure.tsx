@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import type { Dispatch } from "react";
 import { loadsQuery } from "../../../api/queries";
@@ -14,8 +15,8 @@ export function Secure({ fitting, sheet, dispatch }: Props) {
   const loads = useQuery(loadsQuery(fitting.id, sheet.work));
   const belt = loads.data?.belt;
   return (
-    <Panel aria-label="Secure">
-      <PanelTitle>Pins, as they should stand</PanelTitle>
+    <Panel aria-label={say("secure.secure")}>
+      <PanelTitle>{say("secure.pinsAsTheyShouldStand")}</PanelTitle>
       <MarkRow>
         {fitting.machine.adjusters.map((adjuster) => (
           <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
@@ -23,13 +24,13 @@ export function Secure({ fitting, sheet, dispatch }: Props) {
       </MarkRow>
       {belt ? (
         <div data-belt={belt.worn ? "on" : "off"}>
-          <PanelTitle>Belt</PanelTitle>
+          <PanelTitle>{say("secure.belt")}</PanelTitle>
           <p>{belt.says}</p>
           <Tick
             isSelected={sheet.work.belt ?? false}
             onChange={(worn) => dispatch({ type: "write", fields: { work: { ...sheet.work, belt: worn } } })}
           >
-            Belt is on
+            {say("secure.beltIsOn")}
           </Tick>
         </div>
       ) : null}

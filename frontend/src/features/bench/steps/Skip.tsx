@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import { PrimaryButton, QuietButton } from "../../../ui/Button";
@@ -6,9 +7,12 @@ import { Dialogue } from "../../../ui/Dialogue";
 import { Field } from "../../../ui/Field";
 import { space } from "../../../ui/tokens";
 
-const REASONS = ["not needed today", "no time", "client would rather not", "machine in use"].map(
-  (reason) => [reason, reason] as const,
-);
+const REASONS = [
+  say("skip.notNeededToday"),
+  say("skip.noTime"),
+  say("skip.clientWouldRatherNot"),
+  say("skip.machineInUse"),
+].map((reason) => [reason, reason] as const);
 
 /** Leaves a step out, with why: it stays on the record, and can be taken later. */
 export function Skip({ onSkip }: { onSkip: (reason: string) => void }) {
@@ -17,8 +21,8 @@ export function Skip({ onSkip }: { onSkip: (reason: string) => void }) {
   const [own, setOwn] = useState("");
   return (
     <>
-      <QuietButton onPress={() => setAsking(true)}>Skip</QuietButton>
-      <Dialogue title="Skip this step?" isOpen={asking} onClose={() => setAsking(false)}>
+      <QuietButton onPress={() => setAsking(true)}>{say("skip.skip")}</QuietButton>
+      <Dialogue title={say("skip.skipThisStep")} isOpen={asking} onClose={() => setAsking(false)}>
         <Form
           style={{ display: "grid", gap: space(4) }}
           onSubmit={(event) => {
@@ -28,9 +32,9 @@ export function Skip({ onSkip }: { onSkip: (reason: string) => void }) {
             setOwn("");
           }}
         >
-          <Choice label="Why" options={REASONS} value={chosen} onChange={setChosen} stacked />
-          <Field label="Or in your words" value={own} onChange={setOwn} maxLength={200} autoComplete="off" />
-          <PrimaryButton type="submit">Skip it</PrimaryButton>
+          <Choice label={say("skip.why")} options={REASONS} value={chosen} onChange={setChosen} stacked />
+          <Field label={say("skip.orInYourWords")} value={own} onChange={setOwn} maxLength={200} autoComplete="off" />
+          <PrimaryButton type="submit">{say("skip.skipIt")}</PrimaryButton>
         </Form>
       </Dialogue>
     </>

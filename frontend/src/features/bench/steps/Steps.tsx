@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import { type Dispatch, type ReactNode, useEffect, useRef, useState } from "react";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
@@ -96,10 +97,10 @@ const WRITING: BenchStep = {
   id: WRITE,
   stage: "write",
   adjuster: null,
-  title: "Write down",
-  do: "Every pin heard home, then accept: the marks, the numbers and what they rest on go on the card.",
-  look: "The marks on the machine beside those on the right.",
-  right: "Both the same. The maker’s plate and licensed advice come first.",
+  title: say("steps.writeDown"),
+  do: say("steps.everyPinHeardHomeThen"),
+  look: say("steps.theMarksOnTheMachine"),
+  right: say("steps.bothTheSameTheMaker"),
   notes: [],
 };
 
@@ -124,11 +125,11 @@ export function Steps({ fitting, bench, active, moved, dispatch, discard }: Prop
   const folded = !unfolded && behind.length > 1 && behind.every((step) => stateOf(step.id) !== "open");
   const shown = [...(folded ? steps.slice(behind.length) : steps), WRITING];
   return (
-    <Area aria-label="Steps">
+    <Area aria-label={say("steps.steps")}>
       {behind.length > 1 && behind.every((step) => stateOf(step.id) !== "open") ? (
         <Head onPress={() => setUnfolded(folded)} aria-expanded={!folded}>
           <Dot $state="done" />
-          {behind.length} steps behind you
+          {behind.length} {say("steps.stepsBehindYou")}
           <Aside $warn={moved.length > 0}>{folded ? "show" : "fold"}</Aside>
         </Head>
       ) : null}
@@ -147,7 +148,7 @@ export function Steps({ fitting, bench, active, moved, dispatch, discard }: Prop
       </ol>
       <Foot>
         <QuietButton onPress={() => dispatch({ type: "undo" })} isDisabled={bench.past.length === 0}>
-          Undo
+          {say("steps.undo")}
         </QuietButton>
         {active === WRITE ? null : <Skip onSkip={(reason) => dispatch({ type: "skip", order, reason })} />}
         {discard}
@@ -177,9 +178,9 @@ function Step({ step, state, skipped, disturbed, sure, onChoose }: StepProps) {
         <Dot $state={state} />
         {step.title}
         {disturbed ? (
-          <Aside $warn>moved</Aside>
+          <Aside $warn>{say("steps.moved")}</Aside>
         ) : state === "skipped" ? (
-          <Aside>{skipped ? `skipped: ${skipped}` : "skipped"}</Aside>
+          <Aside>{skipped ? say("steps.skippedSkipped", { skipped }) : "skipped"}</Aside>
         ) : null}
       </Head>
       {active ? (
@@ -194,16 +195,16 @@ function Step({ step, state, skipped, disturbed, sure, onChoose }: StepProps) {
           ) : null}
           <dl>
             <div>
-              <dt>Look</dt>
+              <dt>{say("steps.look")}</dt>
               <dd>{step.look}</dd>
             </div>
             <div>
-              <dt>Right</dt>
+              <dt>{say("steps.right")}</dt>
               <dd>{step.right}</dd>
             </div>
             {sure?.sure ? (
               <div>
-                <dt>How sure</dt>
+                <dt>{say("steps.howSure")}</dt>
                 <dd data-quiet>
                   {sure.too_far ? `${sure.too_far} ` : ""}
                   {sure.sure}

@@ -1,4 +1,5 @@
 // The creep test: where the roller's edge lies on the shin at two to three arm angles says where the knee is.
+import { say } from "../../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { type Dispatch, useState } from "react";
 import styled from "styled-components";
@@ -57,12 +58,9 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
   return (
     <details open={readings.length > 0} data-creep-test>
       <Summary>
-        <Strong>Creep test</Strong>
+        <Strong>{say("creepTest.creepTest")}</Strong>
       </Summary>
-      <Small>
-        Lightest load, arm held still, fingers clear of pivot, stack and catch. From the knee dot along the shin to the
-        roller&rsquo;s upper edge, in cm.
-      </Small>
+      <Small>{say("creepTest.lightestLoadArmHeldStill")}</Small>
       <Fields>
         {fitting.creep_angles.map(({ name, title }) => (
           <Field
@@ -75,7 +73,7 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
           />
         ))}
       </Fields>
-      {readings.length === 1 ? <FieldHint>One more reading, at another place of the arm.</FieldHint> : null}
+      {readings.length === 1 ? <FieldHint>{say("creepTest.oneMoreReadingAtAnother")}</FieldHint> : null}
       {answer.data && readings.length >= 2 ? (
         <div aria-live="polite" data-creep-answer>
           <p>{answer.data.says}</p>
@@ -94,7 +92,7 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
               {answer.data.move.says}
             </SecondaryButton>
           ) : (
-            <p>No mark brings it nearer.</p>
+            <p>{say("creepTest.noMarkBringsItNearer")}</p>
           )}
         </div>
       ) : null}

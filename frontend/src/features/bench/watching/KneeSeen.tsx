@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import styled from "styled-components";
 import type { Sheet } from "../../../api/types";
 import { QuietButton } from "../../../ui/Button";
@@ -19,10 +20,15 @@ const Seen = styled.output`
 
 /** In fingers, as it is told on the floor. */
 export function seenText(off_mm: number | null): string {
-  if (off_mm === null) return "Not looked";
-  if (off_mm === 0) return "On the dot";
+  if (off_mm === null) return say("kneeSeen.notLooked");
+  if (off_mm === 0) return say("kneeSeen.onTheDot");
   const fingers = Math.abs(off_mm) / FINGER_MM;
-  const amount = fingers === 0.5 ? "Half a finger" : fingers === 1 ? "A finger" : `${fingers} fingers`;
+  const amount =
+    fingers === 0.5
+      ? say("kneeSeen.halfAFinger")
+      : fingers === 1
+        ? "A finger"
+        : say("kneeSeen.fingersFingers", { fingers });
   return `${amount} ${off_mm > 0 ? "ahead" : "behind"}`;
 }
 
@@ -33,33 +39,37 @@ export function KneeSeen({ sheet, onChange }: Props) {
   const off = sheet.knee_off_mm;
   const nudge = (by: number) => onChange({ knee_off_mm: (off ?? 0) + by });
   return (
-    <div role="group" aria-label="Knee, seen from the side">
-      <PanelTitle>Knee, seen from the side</PanelTitle>
+    <div role="group" aria-label={say("kneeSeen.kneeSeenFromTheSide")}>
+      <PanelTitle>{say("kneeSeen.kneeSeenFromTheSide")}</PanelTitle>
       <Stepper>
         <StepButton
-          aria-label="Half a finger back"
+          aria-label={say("kneeSeen.halfAFingerBack")}
           isDisabled={(off ?? 0) <= -MOST_MM}
           onPress={() => nudge(-NUDGE_MM)}
         >
           ◀
         </StepButton>
-        <Seen aria-live="polite" aria-label="Knee seen">
+        <Seen aria-live="polite" aria-label={say("kneeSeen.kneeSeen")}>
           {seenText(off)}
         </Seen>
-        <StepButton aria-label="Half a finger ahead" isDisabled={(off ?? 0) >= MOST_MM} onPress={() => nudge(NUDGE_MM)}>
+        <StepButton
+          aria-label={say("kneeSeen.halfAFingerAhead")}
+          isDisabled={(off ?? 0) >= MOST_MM}
+          onPress={() => nudge(NUDGE_MM)}
+        >
           ▶
         </StepButton>
       </Stepper>
       <QuietButton onPress={() => onChange({ knee_off_mm: 0 })} isDisabled={off === 0}>
-        On the dot
+        {say("kneeSeen.onTheDot")}
       </QuietButton>
       <QuietButton onPress={() => onChange({ knee_off_mm: null })} isDisabled={off === null}>
-        Not looked
+        {say("kneeSeen.notLooked")}
       </QuietButton>
       <Tick isSelected={sheet.roller_seen} onChange={(roller_seen) => onChange({ roller_seen })}>
-        Roller seen in place
+        {say("kneeSeen.rollerSeenInPlace")}
       </Tick>
-      <FieldHint>A fit that was seen teaches Verglas this body.</FieldHint>
+      <FieldHint>{say("kneeSeen.aFitThatWasSeen")}</FieldHint>
     </div>
   );
 }

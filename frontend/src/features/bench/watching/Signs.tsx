@@ -1,5 +1,6 @@
 // The signs of a bad fit, ticked as they are seen; under each that is ticked what is probably behind it, the notch to move, and
 // what came of those that were tried.
+import { say } from "../../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import type { Dispatch } from "react";
 import { CheckboxGroup, Label } from "react-aria-components";
@@ -46,7 +47,7 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
   const explanationOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name);
   return (
     <Ticks value={sheet.signs} onChange={(signs) => dispatch({ type: "write", fields: { signs } })}>
-      <FieldLabel as={Label}>Signs seen</FieldLabel>
+      <FieldLabel as={Label}>{say("signs.signsSeen")}</FieldLabel>
       {fitting.machine.signs.map((sign) => (
         <div key={sign.name} data-sign={sign.name}>
           <Tick value={sign.name}>{sign.title}</Tick>
@@ -77,9 +78,9 @@ const surely = (probability: number | null): string =>
   probability === null
     ? ""
     : probability > 0.9
-      ? ": almost certainly"
+      ? say("signs.almostCertainly")
       : probability > 0.7
-        ? ": very likely"
+        ? say("signs.veryLikely")
         : ": likely";
 
 /** What the numbers deny stands last, with what to do where it is seen all the same. */
@@ -87,20 +88,22 @@ function Behind({ sign, explained, onMove }: BehindProps) {
   if (!explained) return null;
   const { causes, never, then } = explained;
   return (
-    <Causes aria-label={`Behind it: ${sign}`}>
+    <Causes aria-label={say("signs.behindItSign", { sign })}>
       {then ? <li>{never ? <Notice tone="wrong">{then}</Notice> : <Says>{then}</Says>}</li> : null}
       {causes.map(({ name, title, standing, probability, says, move }) => (
         <li key={name} data-cause={name}>
           <Title $denied={standing === "denied"}>
             {title}
-            {standing === "denied" ? ": the numbers say otherwise" : surely(probability)}
+            {standing === "denied" ? say("signs.theNumbersSayOtherwise") : surely(probability)}
           </Title>
           <Says>
             {standing === "denied"
-              ? `If you see it all the same: ${says.replace(/^./, (letter) => letter.toLowerCase())}`
+              ? say("signs.ifYouSeeItAll", { says: says.replace(/^./, (letter) => letter.toLowerCase()) })
               : says}
           </Says>
-          {move && standing === "shown" ? <Move onPress={() => onMove(move.adjuster, move.mark)}>Move it</Move> : null}
+          {move && standing === "shown" ? (
+            <Move onPress={() => onMove(move.adjuster, move.mark)}>{say("signs.moveIt")}</Move>
+          ) : null}
         </li>
       ))}
     </Causes>

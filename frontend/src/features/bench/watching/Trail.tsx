@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 import type { Dispatch } from "react";
 import styled from "styled-components";
 import type { FittingPage, Sheet } from "../../../api/types";
@@ -19,9 +20,9 @@ const List = styled.ul`
 `;
 
 const OUTCOMES = [
-  ["better", "Better"],
-  ["same", "Same"],
-  ["worse", "Worse"],
+  ["better", say("trail.better")],
+  ["same", say("trail.same")],
+  ["worse", say("trail.worse")],
 ] as const;
 
 type Props = { fitting: FittingPage; sheet: Sheet; sign: string; dispatch: Dispatch<BenchEvent> };
@@ -33,12 +34,12 @@ export function Trail({ fitting, sheet, sign, dispatch }: Props) {
   const order = fitting.steps.map((step) => step.id);
   const nameOf = (label: string) => fitting.machine.adjusters.find((one) => one.label === label)?.name ?? label;
   return (
-    <List aria-label="Tried">
+    <List aria-label={say("trail.tried")}>
       {tried.map(({ index, adjuster, from, to, outcome }) => (
         <li key={index} data-tried={index}>
           {nameOf(adjuster)} {from} → {to}
           <Choice
-            label={`${nameOf(adjuster)} ${from} to ${to}: what came of it`}
+            label={say("trail.nameFromToToWhat", { name: nameOf(adjuster), from, to })}
             compact
             tight
             options={OUTCOMES}
@@ -47,7 +48,7 @@ export function Trail({ fitting, sheet, sign, dispatch }: Props) {
           />
           {outcome === "worse" && sheet.marks[adjuster] === to ? (
             <QuietButton onPress={() => dispatch({ type: "set", order, label: adjuster, mark: from })}>
-              Back to {from}
+              {say("trail.backTo")} {from}
             </QuietButton>
           ) : null}
         </li>

@@ -1,4 +1,5 @@
 // Watching: where the fit was seen, where it is felt, the cue that helped, a creep test, the signs.
+import { say } from "../../../lib/say";
 import type { Dispatch } from "react";
 import type { Evaluation, FittingPage, Sheet } from "../../../api/types";
 import type { BenchEvent } from "../../../model/bench";
@@ -10,9 +11,9 @@ import { Panel } from "../Panel";
 import { Signs } from "./Signs";
 
 const FELT = [
-  ["worked", "In the worked muscle"],
-  ["joint", "In a joint"],
-  ["elsewhere", "Elsewhere"],
+  ["worked", say("watch.inTheWorkedMuscle")],
+  ["joint", say("watch.inAJoint")],
+  ["elsewhere", say("watch.elsewhere")],
 ] as const;
 
 type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispatch: Dispatch<BenchEvent> };
@@ -20,24 +21,19 @@ type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispa
 export function Watch({ fitting, sheet, evaluation, dispatch }: Props) {
   const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
   return (
-    <Panel aria-label="Watch">
+    <Panel aria-label={say("watch.watch")}>
       {evaluation.targets.length > 0 ? <KneeSeen sheet={sheet} onChange={write} /> : null}
       <Choice
-        label="Where is it felt?"
+        label={say("watch.whereIsItFelt")}
         options={FELT}
         value={sheet.work.felt ?? ("" as "worked")}
         onChange={(felt) => write({ work: { ...sheet.work, felt } })}
         stacked
       />
-      {sheet.work.felt === "joint" ? (
-        <p role="status">
-          Pain in a joint stops this exercise for today: press Stop. If it stays or comes again, a clinician looks
-          before the next time.
-        </p>
-      ) : null}
+      {sheet.work.felt === "joint" ? <p role="status">{say("watch.painInAJointStops")}</p> : null}
       <Field
-        label="Cue that helped"
-        hint="Kept encrypted, shown when this is set up again."
+        label={say("watch.cueThatHelped")}
+        hint={say("watch.keptEncryptedShownWhenThis")}
         value={sheet.cue}
         maxLength={200}
         autoComplete="off"

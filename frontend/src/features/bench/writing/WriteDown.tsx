@@ -1,5 +1,6 @@
 // What is written down besides the marks: what was seen and felt, the load, a note; and where something is off, why it is
 // accepted all the same.
+import { say } from "../../../lib/say";
 import { type Dispatch } from "react";
 import { TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
@@ -27,7 +28,11 @@ const Summary = styled.ul`
   gap: ${space(1)};
 `;
 
-const FELT = { worked: "Felt in the worked muscle", joint: "Felt in a joint", elsewhere: "Felt elsewhere" };
+const FELT = {
+  worked: say("writeDown.feltInTheWorkedMuscle"),
+  joint: say("writeDown.feltInAJoint"),
+  elsewhere: say("writeDown.feltElsewhere"),
+};
 
 type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispatch: Dispatch<BenchEvent> };
 
@@ -38,24 +43,39 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
   const open = fitting.steps.filter(({ id }) => !sheet.flow.done[id] && sheet.flow.skipped[id] === undefined);
   const titles = machine.signs.filter(({ name }) => sheet.signs.includes(name)).map(({ title }) => title);
   return (
-    <Panel aria-label="Write down">
+    <Panel aria-label={say("writeDown.writeDown")}>
       <MarkRow>
         {machine.adjusters.map((adjuster) => (
           <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
         ))}
       </MarkRow>
       <Summary>
-        {evaluation.targets.length > 0 ? <li>Knee: {seenText(sheet.knee_off_mm).toLowerCase()}</li> : null}
-        {machine.loaded ? <li>{sheet.load ? `Load ${sheet.load}` : "No load yet"}</li> : null}
-        {sheet.roller_seen ? <li>Roller: seen in place</li> : null}
+        {evaluation.targets.length > 0 ? (
+          <li>
+            {say("writeDown.knee")} {seenText(sheet.knee_off_mm).toLowerCase()}
+          </li>
+        ) : null}
+        {machine.loaded ? (
+          <li>{sheet.load ? say("writeDown.loadLoad", { load: sheet.load }) : say("writeDown.noLoadYet")}</li>
+        ) : null}
+        {sheet.roller_seen ? <li>{say("writeDown.rollerSeenInPlace")}</li> : null}
         {sheet.work.felt ? <li>{FELT[sheet.work.felt]}</li> : null}
-        {sheet.cue ? <li>What helped: {sheet.cue}</li> : null}
-        {sheet.signs.length > 0 ? <li>Signs: {titles.join("; ").toLowerCase()}</li> : null}
+        {sheet.cue ? (
+          <li>
+            {say("writeDown.whatHelped")} {sheet.cue}
+          </li>
+        ) : null}
+        {sheet.signs.length > 0 ? (
+          <li>
+            {say("writeDown.signs")} {titles.join("; ").toLowerCase()}
+          </li>
+        ) : null}
         {open[0] ? (
           <li>
-            {open.length === 1 ? "One step" : `${open.length} steps`} not taken yet.{" "}
+            {open.length === 1 ? say("writeDown.oneStep") : say("writeDown.countSteps", { count: open.length })}{" "}
+            {say("writeDown.notTakenYet")}{" "}
             <QuietButton onPress={() => dispatch({ type: "choose", id: open[0]?.id ?? "" })}>
-              To {open[0].title.toLowerCase()}
+              {say("writeDown.to")} {open[0].title.toLowerCase()}
             </QuietButton>
           </li>
         ) : null}
@@ -63,17 +83,17 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
       {off.length > 0 ? (
         <TextField value={sheet.reason} onChange={(reason) => write({ reason })} maxLength={300} isRequired>
           <FieldLabel>
-            Why accepted though {off.map(({ title }) => title.toLowerCase()).join(", ")} {off.length > 1 ? "are" : "is"}{" "}
-            off
+            {say("writeDown.whyAcceptedThough")} {off.map(({ title }) => title.toLowerCase()).join(", ")}{" "}
+            {off.length > 1 ? "are" : "is"} {say("writeDown.off")}
           </FieldLabel>
           <Text />
-          <FieldHint slot="description">Stays on the record. Kept encrypted.</FieldHint>
+          <FieldHint slot="description">{say("writeDown.staysOnTheRecordKept")}</FieldHint>
         </TextField>
       ) : null}
       {machine.loaded ? null : (
         <Field
-          label="Load"
-          hint="As printed, such as 25 kg or pin 4."
+          label={say("writeDown.load")}
+          hint={say("writeDown.asPrintedSuchAs25")}
           value={sheet.load}
           maxLength={40}
           autoComplete="off"
@@ -81,9 +101,9 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
         />
       )}
       <TextField value={sheet.note} onChange={(note) => write({ note })} maxLength={1000}>
-        <FieldLabel>Note</FieldLabel>
+        <FieldLabel>{say("writeDown.note")}</FieldLabel>
         <Text />
-        <FieldHint slot="description">Why so, and what helped. Kept encrypted.</FieldHint>
+        <FieldHint slot="description">{say("writeDown.whySoAndWhatHelped")}</FieldHint>
       </TextField>
     </Panel>
   );
