@@ -4,7 +4,7 @@
 #   RUBYOPT=--yjit bundle exec ruby benchmarks/clients.rb
 require_relative "support"
 
-Bench.with_demo do
+Measure.with_demo do
   db = Verglas::DB
   first = %w[Imre Ósk Perpetua Wendell Sunniva Matteus Ione Dagny Caspian Zéphyrine Auden Solveig Torvald Maudie Ansgar Beathe]
   syllables = %w[tal bot var hol mes ork bran achter quill fair wea ther pel brook ark wright low ekd ahl rey]
@@ -19,9 +19,9 @@ Bench.with_demo do
     small, large = gyms.values.map do |id|
       search = Verglas::Store::Queries::SearchClients.new(Verglas::Store::Gym.new(db, id))
       5.times { search.call(text) }
-      Bench.median(60) { search.call(text) }
+      Measure.median(60) { search.call(text) }
     end
-    Bench.report("#{what}: a dozen", small)
-    Bench.report("#{what}: 100,000", large, compared_with: small)
+    Measure.report("#{what}: a dozen", small)
+    Measure.report("#{what}: 100,000", large, compared_with: small)
   end
 end

@@ -15,7 +15,7 @@ def elsewhere(db)
   [theirs.clients.insert(name: "#{HIDDEN} client", detail: HIDDEN)[:id], theirs.machines.insert(family: "extension", name: "#{HIDDEN} machine", description: {})]
 end
 
-Bench.with_demo do
+Measure.with_demo do
   db = Verglas::DB
   hidden_client, hidden_machine = elsewhere(db)
   draft = db[:fittings].first(state: "draft")

@@ -7,17 +7,17 @@ require_relative "support"
 require_relative "large_gym/generator"
 
 clients, fittings = [ARGV[0] || 100_000, ARGV[1] || 1_000_000].map { |count| Integer(count) }
-Bench.with_demo do
+Measure.with_demo do
   db = Verglas::DB
   started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
   large = LargeGym::Generator.new(db, like: db[:gyms].get(:id)).generate(clients: clients, fittings: fittings)
   puts format("%<clients>d clients, %<fittings>d fittings made in %<s>d s", clients: clients, fittings: fittings, s: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started)
-  Bench.with_server do |http|
-    gyms = { "the demo gym" => Verglas::Demo::Loader::SIGN_IN[:email], "the large gym" => large[:email] }.transform_values { |email| Bench::Caller.new(http, email) }
-    ping = Bench.median(200) { gyms["the large gym"].call("get", "/api/ping") }
-    Bench.report("a bare JSON route (session checked, nothing else)", ping)
-    bare = Bench.median(100) { gyms["the large gym"].call("get", "/api/machines") }
-    Bench.report("a list of a dozen machines", bare, compared_with: ping)
+  Measure.with_server do |http|
+    gyms = { "the demo gym" => Verglas::Demo::Loader::SIGN_IN[:email], "the large gym" => large[:email] }.transform_values { |email| Measure::Caller.new(http, email) }
+    ping = Measure.median(200) { gyms["the large gym"].call("get", "/api/ping") }
+    Measure.report("a bare JSON route (session checked, nothing else)", ping)
+    bare = Measure.median(100) { gyms["the large gym"].call("get", "/api/machines") }
+    Measure.report("a list of a dozen machines", bare, compared_with: ping)
     gyms.each do |name, caller|
       machine = caller.call("get", "/api/machines")["machines"].find { |one| one["taped"] == "taped" && one["exercises"].empty? }["id"]
       client = caller.call("get", "/api/floor")["recent"].first["id"]
@@ -26,7 +26,7 @@ Bench.with_demo do
         "whose advice a rule changes" => ["post", "/api/rules/extension_roller/changes", { school: "hand_above" }],
         "finding a client by two letters" => ["post", "/api/clients/search", { text: "ta" }] }.each do |what, request|
         3.times { caller.call(*request) }
-        Bench.report("#{what}: #{name}", Bench.median(15) { caller.call(*request) }, compared_with: ping)
+        Measure.report("#{what}: #{name}", Measure.median(15) { caller.call(*request) }, compared_with: ping)
       end
     end
   end

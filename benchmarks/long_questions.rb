@@ -25,7 +25,7 @@ def beside(http, machine)
   asking = Array.new(ASKING) do
     Thread.new do
       Net::HTTP.start(http.address, http.port, read_timeout: 120) do |own|
-        caller = Bench::Caller.new(own, Verglas::Demo::Loader::SIGN_IN[:email])
+        caller = Measure::Caller.new(own, Verglas::Demo::Loader::SIGN_IN[:email])
         caller.call("get", "/api/machines/#{machine}/population") until over
       end
     end
@@ -38,8 +38,8 @@ ensure
 end
 
 def measure(what)
-  Bench.with_server do |http|
-    caller = Bench::Caller.new(http, Verglas::Demo::Loader::SIGN_IN[:email])
+  Measure.with_server do |http|
+    caller = Measure::Caller.new(http, Verglas::Demo::Loader::SIGN_IN[:email])
     client = caller.call("post", "/api/clients/search", { text: "perpetua" })["clients"].first
     machine = caller.call("get", "/api/machines")["machines"].find { |one| one["name"] == "Leg curl 1" }["id"]
     bench = caller.call("get", "/api/fittings/#{caller.call("post", "/api/fittings", { client_id: client["id"], machine_id: machine })["id"]}")
@@ -50,7 +50,7 @@ def measure(what)
   end
 end
 
-Bench.with_demo do
+Measure.with_demo do
   measure("with a lane of their own")
   Verglas::Application::Apart.define_singleton_method(:compute) { |budget_s: Verglas::Application::Apart::BUDGET_S, &question| question.call(Verglas::Application::Apart::Budget.new(budget_s)) }
   measure("without")

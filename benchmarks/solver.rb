@@ -32,18 +32,18 @@ demo["machines"].reject { |data| data["constants"].empty? }.each do |data|
   number = 0
   machines.each do |exercise, machine|
     wishes = Mechanisms::Wishes.for(machine.family)
-    whole = Bench.median(200) { read(Fitting::Advice.new(machine: machine, estimate: bodies[(number += 1) % bodies.size], wishes: wishes, taken: [:stature])) }
-    Bench.report("full advice, #{[data["name"], exercise].compact.join(", ")}", whole, limit: "50 ms")
-    solver = Bench.median(200) { Fitting::Solver.new(machine: machine, body: bodies[(number += 1) % bodies.size].dimensions, wishes: wishes).solutions }
-    Bench.report("  the solver alone", solver)
-    Bench.report("  the full product of its marks", Bench.median(40) { full_product(machine, bodies[(number += 1) % bodies.size].dimensions, wishes) }, compared_with: solver)
+    whole = Measure.median(200) { read(Fitting::Advice.new(machine: machine, estimate: bodies[(number += 1) % bodies.size], wishes: wishes, taken: [:stature])) }
+    Measure.report("full advice, #{[data["name"], exercise].compact.join(", ")}", whole, limit: "50 ms")
+    solver = Measure.median(200) { Fitting::Solver.new(machine: machine, body: bodies[(number += 1) % bodies.size].dimensions, wishes: wishes).solutions }
+    Measure.report("  the solver alone", solver)
+    Measure.report("  the full product of its marks", Measure.median(40) { full_product(machine, bodies[(number += 1) % bodies.size].dimensions, wishes) }, compared_with: solver)
   end
   next if machines.size == 1
 
   wishes = machines.transform_values { |machine| Mechanisms::Wishes.for(machine.family) }
-  whole = Bench.median(100) do
+  whole = Measure.median(100) do
     advice = Fitting::StationAdvice.new(machines: machines, shared: family.shared(data), estimate: bodies[(number += 1) % bodies.size], wishes: wishes)
     advice.exercises.each_value { |one| read(one) }
   end
-  Bench.report("full advice, #{data["name"]}, both exercises together", whole, limit: "50 ms")
+  Measure.report("full advice, #{data["name"]}, both exercises together", whole, limit: "50 ms")
 end

@@ -6,7 +6,7 @@ require "json"
 require "net/http"
 require "securerandom"
 
-module Bench
+module Measure
   module_function
 
   def median(count)

@@ -22,6 +22,17 @@ export default tseslint.config(
   {
     rules: {
       "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: { attributes: false } }],
+      // What is read on a screen stands in config/messages: model/ and lib/ hold no sentence, parts say what they are given.
+      "no-restricted-syntax": [
+        "error",
+        ...[
+          "JSXText[value=/[A-Za-z]{2}/]",
+          "JSXAttribute[name.name=/^(aria-label|label|hint|name|title|alt|placeholder)$/] > Literal[value=/[A-Z]|[a-z] [a-z]/]",
+          "JSXAttribute[name.name=/^(aria-label|label|hint|name|title|alt|placeholder)$/] TemplateElement[value.raw=/[A-Za-z]{2} | [A-Za-z]{2}/]",
+          "JSXExpressionContainer > :matches(ConditionalExpression, LogicalExpression) > Literal[value=/[a-z] [a-z]/]",
+          "ConditionalExpression > TemplateLiteral > TemplateElement[value.raw=/[a-z]{2} [a-z]/]",
+        ].map((selector) => ({ selector, message: "Say it through say(): its words stand in config/messages." })),
+      ],
       // React Aria's own parts focus for a reason: a dialogue's first field.
       "jsx-a11y/no-autofocus": "off",
     },

@@ -24,7 +24,7 @@ module Verglas
 
       def self.path
         %w[/usr/bin/chromium-headless-shell /usr/bin/chromium /usr/bin/chromium-browser].find { |file| File.executable?(file) } ||
-          abort("verglas: Chromium is not installed: apt-get install --no-install-recommends chromium")
+          abort("verglas: Chromium is not installed: apt-get install --no-install-recommends chromium-headless-shell")
       end
     end
   end

@@ -44,12 +44,4 @@ RSpec.describe "The messages" do
     expect(screens.keys - used).to be_empty
     expect(screens.values).to all(satisfy { |sentence| !sentence.empty? })
   end
-
-  it "of the screens are said nowhere but through them" do
-    sentences = read.call("frontend/src/{app,features,model,scene,ui}/**/*.tsx").reject { |file, _| file.include?(".test.") }.filter_map do |file, text|
-      bare = text.scan(/>\s*([A-Z][a-z]+ [a-z]+[^<>{}=;()]*)</).flatten
-      "#{file}: #{bare.first}" if bare.any?
-    end
-    expect(sentences).to be_empty
-  end
 end

@@ -10,8 +10,9 @@ module Verglas
       # Nothing was written, and the same request again may well succeed.
       BUSY = [Sequel::DatabaseLockTimeout, Sequel::SerializationFailure].freeze
 
-      def initialize(app)
+      def initialize(app, db)
         @app = app
+        @db = db
       end
 
       def call(env)
@@ -25,10 +26,16 @@ module Verglas
       def answer(error)
         case error
         when Invalid then Errors.response(Errors.status(error), error)
-        when *AWAY then later(error, :database_away)
+        when *AWAY then away(error)
         when *BUSY then later(error, :busy)
         else too_long?(error) ? later(error, :busy) : fault(error)
         end
+      end
+
+      # Where one connection was cut, those that lie idle were too: no later request should find that out one by one.
+      def away(error)
+        @db.disconnect unless error.is_a?(Sequel::PoolTimeout)
+        later(error, :database_away)
       end
 
       def too_long?(error) = error.is_a?(Sequel::DatabaseError) && error.wrapped_exception.is_a?(PG::QueryCanceled)

@@ -25,7 +25,7 @@ module Verglas
           use RequestLog, log if log
           use Rack::Deflater, include: %w[application/json text/html text/javascript text/css image/svg+xml]
           use Headers, site
-          use Faults
+          use Faults, db
           use Refusals::OtherHost, site
           use Health, db
           use Rack::Static, urls: ["/assets", "/robots.txt"], root: ASSETS, header_rules: CACHING

@@ -102,6 +102,42 @@ RSpec.shared_examples "a family" do
     end
   end
 
+  it "is barred by a caution, or answered within what it leaves, whatever the school of each house rule" do
+    answers = Hash.new { |known, aims| known[aims] = answer(aims) }
+    cautions.product(schools).each do |caution, school|
+      aims = Verglas::Guidance::HouseRules.wishes(family, Verglas::Guidance::HouseRules.chosen(gym: school, known: [:slack_from_deg]))
+      effect = Verglas::Guidance::Cautions.effect(family, [caution], aims)
+      next expect(effect.bars).to eq([caution.name]) if effect.barred?
+
+      effect.wishes.each { |wish, value| expect(family.wishes[wish].stricter_of([value, aims[wish] || value])).to eq(value), "#{school} loosens #{caution.name}" }
+      expect(answers[Verglas::Mechanisms::Wishes.for(family, envelope: effect.envelope, **aims, **effect.wishes)]).to be_nil, "#{caution.name}, #{school}"
+    end
+  end
+
+  def cautions
+    Verglas::Guidance::Cautions::RULES.keys.product([true, false]).map do |name, cleared|
+      Verglas::Guidance::Cautions::Caution.new(name: name, cleared: cleared, degrees: Verglas::Body::Envelope.open, load_to_kg: nil)
+    end
+  end
+
+  def schools = Verglas::Guidance::HouseRules::QUESTIONS.each_value.flat_map { |question| question.schools.keys.map { |school| { question.name => school } } }
+
+  # nil where the best marks tell finite numbers and aim at nothing past the envelope, and a forced end past it is a fault; else
+  # what is wrong.
+  def answer(aims)
+    mechanics = Verglas::Mechanisms.for(machine, body, aims)
+    best = mechanics.place(machine.parameters(Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: aims).solutions.first.indices))
+    findings = mechanics.all_findings(best)
+    return "no finite number" unless findings.any? && findings.all? { |finding| finding.graded.finite? }
+
+    mechanics.ranges(best).each do |motion, ends|
+      return "aims past #{motion}" unless ends.all? { |reached| aims.envelope.cover?(motion, reached.target_deg) }
+      next if ends.select(&:forced).all? { |reached| aims.envelope.cover?(motion, reached.deg) }
+      return "no fault past #{motion}" unless findings.map(&:severity).max == 3
+    end
+    nil
+  end
+
   def requirement_of(adjuster)
     Verglas::Fitting::Requirement.of(machine: machine, estimate: Verglas::Body::Estimate.exact(body), wishes: wishes, indices: indices, adjuster: adjuster)
   end

@@ -31,10 +31,13 @@ module Verglas
           part = row[:exercises].to_h[exercise] || {}
           adjusters = [*row[:adjusters].map { |adjuster| [adjuster, true] }, *part.fetch("adjusters", []).map { |adjuster| [adjuster, false] }]
           taping = Application::Taping.new(row, exercise: exercise)
-          { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"),
+          { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"), purpose: purpose(family),
             lengths: family.constants.map { |name, constant| length(row, exercise, family.mechanism, name, constant, { **row[:constants].to_h, **part.fetch("constants", {}) }, names) },
             adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, family, adjuster, shared && !exercise.nil?, names) }, **trial(row, exercise, taping) }
         end
+
+        # What the exercise is for, in a sentence, and the muscles.
+        def purpose(family) = %i[title says muscles].to_h { |part| [part, Formats::Words.say("purposes.#{family.purpose}.#{part}")] }
 
         # How people would sit on it: a description stays as it is until it is taped again.
         def trial(row, exercise, taping) = TRIALS.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Taping.trial(taping) }
@@ -81,7 +84,7 @@ module Verglas
         def parts(row) = Machines::Families.fetch(row[:family]).exercises
         def staff_names(gym, row) = gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(:id, :name)
         def say(name, part) = Formats::Words.say("constants.#{name}.#{part}")
-        private_class_method :facts, :copied_from, :exercise, :trial, :of_mechanism, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
+        private_class_method :facts, :copied_from, :exercise, :purpose, :trial, :of_mechanism, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
       end
     end
   end

@@ -21,9 +21,9 @@ const Drawing = styled.svg`
 `;
 
 const BANDS: readonly (readonly [Band, string])[] = [
-  ["in line", "in line"],
-  ["close", "close"],
-  ["off", "off"],
+  ["in line", say("fitOverStature.inLine")],
+  ["close", say("fitOverStature.close")],
+  ["off", say("fitOverStature.off")],
   ["fault", say("fitOverStature.doesNotFit")],
 ];
 const WIDTH = 640;

@@ -10,7 +10,12 @@ const COLOURS: Record<Band, string> = {
   fault: colour.off,
 };
 const INKS: Record<Band, string> = { ...COLOURS, close: colour.closeInk };
-const WORDS: Record<Band, string> = { "in line": "in line", close: "close", off: "off", fault: "wrong" };
+const WORDS: Record<Band, string> = {
+  "in line": say("band.inLine"),
+  close: say("band.close"),
+  off: say("band.off"),
+  fault: say("band.wrong"),
+};
 
 /** The same three shapes wherever a band appears: full disc, half disc, ring with a bar. */
 export function BandShape({ band, diameter = 16 }: { band: Band; diameter?: number }) {

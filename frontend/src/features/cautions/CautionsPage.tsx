@@ -172,7 +172,7 @@ function details(caution: Caution, locale: string): string {
         })
       : say("cautionsPage.notCleared"),
     ...(caution.degrees ?? []).map(({ says }) => says.toLowerCase()),
-    caution.load_to_kg == null ? null : `up to ${caution.load_to_kg} kg`,
+    caution.load_to_kg == null ? null : say("cautionsPage.upToLoad", { load: caution.load_to_kg }),
     caution.note || null,
     caution.by ? say("cautionsPage.writtenByBy", { by: caution.by }) : null,
   ]

@@ -133,7 +133,7 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
           onChange={(text) => set({ marks: text })}
         />
       </Row>
-      <Chips aria-label={`Marks of ${adjuster.label}`}>
+      <Chips aria-label={say("adjusterFields.marksOfLabel", { label: adjuster.label })}>
         {marks.slice(0, 60).map((mark, index) => (
           <span key={`${mark} ${index}`}>{mark}</span>
         ))}

@@ -85,7 +85,7 @@ function MarkUse({
       ?.count ?? 0;
   const most = Math.max(1, ...adjuster.marks.map(used));
   return (
-    <Marks aria-label={`Marks of ${adjuster.name}, and how many cards use each`}>
+    <Marks aria-label={say("adjusterList.marksOfName", { name: adjuster.name })}>
       {adjuster.marks.map((mark) => (
         <li key={mark}>
           {used(mark) > 0 ? (

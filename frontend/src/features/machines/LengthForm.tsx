@@ -67,10 +67,9 @@ export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) 
     >
       <Large>
         <Field
-          label={say("lengthForm.lengthInUnit", { unit: unitName(unit) }).replace(
-            "Length in degrees",
-            "Angle in degrees",
-          )}
+          label={
+            unit === "deg" ? say("lengthForm.angleInDegrees") : say("lengthForm.lengthInUnit", { unit: unitName(unit) })
+          }
           inputMode="decimal"
           autoComplete="off"
           autoFocus

@@ -62,7 +62,7 @@ export function LoadingFields({ loading, problems, onChange }: Props) {
             hint={say("loadingFields.asPrintedSuchAs5")}
             {...field("masses")}
           />
-          <Field label="Add-ons" hint={say("loadingFields.aDialOrALoose")} {...field("addons")} />
+          <Field label={say("loadingFields.addOns")} hint={say("loadingFields.aDialOrALoose")} {...field("addons")} />
           <Field
             label={say("loadingFields.leverRatio")}
             hint={say("loadingFields.feltLoadOverPrintedLoad")}

@@ -12,7 +12,7 @@ import type { LengthUnit } from "../../lib/lengths";
 import { Choice } from "../../ui/Choice";
 import { PrimaryLink, QuietLink, SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
-import { Empty, Muted, Page, PageHead, Section, SectionTitle, Title } from "../../ui/Page";
+import { Empty, Muted, Page, PageHead, Section, SectionTitle, Strong, Title } from "../../ui/Page";
 import { breakpoint, space } from "../../ui/tokens";
 import { AdjusterList } from "./AdjusterList";
 import { Copy } from "./Copy";
@@ -109,6 +109,12 @@ function Machine({ id, page, unit, locale }: Props) {
           <Section>
             <SectionTitle>{say("machinePage.lengths")}</SectionTitle>
             <LengthTable exercise={exercise} unit={unit} locale={locale} />
+          </Section>
+          <Section>
+            <SectionTitle>{say("machinePage.whatItWorks")}</SectionTitle>
+            <Strong>{exercise.purpose.title}</Strong>
+            <p>{exercise.purpose.says}</p>
+            <p>{exercise.purpose.muscles}</p>
           </Section>
           <WalkRound id={id} page={page} />
         </div>

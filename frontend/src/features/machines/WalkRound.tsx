@@ -37,7 +37,9 @@ export function WalkRound({ id, page }: { id: string; page: MachinePageData }) {
     [say("walkRound.loadedWith"), loadedWith(facts.loading)],
     [
       say("walkRound.besides"),
-      [facts.belt ? "a belt" : null, facts.one_leg ? say("walkRound.oneLegAtATime") : null].filter(Boolean).join(", "),
+      [facts.belt ? say("walkRound.aBelt") : null, facts.one_leg ? say("walkRound.oneLegAtATime") : null]
+        .filter(Boolean)
+        .join(", "),
     ],
     [
       say("walkRound.theMakerAllows"),

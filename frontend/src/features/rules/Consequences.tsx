@@ -50,7 +50,8 @@ export function Consequences({ asked: { question, school }, busy, onChoose, onCl
             : say("consequences.theAdviceChangesOnCount", {
                 count: lines.length,
                 asked: changes.data.asked,
-                what: changes.data.asked < changes.data.of ? `, the latest of ${changes.data.of}` : "",
+                what:
+                  changes.data.asked < changes.data.of ? say("consequences.theLatestOf", { of: changes.data.of }) : "",
               })}
         </p>
       ) : (

@@ -138,7 +138,7 @@ function Waiting({ entry, first, machineId, exercise, onLater, onGone }: Waiting
       ) : entry.moves.length === 0 ? (
         <Muted>{say("queuePage.nothingToMove")}</Muted>
       ) : (
-        <Moves aria-label={`Moves for ${entry.client.name}`}>
+        <Moves aria-label={say("queuePage.movesForName", { name: entry.client.name })}>
           {entry.moves.map((move) => (
             <li key={move.label}>
               {move.name} <Strong>{moveText(move)}</Strong>

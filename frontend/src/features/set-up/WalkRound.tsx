@@ -125,7 +125,7 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
           ))}
         </Lines>
         <Then>
-          {setUp.getting_in ? <Entry name="Getting in">{setUp.getting_in}</Entry> : null}
+          {setUp.getting_in ? <Entry name={say("walkRound.gettingIn")}>{setUp.getting_in}</Entry> : null}
           {today ? (
             <div>
               <dt>{setUp.next_time ? say("walkRound.loadThisTime") : say("walkRound.load")}</dt>
@@ -155,14 +155,17 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
             </div>
           ) : null}
           {setUp.repetitions ? (
-            <Entry name="Sets">
-              {setUp.sets ?? 2} × {setUp.repetitions}
-              {say("walkRound.tempo")} {setUp.tempo.says}
+            <Entry name={say("walkRound.sets")}>
+              {say("walkRound.setsOf", {
+                sets: setUp.sets ?? 2,
+                repetitions: setUp.repetitions,
+                tempo: setUp.tempo.says,
+              })}
             </Entry>
           ) : null}
-          {setUp.belt ? <Entry name="Belt">{setUp.belt.says}</Entry> : null}
-          {setUp.cue ? <Entry name="What helped">{setUp.cue}</Entry> : null}
-          {setUp.getting_out ? <Entry name="Getting out">{setUp.getting_out}</Entry> : null}
+          {setUp.belt ? <Entry name={say("walkRound.belt")}>{setUp.belt.says}</Entry> : null}
+          {setUp.cue ? <Entry name={say("walkRound.whatHelped")}>{setUp.cue}</Entry> : null}
+          {setUp.getting_out ? <Entry name={say("walkRound.gettingOut")}>{setUp.getting_out}</Entry> : null}
         </Then>
       </Halves>
       <p style={{ marginTop: space(4) }}>

@@ -30,15 +30,16 @@ const SIDES: Record<string, string> = { "": "", left: "left ", right: "right ", 
 
 /** "left knee pain or injury · cleared" */
 export const cautionWords = (caution: CautionLine): string =>
-  `${SIDES[caution.side] ?? ""}${caution.title.toLowerCase()}${caution.cleared ? " · cleared" : ""}`;
+  `${SIDES[caution.side] ?? ""}${caution.title.toLowerCase()}${caution.cleared ? say("cautionLines.cleared") : ""}`;
 
 /** Whose word it defers to, with which degrees and loads. */
 function clearedWords(caution: CautionLine, locale: string): string {
   if (!caution.cleared_by || !caution.cleared_on) return "";
   const { degrees = [], load_to_kg: load = null } = caution;
-  const allowed = [...degrees.map(({ says }) => says.toLowerCase()), load === null ? null : `up to ${load} kg`].filter(
-    (one) => one !== null,
-  );
+  const allowed = [
+    ...degrees.map(({ says }) => says.toLowerCase()),
+    load === null ? null : say("cautionLines.upToLoad", { load }),
+  ].filter((one) => one !== null);
   return say("cautionLines.clearedByClearedbyDaywhat", {
     clearedby: caution.cleared_by,
     day: dayText(caution.cleared_on, locale, new Date()),

@@ -129,7 +129,7 @@ function TakeOver({ onOpened, onBack }: { onOpened: () => Promise<void>; onBack:
             stacked
           />
           <Field
-            label="PIN"
+            label={say("lockScreen.pin")}
             type="password"
             inputMode="decimal"
             autoComplete="off"

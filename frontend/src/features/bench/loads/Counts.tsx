@@ -26,12 +26,8 @@ export function Counts({ work, tempo, seconds, pacer, onChange }: Props) {
   const repetitions = work.repetitions ?? USUAL.repetitions;
   return (
     <div>
-      <PanelTitle>
-        {say("counts.tempo")} {tempo.says}
-      </PanelTitle>
-      <Small>
-        {say("counts.upHoldDownPauseIn")} {Math.round(seconds)} s.
-      </Small>
+      <PanelTitle>{say("counts.tempo", { tempo: tempo.says })}</PanelTitle>
+      <Small>{say("counts.upHoldDownPauseIn", { seconds: Math.round(seconds) })}</Small>
       <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: space(2), margin: `${space(2)} 0` }}>
         <Select
           label={say("counts.sets")}

@@ -109,6 +109,7 @@ export function Pacer({ pacer }: { pacer: PacerState }) {
   }, [audio, phase]);
   if (!run) return null;
   const whole = setSeconds(run.tempo, run.repetitions);
+  const counted = { repetition: beat?.repetition, elapsed: Math.floor(elapsed), whole: Math.round(whole) };
   return (
     <Area data-pacer={phase ?? "over"} role="timer" aria-label={say("pacer.set")}>
       {beat ? (
@@ -119,9 +120,9 @@ export function Pacer({ pacer }: { pacer: PacerState }) {
             <Bar style={{ width: `${(1 - beat.left_s / beat.whole_s) * 100}%` }} />
           </Track>
           <Line>
-            {say("pacer.repetition")} {beat.repetition}
-            {run.tempo.set_s === null ? ` of ${run.repetitions}` : ""} · {Math.floor(elapsed)} {say("pacer.of")}{" "}
-            {Math.round(whole)} s
+            {run.tempo.set_s === null
+              ? say("pacer.repetitionOf", { ...counted, repetitions: run.repetitions })
+              : say("pacer.repetition", counted)}
           </Line>
         </>
       ) : (

@@ -58,7 +58,7 @@ export function WorkingLoad({ loads, work, written, settled, onTake }: Props) {
           >
             −
           </StepButton>
-          <PrintedLoad load={load} name="Working load" />
+          <PrintedLoad load={load} name={say("workingLoad.workingLoad")} />
           <StepButton
             aria-label={up ? say("workingLoad.oneStepUpToText", { text: up.text }) : say("workingLoad.nothingHeavier")}
             isDisabled={!up}

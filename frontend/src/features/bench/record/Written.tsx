@@ -66,7 +66,7 @@ function lines(fitting: FittingPage): (string | null)[] {
         name: nameOf(adjuster).toLowerCase(),
         from,
         to,
-        outcome: outcome ?? "not said what came of it",
+        outcome: outcome ?? say("written.notSaidWhatCame"),
       }),
     ),
     skipped.length > 0 ? sentence(say("written.skippedSkipped", { skipped: skipped.join("; ") })) : null,
