@@ -17,12 +17,17 @@ def person(random)
   Body::Dimensions.new(*MIDDLE.each_pair.map { |name, value| value * scale * (name == :stature ? 1 : 1 + ((random.rand - 0.5) * 0.14)) })
 end
 
+# Its adjusters in the order in which marks are compared.
+def compared(machine)
+  groups = [:joint, *machine.family.side_groups, :recorded]
+  machine.adjusters.each_index.sort_by { |place| [groups.index(machine.family.group_of(machine.adjusters[place])), place] }
+end
+
 # [indices, worst, number, cost, order, what the mechanism prefers] of every combination of marks.
 def product(machine, body)
   mechanics = Mechanisms.for(machine, body, Mechanisms::Wishes.for(machine.family))
-  groups = [:joint, *machine.family.side_groups, :recorded]
   weightless = machine.family.findings.each_value.reject(&:weighs).map(&:code)
-  places = machine.adjusters.each_index.sort_by { |place| [groups.index(machine.family.group_of(machine.adjusters[place])), place] }
+  places = compared(machine)
   first, *others = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
   first.product(*others).map do |indices|
     place = mechanics.place(machine.parameters(indices))

@@ -31,6 +31,10 @@ module Verglas
       found = mechanics.all_findings(place)
       refuse(family, "findings of #{mechanics.class.name}", machine.graded - found.map(&:code))
       refuse(family, "numbers of #{mechanics.class.name}", family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys)
+      try_telling(family, mechanics, place, found)
+    end
+
+    def try_telling(family, mechanics, place, found)
       refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - mechanics.scene_at_rest(place).points.keys)
       refuse(family, "sentences of #{mechanics.class.name}", found.reject { |finding| mechanics.says(finding, place) }.map(&:code))
     end
@@ -38,6 +42,6 @@ module Verglas
     def refuse(family, what, names)
       raise ArgumentError, "#{family.id} needs #{what}: #{names.join(", ")}" if names.any?
     end
-    private_class_method :try, :refuse
+    private_class_method :try, :try_telling, :refuse
   end
 end

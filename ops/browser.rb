@@ -8,7 +8,7 @@ module Verglas
     # Debian's headless Chromium for system specs and pictures: no network but this machine, no sandbox as root.
     module Browser
       OPTIONS = { "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil, "no-proxy-server" => nil,
-                  "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb" }.freeze
+                  "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb", "force-prefers-reduced-motion" => nil }.freeze
 
       def self.prepare(app, window: [1280, 800])
         Capybara.app = app

@@ -96,12 +96,16 @@ module Verglas
         missing("an action", @action ? [] : [:action])
         missing("a purpose", @purpose ? [] : [:purpose])
         missing("an answer, yes or no, to every tag that cautions ask", ASKED - @tags.keys)
+        missing("a body's motions", @joints.keys - Body::Envelope::MOTIONS)
+        @constants.each { |name, constant| missing("a usual range within the possible one", constant.range.cover?(constant.usual) ? [] : [name]) }
+        check_references
+      end
+
+      def check_references
         missing("its own constants", [*@kinds.values.flat_map { |kind| kind.drives.keys }, *@findings.values.flat_map(&:rests_on), *@joints.values.filter_map(&:stop),
                                       *@findings.values.filter_map(&:where_driven)] - @constants.keys)
         missing("its own groups", @findings.values.map(&:group) - groups.keys)
         missing("its own kinds of adjusters", @kinds.values.flat_map { |kind| kind.beside.keys } - @kinds.keys)
-        missing("a body's motions", @joints.keys - Body::Envelope::MOTIONS)
-        @constants.each { |name, constant| missing("a usual range within the possible one", constant.range.cover?(constant.usual) ? [] : [name]) }
       end
 
       def missing(what, names)

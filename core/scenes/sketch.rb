@@ -4,6 +4,9 @@ module Verglas
   module Scenes
     # Parts as they are drawn, one after another.
     class Sketch
+      # What most parts are: firm, at rest, drawn from nothing that is taped.
+      PLAIN = { radii: [].freeze, degrees: [].freeze, ghost: false, moves: false, faded: false, of: [].freeze }.freeze
+
       attr_reader :parts
 
       def initialize
@@ -30,10 +33,10 @@ module Verglas
 
       private
 
-      def add(id, role, shape, points, radii: [], degrees: [], ghost: false, moves: false, faded: false, of: [])
+      def add(id, role, shape, points, **how)
         raise ArgumentError, "#{role} is no role of a part" unless Part::ROLES.include?(role)
 
-        @parts << Part.new(id: id, role: role, shape: shape, points: points.freeze, radii: radii.freeze, degrees: degrees.freeze, ghost: ghost, moves: moves, faded: faded, of: of.freeze)
+        @parts << Part.new(id: id, role: role, shape: shape, points: points.freeze, **PLAIN, **how.each_value(&:freeze))
       end
     end
   end

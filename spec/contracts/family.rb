@@ -130,12 +130,14 @@ RSpec.shared_examples "a family" do
     findings = mechanics.all_findings(best)
     return "no finite number" unless findings.any? && findings.all? { |finding| finding.graded.finite? }
 
-    mechanics.ranges(best).each do |motion, ends|
-      return "aims past #{motion}" unless ends.all? { |reached| aims.envelope.cover?(motion, reached.target_deg) }
-      next if ends.select(&:forced).all? { |reached| aims.envelope.cover?(motion, reached.deg) }
-      return "no fault past #{motion}" unless findings.map(&:severity).max == 3
-    end
-    nil
+    mechanics.ranges(best).filter_map { |motion, ends| past(aims.envelope, motion, ends, findings) }.first
+  end
+
+  def past(envelope, motion, ends, findings)
+    within = ends.select(&:forced).all? { |reached| envelope.cover?(motion, reached.deg) }
+    return "aims past #{motion}" unless ends.all? { |reached| envelope.cover?(motion, reached.target_deg) }
+
+    "no fault past #{motion}" unless within || findings.map(&:severity).max == 3
   end
 
   def requirement_of(adjuster)

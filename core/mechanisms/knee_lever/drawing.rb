@@ -60,8 +60,8 @@ module Verglas
         def draw_machine(sketch)
           surface = hip.n - body.hip_rise
           sketch.box(:block, :block, left: -BLOCK[:behind], bottom: -BLOCK[:height], width: BLOCK[:behind] + BLOCK[:before], height: BLOCK[:height], of: %i[pad_above_block])
-          sketch.line(:seat_post, :frame, point(hip.s + 20, surface - 50), point(hip.s + 20, -BLOCK[:height] + 8), width: 13)
-          sketch.line(:foot_bar, :frame, point(hip.s - 130, -BLOCK[:height] + 8), point(LEVER_MM + 40, -BLOCK[:height] + 8), width: 13)
+          sketch.line(:seat_post, :frame, point(hip.s + 20, surface - 50), on_floor(hip.s + 20), width: 13)
+          sketch.line(:foot_bar, :frame, on_floor(hip.s - 130), on_floor(LEVER_MM + 40), width: 13)
           sketch.box(:seat, :pad, left: hip.s - 170, bottom: surface - SEAT_MM, width: 350, height: SEAT_MM)
         end
 
@@ -78,17 +78,20 @@ module Verglas
           middle = point(front - (PAD[:length] / 2), under + (PAD[:height] / 2))
           pivot = point(LEVER_MM, pivot_mm)
           sketch.line(:lever, :arm, pivot, middle, width: 14, moves: true, of: %i[pad_above_block])
-          sketch.line(:pivot_post, :frame, pivot, point(LEVER_MM, -BLOCK[:height] + 8), width: 13)
+          sketch.line(:pivot_post, :frame, pivot, on_floor(LEVER_MM), width: 13)
           sketch.circle(:weight, :weight, pivot + ((middle - pivot) * 0.42), WEIGHT_MM, moves: true)
           sketch.box(:knee_pad, :pad, left: front - PAD[:length], bottom: under, width: PAD[:length], height: PAD[:height], moves: true, of: %i[pad_above_block])
-          stop = place[:pad_above_block]
-          sketch.line(:pad_stop, :target, point(front - PAD[:length] - 30, stop), point(front + 30, stop), width: 5, moves: true, of: %i[pad_above_block])
-          draw_catch(sketch, stop + place[:catch_rise], front) if family.told.include?(:catch)
+          draw_stops(sketch, place, front)
         end
 
-        def draw_catch(sketch, height, front)
-          sketch.line(:catch, :beyond, point(front - PAD[:length] - 30, height), point(front + 30, height), width: 4, moves: true, of: %i[catch_rise])
+        def draw_stops(sketch, place, front)
+          stop = place[:pad_above_block]
+          level = ->(height) { [point(front - PAD[:length] - 30, height), point(front + 30, height)] }
+          sketch.line(:pad_stop, :target, *level.call(stop), width: 5, moves: true, of: %i[pad_above_block])
+          sketch.line(:catch, :beyond, *level.call(stop + place[:catch_rise]), width: 4, moves: true, of: %i[catch_rise]) if family.told.include?(:catch)
         end
+
+        def on_floor(x) = point(x, 8 - BLOCK[:height])
 
         def pivot_mm = knee_top_mm(0) + 30
 
