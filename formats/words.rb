@@ -11,8 +11,16 @@ module Verglas
       I18n.default_locale = :en
       I18n.enforce_available_locales = true
 
+      # {key => its sentence as written}: found once, because a bench says a hundred of them at every change of a mark.
+      WRITTEN = {} # rubocop:disable Style/MutableConstant -- grows with what is said
+
       # Raises on an unknown key or a missing number: a gap in the words is a fault of ours.
-      def self.say(key, **params) = I18n.t!(key, **params)
+      def self.say(key, **params)
+        written = WRITTEN[key] ||= I18n.t!(key)
+        return I18n.t!(key, **params) unless written.is_a?(String) # one of several, by a number; or a branch
+
+        params.empty? ? written : I18n.interpolate(written, params)
+      end
 
       # nil where there are no words for the key.
       def self.maybe(key, **params) = I18n.exists?(key) ? say(key, **params) : nil

@@ -93,6 +93,7 @@ module CleanBrowser
 
     browser.network.emulate_network_conditions(offline: false)
     browser.page.command("Emulation.clearDeviceMetricsOverride")
+    browser.page.command("Emulation.setEmulatedMedia", features: [])
     Capybara.current_session.visit("/robots.txt")
     browser.execute(STORED)
     browser.cookies.clear

@@ -17,6 +17,7 @@ module Verglas
       def dimensions = Dimensions.new(*normal.mean)
 
       def mean = PARAMETERS.zip(normal.mean).to_h
+      def sd_of(parameter) = PARAMETERS.index(parameter).then { |index| Math.sqrt(normal.covariance[index][index]) }
       def sd = PARAMETERS.each_with_index.to_h { |name, index| [name, Math.sqrt(normal.covariance[index][index])] }
 
       # {name => [mean, SD]} of what each observation would read, noise of the tape included.

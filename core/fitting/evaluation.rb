@@ -45,7 +45,7 @@ module Verglas
       end
 
       # Codes of findings that a body known this well cannot grade.
-      def by_hand = @by_hand ||= machine.family.findings.each_value.select { |kind| kind.by_hand?(estimate.sd) }.map(&:code)
+      def by_hand = @by_hand ||= machine.family.findings.each_value.select { |kind| kind.by_hand?(estimate) }.map(&:code)
 
       # SD of a quantity, body and taped constants together; nine in ten lie in the interval [low, high].
       def sd(name) = (@sds ||= {})[name] ||= Math.sqrt(variance(name, name) + taped_covariance(name, name))
@@ -72,9 +72,11 @@ module Verglas
       def place_of(code) = Geometry::Point.new(*quantities.values_at(*kind(code).plane))
 
       def covariance_of(code)
-        one, other = kind(code).plane
-        both = variance(one, other) + taped_covariance(one, other)
-        [[sd(one)**2, both], [both, sd(other)**2]]
+        (@covariances ||= {})[code] ||= begin
+          one, other = kind(code).plane
+          both = variance(one, other) + taped_covariance(one, other)
+          [[sd(one)**2, both], [both, sd(other)**2]]
+        end
       end
 
       # P(|e| <= radius)
@@ -109,9 +111,8 @@ module Verglas
       def variance(one, other) = estimate.normal.covariance_of(body_gradients[one], body_gradients[other])
 
       def taped_covariance(one, other)
-        machine.constants.keys.each_with_index.sum do |name, index|
-          taped_gradients[one][index] * taped_gradients[other][index] * (machine.family.constant(name).taped_sd**2)
-        end
+        mine, theirs = taped_gradients.values_at(one, other)
+        machine.constants.keys.each_with_index.sum { |name, index| mine[index] * theirs[index] * (machine.family.constant(name).taped_sd**2) }
       end
 
       def body_gradients

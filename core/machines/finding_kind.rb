@@ -18,8 +18,8 @@ module Verglas
       def unit = band.unit
       def plane? = !plane.nil?
 
-      # Whether a body known this well (SDs by parameter, mm) leaves it to the hand.
-      def by_hand?(sds) = by_hand.any? { |parameter, most| sds.fetch(parameter) > most }
+      # Whether a body known this well (Body::Estimate) leaves it to the hand.
+      def by_hand?(estimate) = by_hand.any? { |parameter, most| estimate.sd_of(parameter) > most }
 
       # Names of all quantities it stands on.
       def quantities = [graded, *plane]

@@ -49,7 +49,7 @@ module Verglas
 
       # At the start, in the middle and at the end of the arc.
       def contacts(place)
-        [place[:start_angle], middle_deg(place), place[:end_angle]].map { |arm_deg| contact(place, arm_deg) }
+        place.once(:contacts) { [place[:start_angle], middle_deg(place), place[:end_angle]].map { |arm_deg| contact(place, arm_deg) } }
       end
 
       def middle_deg(place) = (place[:start_angle] + place[:end_angle]) / 2.0

@@ -97,15 +97,18 @@ RSpec.describe "The bench on the floor" do
     expect(page).to have_css("[data-figure=side]")
   end
 
+  def motion(wanted) = page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [{ name: "prefers-reduced-motion", value: wanted }])
+
   it "paces without a moving bar where reduced motion is asked for, and silently unless sound is" do
     loaded({ kind: "stack", unit: "kg", masses: [5, 10] })
+    motion "no-preference"
     open_bench
     to "@working"
     click_button "Pace a set"
     bar = "[data-pacer] [aria-hidden=true]"
     expect(page).to have_css(bar, visible: true)
     expect(find("label", text: "Sound").find("input", visible: :all)).not_to be_checked
-    page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [{ name: "prefers-reduced-motion", value: "reduce" }])
+    motion "reduce"
     expect(page).to have_no_css(bar, visible: true)
     expect(page).to have_css("[data-pacer]", text: /Repetition \d/)
   end
