@@ -23,6 +23,9 @@ module Verglas
         Share.new(share, !share.between?(low, high))
       end
 
+      # The load of one exercise of a station beside the other's, by the first one's joint action.
+      def beside(action, load_kg, other_kg) = curl_to_extension(*(action == :knee_flexion ? [load_kg, other_kg] : [other_kg, load_kg]))
+
       # The load above which a belt is worn.
       def belt_from_kg(body_mass_kg) = FIGURES[:belt][:above_share_of_body_mass] * body_mass_kg
 

@@ -77,7 +77,7 @@ module Verglas
         end
 
         def remarks(meeting, input)
-          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg)), *curl_beside_extension(meeting, input[:wanted_kg])]
+          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg)), *beside_the_other(meeting, input[:wanted_kg])]
         end
 
         def sides(left, right)
@@ -88,14 +88,14 @@ module Verglas
         end
 
         # Loads compare on one machine only: on a station's two exercises.
-        def curl_beside_extension(meeting, load_kg)
+        def beside_the_other(meeting, load_kg)
           return unless meeting.station? && load_kg&.positive?
 
           beside = meeting.gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)&.dig(:work, "load_kg")
           return unless beside&.positive?
 
-          share = Loading::Remarks.curl_to_extension(*(meeting.machine.family.action == :knee_flexion ? [load_kg, beside] : [beside, load_kg]))
-          words(:curl_beside_extension, share: format("%.2f", share.share)) if share.remarked
+          share = Loading::Remarks.beside(meeting.machine.family.action, load_kg, beside)
+          words(:beside_the_other, share: format("%.2f", share.share)) if share.remarked
         end
 
         # Without what is not held.
@@ -106,7 +106,7 @@ module Verglas
 
         def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| Load.number(seconds) }.join("-")
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :curl_beside_extension, :words
+        private_class_method :made, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :beside_the_other, :words
       end
     end
   end

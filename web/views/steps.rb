@@ -6,9 +6,6 @@ module Verglas
       # The steps of a fitting in words: what to do, where to look, what is right, in this client's numbers and this machine's
       # marks; notes: what cautions, house rules and the walk-round add.
       module Steps
-        # House rules that are kept by eye, told where they matter.
-        TOLD = { secure: %i[grip], near: %i[thigh_pad], working: %i[toes_extension toes_curl legs_turned stack_between] }.freeze
-
         module_function
 
         def of(meeting)
@@ -99,7 +96,7 @@ module Verglas
         end
 
         def told_rules(meeting, stage)
-          TOLD.fetch(stage, []).map { |name| Verglas::Guidance::HouseRules.fetch(name) }.select { |question| question.asked_of?(meeting.machine.family) }.map do |question|
+          Verglas::Guidance::HouseRules.told_at(stage, meeting.machine.family).map do |question|
             school = Formats::Words.say("house_rules.#{question.name}.schools.#{meeting.rules[question.name]}.title")
             "#{Formats::Words.say("house_rules.#{question.name}.title")}: #{Told::Finding.lower(school)}."
           end
