@@ -129,9 +129,9 @@ export function draftOf({ machine, facts, exercises }: MachinePage): MachineDraf
 export type Problems = Record<string, string>;
 
 const NUMBERS = [
-  ["slackFrom", -60, 180, "degrees"],
-  ["massLimit", 40, 400, "kilograms"],
-  ["leastAge", 8, 100, "years"],
+  ["slackFrom", -60, 180, say("units.degrees")],
+  ["massLimit", 40, 400, say("units.kilograms")],
+  ["leastAge", 8, 100, say("units.years")],
 ] as const;
 
 /** What is wrong with a draft, by field; empty where nothing is. */

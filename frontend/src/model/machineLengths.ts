@@ -12,7 +12,8 @@ export type Unit = LengthUnit | "deg";
 export const shownNumber = (value: number, unit: Unit): string =>
   unit === "deg" ? String(Math.round(Math.abs(value) * 10) / 10) : String(lengthIn(Math.abs(value), unit));
 
-export const unitName = (unit: Unit): string => (unit === "deg" ? "degrees" : unit === "cm" ? "cm" : "inches");
+export const unitName = (unit: Unit): string =>
+  unit === "deg" ? say("units.degrees") : unit === "cm" ? "cm" : say("units.inches");
 
 /** "49.1 cm behind the pivot" */
 export function lengthWords(length: MachineLength, unit: LengthUnit): string | null {

@@ -1,3 +1,4 @@
+import { say } from "../lib/say";
 // A page on which measures are taken one after another: the list on the left, how it is done in the middle, the form on the
 // right. For a body's tape and a machine's.
 import { Button } from "react-aria-components";
@@ -79,5 +80,5 @@ export const GuidedEnds = styled.div`
 
 export const LENGTH_UNITS = [
   ["cm", "cm"],
-  ["in", "inches"],
+  ["in", say("units.inches")],
 ] as const;

@@ -133,7 +133,7 @@ type MeasureProps = { limit: Limit; busy: boolean; onKeep: (reading: number | nu
 function Measure({ limit, busy, onKeep }: MeasureProps) {
   const [text, setText] = useState("");
   const [problem, setProblem] = useState<string>();
-  const unit = limit.unit === "cm" ? "cm" : "degrees";
+  const unit = limit.unit === "cm" ? "cm" : say("units.degrees");
   const submit = () => {
     const value = parseNumber(text);
     setProblem(value === null ? say("limitsPage.aNumberOfUnit", { unit }) : undefined);

@@ -71,18 +71,23 @@ const Move = styled(Button)`
   }
 `;
 
-const SIDES = ["", "left", "right", "behind", say("adjusterFields.inFront")].map(
-  (side) => [side, side || say("adjusterFields.notNoted")] as const,
-);
+// What is kept, and what it is called.
+const SIDES = [
+  ["", say("adjusterFields.notNoted")],
+  ["left", say("adjusterFields.left")],
+  ["right", say("adjusterFields.right")],
+  ["behind", say("adjusterFields.behind")],
+  ["in front", say("adjusterFields.inFront")],
+] as const;
 const UNLOCKS = [
-  "",
-  say("adjusterFields.pullPin"),
-  say("adjusterFields.pushButton"),
-  say("adjusterFields.twistKnob"),
-  "lever",
-  "friction",
-  "click",
-].map((how) => [how, how || say("adjusterFields.notNoted")] as const);
+  ["", say("adjusterFields.notNoted")],
+  ["pull pin", say("adjusterFields.pullPin")],
+  ["push button", say("adjusterFields.pushButton")],
+  ["twist knob", say("adjusterFields.twistKnob")],
+  ["lever", say("adjusterFields.lever")],
+  ["friction", say("adjusterFields.friction")],
+  ["click", say("adjusterFields.click")],
+] as const;
 
 type Props = {
   adjuster: AdjusterDraft;

@@ -110,7 +110,7 @@ function spacing({ travel, unit: kind, marks, drives }: MachineAdjuster, unit: L
     words,
     mark: marks[0],
     at: marks.at(-1),
-    what: isEven(travel) ? "" : ", unevenly",
+    what: isEven(travel) ? "" : say("adjusterList.unevenly"),
   });
 }
 

@@ -37,7 +37,7 @@ export function EquipmentForm() {
 }
 
 const inWords = ({ kinds }: Equipment) =>
-  kinds.map(({ title, sizes }) => `${title.toLowerCase()} ${sizes.join(", ") || "none"}`).join("; ");
+  kinds.map(({ title, sizes }) => `${title.toLowerCase()} ${sizes.join(", ") || say("equipmentForm.none")}`).join("; ");
 
 /** "20, 40" to [20, 40]; null where something is no size. */
 function sizesOf(text: string): number[] | null {

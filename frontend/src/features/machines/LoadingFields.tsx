@@ -74,7 +74,7 @@ export function LoadingFields({ loading, problems, onChange }: Props) {
         <Row>
           <Field
             label={say("loadingFields.bareWhatUnit", {
-              what: loading.kind === "sled" ? "sled" : "arm",
+              what: loading.kind === "sled" ? say("loadingFields.sled") : say("loadingFields.arm"),
               unit: loading.unit,
             })}
             {...field("bare")}

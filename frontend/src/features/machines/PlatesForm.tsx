@@ -95,7 +95,7 @@ function Loaded({ first }: { first: Plates }) {
       <KeptOrNot
         kept={keep.isSuccess}
         problem={refusal(keep.error)?.message}
-        now={standing(keep.error) ? inWords(seen) || "none" : undefined}
+        now={standing(keep.error) ? inWords(seen) || say("platesForm.none") : undefined}
       />
     </Sheet>
   );

@@ -72,7 +72,10 @@ export function Taped(
         <Small>
           {taped.copied
             ? say("taped.copiedFromAnotherOfThe")
-            : say("taped.tapedByByDay", { by: taped.by ?? "somebody", day: dayText(taped.at, locale, new Date()) })}
+            : say("taped.tapedByByDay", {
+                by: taped.by ?? say("taped.somebody"),
+                day: dayText(taped.at, locale, new Date()),
+              })}
         </Small>
       ) : null}
       <Small role="status">{said}</Small>

@@ -225,6 +225,6 @@ type Length = { confirmed: boolean } & (
 
 function stateOf(step: TapeStep, unit: LengthUnit): string {
   const copied = (step.length?.taped ?? step.adjuster?.taped)?.copied ? say("tapingPage.copiedToBeChecked") : "";
-  if (step.length) return (lengthWords(step.length, unit) ?? "open") + copied;
-  return (step.done ? "taped" : "open") + copied;
+  if (step.length) return (lengthWords(step.length, unit) ?? say("tapingPage.open")) + copied;
+  return (step.done ? say("tapingPage.taped") : say("tapingPage.open")) + copied;
 }

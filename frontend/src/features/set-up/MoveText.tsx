@@ -1,12 +1,13 @@
 import { say } from "../../lib/say";
 import type { MarkMove } from "../../api/types";
 
-const COUNT = ["none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
+const COUNT = say("moveText.numbers").split(" ");
 
 /** From the mark that stands there to the one that is wanted, as it is counted on the floor. */
 export const moveText = ({ from, to, by }: MarkMove): string => {
   const steps = Math.abs(by);
-  return `${from} → ${to}, ${COUNT[steps] ?? steps} ${by > 0 ? "up" : "down"}`;
+  const counted = { from, to, steps: COUNT[steps] ?? steps };
+  return by > 0 ? say("moveText.up", counted) : say("moveText.down", counted);
 };
 
 export function MoveText({ move }: { move: MarkMove }) {

@@ -26,7 +26,12 @@ const Chip = styled.span`
   white-space: nowrap;
 `;
 
-const SIDES: Record<string, string> = { "": "", left: "left ", right: "right ", both: say("cautionLines.bothSides") };
+const SIDES: Record<string, string> = {
+  "": "",
+  left: say("cautionLines.left"),
+  right: say("cautionLines.right"),
+  both: say("cautionLines.bothSides"),
+};
 
 /** "left knee pain or injury · cleared" */
 export const cautionWords = (caution: CautionLine): string =>

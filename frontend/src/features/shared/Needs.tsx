@@ -11,7 +11,7 @@ const Words = styled.span`
 `;
 
 const TAPED = { untaped: say("needs.notTaped"), partly: say("needs.tapedInPart"), taped: null };
-const STATES = { in_use: null, out_of_order: say("needs.outOfOrder"), retired: "retired" };
+const STATES = { in_use: null, out_of_order: say("needs.outOfOrder"), retired: say("needs.retired") };
 
 export const needsOf = (machine: Machine): string =>
   [STATES[machine.state], TAPED[machine.taped]].filter((need) => need !== null).join(" · ");

@@ -35,7 +35,7 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
     setProblem(
       typed === null
         ? say("readingForm.aNumberInWhatSuch", {
-            what: unit === "cm" ? "centimetres" : "inches",
+            what: unit === "cm" ? say("units.centimetres") : say("units.inches"),
             lengthIn: lengthIn(observation.expected_mm, unit),
           })
         : undefined,
@@ -53,7 +53,7 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
       <p>{observation.how}</p>
       <Large>
         <Field
-          label={say("readingForm.readingInWhat", { what: unit === "cm" ? "cm" : "inches" })}
+          label={say("readingForm.readingInWhat", { what: unit === "cm" ? "cm" : say("units.inches") })}
           inputMode="decimal"
           autoComplete="off"
           autoFocus

@@ -1,3 +1,4 @@
+import { say } from "../../../lib/say";
 // Cushions and pads in use, from the sizes the gym owns; only what this machine takes.
 import type { Dispatch } from "react";
 import styled from "styled-components";
@@ -23,7 +24,7 @@ export function AidChoices({ machine, aids, dispatch }: Props) {
       <Choice
         label={title}
         tight
-        options={[0, ...sizes].map((mm) => [String(mm), mm === 0 ? "none" : `${mm}`] as const)}
+        options={[0, ...sizes].map((mm) => [String(mm), mm === 0 ? say("aidChoices.none") : `${mm}`] as const)}
         value={String(aids[name] ?? 0)}
         onChange={(mm) => dispatch({ type: "aid", name, mm: Number(mm) })}
       />

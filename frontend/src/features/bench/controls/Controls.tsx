@@ -237,14 +237,13 @@ function StepOutcome({
 
 /** What a chance is called on the floor. */
 const surely = (probability: number): string =>
-  probability >= 0.8 ? "sure" : probability >= 0.5 ? "likely" : "perhaps";
+  probability >= 0.8 ? say("controls.sure") : probability >= 0.5 ? say("controls.likely") : say("controls.perhaps");
 
 type AdviceProps = { advised: AdvisedAdjuster; mark: string | undefined; onSet: (mark: string) => void };
 
 function Advice({ advised, mark, onSet }: AdviceProps) {
   const to = advised.mark;
   if (to === null) return null;
-  const sure = advised.probability === null ? "" : `, ${surely(advised.probability)}`;
   if (to !== mark)
     return (
       <BackTo onPress={() => onSet(to)}>
@@ -253,8 +252,9 @@ function Advice({ advised, mark, onSet }: AdviceProps) {
     );
   return (
     <Advised>
-      {say("controls.advised")}
-      {sure}
+      {advised.probability === null
+        ? say("controls.advised")
+        : say("controls.advisedSurely", { surely: surely(advised.probability) })}
     </Advised>
   );
 }

@@ -15,7 +15,7 @@ export function Kept({ saving, locale }: { saving: Saving; locale: string }) {
   const words = {
     kept: () =>
       say("kept.keptMoment", { moment: momentText(saving.kind === "kept" ? saving.at : null, locale, new Date()) }),
-    saving: () => "keeping…",
+    saving: () => say("kept.keeping"),
     waiting: () => say("kept.serverNotReachedKeptOn"),
     refused: () => say("kept.notKeptMessageLoadThe", { message: saving.kind === "refused" ? saving.message : "" }),
     conflict: () => say("kept.twoVersions"),

@@ -52,14 +52,12 @@ export function Record({ fitting }: { fitting: FittingPage }) {
   const { client, machine, evaluation, computed_from: from } = fitting;
   if (!me.data || !from) return null;
   const exercise = fitting.station?.exercises.find(({ active }) => active)?.name;
+  const ended = { by: fitting.by, moment: momentText(fitting.accepted_at, me.data.gym.locale, new Date()) };
   const stop = fitting.stops.find(({ name }) => name === fitting.stop_sign);
   return (
     <Page>
       <FittingHead fitting={fitting}>
-        <Muted>
-          {fitting.state === "stopped" ? "stopped" : "accepted"} {say("record.by")} {fitting.by},{" "}
-          {momentText(fitting.accepted_at, me.data.gym.locale, new Date())}
-        </Muted>
+        <Muted>{fitting.state === "stopped" ? say("record.stoppedBy", ended) : say("record.acceptedBy", ended)}</Muted>
       </FittingHead>
       {fitting.taken_back ? (
         <div style={{ marginBottom: space(5) }}>

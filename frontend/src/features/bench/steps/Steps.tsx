@@ -130,7 +130,7 @@ export function Steps({ fitting, bench, active, moved, dispatch, discard }: Prop
         <Head onPress={() => setUnfolded(folded)} aria-expanded={!folded}>
           <Dot $state="done" />
           {behind.length} {say("steps.stepsBehindYou")}
-          <Aside $warn={moved.length > 0}>{folded ? "show" : "fold"}</Aside>
+          <Aside $warn={moved.length > 0}>{folded ? say("steps.show") : say("steps.fold")}</Aside>
         </Head>
       ) : null}
       <ol>
@@ -180,7 +180,7 @@ function Step({ step, state, skipped, disturbed, sure, onChoose }: StepProps) {
         {disturbed ? (
           <Aside $warn>{say("steps.moved")}</Aside>
         ) : state === "skipped" ? (
-          <Aside>{skipped ? say("steps.skippedSkipped", { skipped }) : "skipped"}</Aside>
+          <Aside>{skipped ? say("steps.skippedSkipped", { skipped }) : say("steps.skipped")}</Aside>
         ) : null}
       </Head>
       {active ? (

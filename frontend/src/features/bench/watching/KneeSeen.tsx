@@ -27,9 +27,9 @@ export function seenText(off_mm: number | null): string {
     fingers === 0.5
       ? say("kneeSeen.halfAFinger")
       : fingers === 1
-        ? "A finger"
+        ? say("kneeSeen.aFinger")
         : say("kneeSeen.fingersFingers", { fingers });
-  return `${amount} ${off_mm > 0 ? "ahead" : "behind"}`;
+  return off_mm > 0 ? say("kneeSeen.ahead", { amount }) : say("kneeSeen.behind", { amount });
 }
 
 type Props = { sheet: Sheet; onChange: (fields: Partial<Pick<Sheet, "knee_off_mm" | "roller_seen">>) => void };

@@ -81,7 +81,7 @@ const surely = (probability: number | null): string =>
       ? say("signs.almostCertainly")
       : probability > 0.7
         ? say("signs.veryLikely")
-        : ": likely";
+        : say("signs.likely");
 
 /** What the numbers deny stands last, with what to do where it is seen all the same. */
 function Behind({ sign, explained, onMove }: BehindProps) {

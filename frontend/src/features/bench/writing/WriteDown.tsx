@@ -40,6 +40,7 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
   const { machine } = fitting;
   const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
   const off = evaluation.findings.filter((finding) => finding.severity >= 2 && !finding.by_hand);
+  const wrong = off.map(({ title }) => title.toLowerCase()).join(", ");
   const open = fitting.steps.filter(({ id }) => !sheet.flow.done[id] && sheet.flow.skipped[id] === undefined);
   const titles = machine.signs.filter(({ name }) => sheet.signs.includes(name)).map(({ title }) => title);
   return (
@@ -83,8 +84,9 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
       {off.length > 0 ? (
         <TextField value={sheet.reason} onChange={(reason) => write({ reason })} maxLength={300} isRequired>
           <FieldLabel>
-            {say("writeDown.whyAcceptedThough")} {off.map(({ title }) => title.toLowerCase()).join(", ")}{" "}
-            {off.length > 1 ? "are" : "is"} {say("writeDown.off")}
+            {off.length > 1
+              ? say("writeDown.whyThoughSeveral", { off: wrong })
+              : say("writeDown.whyThough", { off: wrong })}
           </FieldLabel>
           <Text />
           <FieldHint slot="description">{say("writeDown.staysOnTheRecordKept")}</FieldHint>
