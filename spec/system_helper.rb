@@ -2,7 +2,9 @@
 
 # For specs in a real browser, on the built front end and a real server with its own database.
 require "database_helper"
-require "capybara/rspec"
+require "capybara/dsl"
+require "capybara/rspec/matchers" # not all of capybara/rspec: it would end the browser's session after each example
+require "capybara/rspec/matcher_proxies"
 require "tmpdir"
 require_relative "../ops/browser"
 
@@ -20,17 +22,26 @@ module Browsing
   # By the form's own request: the form itself is in the specs of signing in. at: where to go then; nil for nowhere yet.
   def sign_in(email: "maren@netloft.example", password: Given::PASSWORD, at: nil)
     visit "/robots.txt"
-    status = page.evaluate_async_script(<<~JS, JSON.generate({ email: email, password: password }))
-      fetch("/auth/login", { method: "POST", headers: { "content-type": "application/json" }, body: arguments[0] }).then((answer) => arguments[1](answer.status));
-    JS
-    expect(status).to eq(200)
+    asked "/auth/login", email: email, password: password
     visit at if at
   end
 
-  # The bench of a client on a machine, by the client's card.
-  def bench_of(client, machine)
-    visit "/clients/#{client[:id]}"
-    within("[data-machine='#{machine}']") { find("button, a", text: /\A(Fit|Resume)/).click }
+  # What the page itself sends, without the page: as whoever is signed in in the browser. Answers the parsed body.
+  def asked(path, **body)
+    status, answer = page.evaluate_async_script(<<~JS, path, JSON.generate(body), SecureRandom.uuid)
+      const headers = { "content-type": "application/json", "idempotency-key": arguments[2] };
+      fetch(arguments[0], { method: "POST", headers, body: arguments[1] }).then(async (answer) => arguments[3]([answer.status, await answer.text()]));
+    JS
+    expect(status).to be_between(200, 201), "#{path}: #{status} #{answer}"
+    answer.start_with?("{") ? JSON.parse(answer) : {}
+  end
+
+  # The bench of a client on a machine, straight away: the way by the client's card is in the specs of the main job. line: as the
+  # card names it, "Leg curl 1" or "Leg station 1: curl".
+  def bench_of(client, line)
+    name, exercise = line.split(": ")
+    machine = db[:machines].where(name: name).get(:id)
+    visit "/fittings/#{asked("/api/fittings", client_id: client[:id], machine_id: machine, exercise: exercise.to_s)["id"]}"
     expect(page).to have_css("[data-step]", minimum: 2)
   end
 
@@ -109,6 +120,7 @@ end
 RSpec.configure do |config|
   config.include Browsing, file_path: %r{/spec/system/}
   config.include Capybara::DSL, file_path: %r{/spec/system/}
+  config.include Capybara::RSpecMatchers, file_path: %r{/spec/system/}
   config.after(:each, file_path: %r{/spec/system/}) { CleanBrowser.clean }
   config.after(:suite) do
     Capybara.current_session.driver.quit

@@ -80,8 +80,15 @@ RSpec.describe "Nobody is misled" do
     to "@write"
     kept
     loft.fittings.save(draft[:id], version: draft[:version], by: account, marks: draft[:marks].to_h.merge("roller" => "A"))
+    # What is typed is still on its way when Accept is pressed, however quick or slow this machine is.
+    page.execute_script(<<~JS)
+      const fetch = window.fetch;
+      const gone = new Promise((go) => { window.goOn = go; });
+      window.fetch = (input, init) => (input.method === "PATCH" ? gone.then(() => fetch(input, init)) : fetch(input, init));
+    JS
     fill_in "Note", with: "Mine."
     click_button "Accept and write down"
+    page.execute_script("window.goOn()")
     expect(page).to have_css("[role=dialog]", text: "changed this fitting")
     click_button "Take theirs"
     expect(page).to have_no_css("[role=dialog]")

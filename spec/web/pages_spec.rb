@@ -47,6 +47,18 @@ RSpec.describe "The contract" do
     expect(routes.grep(%r{ /api/})).to match_array(described)
   end
 
+  it "is what every answer of these specs is held against: one that says something else is found out" do
+    request = Rack::Request.new(Rack::MockRequest.env_for("/api/ping"))
+    complaint = ->(status, type, body) { Http::ANSWERS.complaint(request, Rack::MockResponse.new(status, { "content-type" => type }, [body])) }
+    get "/api/ping"
+    right = last_response.body
+    expect(complaint.call(401, "application/json", JSON.generate(JSON.parse(right).merge("code" => 5)))).to include("/code")
+    expect(complaint.call(200, "text/plain", right)).to eq("\"text/plain\" is not said in the document")
+    expect(complaint.call(299, "application/json", right)).to eq("299 is not said in the document")
+    expect(complaint.call(401, "application/json", "{")).to eq("not JSON")
+    expect(complaint.call(last_response.status, "application/json", right)).to be_nil
+  end
+
   it "asks a key of every write" do
     computations = %w[searchClients evaluate explainSigns checkAgain readCreep loads tryLength ruleChanges]
     writes = definition.operations.reject { |operation| operation.request_method == "get" || computations.include?(operation.operation_id) }

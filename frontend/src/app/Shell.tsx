@@ -156,8 +156,12 @@ export function Shell() {
   const known = me.data !== undefined;
   useEffect(() => {
     if (!known) return;
-    const timer = window.setTimeout(fetchAllPages, FIRST_MS);
-    return () => window.clearTimeout(timer);
+    const ended = new AbortController();
+    const timer = window.setTimeout(() => void fetchAllPages(ended.signal), FIRST_MS);
+    return () => {
+      window.clearTimeout(timer);
+      ended.abort();
+    };
   }, [known]);
   useShortcut("/", () => setSearching(true));
   useShortcut("?", () => setHelping(true));

@@ -9,7 +9,18 @@ export function page(load: () => Promise<ComponentType>) {
   return lazy(() => load().then((component) => ({ default: component })));
 }
 
-/** What is not reached now is asked for again when it is opened. */
-export function fetchAllPages() {
-  for (const load of loaders) load().catch(() => undefined);
+/** One after the other, each when the browser has nothing else to do: a touch never waits for a place nobody asked for. What is not reached now is asked for again when it is opened. */
+export async function fetchAllPages(stopped: AbortSignal) {
+  for (const load of loaders) {
+    await idle();
+    if (stopped.aborted) return;
+    await load().catch(() => undefined);
+  }
 }
+
+/** Not every browser says when it is idle: there, a little later. */
+const idle = () =>
+  new Promise<void>((resolve) => {
+    if ("requestIdleCallback" in window) window.requestIdleCallback(() => resolve(), { timeout: 5000 });
+    else setTimeout(resolve, 200);
+  });

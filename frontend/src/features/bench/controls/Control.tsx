@@ -1,0 +1,156 @@
+// One adjuster: the mark as printed, a step down and up with what either would do, and what is advised.
+import type { Dispatch } from "react";
+import styled from "styled-components";
+import type { Adjuster, AdvisedAdjuster, Evaluation } from "../../../api/types";
+import { say } from "../../../lib/say";
+import { neighbour, type BenchEvent } from "../../../model/bench";
+import { StepButton } from "../../../ui/StepButton";
+import { colour, font, radius, size, space, target } from "../../../ui/tokens";
+import { Advised } from "./Advised";
+import { StepOutcome } from "./StepOutcome";
+
+const Card = styled.div<{ $active: boolean }>`
+  display: grid;
+  grid-template-columns: ${target.step} 1fr ${target.step};
+  grid-template-rows: auto auto auto;
+  gap: ${space(2)};
+  align-items: center;
+  padding: ${space(3)};
+  border-radius: ${radius};
+  border: 1px solid ${({ $active }) => ($active ? colour.action : colour.line)};
+  box-shadow: ${({ $active }) => ($active ? `inset 0 0 0 1px ${colour.action}` : "none")};
+  background: ${colour.panel};
+`;
+const Top = styled.div`
+  grid-column: 1 / -1;
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: ${space(2)};
+  h2 {
+    font-size: ${size.text};
+  }
+`;
+const Mark = styled.output<{ $long: boolean }>`
+  justify-self: center;
+  font-family: ${font.mark};
+  font-weight: ${font.strong};
+  font-size: ${({ $long }) => ($long ? size.large : size.mark)};
+  line-height: 1;
+  letter-spacing: -0.1em;
+`;
+const Outcomes = styled.div`
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: ${space(2)};
+  min-height: 2.1rem;
+`;
+
+const Recorded = styled.span`
+  grid-column: 1 / -1;
+  font-size: ${size.small};
+  color: ${colour.inkMuted};
+`;
+
+/** A row of one height, so that every adjuster of a machine with many stands without scrolling. */
+const Row = styled(Card)`
+  grid-template-rows: auto;
+  padding: ${space(1)} ${space(2)};
+`;
+const Middle = styled.div`
+  display: grid;
+  justify-items: center;
+  line-height: 1.15;
+  output {
+    font-size: ${size.title};
+  }
+  h2 {
+    font-size: ${size.small};
+  }
+`;
+
+type Props = {
+  label: string;
+  name: string;
+  /** whether all exercises of a station have it in common */
+  shared: boolean;
+  adjusters: readonly Adjuster[];
+  advised: AdvisedAdjuster | undefined;
+  mark: string | undefined;
+  active: boolean;
+  /** a row of one height */
+  dense: boolean;
+  order: readonly string[];
+  steps: Evaluation["steps"][string] | undefined;
+  dispatch: Dispatch<BenchEvent>;
+};
+
+export function Control(props: Props) {
+  const { label, name, shared, adjusters, advised, mark, active, dense, order, steps, dispatch } = props;
+  const [down, up] = [neighbour(adjusters, label, mark, -1), neighbour(adjusters, label, mark, 1)];
+  const advice = advised ? (
+    <Advised
+      advised={advised}
+      mark={mark}
+      brief={dense}
+      onSet={(to) => dispatch({ type: "set", order, label, mark: to })}
+    />
+  ) : null;
+  const long = (mark ?? "").length > 3;
+  const figure = (
+    <Mark aria-label={say("controls.nameMark", { name })} aria-live="polite" $long={long}>
+      {mark}
+    </Mark>
+  );
+  const less = (
+    <StepButton
+      aria-label={down ? say("controls.nameOneMarkDownTo", { name, down }) : say("controls.nameNoMarkBelow", { name })}
+      isDisabled={down === null}
+      onPress={() => dispatch({ type: "step", adjusters, order, label, by: -1 })}
+    >
+      −
+    </StepButton>
+  );
+  const more = (
+    <StepButton
+      aria-label={up ? say("controls.nameOneMarkUpTo", { name, up }) : say("controls.nameNoMarkAbove", { name })}
+      isDisabled={up === null}
+      onPress={() => dispatch({ type: "step", adjusters, order, label, by: 1 })}
+    >
+      +
+    </StepButton>
+  );
+  if (dense)
+    return (
+      <Row $active={active} role="group" aria-label={name} data-adjuster={label}>
+        {less}
+        <Middle>
+          <h2>{name}</h2>
+          {figure}
+          {advice}
+        </Middle>
+        {more}
+      </Row>
+    );
+  return (
+    <Card $active={active} role="group" aria-label={name} data-adjuster={label}>
+      <Top>
+        <h2>{name}</h2>
+        {advice}
+      </Top>
+      {shared ? <Recorded>{say("controls.oneSeatForEveryExercise")}</Recorded> : null}
+      {less}
+      {figure}
+      {more}
+      {advised?.mark === null ? (
+        <Recorded>{say("controls.notTapedByEyeAnd")}</Recorded>
+      ) : (
+        <Outcomes>
+          <StepOutcome step={steps?.down ?? null} none={say("controls.firstMark")} />
+          <StepOutcome step={steps?.up ?? null} none={say("controls.lastMark")} end />
+        </Outcomes>
+      )}
+    </Card>
+  );
+}
