@@ -11,7 +11,7 @@ class Answers
   # definition: the document, as openapi_first has read it.
   def initialize(definition)
     @definition = definition
-    @schemas = {}
+    @schemas = {}.compare_by_identity
   end
 
   # What is wrong with a Rack response to a Rack request, in words; nil where nothing is, or where the document knows no such route.
@@ -40,7 +40,7 @@ class Answers
   end
 
   def schema(document)
-    @schemas[document.object_id] ||= JSONSchemer.schema(document, meta_schema: DIALECT, access_mode: "read")
+    @schemas[document] ||= JSONSchemer.schema(document, meta_schema: DIALECT, access_mode: "read")
   end
 
   def body_complaint(schema, body)

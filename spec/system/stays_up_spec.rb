@@ -55,7 +55,7 @@ RSpec.describe "The server, killed" do
     sent = Queue.new
     3.times do |round|
       writers = Array.new(3) { |writer| Thread.new { write(sent, "#{round} #{writer}") } }
-      sleep 0.8
+      expect(soon { sent.size > 12 * (round + 1) }).to be(true)
       server.stop(:KILL)
       writers.each(&:join)
       server.start
