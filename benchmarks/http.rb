@@ -28,7 +28,7 @@ Measure.with_demo do
     fittings.each do |id|
       name = benches[id]["machine"]["name"]
       number = 0
-      Measure.report("a change of a mark: #{name}", Measure.median(400) { change.call(id, number += 1) }, compared_with: ping, limit: "20 ms, 4 x")
+      Measure.report("a change of a mark: #{name}", Measure.median(400) { change.call(id, number += 1) }, compared_with: ping, limit: "3.5 x")
       Measure.report("  opening the bench", Measure.median(40) { call.call("get", "/api/fittings/#{id}") }, compared_with: ping)
     end
     curl = page["machines"].find { |machine| machine["name"] == "Leg curl 1" }["id"]

@@ -13,13 +13,18 @@ module Verglas
 
       attr_reader :machine, :estimate, :wishes, :indices, :parameters
 
-      def initialize(machine:, estimate:, wishes:, indices:)
+      # mechanics: of this body and these wishes, where somebody has them already.
+      def initialize(machine:, estimate:, wishes:, indices:, mechanics: nil)
         @machine = machine
+        @mechanics = mechanics
         @estimate = estimate
         @wishes = wishes
         @indices = indices
         @parameters = machine.parameters(indices)
       end
+
+      # The same body under the same wishes at other marks.
+      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices, mechanics: mechanics)
 
       def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
       def marks = machine.marks(indices)
@@ -112,8 +117,10 @@ module Verglas
 
       def taped_covariance(one, other)
         mine, theirs = taped_gradients.values_at(one, other)
-        machine.constants.keys.each_with_index.sum { |name, index| mine[index] * theirs[index] * (machine.family.constant(name).taped_sd**2) }
+        taped_variances.each_with_index.sum { |variance, index| mine[index] * theirs[index] * variance }
       end
+
+      def taped_variances = @taped_variances ||= machine.constants.each_key.map { |name| machine.family.constant(name).taped_sd**2 }
 
       def body_gradients
         @body_gradients ||= quantities.keys.zip(

@@ -31,10 +31,7 @@ module Verglas
       end
 
       def stepped(evaluation, place, index)
-        return unless index.between?(0, evaluation.machine.adjusters[place].size - 1)
-
-        Evaluation.new(machine: evaluation.machine, estimate: evaluation.estimate, wishes: evaluation.wishes,
-                       indices: replaced(evaluation.indices, place, index))
+        evaluation.at(replaced(evaluation.indices, place, index)) if index.between?(0, evaluation.machine.adjusters[place].size - 1)
       end
 
       def replaced(indices, place, index) = indices.dup.tap { |copy| copy[place] = index }

@@ -7,15 +7,17 @@ module Verglas
       SIMPSON_STEPS = 200
       # Half width of a 90 percent interval, in SDs.
       INTERVAL = 1.645
+      ROOT_2 = Math.sqrt(2)
+      ROOT_2_PI = Math.sqrt(2 * Math::PI)
 
       module_function
 
-      def density(deviation, sd) = Math.exp(-0.5 * ((deviation / sd)**2)) / (sd * Math.sqrt(2 * Math::PI))
+      def density(deviation, sd) = Math.exp(-0.5 * ((deviation / sd)**2)) / (sd * ROOT_2_PI)
 
       def cumulative(value, mean:, sd:)
         return value < mean ? 0.0 : 1.0 if sd.zero?
 
-        0.5 * Math.erfc((mean - value) / (sd * Math.sqrt(2)))
+        0.5 * Math.erfc((mean - value) / (sd * ROOT_2))
       end
 
       # P(low <= x <= high)
@@ -26,17 +28,18 @@ module Verglas
       def disc_probability(mean:, variance_s:, variance_n:, covariance:, radius:)
         slope = covariance / variance_n
         sd_given_n = Math.sqrt([variance_s - (slope * covariance), 1e-12].max)
+        sd_n = Math.sqrt(variance_n)
         simpson(-radius, radius) do |n|
           half_chord = Math.sqrt([(radius**2) - (n**2), 0.0].max)
           centre = mean.s + (slope * (n - mean.n))
-          density(n - mean.n, Math.sqrt(variance_n)) * between(-half_chord, half_chord, mean: centre, sd: sd_given_n)
+          density(n - mean.n, sd_n) * between(-half_chord, half_chord, mean: centre, sd: sd_given_n)
         end
       end
 
       def simpson(from, upto, steps: SIMPSON_STEPS)
         width = (upto - from) / steps.to_f
         sum = (0..steps).sum do |step|
-          weight = [0, steps].include?(step) ? 1 : 2 + (2 * (step % 2))
+          weight = step.zero? || step == steps ? 1 : 2 + (2 * (step % 2))
           weight * yield(from + (step * width))
         end
         sum * width / 3

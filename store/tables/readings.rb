@@ -36,7 +36,7 @@ module Verglas
 
         def ordered(client_id, gym_id = @gym.id)
           of_gym = @gym.db[:clients].where(gym_id: gym_id).select(:id)
-          @gym.db[:readings].where(client_id: of_gym).where(client_id: client_id).order(Sequel[:readings][:taken_at], Sequel[:readings][:id])
+          @gym.db[:readings].where(client_id: of_gym).where(client_id: client_id).order(Sequel[:readings][:taken_at], Sequel[:readings][:observation])
         end
 
         # Never without the gym: a client of another one has no readings here.

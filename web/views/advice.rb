@@ -86,12 +86,15 @@ module Verglas
           { code: shortfall.code, by: shortfall.by.round(1), says: Formats::Words.say("mends.#{shortfall.mend}", amount: Told::Finding.amount(shortfall.amount, kind.unit)) }
         end
 
+        # What is worth the client's time, where a screen in whole mm can show that it is.
         def next_reading(advice)
           offer = advice.next_readings.first
           return unless offer&.worth_taking?
 
-          { observation: offer.observation, title: Formats::Words.say("observations.#{offer.observation}.title"),
-            before_mm: Math.sqrt(offer.variance_before_mm2).round(1), after_mm: Math.sqrt([offer.variance_after_mm2, 0].max).round(1) }
+          before, after = [offer.variance_before_mm2, offer.variance_after_mm2].map { |variance| Math.sqrt([variance, 0].max) }
+          return if before.round == after.round
+
+          { observation: offer.observation, title: Formats::Words.say("observations.#{offer.observation}.title"), before_mm: before.round(1), after_mm: after.round(1) }
         end
       end
     end
