@@ -131,7 +131,7 @@ module Verglas
       def taped_gradients
         @taped_gradients ||= begin
           names = machine.constants.keys
-          slopes = Statistics::Gradient.of(parameters.values_at(*names)) do |values|
+          slopes = Statistics::Gradient.onwards(parameters.values_at(*names), here: quantities.values) do |values|
             numbers(mechanics, parameters.merge(names.zip(values).to_h))
           end
           quantities.keys.zip(slopes).to_h

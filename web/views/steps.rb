@@ -23,7 +23,7 @@ module Verglas
         def variant(meeting, step)
           return :light_careful if step.stage == :light && meeting.caution_effect.careful
           return :watch_careful if step.stage == :watch && meeting.caution_effect.careful
-          return :"#{step.stage}_with_aid" if aid_mm(meeting).positive? && Formats::Words.maybe("steps.#{step.stage}_with_aid.do", **numbers(meeting))
+          return :"#{step.stage}_with_aid" if aid_mm(meeting).positive? && Formats::Words.any?("steps.#{step.stage}_with_aid.do")
 
           :"#{step.stage}_#{meeting.machine.family.mechanism}"
         end
@@ -80,7 +80,10 @@ module Verglas
         def belt(meeting) = Loads.belt(meeting, meeting.fitting&.dig(:work).to_h["load_kg"])&.fetch(:says)
 
         # Who lies does not sit: words of a mechanism's own, where it has some.
-        def own_words(meeting, rule, part) = Formats::Words.maybe("steps.#{rule}.#{part}_#{meeting.machine.family.mechanism}") ? :"#{part}_#{meeting.machine.family.mechanism}" : part
+        def own_words(meeting, rule, part)
+          own = :"#{part}_#{meeting.machine.family.mechanism}"
+          Formats::Words.any?("steps.#{rule}.#{own}") ? own : part
+        end
 
         # The marks were solved together, so that seat, pads and roller need no second round.
         def together(meeting)
