@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { fromMm, lengthIn, lengthText, parseNumber, toMm } from "./lengths";
+import { fromMm, lengthIn, lengthText, parseNumber, toMm, wholeText } from "./lengths";
 
 const unit = fc.constantFrom("cm" as const, "in" as const);
 
@@ -9,6 +9,10 @@ describe("lengths", () => {
     expect(lengthText(604, "cm")).toBe("60.4 cm");
     expect(lengthText(604, "in")).toBe("23.8 in");
     expect(lengthIn(604, "cm")).toBe(60.4);
+  });
+
+  it("stand whole in a drawing, with a real minus and no nought below nothing", () => {
+    expect([wholeText(-16.2, "mm"), wholeText(-0.3, "mm"), wholeText(9.8, "deg")]).toEqual(["−16 mm", "0 mm", "10°"]);
   });
 
   it("come back in millimetres as they were", () => {

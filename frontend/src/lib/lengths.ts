@@ -16,6 +16,12 @@ export const fromMm = (mm: number, unit: LengthUnit): number => mm / MM_PER[unit
 
 export const toMm = (value: number, unit: LengthUnit): number => value * MM_PER[unit];
 
+/** -16.2 mm -> "−16 mm", 9.8 degrees -> "10°": whole, with a real minus, and never a nought below nothing. */
+export function wholeText(value: number, unit: string): string {
+  const rounded = Math.round(value);
+  return `${Object.is(rounded, -0) ? 0 : rounded}${unit === "deg" ? "°" : " mm"}`.replace("-", "−");
+}
+
 /** "60,4" or "60.4" -> 60.4; null for what is not a number. */
 export function parseNumber(text: string): number | null {
   const tidy = text.trim().replace(",", ".");

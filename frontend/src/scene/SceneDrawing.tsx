@@ -2,6 +2,7 @@
 import { type ReactNode, useId } from "react";
 import styled from "styled-components";
 import type { Scene } from "../api/types";
+import { wholeText } from "../lib/lengths";
 import { colour, font, motion } from "../ui/tokens";
 import { add, at, line, norm, type Point, scale, sub, unit, xy } from "./geometry";
 import { Parts } from "./parts";
@@ -91,9 +92,6 @@ const PLACED = ["joint", "path", "beyond", "target", "travelled", "wanted", "cus
 /** A body that only shows where a person would be. */
 const faint = (part: Scene["parts"][number]) => (part.role === "body" ? { ...part, ghost: true } : part);
 
-const numberText = (value: number, unit: string) =>
-  unit === "deg" ? `${Math.round(value)}°` : `${Math.round(value)} mm`;
-
 /** Each number where it is read, between its two ends. */
 function Numbers({ scene }: { scene: Scene }) {
   return (
@@ -102,7 +100,7 @@ function Numbers({ scene }: { scene: Scene }) {
         <g key={of} data-part={`number-${of}`} stroke={colour.ink} strokeWidth="3" fill="none">
           <path className="moving" d={measured(at(from), at(to))} />
           <text x={at(place)[0]} y={-at(place)[1] + 9} stroke="none" fill={colour.ink} textAnchor={anchor}>
-            {numberText(value, measure)}
+            {wholeText(value, measure)}
           </text>
         </g>
       ))}

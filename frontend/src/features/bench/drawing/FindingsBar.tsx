@@ -1,6 +1,7 @@
 import { say } from "../../../lib/say";
 import styled from "styled-components";
 import type { Evaluation, Finding } from "../../../api/types";
+import { wholeText } from "../../../lib/lengths";
 import { BandName } from "../../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../../ui/Button";
 import { PrimaryLink } from "../../../ui/LinkButton";
@@ -99,12 +100,6 @@ const Problem = styled.p`
 /** As many findings as stand large; more stand smaller, so that the drawing keeps its room. */
 const FOUR = 4;
 
-const value = (finding: Finding): string => {
-  const rounded = Math.round(finding.value);
-  const shown = Object.is(rounded, -0) ? 0 : rounded;
-  return `${shown}${finding.unit === "deg" ? "°" : " mm"}`.replace("-", "−");
-};
-
 type Props = {
   evaluation: Evaluation;
   writing: boolean;
@@ -171,7 +166,7 @@ export function FindingList({ findings, unjudged = false }: { findings: Finding[
         <li key={finding.code} data-finding={finding.code}>
           <h2>{finding.title}</h2>
           <Number>
-            <span data-value>{value(finding)}</span>
+            <span data-value>{wholeText(finding.value, finding.unit)}</span>
             {unjudged ? null : finding.by_hand ? (
               <ByHand>{say("findingsBar.byHand")}</ByHand>
             ) : (
