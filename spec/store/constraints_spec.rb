@@ -115,6 +115,7 @@ RSpec.describe "The database's own constraints" do
   end
 
   it "has words for every refusal it translates" do
-    Verglas::Store::ConstraintErrors::TABLE.each_value { |code, _| expect(Verglas::Formats::Words.maybe("errors.#{code}") || code).to be_a(String).or eq(:draft_exists) }
+    codes = Verglas::Store::ConstraintErrors::TABLE.each_value.map(&:first)
+    expect(codes.reject { |code| Verglas::Formats::Words.any?("errors.#{code}") }).to all(eq(:draft_exists))
   end
 end
