@@ -25,10 +25,10 @@ module Verglas
       def self.template(written) = written.is_a?(String) ? written.gsub(/%(?!\{)/, "%%") : written
       private_class_method :template
 
-      def self.any?(key) = I18n.exists?(key)
+      def self.known?(key) = I18n.exists?(key)
 
       # nil where there are no words for the key.
-      def self.maybe(key, **params) = any?(key) ? say(key, **params) : nil
+      def self.maybe(key, **params) = known?(key) ? say(key, **params) : nil
 
       # An error's message; numbers that the words do not use are left out.
       def self.error(code, params)

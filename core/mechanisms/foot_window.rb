@@ -12,7 +12,7 @@ module Verglas
       # What closes it. toes: how far a knee may come, by the house rule, :over the ankle, :up to the toes, or :past them.
       Limits = Struct.new(:hip_bend_deg, :ankle_bend_deg, :knee_bend_deg, :toes, keyword_init: true)
 
-      # Where a movement turns back: the ClosedLeg::State, and what ends it (:target, or what closes the window, or a limit's name).
+      # Where a movement turns back: the ClosedLeg::State, and what ends it (:target, :hip, :ankle, :toes, or :reach where the leg is too short).
       Bottom = Struct.new(:state, :by)
 
       attr_reader :leg, :target_deg
@@ -21,7 +21,8 @@ module Verglas
       def initialize(leg, limits:, plate_length_mm:, target_deg:)
         @leg = leg
         @limits = limits
-        @last_mm = plate_length_mm - leg.body.foot
+        @room_mm = plate_length_mm - leg.body.foot
+        @last_mm = [@room_mm, 0.0].max
         @target_deg = [target_deg, limits.knee_bend_deg].compact.min
       end
 
@@ -77,7 +78,8 @@ module Verglas
       def low_at(bend_deg) = leg.heel_at(bend_deg, leg.thigh_of_ankle(cap_deg, bend_deg))
       def high_at(bend_deg) = leg.heel_at(bend_deg, leg.thigh_of_hip(@limits.hip_bend_deg))
       def closed? = target_deg > greatest_deg + TOUCHES
-      def off_the_plate? = low_at(target_deg) > @last_mm || high_at(target_deg).negative?
+      # A plate shorter than the foot leaves nothing either.
+      def off_the_plate? = @room_mm.negative? || low_at(target_deg) > @last_mm || high_at(target_deg).negative?
 
       # The limit that a bend passes, or :reach where the leg has no such place; nil where it passes none.
       def stops(bend_deg, f_mm)

@@ -7,8 +7,8 @@ module Verglas
       # So small that the curve within it does not count, so large that rounding does not either.
       ONWARDS = 0.01
 
-      # By central differences: one array of slopes per output, each in output units per input unit. along: which inputs matter; the slopes along
-      # the others are nought and are not computed.
+      # By central differences: one array of slopes per output, each in output units per input unit. along: which inputs matter;
+      # the slopes along the others are nought and are not computed.
       def self.of(inputs, step: 1.0, along: inputs.each_index)
         slopes = along.to_h do |index|
           above = yield(shifted(inputs, index, step))

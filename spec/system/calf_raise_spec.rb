@@ -17,10 +17,12 @@ RSpec.describe "A seated calf raise in the browser" do
     expect(find("[data-figure=side]")["aria-label"]).to include("The pad rests on the thighs")
     advised = mark("pad")
     find("[aria-label^='Pad one mark up']").click
-
     expect(page).to have_button("advised #{advised}")
     click_button "advised #{advised}"
     expect(mark("pad")).to eq(advised)
+    kept
+    visit "/clients/#{person[:id]}"
+    within("[data-machine='Calf raise 1']") { find("button, a", text: /\AResume/).click }
     find("[data-step='@working'] button").click
     expect(page).to have_text("Heels down to 10° at most, and no bounce there.")
     click_button "Next: write down"

@@ -23,7 +23,7 @@ module Verglas
         def variant(meeting, step)
           return :light_careful if step.stage == :light && meeting.caution_effect.careful
           return :watch_careful if step.stage == :watch && meeting.caution_effect.careful
-          return :"#{step.stage}_with_aid" if aid_mm(meeting).positive? && Formats::Words.any?("steps.#{step.stage}_with_aid.do")
+          return :"#{step.stage}_with_aid" if aid_mm(meeting).positive? && Formats::Words.known?("steps.#{step.stage}_with_aid.do")
 
           :"#{step.stage}_#{meeting.machine.family.mechanism}"
         end
@@ -82,7 +82,7 @@ module Verglas
         # Who lies does not sit: words of a mechanism's own, where it has some.
         def own_words(meeting, rule, part)
           own = :"#{part}_#{meeting.machine.family.mechanism}"
-          Formats::Words.any?("steps.#{rule}.#{own}") ? own : part
+          Formats::Words.known?("steps.#{rule}.#{own}") ? own : part
         end
 
         # The marks were solved together, so that seat, pads and roller need no second round.

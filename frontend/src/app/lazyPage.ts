@@ -9,7 +9,10 @@ export function page(load: () => Promise<ComponentType>) {
   return lazy(() => load().then((component) => ({ default: component })));
 }
 
-/** One after the other, each when the browser has nothing else to do: a touch never waits for a place nobody asked for. What is not reached now is asked for again when it is opened. */
+/**
+ * One after the other, each when the browser has nothing else to do: a touch never waits for a place nobody asked for. What is not
+ * reached now is asked for again when it is opened.
+ */
 export async function fetchAllPages(stopped: AbortSignal) {
   for (const load of loaders) {
     await idle();

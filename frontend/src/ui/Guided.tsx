@@ -1,6 +1,6 @@
-import { say } from "../lib/say";
 // A page on which measures are taken one after another: the list on the left, how it is done in the middle, the form on the
 // right. For a body's tape and a machine's.
+import { say } from "../lib/say";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
 import { PageHead } from "./Page";

@@ -110,6 +110,11 @@ RSpec.describe Verglas::Mechanisms::FootWindow do
     expect([above.empty_by, above.heel_mm]).to match([[:plate], be_within(1e-9).of(560 - Worked.body("middle").foot)])
   end
 
+  it "says so of a plate shorter than the foot, too" do
+    short = window(leg(Worked.body("tall")), limits, length: 200.0)
+    expect([short.empty_by, short.heel_mm]).to eq([[:plate], 0.0])
+  end
+
   it "turns back where the first limit comes, which a scan of bends finds too" do
     random = Random.new(35)
     bottoms = Array.new(60) do

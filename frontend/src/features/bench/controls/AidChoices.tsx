@@ -1,5 +1,5 @@
-import { say } from "../../../lib/say";
 // Cushions and pads in use, from the sizes the gym owns; only what this machine takes.
+import { say } from "../../../lib/say";
 import type { Dispatch } from "react";
 import styled from "styled-components";
 import type { Aids, MachineOnBench } from "../../../api/types";
