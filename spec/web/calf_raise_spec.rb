@@ -50,6 +50,14 @@ RSpec.describe "A seated calf raise over HTTP" do
     expect(shown["creep_angles"]).to eq([])
   end
 
+  it "says what an ankle caution does here: the heels stay level, and are drawn so" do
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "ankle", version: nil })
+    shown = page(open_bench)
+    expect(shown["evaluation"]["quantities"]["heel_drop_deg"]).to eq(0)
+    expect(shown["steps"].first["notes"].join(" ")).to include("On a calf raise the heels stay level until their own drop is measured.")
+    expect(shown["steps"].last["notes"].first).to eq("Heels never below the toes.")
+  end
+
   it "goes by the drop that was measured, and draws it" do
     usual = page(open_bench)["advice"]["marks"]
     call(:put, "/api/clients/#{person[:id]}/limits/heel_drop", { reading: 0, version: 1 })
