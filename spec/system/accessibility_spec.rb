@@ -44,7 +44,7 @@ RSpec.describe "Every screen" do
                   "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/pin" => "Keep the PIN",
                   "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }
       screens.each do |path, text|
-        visit path
+        go path
         expect(page).to have_text(text)
         look path, sizes
       end
