@@ -109,8 +109,8 @@ module Verglas
       def wishes_for(machine, **given)
         family = machine.family
         aims = aims(family)
-        Mechanisms::Wishes.for(family, envelope: safety.envelope(family), slack_from_deg: machine_row[:slack_from_deg]&.to_f, **aims, **safety.measured_wishes(family),
-                                       **safety.effect(family, aims).wishes, **given)
+        Mechanisms::Wishes.for(family, envelope: safety.envelope(family), hard: safety.hard(family), slack_from_deg: machine_row[:slack_from_deg]&.to_f, **aims,
+                                       **safety.measured_wishes(family), **safety.lessened_wishes(family), **safety.effect(family, aims).wishes, **given)
       end
 
       # The steps of this fitting, in order.
@@ -191,7 +191,12 @@ module Verglas
       end
 
       def choices = Fitting::Choices.new(sizes: aid_sizes)
-      def takes?(choice) = (machine_row[:cushions_allowed] || !choice.makers) && Mechanisms.of(machine).takes?(machine, choice.name)
+
+      def takes?(choice)
+        return false if choice.placed? || caution_effect.without.include?(choice.name)
+
+        (machine_row[:cushions_allowed] || !choice.makers) && Mechanisms.of(machine).takes?(machine, choice.name)
+      end
     end
   end
 end

@@ -35,8 +35,16 @@ module Verglas
         family.wishes.each_value.select { |wish| measured.key?(wish.measured_as) }.to_h { |wish| [wish.name, measured.fetch(wish.measured_as)] }
       end
 
-      # How far each joint may move on a family: cautions, clinicians and what was measured together.
-      def envelope(family) = effect(family).envelope & Guidance::Limits.envelope(measured)
+      # The same with what a caution takes off, measured or not.
+      def lessened_wishes(family)
+        own = { **family.wishes.transform_values(&:default), **measured_wishes(family) }
+        effect(family).less.to_h { |wish, deg| [wish, own.fetch(wish) - deg] }
+      end
+
+      # How far each joint may move on a family: cautions, clinicians and what was measured together; hard: without what was only
+      # measured.
+      def envelope(family) = hard(family) & Guidance::Limits.envelope(measured)
+      def hard(family) = [effect(family).envelope, *lessened_wishes(family).map { |wish, deg| limit_envelope(family.wishes.fetch(wish), deg) }].inject(:&)
 
       # What a record keeps of it.
       def kept = { limits: measured, cautions: rows.map { |row| Told::Caution.line(row) } }
@@ -50,6 +58,8 @@ module Verglas
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
 
       private
+
+      def limit_envelope(wish, deg) = Guidance::Limits.envelope({ wish.measured_as => deg })
 
       # Where a caution, a clinician and what was measured leave no range between them, nobody can be told how far to go.
       def nothing_left(family) = envelope(family).contradictions.to_h { |motion| [:nothing_left, { motion: Formats::Words.say("motions.#{motion}").downcase }] }

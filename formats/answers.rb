@@ -13,22 +13,36 @@ module Verglas
         above_ankle_mm: :above_ankle, contact_error_mm: :contact_error, force_per_torque_n_per_nm: :force_per_torque,
         crease_gap_mm: :crease_gap, kneecap_gap_mm: :kneecap_gap, thigh_press_mm: :thigh_press,
         kneecap_clear_mm: :kneecap_clear, end_target_deg: :end_target, end_arm_deg: :end_arm, end_missing_deg: :end_missing, hip_bend_deg: :hip_bend,
-        low_mm: :low, high_mm: :high, slack_mm: :slack, clears_mm: :clears, heel_drop_deg: :heel_drop
+        low_mm: :low, high_mm: :high, slack_mm: :slack, clears_mm: :clears, heel_drop_deg: :heel_drop,
+        x_mm: :X, distance_mm: :d, knee_bend_deg: :knee_bend, thigh_deg: :thigh_dir, ankle_bend_deg: :ankle_bend, past_toes_mm: :past_toes,
+        knee_lever_mm: :knee_lever, hip_lever_mm: :hip_lever,
+        force_n: :F, knee_torque_nm: :knee_torque, hip_torque_nm: :hip_torque, hip_x_mm: :hip_x_from_corner, hip_y_mm: :hip_y_from_corner,
+        low_heel_mm: :lo, high_heel_mm: :hi, foot_mm: :f, deficit_deg: :deficit, depth_deg: :depth, max_bend_deg: :max_bend, x_bottom_mm: :X_bottom,
+        reach_mm: :reach, shortfall_mm: :shortfall, block_mm: :block,
+        ring_mm: :ring, drop_mm: :drop, mat_mm: :mat, link: :links, fewest_links: :m_min, most_links: :m_max, lift_mm: :lift, bottom_room_mm: :bottom_room,
+        clip_squat_mm: :clip_squat, missing_mm: :missing
       }.freeze
 
       module_function
 
-      def evaluation(evaluation)
+      # posing: {bend_deg:, load_kg:} of a leg on a plate to be told besides; nil for none.
+      def evaluation(evaluation, posing = nil)
         { grade: evaluation.grade, findings: findings(evaluation), quantities: evaluation.quantities.transform_keys(QUANTITIES),
           sd: evaluation.sds.transform_keys(QUANTITIES), interval: evaluation.intervals.transform_keys(QUANTITIES),
           **headline(evaluation), by_hand: evaluation.graded.select(&:by_hand).map { |graded| graded.finding.code },
-          p: evaluation.graded.to_h { |graded| [graded.finding.code, graded.probability] } }
+          p: evaluation.graded.to_h { |graded| [graded.finding.code, graded.probability] },
+          **(posing ? short(evaluation.mechanics.posed(evaluation.place, **posing)) : {}) }
       end
 
       # What a mechanism tells at the top: its own numbers, and the mark where one adjuster decides.
       def headline(evaluation)
-        numbers = evaluation.quantities.slice(*evaluation.mechanics.class::HEADLINE)
-        numbers.empty? ? {} : { **mark(evaluation), **numbers.transform_keys(QUANTITIES) }
+        told = evaluation.mechanics.report(evaluation.place)
+        told.empty? ? {} : { **mark(evaluation), **short(told) }
+      end
+
+      # With the document's names, all the way down.
+      def short(told)
+        told.to_h { |name, value| [QUANTITIES.fetch(name, name), value.is_a?(Hash) ? short(value) : value] }
       end
 
       # Of the one adjuster that is advised; nil where none of its marks fits.
@@ -54,8 +68,8 @@ module Verglas
           p_in_line: evaluation.plane_probability(kind.code, kind.band.in_line.max), p_close_or_better: evaluation.plane_probability(kind.code, kind.band.close.max) }
       end
 
-      def advice(advice)
-        { marks: advice.marks, status: advice.status, **evaluation(advice.evaluation), joint: joint(advice.evaluation),
+      def advice(advice, posing = nil)
+        { marks: advice.marks, status: advice.status, **evaluation(advice.evaluation, posing), joint: joint(advice.evaluation),
           **chosen(advice.wishes.values), without: advice.grade_without_cushions,
           adjusters: advice.adjusters.map { |adjuster| adjuster(adjuster) }, runner_up: advice.runner_up && outcome(advice.runner_up),
           steps: Fitting::Neighbours.steps(advice.evaluation).transform_values { |pair| pair.map { |one| one && outcome(one) } },

@@ -51,7 +51,7 @@ module Verglas
         machine = subjects.machine(request)
         evaluation = Fitting::Evaluation.new(machine: machine, estimate: subjects.estimate(request),
                                              wishes: subjects.wishes(request, machine), indices: machine.indices(request["marks"]))
-        { marks: evaluation.marks, **Answers.evaluation(evaluation), joint: Answers.joint(evaluation) }
+        { marks: evaluation.marks, **Answers.evaluation(evaluation, subjects.posing(request)), joint: Answers.joint(evaluation) }
       end
 
       def advise(request, subjects)
@@ -60,8 +60,8 @@ module Verglas
 
         machine = subjects.machine(request)
         advice = Fitting::Advice.new(machine: machine, estimate: subjects.estimate(request), wishes: subjects.wishes(request, machine),
-                                     taken: subjects.taken(request), choices: subjects.choices(request))
-        Answers.advice(advice)
+                                     taken: subjects.taken(request), choices: subjects.choices(request), held: subjects.held(request, machine))
+        Answers.advice(advice, subjects.posing(request))
       end
 
       def advise_station(request, subjects, machines)

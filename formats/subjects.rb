@@ -5,7 +5,12 @@ module Verglas
     # The machine, the body and the wishes that a request speaks of, given whole or by the id of a known one.
     class Subjects
       OPTIONS = { "wanted" => :contact_above_ankle_mm, "start" => :start_bend_deg, "shim_back" => :cushion_back_mm,
-                  "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "sole" => :sole_mm }.freeze
+                  "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "sole" => :sole_mm,
+                  "target" => :target_bend_deg, "f" => :foot_mm, "link" => :link, "sink" => :sink_mm }.freeze
+      # Limits that may stand beside the others as well.
+      BESIDE = %w[heel_drop hip_bend_limit ankle_limit].freeze
+      # How far the knee may come, as a family wishes it.
+      TOES = { "over" => 0, "up to" => 1, "past" => 2 }.freeze
 
       # schema: against which a machine or a body of a collection is checked when a request first names it.
       def initialize(machines:, bodies:, schema: Schema.new("compute"))
@@ -70,41 +75,65 @@ module Verglas
       # machine: for what its family aims at.
       def wishes(request, machine)
         options = request.fetch("options", {})
-        given = { **options.slice(*OPTIONS.keys).transform_keys(OPTIONS), **measured_wishes(machine.family, limits(options)) }.slice(*machine.family.wishes.keys,
-                                                                                                                                     *machine.family.choices.keys)
-        Mechanisms::Wishes.for(machine.family, envelope: envelope(options), slack_from_deg: options["slack_from"], **given)
+        given = { **options.slice(*OPTIONS.keys).transform_keys(OPTIONS), **toes(options), **measured_wishes(machine.family, limits(options)) }
+        known = given.slice(*machine.family.wishes.keys, *machine.family.choices.keys)
+        Mechanisms::Wishes.for(machine.family, envelope: envelope(options), hard: spans(options), slack_from_deg: options["slack_from"], **known)
+      end
+
+      # Adjusters that stand where the request says: {label => index}.
+      def held(request, machine)
+        request.fetch("marks", {}).to_h { |label, mark| [label, machine.adjuster(label).index(mark)] }
+      end
+
+      # A leg on a plate that is to be told at one bend; nil where none is asked for.
+      def posing(request)
+        options = request.fetch("options", {})
+        options["knee_bend"] && { bend_deg: options["knee_bend"], load_kg: options.values_at("plates", "load").compact.first || 0.0 }
       end
 
       # What was measured of the joints: {limit => degrees}.
       def limits(options)
-        given = options.fetch("limits", {}).compact
-        given.to_h { |name, deg| [Guidance::Limits.fetch(name).name, deg] }
+        given = { **options.slice(*BESIDE), **options.fetch("limits", {}) }.except("toes").compact
+        given.to_h { |name, deg| [Guidance::Limits.fetch(name.delete_suffix("_limit")).name, deg] }
       rescue Invalid => e
         raise Invalid.new(e.code, path: "/options/limits", **e.params)
       end
 
       def measured_wishes(family, limits) = family.wishes.each_value.select { |wish| limits.key?(wish.measured_as) }.to_h { |wish| [wish.name, limits[wish.measured_as]] }
 
-      # knee_flexion: [from, to], an end null where it is open; knee_bend_limit: its upper end alone; and what was measured.
+      # What was measured, and what somebody said: knee_flexion: [from, to], an end null where it is open; knee_bend_limit: its upper end
+      # alone.
       def envelope(options)
-        spans = [options.fetch("knee_flexion", Body::Envelope::OPEN), [nil, options["knee_bend_limit"]]]
-        envelope = [*spans.map { |ends| Body::Envelope.new({ knee_flexion: ends }) }, Guidance::Limits.envelope(limits(options))].inject(:&)
+        envelope = spans(options) & Guidance::Limits.envelope(limits(options))
         raise Invalid.new(:range_reversed, path: "/options/knee_flexion") if envelope.contradictions.any?
 
         envelope
       end
 
+      def spans(options)
+        [options.fetch("knee_flexion", Body::Envelope::OPEN), [nil, options["knee_bend_limit"]]].map { |ends| Body::Envelope.new({ knee_flexion: ends }) }.inject(:&)
+      end
+
+      def toes(options)
+        said = options.dig("limits", "toes") || options["toes"]
+        said ? { toes: TOES.fetch(said) } : {}
+      end
+
       # What may be added, as far as the request has it.
       def choices(request)
-        given = request.dig("options", "cushions") || {}
-        Fitting::Choices.new(sizes: { cushion_back_mm: given.fetch("back", []), cushion_seat_mm: given.fetch("seat", []) })
+        options = request.fetch("options", {})
+        cushions = options["cushions"] || {}
+        Fitting::Choices.new(sizes: { cushion_back_mm: cushions.fetch("back", []), cushion_seat_mm: cushions.fetch("seat", []), block_mm: options.fetch("blocks", []),
+                                      mat_mm: options.fetch("mats", []) })
       end
 
       private
 
+      # A file may name a family by what it is and of which kind.
       def reading(request)
         given = request.fetch("machine")
-        yield(given.is_a?(Hash) ? given : known(:machine, given, "/machine"))
+        data = given.is_a?(Hash) ? given : known(:machine, given, "/machine")
+        yield(data.merge("family" => Machines::Families.named(data["family"], data["kind"])))
       rescue Invalid => e
         raise e.path.match?(%r{\A/(machine|exercise)}) ? e : e.below("/machine")
       end

@@ -65,15 +65,23 @@ module Verglas
 
       # With what helps of what may be added.
       def seek(choices)
-        chosen, = choices.search(machine.family, @without, tries: machine.tries) { |way| solve(@wishes.wishing(**way)).first }
+        chosen, = choices.search(machine.family, @without, tries: machine.tries, wanting: wanting) { |way| solve(@wishes.wishing(**way)).first }
         return if chosen.empty?
 
         @wishes = @wishes.wishing(**chosen)
         @solutions = solve(@wishes)
       end
 
+      # Codes of what is as bad as anything where nothing is added; nil where no choice asks.
+      def wanting
+        return unless machine.family.choices.each_value.any? { |choice| choice.mends.any? }
+
+        plain = evaluate(@without.indices)
+        plain.findings.select { |finding| finding.severity == plain.score.worst }.map(&:code)
+      end
+
       def adjuster_advice(adjuster, index)
-        requirement = Requirement.of(machine: machine, estimate: estimate, wishes: wishes, indices: evaluation.indices, adjuster: adjuster)
+        requirement = Requirement.of(machine: machine, estimate: estimate, wishes: evaluation.wishes, indices: evaluation.indices, adjuster: adjuster)
         probability = requirement && MarkProbability.of(positions: requirement.positions, mean: requirement.mean, sd: requirement.sd)
         too_far = probability && reach(probability)
         AdjusterAdvice.new(label: adjuster.label, mark: adjuster.recorded_only? ? nil : adjuster.marks[index], requirement: requirement,

@@ -14,31 +14,30 @@ module Verglas
 
       # Wishes with what the mechanism says of the computed ones.
       def computed(machine, body, wishes)
-        names = of(machine.family) { |choice| !choice.sought? }
+        names = of(machine.family) { |choice| choice.how == :computed }
         return wishes if names.empty?
 
         mechanics = Mechanisms.for(machine, body, wishes)
         wishes.wishing(**names.to_h { |name| [name, mechanics.choose(name, sizes.fetch(name))] })
       end
 
-      # Every way to take one of each sought choice or none, as {choice => mm}, thinnest total first, grouped by that total.
-      def by_total(family)
-        names = of(family, &:sought?)
+      # Every way to take one of each sought choice or none, as {choice => mm}, thinnest total first, grouped by that total. wanting: codes
+      # of the findings that are as bad as any without one; nil: any.
+      def by_total(family, wanting = nil)
+        names = of(family) { |choice| choice.sought? && choice.sought_for?(wanting) }
         return [] if names.empty?
 
-        first, *others = names.map { |name| [0.0, *sizes.fetch(name).map(&:to_f)] }
-        ways = first.product(*others).uniq.reject { |way| way.all?(&:zero?) }
-        ways.group_by(&:sum).sort_by(&:first).map { |_, same| same.map { |way| names.zip(way).to_h } }
+        ways(names).reject { |way| way.all?(&:zero?) }.group_by(&:sum).sort_by(&:first).map { |_, same| same.map { |way| names.zip(way).to_h } }
       end
 
       # Sought only if without them the worst severity is not 0, and proposed only where they lower it: then the thinnest total
       # that does. The block solves with {choice => mm}: something comparable with a worst severity. tries: how many ways to stand
-      # it compares each time; the thickest totals are left out where all of them together would take too long. Answers
-      # [{choice => mm}, what the block said], the first empty where none helps.
-      def search(family, plain, tries: 1)
+      # it compares each time; the thickest totals are left out where all of them together would take too long; wanting: as
+      # of by_total. Answers [{choice => mm}, what the block said], the first empty where none helps.
+      def search(family, plain, tries: 1, wanting: nil)
         return [{}, plain] if plain.worst.zero?
 
-        in_time(by_total(family), tries).each do |ways|
+        in_time(by_total(family, wanting), tries).each do |ways|
           best = ways.map { |way| [way, yield(way)] }.min_by(&:last)
           return best if best.last.worst < plain.worst
         end
@@ -46,6 +45,9 @@ module Verglas
       end
 
       private
+
+      # Every way to take one of each or none.
+      def ways(names) = names.map { |name| [0.0, *sizes.fetch(name).map(&:to_f)] }.then { |first, *others| first.product(*others).uniq }
 
       # Names of a family's choices of which there is something.
       def of(family, &block) = family.choices.each_value.select(&block).map(&:name).select { |name| sizes.key?(name) }

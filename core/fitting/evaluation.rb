@@ -11,20 +11,26 @@ module Verglas
         def likely? = probability < 0.5
       end
 
-      attr_reader :machine, :estimate, :wishes, :indices, :parameters
+      attr_reader :machine, :estimate, :indices, :parameters
 
       # mechanics: of this body and these wishes, where somebody has them already.
       def initialize(machine:, estimate:, wishes:, indices:, mechanics: nil)
         @machine = machine
         @mechanics = mechanics
         @estimate = estimate
-        @wishes = wishes
+        @given = wishes
         @indices = indices
         @parameters = machine.parameters(indices)
       end
 
+      # What is aimed at; a placed choice that nobody has made stands where it is best at these marks, for this body as it is on the
+      # whole: how sure the numbers are is asked of that one place.
+      def wishes
+        @wishes ||= @given.values.value?(nil) ? @given.wishing(**free_mechanics.settled(free_mechanics.place(parameters))) : @given
+      end
+
       # The same body under the same wishes at other marks.
-      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices, mechanics: mechanics)
+      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, mechanics: @given.values.value?(nil) ? nil : mechanics)
 
       def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
       def marks = machine.marks(indices)
@@ -101,6 +107,7 @@ module Verglas
       private
 
       def mechanics_for(body) = Mechanisms.for(machine, body, wishes)
+      def free_mechanics = @free_mechanics ||= Mechanisms.for(machine, estimate.dimensions, @given)
       def numbers(mechanics, parameters) = mechanics.quantities(mechanics.place(parameters)).values
 
       def probability(finding)

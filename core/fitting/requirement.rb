@@ -8,10 +8,10 @@ module Verglas
     class Requirement
       attr_reader :decided_by, :unit, :positions, :mean, :sd, :gradient
 
-      # nil for an adjuster whose place no rule decides (the end of the arc alone; one that is recorded only).
+      # nil for an adjuster whose place no rule decides (one that is recorded only), or one whose rule asks for no place but prefers.
       def self.of(machine:, estimate:, wishes:, indices:, adjuster:)
         decided_by = machine.deciding(adjuster)
-        new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by
+        new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by && Mechanisms.of(machine)::RULES.fetch(decided_by).required
       end
 
       # Slopes of all lengths that a machine asks of a body, at the middle of its marks: what a reading is worth there, before

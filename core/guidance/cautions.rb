@@ -11,8 +11,12 @@ module Verglas
       # cleared was measured; wishes: {joint action => wishes}; schools: {question => school};
       # careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
       # rule has it; no_holds, under_belt_load as in the table.
-      Rule = Value.define(:name, :sided, :asks, :bars, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :schools, :careful, :belt, :no_holds, :under_belt_load) do
+      # always_wishes: the wishes in any case; less: {joint action => {wish => what is taken off it}}; bars_uncleared: tags barred until
+      # cleared, whatever lifts the others; without: choices that are not offered.
+      Rule = Value.define(:name, :sided, :asks, :bars, :bars_uncleared, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :always_wishes, :less,
+                          :without, :schools, :careful, :belt, :no_holds, :under_belt_load) do
         def bars?(family) = bars.include?(:all) || bars.any? { |tag| family.tags[tag] }
+        def bars_uncleared?(family) = bars_uncleared.any? { |tag| family.tags[tag] }
 
         # Whether the family says, yes or no, all that the caution asks of it.
         def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
@@ -25,7 +29,8 @@ module Verglas
       # bars: names of the cautions that bar the machine; envelope, and narrowed_by: {motion => names}, whose figures hold there;
       # wishes by the names of Wishes; schools: {question => school} with which the client is spared something; belt: one that
       # must not be worn before one that must; load_limit_kg: the least that a clinician allowed, nil for none.
-      Effect = Value.define(:bars, :unanswered, :envelope, :wishes, :schools, :careful, :belt, :no_holds, :under_belt_load, :load_limit_kg) do
+      # less: {wish => what is taken off it}; without: choices that are not offered.
+      Effect = Value.define(:bars, :unanswered, :envelope, :wishes, :less, :without, :schools, :careful, :belt, :no_holds, :under_belt_load, :load_limit_kg) do
         def barred? = bars.any?
       end
 
@@ -37,15 +42,16 @@ module Verglas
 
         def rule(row)
           names = ->(key) { row.fetch(key, []).map(&:to_sym) }
-          Rule.new(name: row[:name].to_sym, sided: row.fetch(:sided, false), asks: names.call(:asks), bars: names.call(:bars),
+          Rule.new(name: row[:name].to_sym, sided: row.fetch(:sided, false), asks: names.call(:asks), bars: names.call(:bars), bars_uncleared: names.call(:bars_uncleared),
+                   without: names.call(:without), always_wishes: wishes(row, :always_wishes), less: wishes(row, :less),
                    lifted: row.fetch(:until, :never).to_sym,
-                   degrees_of: row[:degrees_of]&.to_sym, wishes: wishes(row), cleared: envelopes(row, :envelope), always: envelopes(row, :always),
+                   degrees_of: row[:degrees_of]&.to_sym, wishes: wishes(row, :wishes), cleared: envelopes(row, :envelope), always: envelopes(row, :always),
                    until_measured: envelopes(row, :until_measured),
                    schools: row.fetch(:schools, {}).transform_values(&:to_sym), belt: row[:belt]&.to_sym, **FLAGS.to_h { |flag| [flag, row.fetch(flag, false)] })
         end
 
         def envelopes(row, key) = row.fetch(key, {}).transform_values { |spans| Body::Envelope.new(spans) }
-        def wishes(row) = row.fetch(:wishes, {}).transform_values { |wishes| wishes.transform_values(&:to_f) }
+        def wishes(row, key) = row.fetch(key, {}).transform_values { |wishes| wishes.transform_values(&:to_f) }
         private_class_method :envelopes, :wishes
       end
 
@@ -60,10 +66,10 @@ module Verglas
       # which this gym fits nobody on anything until a clinician has cleared them.
       def effect(family, cautions, aims = {}, measured: [], stricter: [])
         rules = cautions.map { |caution| fetch(caution.name) }
-        Effect.new(bars: bars(family, cautions, stricter), unanswered: rules.reject { |rule| rule.answered_by?(family) }.map(&:name), envelope: cautions.map do |caution|
-          envelope(family, caution, measured)
-        end.inject(Body::Envelope.open, :&),
-                   wishes: wishes(family, cautions, aims), schools: rules.map(&:schools).inject({}, :merge), belt: belt(rules), load_limit_kg: cautions.filter_map(&:load_to_kg).min,
+        envelope = cautions.map { |caution| envelope(family, caution, measured) }.inject(Body::Envelope.open, :&)
+        Effect.new(bars: bars(family, cautions, stricter), unanswered: rules.reject { |rule| rule.answered_by?(family) }.map(&:name), envelope: envelope,
+                   wishes: wishes(family, cautions, aims), less: less(family, rules), without: rules.flat_map(&:without).uniq,
+                   schools: rules.map(&:schools).inject({}, :merge), belt: belt(rules), load_limit_kg: cautions.filter_map(&:load_to_kg).min,
                    **FLAGS.to_h { |flag| [flag, rules.any?(&flag)] })
       end
 
@@ -81,7 +87,7 @@ module Verglas
 
       def barred?(family, caution)
         rule = fetch(caution.name)
-        return true unless rule.answered_by?(family)
+        return true if !rule.answered_by?(family) || (rule.bars_uncleared?(family) && !caution.cleared)
         return false unless rule.bars?(family)
 
         case rule.lifted
@@ -94,12 +100,18 @@ module Verglas
       def of_action(by_action, family) = by_action.values_at(:all, family.action).compact.inject(Body::Envelope.open, :&)
 
       def wishes(family, cautions, aims)
-        figures = cautions.select(&:cleared).filter_map { |caution| fetch(caution.name).wishes[family.action] }
+        figures = cautions.flat_map { |caution| fetch(caution.name).then { |rule| [rule.always_wishes[family.action], (rule.wishes[family.action] if caution.cleared)] } }.compact
+        figures = figures.map { |wished| wished.slice(*family.wishes.keys) }
         figures.flat_map(&:to_a).group_by(&:first).to_h { |name, said| [name, family.wishes.fetch(name).stricter_of([aims[name], *said.map(&:last)].compact)] }
       end
 
+      # The most that any of them takes off.
+      def less(family, rules)
+        rules.filter_map { |rule| rule.less[family.action] }.inject({}) { |all, one| all.merge(one) { |_, mine, theirs| [mine, theirs].max } }.slice(*family.wishes.keys)
+      end
+
       def belt(rules) = rules.filter_map(&:belt).min_by { |worn| %i[never always].index(worn) }
-      private_class_method :bars, :barred?, :of_action, :wishes, :belt
+      private_class_method :bars, :barred?, :of_action, :wishes, :less, :belt
     end
   end
 end

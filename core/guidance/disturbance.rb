@@ -47,7 +47,7 @@ module Verglas
       end
 
       def mend(step)
-        return if step.fixed?
+        return unless step.adjuster
 
         place = @now.machine.adjusters.index { |adjuster| adjuster.label == step.adjuster }
         best = Fitting::Neighbours.along(@now, place).min_by { |other| [other.score, (other.indices[place] - @now.indices[place]).abs] }

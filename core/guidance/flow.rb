@@ -7,10 +7,12 @@ module Verglas
     # watch, working load. What cannot be reached from the seat is set before anyone sits.
     module Flow
       # id: an adjuster's label, or one of the steps that every machine has; stage: one of STAGES; rule: what decides the
-      # adjuster (nil: none, it is recorded only); standing: set before the client sits; weight_off: unload it first.
-      Step = Value.define(:id, :stage, :adjuster, :rule, :standing, :weight_off) do
-        def self.fixed(stage) = new(id: "@#{stage}", stage: stage, adjuster: nil, rule: nil, standing: stage == :before, weight_off: false)
-        def fixed? = adjuster.nil?
+      # adjuster (nil: none, it is recorded only); choice: a placed choice that is made there, nil for none; standing: set before the
+      # client sits; weight_off: unload it first.
+      Step = Value.define(:id, :stage, :adjuster, :choice, :rule, :standing, :weight_off) do
+        def self.fixed(stage) = new(id: "@#{stage}", stage: stage, adjuster: nil, choice: nil, rule: nil, standing: stage == :before, weight_off: false)
+        def self.placing(choice) = new(id: "@#{choice.name}", stage: choice.stage, adjuster: nil, choice: choice.name, rule: choice.name, standing: false, weight_off: false)
+        def fixed? = adjuster.nil? && choice.nil?
       end
 
       STAGES = %i[before standing lie joint support range far near recorded again secure light watch working].freeze
@@ -25,14 +27,17 @@ module Verglas
         order = roller_first ? ROLLER_FIRST : STAGES
         own = machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
         fixed = [*FIXED, *(:lie if machine.family.tags[:lies_face_down])].map { |stage| Step.fixed(stage) }
+        placing = machine.family.choices.each_value.select(&:placed?).map { |choice| Step.placing(choice) }
         # A step that every machine has stands before the adjusters of its stage.
-        [*fixed, *own].sort_by.with_index { |step, index| [order.index(step.standing && !step.fixed? ? :standing : step.stage), order.index(step.stage), within(machine, step), index] }
+        [*fixed, *own, *placing].sort_by.with_index do |step, index|
+          [order.index(step.standing && !step.fixed? ? :standing : step.stage), order.index(step.stage), within(machine, step), index]
+        end
       end
 
       # What its family sets first (a height, before fore and aft: the knee has to be level before it can be in line), then as it
       # declares them; fixed steps before all.
       def within(machine, step)
-        kind = step.rule && kind_of(machine, step.adjuster)
+        kind = step.adjuster && step.rule && kind_of(machine, step.adjuster)
         if kind
           [kind.first ? 1 : 2, machine.family.kinds.keys.index(kind.name)]
         else
@@ -44,7 +49,7 @@ module Verglas
 
       def adjuster_step(machine, adjuster, facts)
         rule = machine.deciding(adjuster)
-        Step.new(id: adjuster.label, stage: stage(machine, adjuster, rule), adjuster: adjuster.label, rule: rule,
+        Step.new(id: adjuster.label, stage: stage(machine, adjuster, rule), adjuster: adjuster.label, choice: nil, rule: rule,
                  standing: facts[:reachable_seated] == false, weight_off: facts[:weight_off_first] == true)
       end
 

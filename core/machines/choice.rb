@@ -2,12 +2,20 @@
 
 module Verglas
   module Machines
-    # What is chosen with the marks and is no mark itself (mm): a cushion, a pad, later a place on a plate.
+    # What is chosen with the marks and is no mark itself (mm, unless its name says otherwise): a cushion, a pad, the place of the
+    # feet on a plate, the link of a chain.
     #   how       :if_needed: tried only where the marks alone leave something, and the thinnest that helps; :computed: the
-    #             mechanism says which
+    #             mechanism says which, of the sizes that exist; :placed: anywhere within what the mechanism allows, which says too
+    #             where it is best at some marks
     #   makers    whether the machine's maker has to allow it
-    Choice = Value.define(:name, :how, :makers) do
+    #   mends     the findings for whose sake alone it is sought; none: for any
+    #   stage     of Guidance::Flow at which a placed one is set; nil for the others, which are laid before anyone sits
+    #   step      by how much a placed one is changed at a touch
+    Choice = Value.define(:name, :how, :makers, :mends, :stage, :step) do
       def sought? = how == :if_needed
+      # Whether it may help against these findings; nil: whichever they are.
+      def sought_for?(codes) = mends.empty? || codes.nil? || mends.intersect?(codes)
+      def placed? = how == :placed
 
       # What the gym owns of it is kept under this name.
       def equipment = name.to_s.delete_suffix("_mm")

@@ -47,10 +47,12 @@ module Verglas
         no.each { |tag| @tags[tag] = false }
       end
 
-      # Either mm: or deg: is the possible range; tape: the two points of the picture between which it is taped, or an angle's vertex,
-      # the line from which it counts and its arm.
-      def constant(name, usual:, group:, tape:, mm: nil, deg: nil, default: nil)
-        once(@constants, name, Constant.new(unit: mm ? :mm : :deg, range: mm || deg, usual: usual, default: default, group: group, tape: tape.freeze))
+      # One of mm:, deg:, kg:, count: or ratio: is the possible range; tape: the two points of the picture between which it is taped, or
+      # an angle's vertex, the line from which it counts and its arm; none for what is read off the machine.
+      def constant(name, usual:, group:, tape: [], default: nil, **possible)
+        missing("a unit of #{Constant::UNITS.join(", ")}", possible.keys - Constant::UNITS)
+        unit, range = possible.first
+        once(@constants, name, Constant.new(unit: unit, range: range, usual: usual, default: default, group: group, tape: tape.freeze))
       end
 
       def adjuster(name, drives:, decides:, stage:, unit: :mm, beside: {}, first: false)
@@ -61,7 +63,9 @@ module Verglas
         once(@wishes, name, Wish.new(name: name, default: default.to_f, stricter: stricter, measured_as: measured_as))
       end
 
-      def choice(name, how:, makers: false) = once(@choices, name, Choice.new(name: name, how: how, makers: makers))
+      def choice(name, how:, makers: false, mends: [], stage: nil, step: nil)
+        once(@choices, name, Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step))
+      end
 
       def joint(motion, forced: [], free: [], stop: nil, held_deg: nil)
         once(@joints, motion, JointMotion.new(motion: motion, forced: [*forced].freeze, free: [*free].freeze, stop: stop, held_deg: held_deg))
@@ -105,6 +109,7 @@ module Verglas
         missing("its own constants", [*@kinds.values.flat_map { |kind| kind.drives.keys }, *@findings.values.flat_map(&:rests_on), *@joints.values.filter_map(&:stop),
                                       *@findings.values.filter_map(&:where_driven)] - @constants.keys)
         missing("its own groups", @findings.values.map(&:group) - groups.keys)
+        missing("its own findings", @choices.values.flat_map(&:mends) - @findings.keys)
         missing("its own kinds of adjusters", @kinds.values.flat_map { |kind| kind.beside.keys } - @kinds.keys)
       end
 

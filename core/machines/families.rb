@@ -26,6 +26,12 @@ module Verglas
         # Every family that a machine's exercise is of, whether a machine can be nothing else or not, once.
         def single = all.flat_map { |family| family.exercises.values }.uniq
 
+        # Of two words for one family, what it is and of which kind: its id.
+        def named(family, kind)
+          both = "#{family}_#{kind}"
+          kind && @all.key?(both.to_sym) ? both : family
+        end
+
         def fetch(id)
           @all.fetch(id.to_s.to_sym) { raise Invalid.new(:unknown_family, path: "/family", family: id.to_s) }
         end

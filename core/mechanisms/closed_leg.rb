@@ -47,10 +47,31 @@ module Verglas
         state(ankle, bend_deg(distance), f_mm) if distance.between?((body.thigh - body.shank).abs, body.thigh + body.shank)
       end
 
+      # The same, stretched towards a plate that is too far, or folded under one that is too near.
+      def towards_plate(x_mm, f_mm)
+        ankle = Geometry::Point.new(x_mm, plate_y_mm) + (@up * up_to_ankle_mm(f_mm)) + @off
+        state(ankle, bend_deg(ankle.norm), f_mm)
+      end
+
       # The leg with the knee bent so far and the heel f up the plate; nil where no place of the plate gives it.
       def at_bend(bend_deg, f_mm)
         along = (reach_mm(bend_deg)**2) - (ankle_y_mm(f_mm)**2)
         state(Geometry::Point.new(Math.sqrt(along), ankle_y_mm(f_mm)), bend_deg, f_mm) unless along.negative?
+      end
+
+      # The same, as near as the leg comes where the heel is too high or too low for it.
+      def towards_bend(bend_deg, f_mm)
+        at_bend(bend_deg, f_mm) || state(Geometry::Point.new(0.0, ankle_y_mm(f_mm)), bend_deg, f_mm)
+      end
+
+      # Bends of hip and ankle (degrees) with the knee bent so far and the ankle so high (mm, as ankle_y_mm), nil where there is no such
+      # place: all that a search for limits asks, at a fraction of a State's price.
+      def bends_at(bend_deg, ankle_y)
+        reach = reach_mm(bend_deg)
+        return if ankle_y.abs > reach
+
+        thigh = Geometry::Angle.arcsine_deg(ankle_y / reach) + arccos_deg(over_reach(reach))
+        [180 - (trunk_deg - thigh).abs, bend_deg - 90 + plate_deg - thigh]
       end
 
       # From hip to ankle with the knee bent so far (mm), and back (degrees).

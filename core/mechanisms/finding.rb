@@ -7,6 +7,9 @@ module Verglas
     Finding = Struct.new(:code, :value, :graded, :severity, :cost, :fault) do
       def band = Machines::SEVERITIES[severity]
 
+      # The same number, as bad as this.
+      def with_severity(severity) = self.class.new(code, value, graded, severity, cost, fault).freeze
+
       # The same number, weighing no more than this.
       def softened(severity:, cost:)
         self.class.new(code, value, graded, [self.severity, severity].min, [self.cost, cost].min, fault).freeze

@@ -8,34 +8,45 @@ module Verglas
     class FootWindow
       STEP_DEG = Tables[:press][:movement][:step_deg]
       TOUCHES = 1e-9
+      # How far beyond what is wanted it is worth to know.
+      BEYOND_DEG = 20
 
       # What closes it. toes: how far a knee may come, by the house rule, :over the ankle, :up to the toes, or :past them.
       Limits = Struct.new(:hip_bend_deg, :ankle_bend_deg, :knee_bend_deg, :toes, keyword_init: true)
 
-      # Where a movement turns back: the ClosedLeg::State, and what ends it (:target, :hip, :ankle, :toes, or :reach where the leg is too short).
+      # Where a movement turns back: the ClosedLeg::State, and what ends it (:target, :knee where the knee's own limit cut the target,
+      # :hip, :ankle, :toes, or :reach where the leg is too short).
       Bottom = Struct.new(:state, :by)
+
+      # How deep the knee could bend (degrees), and what ends it there; by nil where nothing does within what was looked at.
+      Deepest = Struct.new(:bend_deg, :by)
 
       attr_reader :leg, :target_deg
 
-      # leg: ClosedLeg; target_deg: the knee bend that is wanted.
-      def initialize(leg, limits:, plate_length_mm:, target_deg:)
+      # leg: ClosedLeg; target_deg: the knee bend that is wanted; lowest_mm: below which no heel shall stand.
+      def initialize(leg, limits:, plate_length_mm:, target_deg:, lowest_mm: 0.0)
         @leg = leg
         @limits = limits
         @room_mm = plate_length_mm - leg.body.foot
         @last_mm = [@room_mm, 0.0].max
+        @first_mm = [lowest_mm, @last_mm].min
+        @wanted_deg = target_deg
         @target_deg = [target_deg, limits.knee_bend_deg].compact.min
       end
 
+      # The heights (mm) between which a plate takes the heel at all; nil where it is shorter than the foot.
+      def plate_mm = @room_mm.negative? ? nil : [0.0, @room_mm]
+
       # The ankle's end, from its own limit or from the toes: degrees, and its name.
-      def cap_deg = [@limits.ankle_bend_deg, toes_deg].compact.min
+      def cap_deg = @cap_deg ||= [@limits.ankle_bend_deg, toes_deg].compact.min
       def cap_by = toes_deg && toes_deg <= @limits.ankle_bend_deg ? :toes : :ankle
 
       # Heights of the heel (mm) at both ends: where the body alone ends it if that leaves nothing, else what of it is on the plate.
-      def low_mm = closed? ? low_at(target_deg) : low_at(target_deg).clamp(0.0, @last_mm)
-      def high_mm = closed? ? high_at(target_deg) : high_at(target_deg).clamp(0.0, @last_mm)
+      def low_mm = closed? ? lowest_of_body : lowest_of_body.clamp(@first_mm, @last_mm)
+      def high_mm = closed? ? highest_of_body : highest_of_body.clamp(@first_mm, @last_mm)
 
       # Names of what closes each end, [lower, upper].
-      def ends = [low_at(target_deg).negative? ? :plate : cap_by, high_at(target_deg) > @last_mm ? :plate : :hip]
+      def ends = [lowest_of_body < @first_mm ? :plate : cap_by, highest_of_body > @last_mm ? :plate : :hip]
 
       # What leaves nothing: [:hip, :ankle], [:hip, :toes] or [:plate]; empty where something is left.
       def empty_by
@@ -54,45 +65,61 @@ module Verglas
 
       # The heel's height to use (mm): the middle; where nothing is left, the nearest to it.
       def heel_mm
-        return low_at(greatest_deg).clamp(0.0, @last_mm) if closed?
+        return low_at(greatest_deg).clamp(@first_mm, @last_mm) if closed?
 
-        off_the_plate? ? low_at(target_deg).clamp(0.0, @last_mm) : (low_mm + high_mm) / 2
+        off_the_plate? ? lowest_of_body.clamp(@first_mm, @last_mm) : (low_mm + high_mm) / 2
       end
 
-      # How deep the movement goes at a height of the heel: from the top downwards, until a limit comes. A Bottom; nil where not even
-      # the top can be reached.
-      def bottom(f_mm = heel_mm)
-        top = ClosedLeg::TOP_BEND_DEG
-        return unless stops(top, f_mm).nil?
+      # How deep the movement could go at a height of the heel: from the top downwards, until a limit comes; looked for until so far
+      # beyond the target. nil where not even the top can be reached.
+      def deepest(f_mm = heel_mm, beyond_deg: BEYOND_DEG)
+        ankle_y = leg.ankle_y_mm(f_mm)
+        return if stops(ClosedLeg::TOP_BEND_DEG, ankle_y)
 
-        first_stopped = (1..((target_deg - top) / STEP_DEG).ceil).map { |step| [top + (step * STEP_DEG), target_deg].min }.find { |bend| stops(bend, f_mm) }
-        return Bottom.new(leg.at_bend(target_deg, f_mm), :target) unless first_stopped
+        free = ClosedLeg::TOP_BEND_DEG
+        last = @wanted_deg + beyond_deg
+        while free < last
+          bend = [free + STEP_DEG, last].min
+          by = stops(bend, ankle_y)
+          return Deepest.new(last_free(free, bend, ankle_y), by) if by
 
-        bend = last_free(first_stopped - STEP_DEG, first_stopped, f_mm)
-        Bottom.new(leg.at_bend(bend, f_mm), stops(first_stopped, f_mm))
+          free = bend
+        end
+        Deepest.new(last, nil)
+      end
+
+      # Where the movement turns at a height of the heel: at the target, or where a limit comes before. nil as above.
+      def bottom(f_mm = heel_mm, deepest: deepest(f_mm, beyond_deg: 0))
+        return unless deepest
+
+        limited = deepest.bend_deg < target_deg
+        Bottom.new(leg.at_bend(limited ? deepest.bend_deg : target_deg, f_mm), limited ? deepest.by : aim)
       end
 
       private
 
+      def aim = target_deg < @wanted_deg ? :knee : :target
       def toes_deg = { over: 0.0, up_to: leg.toes_bend_deg }[@limits.toes]
       def low_at(bend_deg) = leg.heel_at(bend_deg, leg.thigh_of_ankle(cap_deg, bend_deg))
-      def high_at(bend_deg) = leg.heel_at(bend_deg, leg.thigh_of_hip(@limits.hip_bend_deg))
+      def lowest_of_body = @lowest_of_body ||= low_at(target_deg)
+      def highest_of_body = @highest_of_body ||= leg.heel_at(target_deg, leg.thigh_of_hip(@limits.hip_bend_deg))
       def closed? = target_deg > greatest_deg + TOUCHES
       # A plate shorter than the foot leaves nothing either.
-      def off_the_plate? = @room_mm.negative? || low_at(target_deg) > @last_mm || high_at(target_deg).negative?
+      def off_the_plate? = @room_mm.negative? || lowest_of_body > @last_mm || highest_of_body < @first_mm
 
       # The limit that a bend passes, or :reach where the leg has no such place; nil where it passes none.
-      def stops(bend_deg, f_mm)
-        state = leg.at_bend(bend_deg, f_mm) or return :reach
-        return :hip if state.hip_bend_deg > @limits.hip_bend_deg + TOUCHES
+      def stops(bend_deg, ankle_y)
+        hip, ankle = leg.bends_at(bend_deg, ankle_y)
+        return :reach unless hip
+        return :hip if hip > @limits.hip_bend_deg + TOUCHES
 
-        cap_by if state.ankle_bend_deg > cap_deg + TOUCHES
+        cap_by if ankle > cap_deg + TOUCHES
       end
 
-      def last_free(free, stopped, f_mm)
+      def last_free(free, stopped, ankle_y)
         40.times do
           middle = (free + stopped) / 2.0
-          stops(middle, f_mm) ? stopped = middle : free = middle
+          stops(middle, ankle_y) ? stopped = middle : free = middle
         end
         free
       end

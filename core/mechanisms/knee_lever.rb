@@ -11,7 +11,6 @@ module Verglas
       TOP_DEG = FIGURES[:top_deg]
       BALL_SHARE = FIGURES[:ball_share]
       BODY_PARAMETERS = %i[ankle_height foot shank knee_top].freeze
-      HEADLINE = %i[low_mm high_mm slack_mm clears_mm].freeze
       RULES = { knee_pad: Rule.of(:pad_above_block) { |lever, _| lever.wanted_pad_mm } }.freeze
 
       # How high the top of the knee stands over the block at a heel drop (mm).
@@ -41,6 +40,8 @@ module Verglas
 
         { low_mm: low_mm, high_mm: high_mm, slack_mm: slack_mm(place), heel_drop_deg: heel_drop_deg }
       end
+
+      def report(place) = quantities(place).slice(:low_mm, :high_mm, :slack_mm, :clears_mm)
 
       # The client decides how low the heels go.
       def ranges(_place) = { heel_drop: [Reached.new(at: :bottom, deg: heel_drop_deg, forced: false, target_deg: heel_drop_deg)] }

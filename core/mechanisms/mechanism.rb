@@ -11,9 +11,6 @@ module Verglas
       RULES = {}.freeze
       BODY_PARAMETERS = [].freeze
       TRAITS = [].freeze
-      # Quantities which a document of an advice tells at its top (Formats::Answers).
-      HEADLINE = [].freeze
-
       attr_reader :family, :body, :wishes
 
       # Whether a machine takes a choice that its maker allows (Machines::Choice).
@@ -48,6 +45,13 @@ module Verglas
 
       # The size (mm) of a computed choice, among those that exist.
       def choose(_choice, _sizes_mm) = 0.0
+
+      # {placed choice => number}: where those that nobody has made are best at a place; and the least and the greatest that can be.
+      def settled(_place) = {}
+      def span(_choice, _place) = raise(NotImplementedError)
+
+      # What a document of an evaluation tells at its top (Formats::Answers): {name => number, text or the like}, units in the names.
+      def report(_place) = {}
 
       # {motion => [Reached]}: each joint at the ends of the movement.
       def ranges(_place) = {}
@@ -97,8 +101,8 @@ module Verglas
         place.once(:quantities) { @told.map { |group| quantities_of(group, place) }.inject({}, :merge) }
       end
 
-      # Where an adjuster should stand, and where a place has it (mm or degrees).
-      def required(decision, place) = self.class::RULES.fetch(decision).required.call(self, place)
+      # Where an adjuster should stand, nil where what is preferred decides; and where a place has it (mm or degrees).
+      def required(decision, place) = self.class::RULES.fetch(decision).required&.call(self, place)
       def position(decision, place) = self.class::RULES.fetch(decision).position.call(place)
 
       private

@@ -3,16 +3,19 @@
 module Verglas
   module Mechanisms
     # What is aimed at on a family and what must be respected, by name: its wishes and choices (Machines::Wish, Machines::Choice;
-    # mm and degrees, as the names end), the range of the client's joints (Body::Envelope), and the bend from which the load
-    # goes slack (degrees, nil where nothing holds).
-    Wishes = Value.define(:values, :envelope, :slack_from_deg) do
-      # given: what differs from what the family aims at, and choices in use; a family's own names only.
-      def self.for(family, envelope: Body::Envelope.open, slack_from_deg: nil, **given)
+    # mm and degrees, as the names end; a placed choice that nobody has made yet is nil), the range of the client's joints
+    # (Body::Envelope), what of it is a caution's or a clinician's word, to which no tolerance is added anywhere (hard), and the bend
+    # from which the load goes slack (degrees, nil where nothing holds).
+    Wishes = Value.define(:values, :envelope, :hard, :slack_from_deg) do
+      # given: what differs from what the family aims at, and choices in use; a family's own names only. hard: all of the envelope,
+      # where nobody says that some of it was only measured.
+      def self.for(family, envelope: Body::Envelope.open, hard: envelope, slack_from_deg: nil, **given)
         unknown = given.keys - family.wishes.keys - family.choices.keys
         raise ArgumentError, "#{family.id} has no #{unknown.join(", ")} to wish for" unless unknown.empty?
 
-        values = family.wishes.transform_values(&:default).merge(family.choices.transform_values { 0.0 }, given)
-        new(values: values.freeze, envelope: envelope.settled, slack_from_deg: slack_from_deg)
+        given.each { |name, wish| refuse(wish, "/options/#{name}") if wish.nil? && !family.choices[name]&.placed? }
+        values = family.wishes.transform_values(&:default).merge(family.choices.transform_values { |choice| choice.placed? ? nil : 0.0 }, given)
+        new(values: values.freeze, envelope: envelope.settled, hard: hard.settled, slack_from_deg: slack_from_deg)
       end
 
       def [](name) = values.fetch(name)
@@ -24,15 +27,16 @@ module Verglas
       def clamp(motion, deg) = envelope.clamp(motion, deg)
 
       def check
-        values.each { |name, wish| check_number(wish, "/options/#{name}") }
+        values.compact.each { |name, wish| check_number(wish, "/options/#{name}") }
         check_number(slack_from_deg, "/options/slack_from") if slack_from_deg
       end
 
+      def self.refuse(wish, path) = raise(Invalid.new(:wish_not_a_number, path: path, value: wish))
+      private_class_method :refuse
+
       private
 
-      def check_number(wish, path)
-        raise Invalid.new(:wish_not_a_number, path: path, value: wish) unless wish.is_a?(Numeric) && wish.finite?
-      end
+      def check_number(wish, path) = wish.is_a?(Numeric) && wish.finite? ? nil : raise(Invalid.new(:wish_not_a_number, path: path, value: wish))
     end
   end
 end

@@ -9,9 +9,26 @@ module Verglas
     #   dimensions   numbers that stand in the picture (Dimension)
     #   targets      where a joint should lie and does (Target); lens: where their magnifier hangs: { x:, y:, scale: }, nil for none
     #   points       {name => Point} between which the tape goes, for Machines::Constant#tape
-    Scene = Value.define(:window, :floor, :fade, :parts, :dimensions, :targets, :lens, :points) do
+    #   labels       what stands beside a part as printed (Label)
+    #   poses        what moves, all along the movement, from where it turns (Pose); empty where it is not moved by hand
+    #   plate        a plate as one sees it standing before it (Plate); nil for none
+    Scene = Value.define(:window, :floor, :fade, :parts, :dimensions, :targets, :lens, :points, :labels, :poses, :plate) do
+      # Labels, poses and a plate where there are some.
+      def self.of(**fields) = new(labels: [], poses: [], plate: nil, **fields)
+
       def part(id) = parts.find { |part| part.id == id }
     end
+
+    # A mark beside what it sets, as printed; set: whether it stands there; of: the adjuster's label.
+    Label = Value.define(:text, :at, :set, :of)
+
+    # The parts that move at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}.
+    Pose = Value.define(:share, :parts, :deg)
+
+    # A plate with feet on it, heights from its lower edge (mm): its length, the foot's, where the heels stand and between which two they
+    # may (nil where nowhere); says: what closes the lower and the upper end; closed: why nowhere, and what would open it; choice: what
+    # places the feet.
+    Plate = Value.define(:length_mm, :foot_mm, :heel_mm, :low_mm, :high_mm, :says, :closed, :choice)
 
     # A number between two points: of: the finding that it is, or :turning for where the client turns back; at: where it is written,
     # anchor: with which end of the writing there.

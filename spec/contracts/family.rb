@@ -72,7 +72,7 @@ RSpec.shared_examples "a family" do
 
   it "decides every adjuster of its machine, and reaches the target where the requirement says" do
     machine.adjusters.reject(&:recorded_only?).each do |adjuster|
-      requirement = requirement_of(adjuster)
+      requirement = requirement_of(adjuster) or next expect(keys_of(adjuster).uniq.size).to eq(adjuster.size)
       expect(requirement.positions.size).to eq(adjuster.size)
       expect(requirement.sd).to be_positive
     end
@@ -138,6 +138,15 @@ RSpec.shared_examples "a family" do
     return "aims past #{motion}" unless ends.all? { |reached| envelope.cover?(motion, reached.target_deg) }
 
     "no fault past #{motion}" unless within || findings.map(&:severity).max == 3
+  end
+
+  # What tells the marks of an adjuster apart of which no place is required: what the mechanism prefers, and finds.
+  def keys_of(adjuster)
+    index = machine.adjusters.index(adjuster)
+    adjuster.marks.each_index.map do |mark|
+      at = mechanics.place(machine.parameters(indices.dup.tap { |copy| copy[index] = mark }))
+      [mechanics.preference(at), mechanics.all_findings(at).map(&:value)]
+    end
   end
 
   def requirement_of(adjuster)

@@ -37,7 +37,7 @@ RSpec.shared_examples "a mechanism" do
       next unless decision
 
       mechanics, place = placed
-      expect([mechanics.position(decision, place), mechanics.required(decision, place)]).to all(satisfy(&:finite?)), "#{index} #{decision}"
+      expect([mechanics.position(decision, place), *mechanics.required(decision, place)]).to all(satisfy(&:finite?)), "#{index} #{decision}"
       expect(mechanics.short(decision, place)).to be_nil.or be_a(Verglas::Mechanisms::Says)
     end
   end
@@ -61,7 +61,7 @@ RSpec.shared_examples "a mechanism" do
       forced = ends.select(&:forced)
       expect(family.joints[motion].forced - forced.map(&:at)).to be_empty
       forced.each do |reached|
-        wishes = Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ motion => [nil, reached.deg - 1] }))
+        wishes = Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ motion => [nil, reached.deg - 1] }), **mechanics.settled(place))
         strict = Verglas::Mechanisms.for(machine, Worked.body("middle"), wishes)
         expect(strict.all_findings(strict.place(place.parameters)).map(&:severity).max).to eq(3), "#{motion} at #{reached.at}"
       end

@@ -24,8 +24,8 @@ module Verglas
           low = pose(heel_drop_deg)
           sketch = Scenes::Sketch.new
           draw(sketch, place, low, pad_mm)
-          Scenes::Scene.new(window: window, floor: -BLOCK[:height], fade: [point(0, body.shank + 470), point(0, body.shank + 300)], parts: sketch.parts.freeze,
-                            dimensions: dimensions(place, low), targets: [], lens: nil, points: tape_points(place, low))
+          Scenes::Scene.of(window: window, floor: -BLOCK[:height], fade: [point(0, body.shank + 470), point(0, body.shank + 300)], parts: sketch.parts.freeze,
+                           dimensions: dimensions(place, low), targets: [], lens: nil, points: tape_points(place, low))
         end
 
         def window

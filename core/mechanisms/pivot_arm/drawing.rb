@@ -20,9 +20,9 @@ module Verglas
           sketch = Scenes::Sketch.new
           poses = poses(place)
           draw(sketch, place, poses)
-          Scenes::Scene.new(window: window, floor: floor_mm, fade: fade, parts: sketch.parts.freeze, dimensions: [above_ankle(place, poses), turning_shown(place)],
-                            targets: [Scenes::Target.new(finding: :offset, at: PIVOT, joint: upright(place.joint), in_line_mm: band(:offset).in_line.max)], lens: lens,
-                            points: tape_points(place, poses))
+          Scenes::Scene.of(window: window, floor: floor_mm, fade: fade, parts: sketch.parts.freeze, dimensions: [above_ankle(place, poses), turning_shown(place)],
+                           targets: [Scenes::Target.new(finding: :offset, at: PIVOT, joint: upright(place.joint), in_line_mm: band(:offset).in_line.max)], lens: lens,
+                           points: tape_points(place, poses))
         end
 
         private

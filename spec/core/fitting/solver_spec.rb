@@ -36,7 +36,8 @@ RSpec.describe Verglas::Fitting::Solver do
     end
   end
 
-  { "slide_back" => 200, "slide_seat" => 200, "curl_plain" => 60, "curl_slide" => 20, "lie_flat" => 200, "pad_on_lever" => 200 }.each do |name, count|
+  { "slide_back" => 200, "slide_seat" => 200, "curl_plain" => 60, "curl_slide" => 20, "lie_flat" => 200, "pad_on_lever" => 200, "incline_sled" => 100,
+    "seat_on_rail" => 60, "shoulder_sled" => 100 }.each do |name, count|
     it "finds what the full product finds, for #{count} random bodies on #{name}" do
       random = Random.new(2026)
       machine = Worked.machine(name)

@@ -2,7 +2,9 @@
 
 RSpec.describe Verglas::Guidance::Cautions do
   families = Verglas::Machines::Families.all.grep(Verglas::Machines::Family)
-  knees = %i[extension curl shin_held_curl lying_curl]
+  arms = %i[extension curl shin_held_curl lying_curl]
+  presses = %i[press_sled press_stack]
+  knees = [*arms, *presses, :hack_squat, :belt_squat]
 
   def family(id) = Verglas::Machines::Families.fetch(id)
 
@@ -17,8 +19,9 @@ RSpec.describe Verglas::Guidance::Cautions do
   everything = families.map(&:id)
   # Each caution's bar: not cleared, cleared, cleared with degrees of the knee, of the hip.
   { knee: [knees, [], [], []], knee_ligament: [knees, knees, [], knees], knee_replacement: [knees, knees, [], knees], hip_replacement: [everything, everything, everything, []],
-    heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []], pregnancy: [[:lying_curl]] * 4,
-    hip_pain: [[]] * 4, back: [[]] * 4, osteoporosis: [[]] * 4, ankle: [[]] * 4, blood_pressure: [[]] * 4, head_down: [[]] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
+    heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []],
+    pregnancy: [[:lying_curl, :belt_squat, *presses], *[%i[lying_curl belt_squat]] * 3], osteoporosis: [[:hack_squat], [], [], []],
+    hip_pain: [[]] * 4, back: [[]] * 4, ankle: [[]] * 4, blood_pressure: [[]] * 4, head_down: [[]] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
     .each do |name, cases|
     it "bars #{cases.first.empty? ? "nothing" : cases.first.join(", ")} for #{name}, and less once a clinician says so of the joint that is meant" do
       given = [caution(name), caution(name, cleared: true), caution(name, cleared: true, knee_flexion: [10, 80]), caution(name, cleared: true, hip_flexion: [nil, 90])]
@@ -50,11 +53,27 @@ RSpec.describe Verglas::Guidance::Cautions do
   end
 
   it "keeps a cleared knee from 10 to 80 on every knee machine, and puts the roller a hand's width above" do
-    families.select { |one| one.tags[:loads_knee] }.each do |one|
+    families.select { |one| arms.include?(one.id) }.each do |one|
       expect(knee(one, caution(:knee, cleared: true))).to eq([10.0, 80.0])
       expect(effect(one, caution(:knee, cleared: true)).wishes).to eq({ contact_above_ankle_mm: 110.0 })
       expect(effect(one, caution(:knee)).wishes).to be_empty
     end
+  end
+
+  it "keeps a cleared knee to 70 degrees on presses and squats" do
+    (knees - arms).each { |id| expect(knee(family(id), caution(:knee, cleared: true))).to eq([nil, 70.0]) }
+  end
+
+  it "takes ten degrees off the hip with a sore back, sets the feet higher with a sore ankle, and the back upright in pregnancy" do
+    expect(effect(family(:press_sled), caution(:back)).less).to eq({ hip_limit_deg: 10.0 })
+    expect(effect(family(:extension), caution(:back)).less).to be_empty
+    expect(effect(family(:press_stack), caution(:ankle), lowest_share: 0.0).wishes).to eq({ lowest_share: 0.33 })
+    expect(effect(family(:press_sled), caution(:pregnancy, cleared: true), upright: 0.0).wishes).to eq({ upright: 1.0 })
+    expect(effect(family(:press_sled), caution(:hip_pain)).envelope[:hip_flexion]).to eq([nil, 90.0])
+  end
+
+  it "offers no block and no mat under numb feet" do
+    expect(effect(family(:hack_squat), caution(:numb_feet, cleared: true)).without).to eq(%i[block_mm mat_mm])
   end
 
   it "holds a clinician's degrees instead of the figure of that end of that joint, and every other figure of the row" do

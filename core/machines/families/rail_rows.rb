@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Machines
+    module Families
+      # Rows that the families on a rail share. docs/model.md section 5.
+      module RailRows
+        FIGURES = Tables[:press]
+        NOT_LOADED = %i[loads_calf head_down face_down hinges].freeze
+
+        # A plate from its lower edge: how it leans, how long, how high.
+        def plate(usual_y:)
+          constant :rail_incline, deg: -10..90, usual: 0..60, group: :joint, tape: %i[rail_low rail_level rail_high]
+          constant :plate_angle, deg: 30..130, usual: 55..95, group: :joint, tape: %i[plate_low rail_ahead plate_top]
+          constant :plate_length, mm: 150..1200, usual: 350..800, group: :joint, tape: %i[plate_low plate_top]
+          constant :plate_y, mm: -600..800, usual: usual_y, group: :joint, tape: %i[plate_level plate_low]
+        end
+
+        def leg_moves
+          joint :knee_flexion, free: :bottom, forced: :stop
+          joint :hip_flexion, free: :bottom, forced: :stop
+          joint :ankle_dorsiflexion, free: :bottom
+        end
+
+        # What is aimed at, and what holds of the client until it is measured. toes: how far the knee may come, 0 over the ankle, 1 up to
+        # the toes, 2 past them; lowest_share: of the plate, below which no heel shall stand; upright: 1 where the back is to be.
+        def rail_wishes
+          wish :target_bend_deg, default: FIGURES[:depth][:right_angle_deg], stricter: :min
+          wish :toes, default: 1, stricter: :min
+          wish :hip_limit_deg, default: FIGURES[:limits][:hip_bend_deg], stricter: :min, measured_as: :hip_bend
+          wish :ankle_limit_deg, default: FIGURES[:limits][:ankle_deg], stricter: :min, measured_as: :ankle
+          wish :lowest_share, default: 0, stricter: :max
+          wish :upright, default: 0, stricter: :max
+          wish :sole_mm, default: FIGURES[:sole][:mm]
+          choice :foot_mm, how: :placed, stage: :far, step: 10
+        end
+
+        def depth_found(rests_on)
+          finding :knee_depth, graded: :depth_room_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: %i[open_window less_depth]
+        end
+
+        def stop_found
+          wish :stop_slack_mm, default: FIGURES[:stop][:slack_mm]
+          finding :stop_slack, graded: :slack_mm, group: :joint, rests_on: %i[stop_x], set_by: %i[stop foot_mm recline], mends: %i[stop_lower stop_higher],
+                               never: %i[past_hip_limit past_knee_limit]
+        end
+
+        def latch_found(rests_on)
+          finding :latch_room, graded: :latch_room_mm, group: :joint, rests_on: rests_on, set_by: %i[reach recline foot_mm], mends: %i[latch_nearer latch_nearer],
+                               never: %i[latch_out_of_reach]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class BeltSquat < Mechanism
+      # Somebody standing over a lever with the load on a chain; as a ghost at the deepest squat. The origin is on the floor under the
+      # ring.
+      module Drawing
+        LOAD = { width: 250, height: 90 }.freeze
+        BEHIND_MM = 40
+
+        def scene(place) = (pictured(place) if family.told.include?(:joint))
+        def scene_at_rest(place) = pictured(place)
+
+        private
+
+        def pictured(place)
+          sketch = Scenes::Sketch.new
+          draw_machine(sketch, place)
+          draw_deepest(sketch, place)
+          draw_tall(sketch, place)
+          draw_chain(sketch, place)
+          Scenes::Scene.of(window: window, floor: 0, fade: [point(0, hip_mm + (body.torso * 0.9)), point(0, hip_mm + (body.torso * 0.4))], parts: sketch.parts.freeze,
+                           dimensions: dimensions(place), targets: [], lens: nil, points: tape_points(place))
+        end
+
+        def hip_mm = sole_level + body.ankle_height + wishes[:sole_mm] + body.shank + body.thigh
+        def sole_level = wishes[:mat_mm]
+        def window = { left: -720, bottom: -24, width: 1500, height: hip_mm + (body.torso * 0.95) }
+        def ankle = point(-BEHIND_MM - 60, sole_level + body.ankle_height + wishes[:sole_mm])
+
+        def draw_machine(sketch, place)
+          sketch.line(:foot_bar, :frame, point(-620, 10), point(640, 10), width: 14)
+          sketch.line(:catch_post, :frame, point(520, 14), point(520, place[:catch_height] + 40), width: 13)
+          sketch.line(:catch, :beyond, point(150, place[:catch_height]), point(520, place[:catch_height]), width: 6, of: %i[catch_height])
+          sketch.line(:floor_stop, :beyond, point(-180, place[:lowest_anchor]), point(180, place[:lowest_anchor]), width: 4, of: %i[lowest_anchor])
+          sketch.box(:mat, :block, left: -330, bottom: 0, width: 420, height: wishes[:mat_mm]) if wishes[:mat_mm].positive?
+        end
+
+        def draw_tall(sketch, _place)
+          knee = ankle + point(4, body.shank)
+          hip = knee + point(-2, body.thigh)
+          limbs = Scenes::Limbs.new(body)
+          limbs.trunk(sketch, hip + point(-16, 0), Geometry::Point.towards(-90), body.hip_depth * 0.86, body.hip_depth * 0.74)
+          limbs.thigh(sketch, hip, knee)
+          limbs.shin(sketch, knee, ankle, body.shank * 0.6)
+          limbs.foot(sketch, knee, ankle)
+        end
+
+        # The shin leans as far as the ankle lets it, the thigh level behind the knee.
+        def draw_deepest(sketch, _place)
+          lean = Geometry::Point.towards(-(90 - ankle_limit_deg))
+          knee = ankle + (lean * body.shank)
+          hip = knee + point(-body.thigh, 0)
+          sketch.capsule(:thigh_deepest, :body, [hip, knee], [body.hip_rise, body.knee_front], ghost: true, moves: true)
+          Scenes::Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :shin_deepest, ghost: true)
+        end
+
+        # The belt's ring, the chain and the load that hangs from it.
+        def draw_chain(sketch, place)
+          ring = point(0, ring_mm(place))
+          load = ring - point(0, chain_mm(place))
+          sketch.line(:belt, :cushion, point(-body.hip_depth, ring.n + (place[:belt_drop] * 0.6)), ring, width: 12, moves: true, of: %i[belt_drop])
+          sketch.line(:chain, :arm, ring, load, width: 9, moves: true, of: %i[hook_length link_pitch])
+          sketch.box(:load, :weight, left: -LOAD[:width] / 2, bottom: load.n - LOAD[:height], width: LOAD[:width], height: LOAD[:height], moves: true)
+          sketch.line(:lever, :arm, point(-640, 130), load, width: 14, moves: true)
+        end
+
+        def dimensions(place)
+          load = ring_mm(place) - chain_mm(place)
+          low = load - drop_mm
+          [number(:chain_lift, place[:catch_height], load, 210, lift_mm(place)), number(:chain_bottom, place[:lowest_anchor], low, -230, bottom_room_mm(place))]
+        end
+
+        def number(of, from, upto, along, value)
+          ends = [point(along, from), point(along, upto)]
+          Scenes::Dimension.new(of: of, from: ends[0], to: ends[1], at: ((ends[0] + ends[1]) * 0.5) + point(along.positive? ? 24 : -24, 0), anchor: along.positive? ? :start : :end,
+                                value: value, unit: :mm)
+        end
+
+        def tape_points(place)
+          ring = ring_mm(place)
+          top = ring - place[:hook_length]
+          { hip_bone: point(-60, ring + place[:belt_drop]), ring: point(0, ring), chain_top: point(0, top), next_link: point(0, top - place[:link_pitch]),
+            floor_below: point(300, 0), load_on_catch: point(300, place[:catch_height]), load_lowest: point(300, place[:lowest_anchor]) }
+        end
+
+        def point(x, y) = Geometry::Point.new(x, y)
+      end
+    end
+  end
+end

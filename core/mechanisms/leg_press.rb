@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # A leg press: one sits between a seat and a plate on a rail; a sled that is caught by stops, or a stack that rests. Lengths are
+    # taped from the corner where the seat's surface meets the back pad's face. docs/model.md section 5.
+    class LegPress < Rail
+      include LegPress::Drawing
+
+      FROM_STRAIGHT_MM = TABLE[:latch][:from_straight_mm]
+      RULES = {
+        recline: Rule.of(:trunk_angle, unit: :deg),
+        stop: Rule.of(:stop_x, constants: 2) { |press, at| press.bottom(at).state.x_mm + press.hip(at).s - press.slack_target_mm },
+        reach: Rule.of(:latch_x),
+        rest: Rule.of(:rest_x, constants: 2) { |press, at| press.bottom(at).state.x_mm + press.hip(at).s }
+      }.freeze
+
+      def hip(place) = place.once(:hip) { PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
+      def trunk_deg(place) = place[:trunk_angle]
+
+      # How far from straight the leg still is where the sled unlatches (mm): nothing left means that it does not get there.
+      def latch_room_mm(place)
+        body.thigh + body.shank - FROM_STRAIGHT_MM - leg(place).towards_plate(from_hip(place, :latch_x), foot_mm(place)).reach_mm
+      end
+
+      # A stack has no latch.
+      def latches? = family.constants.key?(:latch_x)
+
+      def report(place)
+        depth, end_of, latch = findings(:joint, place)
+        reached = latch.nil? || latch.severity.zero?
+        { **super, reach_ok: reached, severities: [depth.band, reached ? end_of.band : latch.band] }
+      end
+
+      private
+
+      # A sled slides down its rail; a stack hangs on a cable.
+      def force_per_kg(place)
+        STANDARD_GRAVITY * (place.parameters[:stack_ratio] || Math.sin(Geometry::Angle.radians(place[:rail_incline])))
+      end
+
+      def load_quantities(place) = place.parameters.key?(:sled_mass) ? { empty_force_n: force_n(place, 0.0) } : {}
+
+      def further(place)
+        return [] unless latches?
+
+        room = latch_room_mm(place)
+        [grade(:latch_room, room, room, (:latch_out_of_reach if room.negative?))]
+      end
+
+      def further_quantities(place)
+        { back_from_level_deg: place[:trunk_angle] + place[:rail_incline], **(latches? ? { latch_room_mm: latch_room_mm(place) } : {}) }
+      end
+    end
+  end
+end

@@ -1,0 +1,205 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # What presses and squats on a rail have in common, for one exact body: a closed leg between a hip and a plate, feet somewhere on
+    # that plate, a working bottom, and something that ends the travel (`stop_x`: a constant of x where a sled is caught, or where a
+    # stack rests). Frame of the machine: from the corner that its lengths are taped from, x along the rail the way the client
+    # pushes, y square to it on the knees' side; mm and degrees. docs/model.md section 5. A subclass says where the hip is (`hip`),
+    # which way the trunk lies (`trunk_deg`), what ends the travel, and what else it finds.
+    class Rail < Mechanism
+      include Rail::Words
+      include Rail::Drawing
+
+      TABLE = Tables[:press]
+      TOES = %i[over up_to past].freeze
+      BODY_PARAMETERS = %i[thigh shank ankle_height foot torso hip_depth hip_rise knee_front].freeze
+      STANDARD_GRAVITY = 9.80665
+      # Decimals to which two places are told apart.
+      ROUNDING = 9
+      TRAITS = %i[ends].freeze
+
+      def initialize(machine:, **given)
+        super
+        @stops = machine.adjusters.filter_map { |adjuster| [adjuster, adjuster.drives[ends]] if adjuster.drives?(ends) }
+        @first_end = machine.constants[ends]
+      end
+
+      # The name of the constant that ends the travel, and of the finding that grades it.
+      def ends = @ends ||= family.traits[:ends]
+      def stop_finding = ends == :rest_x ? :rest_slack : :stop_slack
+
+      # From the machine's corner to the hip (Point); the direction of the trunk (degrees).
+      def hip(_place) = raise(NotImplementedError)
+      def trunk_deg(_place) = raise(NotImplementedError)
+
+      # x of one of the machine's lengths as seen from the hip (mm).
+      def from_hip(place, name) = place[name] - hip(place).s
+
+      def leg(place)
+        place.once(:leg) do
+          ClosedLeg.new(body: body, trunk_deg: trunk_deg(place), plate_deg: place[:plate_angle], plate_y_mm: place[:plate_y] - hip(place).n, sole_mm: sole_mm)
+        end
+      end
+
+      def window(place)
+        place.once(:window) do
+          FootWindow.new(leg(place), limits: limits, plate_length_mm: place[:plate_length], target_deg: wishes[:target_bend_deg], lowest_mm: lowest_mm(place))
+        end
+      end
+
+      # The heels' height on the plate (mm): where they were placed, else where they are best.
+      def foot_mm(place) = wishes[:foot_mm] || window(place).heel_mm
+
+      # How deep the movement could go, and where it turns; where not even the top can be reached, the leg as near as it comes.
+      def deepest(place) = place.once(:deepest) { window(place).deepest(foot_mm(place)) || FootWindow::Deepest.new(0.0, :reach) }
+
+      def bottom(place)
+        place.once(:bottom) do
+          found = window(place).bottom(foot_mm(place), deepest: deepest(place)) if startable?(place)
+          found || FootWindow::Bottom.new(leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)), :reach)
+        end
+      end
+
+      # Whether the leg can take up the top at all.
+      def startable?(place) = deepest(place).by != :reach || deepest(place).bend_deg.positive?
+
+      # The leg where the machine ends the travel.
+      def stopped(place) = place.once(:stopped) { leg(place).towards_plate(from_hip(place, ends), foot_mm(place)) }
+
+      # How far the stop lies below the working bottom, or the bottom below where the stack rests (mm).
+      def slack_mm(place) = (bottom(place).state.x_mm - from_hip(place, ends)) * (ends == :rest_x ? -1 : 1)
+
+      def slack_target_mm = ends == :rest_x ? band(:rest_slack).target : wishes[:stop_slack_mm]
+
+      # Most recline (least, where the back is to be upright), then the stop nearest to its target.
+      def preference(place)
+        [wishes[:upright].positive? ? trunk_deg(place) : -trunk_deg(place), (slack_mm(place) - slack_target_mm).abs.round(ROUNDING)]
+      end
+
+      # What the joints may do: hip and ankle as measured, or what holds until then, within every other source.
+      def hip_limit_deg = @hip_limit_deg ||= wishes.clamp(:hip_flexion, wishes[:hip_limit_deg])
+      def ankle_limit_deg = @ankle_limit_deg ||= wishes.clamp(:ankle_dorsiflexion, wishes[:ankle_limit_deg])
+      def knee_limit_deg = wishes.envelope.to(:knee_flexion)
+
+      # To which bend of the hip a stop may let it: a little past what was measured, not past a caution's or a clinician's word.
+      def hip_at_stop_to_deg = [hip_limit_deg + TABLE[:stop][:hip_past_deg], wishes.hard.to(:hip_flexion)].compact.min
+
+      def limits
+        @limits ||= FootWindow::Limits.new(hip_bend_deg: hip_limit_deg, ankle_bend_deg: ankle_limit_deg, knee_bend_deg: knee_limit_deg, toes: TOES.fetch(wishes[:toes].to_i))
+      end
+
+      def findings(group, place) = group == :joint ? [depth(place), stop(place), *further(place)] : []
+
+      # Where the feet are best, and how far they can be moved.
+      def settled(place) = wishes[:foot_mm] ? {} : { foot_mm: window(place).heel_mm }
+      def span(_choice, place) = window(place).plate_mm || [0.0, 0.0]
+
+      def quantities_of(group, place)
+        return load_quantities(place) unless group == :joint
+
+        [window_quantities(place), leg_quantities(bottom(place).state), end_quantities(place), force_quantities(place), further_quantities(place)].inject(:merge)
+      end
+
+      # Both joints at the bottom, where the client turns, and where the machine ends the travel.
+      def ranges(place)
+        state = bottom(place).state
+        end_of = ->(motion, deg) { Reached.new(at: :stop, deg: deg, forced: true, target_deg: wishes.clamp(motion, deg)) }
+        free = ->(motion, deg) { Reached.new(at: :bottom, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg)) }
+        { knee_flexion: [free[:knee_flexion, state.knee_bend_deg], end_of[:knee_flexion, stopped(place).knee_bend_deg]],
+          hip_flexion: [free[:hip_flexion, state.hip_bend_deg], end_of[:hip_flexion, stopped(place).hip_bend_deg]],
+          ankle_dorsiflexion: [free[:ankle_dorsiflexion, state.ankle_bend_deg]] }
+      end
+
+      def end_limited? = knee_limit_deg ? knee_limit_deg < wishes[:target_bend_deg] : false
+
+      # Of the effort of both joints at the bottom, what the hip takes; 0 to 1.
+      def hip_share(place)
+        knee, hip = bottom(place).state.torques(1.0).values_at(:knee, :hip).map { |torque| [torque, 0.0].max }
+        (knee + hip).zero? ? 0.0 : hip / (knee + hip)
+      end
+
+      # Newtons along the rail for what is loaded (kg of plates, or on the stack); both legs together.
+      def force_n(place, load_kg) = ((place.parameters[:sled_mass] || 0.0) + load_kg) * force_per_kg(place)
+
+      def report(place)
+        state = bottom(place).state
+        { window: told_window(place), foot_mm: foot_mm(place), knee_bend_deg: state.knee_bend_deg, x_bottom_mm: state.x_mm, limit: limit(place), slack_mm: slack_mm(place),
+          state: told_state(state), bottom: { limit: limit(place), **told_state(state) }, max_bend_deg: window(place).greatest_deg, hip_x_mm: hip(place).s, hip_y_mm: hip(place).n }
+      end
+
+      # The leg with the knee bent so far, with what is loaded: what a document of an evaluation tells of one bend (nil: of none).
+      def posed(place, bend_deg:, load_kg:)
+        state = leg(place).towards_bend(bend_deg, foot_mm(place))
+        force = force_n(place, load_kg)
+        torques = state.torques(force)
+        { force_n: force, **told_state(state), knee_torque_nm: torques[:knee], hip_torque_nm: torques[:hip] }
+      end
+
+      private
+
+      def sole_mm = wishes[:sole_mm]
+      def force_per_kg(_place) = raise(NotImplementedError)
+      def force_quantities(place) = { force_per_kg_n: force_per_kg(place) }
+      def load_quantities(_place) = {}
+      def further(_place) = []
+      def further_quantities(_place) = {}
+
+      # With an ankle caution the feet stay in the middle of the plate or above.
+      def lowest_mm(place) = wishes[:lowest_share] * [place[:plate_length] - body.foot, 0.0].max
+
+      def depth_room_deg(place) = deepest(place).bend_deg - window(place).target_deg
+
+      def end_quantities(place)
+        { slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg, hip_share: hip_share(place) }
+      end
+
+      def leg_quantities(state)
+        { knee_bend_deg: state.knee_bend_deg, hip_bend_deg: state.hip_bend_deg, ankle_bend_deg: state.ankle_bend_deg, past_toes_mm: state.past_toes_mm,
+          x_bottom_mm: state.x_mm, knee_lever_mm: state.knee_lever_mm, hip_lever_mm: state.hip_lever_mm }
+      end
+
+      def window_quantities(place)
+        { low_heel_mm: window(place).low_mm, high_heel_mm: window(place).high_mm, foot_mm: foot_mm(place), feet_off_middle_mm: foot_mm(place) - window(place).heel_mm,
+          plate_over_foot_mm: place[:plate_length] - body.foot - foot_mm(place) }
+      end
+
+      def depth(place)
+        room = depth_room_deg(place)
+        grade(:knee_depth, room, room.abs < FootWindow::TOUCHES ? 0.0 : room, depth_fault(place))
+      end
+
+      def depth_fault(place)
+        return :plate_short if window(place).plate_mm.nil?
+
+        :leg_too_short unless startable?(place)
+      end
+
+      # A stop that lets a joint past its limit is a fault, however well it lies.
+      def stop(place) = grade(stop_finding, slack_mm(place), slack_mm(place), stop_fault(stopped(place)))
+
+      def stop_fault(state)
+        return :past_hip_limit if state.hip_bend_deg > hip_at_stop_to_deg + FootWindow::TOUCHES
+
+        :past_knee_limit if knee_limit_deg && state.knee_bend_deg > knee_limit_deg + FootWindow::TOUCHES
+      end
+
+      # What ends the movement, in a word.
+      def limit(place)
+        by = bottom(place).by
+        by == :target || window(place).empty_by.empty? ? by : window(place).empty_by.join("+").to_sym
+      end
+
+      def told_window(place)
+        seen = window(place)
+        { low_heel_mm: seen.low_mm, high_heel_mm: seen.high_mm, foot_mm: seen.heel_mm, empty: seen.empty?, by: seen.empty? ? seen.empty_by.join("+") : seen.ends,
+          deficit_deg: seen.deficit_deg, depth_deg: seen.depth_deg }
+      end
+
+      def told_state(state)
+        { x_mm: state.x_mm, distance_mm: state.reach_mm, knee_bend_deg: state.knee_bend_deg, thigh_deg: state.thigh_deg, hip_bend_deg: state.hip_bend_deg,
+          ankle_bend_deg: state.ankle_bend_deg, past_toes_mm: state.past_toes_mm, knee_lever_mm: state.knee_lever_mm, hip_lever_mm: state.hip_lever_mm }
+      end
+    end
+  end
+end

@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class Rail < Mechanism
+      # A rail with a plate, a closed leg on it at the working bottom and, as a ghost, at the top; the stops; and the plate seen from
+      # the front with the heights at which the heels may stand.
+      module Drawing
+        PLATE_MM = 34
+        RAIL_MM = 18
+        SHOE_MM = 23
+        TICK_MM = 26
+        # Poses between the bottom and the top for who moves it by hand.
+        POSES = 21
+
+        # nil where too little is taped.
+        def scene(place) = (pictured(place) if family.told.include?(:joint))
+        def scene_at_rest(place) = pictured(place)
+
+        private
+
+        def pictured(place)
+          sketch = Scenes::Sketch.new
+          low = bottom(place).state
+          draw_machine(sketch, place)
+          draw_plate(sketch, place, top(place), "_at_top", ghost: true)
+          draw_leg(sketch, place, top(place), "_at_top", ghost: true)
+          draw_trunk(sketch, place, low)
+          draw_moving(sketch, place, low)
+          draw_end(sketch, place)
+          Scenes::Scene.of(window: window_of(place), floor: floor(place), fade: fade(place), parts: sketch.parts.freeze, dimensions: dimensions(place, low), targets: [], lens: nil,
+                           points: tape_points(place), labels: labels(place), poses: poses(place), plate: plate_from_front(place))
+        end
+
+        # Standing nearly straight, where a set begins and ends.
+        def top(place) = place.once(:top) { leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)) }
+
+        # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}.
+        def poses(place)
+          from = bottom(place).state.x_mm
+          upto = top(place).x_mm
+          Array.new(POSES) do |index|
+            share = index / (POSES - 1.0)
+            state = leg(place).towards_plate(from + ((upto - from) * share), foot_mm(place))
+            sketch = Scenes::Sketch.new
+            draw_moving(sketch, place, state)
+            Scenes::Pose.new(share: share, parts: sketch.parts.freeze, deg: { knee_flexion: state.knee_bend_deg, hip_flexion: state.hip_bend_deg, ankle_dorsiflexion: state.ankle_bend_deg })
+          end
+        end
+
+        def draw_moving(sketch, place, state)
+          draw_plate(sketch, place, state, "")
+          draw_leg(sketch, place, state, "")
+          { hip: hip_at(place, state), knee: drawn(place, state, state.knee), ankle: drawn(place, state, state.ankle) }.each { |id, at| sketch.circle(id, :joint, at, 8, moves: true) }
+        end
+
+        def draw_plate(sketch, place, state, suffix, **how)
+          low, high = plate_ends(place, state)
+          sketch.board(:"plate#{suffix}", :machine, low, high, PLATE_MM, moves: true, of: %i[plate_angle plate_length plate_y], **how)
+        end
+
+        # From the plate's lower edge to its upper one.
+        def plate_ends(place, state)
+          lower = Geometry::Point.new(state.x_mm, leg(place).plate_y_mm)
+          [lower, lower + (up_the_plate(place) * place[:plate_length])].map { |point| drawn(place, state, point) }
+        end
+
+        def up_the_plate(place) = Geometry::Point.towards(-place[:plate_angle])
+
+        def draw_leg(sketch, place, state, suffix, **how)
+          hip = hip_at(place, state)
+          knee = drawn(place, state, state.knee)
+          ankle = drawn(place, state, state.ankle)
+          sketch.capsule(:"thigh#{suffix}", :body, [hip, knee], [body.hip_rise, body.knee_front * Scenes::Limbs::THIGH_END], moves: true, **how)
+          Scenes::Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :"shin#{suffix}", **how)
+          draw_foot(sketch, place, state, suffix, **how)
+        end
+
+        def draw_foot(sketch, place, state, suffix, **how)
+          up = up_the_plate(place)
+          heel = state.ankle - (up.front * ((body.ankle_height + sole_mm) - SHOE_MM)) - (up * (0.15 * body.foot))
+          ends = [heel, heel + (up * (0.86 * body.foot))].map { |point| drawn(place, state, point) }
+          sketch.capsule(:"foot#{suffix}", :body, ends, [SHOE_MM, 17], moves: true, **how)
+        end
+
+        # The number between the stop and the bottom, along the rail under the plate.
+        def dimensions(place, low)
+          stop, turn = [from_hip(place, ends), low.x_mm].map { |x| under_plate(place, x) }
+          side = (turn - stop).norm.zero? ? Geometry::Point.new(0, -1) : (turn - stop).unit.front * -1
+          [Scenes::Dimension.new(of: stop_finding, from: stop, to: turn, at: ((stop + turn) * 0.5) + (side * 46) + Geometry::Point.new(14, -6), anchor: :start, value: slack_mm(place),
+                                 unit: :mm)]
+        end
+
+        # Every mark of what moves the stop, beside the rail.
+        def labels(place)
+          @stops.flat_map do |adjuster, factor|
+            here = place[ends]
+            travels = adjuster.travel.map { |travel| factor * travel }
+            set = travels.min_by { |travel| (@first_end + travel - here).abs }
+            adjuster.marks.zip(travels).map do |mark, travel|
+              x = here + travel - set - hip(place).s
+              Scenes::Label.new(text: mark, at: under_plate(place, x, TICK_MM + 26), set: travel == set, of: adjuster.label)
+            end
+          end
+        end
+
+        # Ticks for those marks, and the stop that is set.
+        def draw_end(sketch, place)
+          labels(place).each_with_index do |label, index|
+            next if label.set
+
+            sketch.line(:"notch_#{index}", :frame, *tick(place, label.at), width: 6, of: [ends])
+          end
+          x = from_hip(place, ends)
+          sketch.line(:stop, :target, under_plate(place, x, -TICK_MM), under_plate(place, x, TICK_MM), width: 12, moves: true, of: [ends])
+        end
+
+        def tick(place, at)
+          towards = (under_plate(place, 0.0, 0) - under_plate(place, 0.0, TICK_MM)).unit
+          [at + (towards * 26), at + (towards * (26 + TICK_MM))]
+        end
+
+        # The plate as one sees it standing before it: its length, the foot on it and the heights (mm) at which the heels may stand; what
+        # closes them, in words. nil where the plate is shorter than a foot.
+        def plate_from_front(place)
+          seen = window(place)
+          return unless seen.plate_mm
+
+          Scenes::Plate.new(length_mm: place[:plate_length], foot_mm: body.foot, heel_mm: foot_mm(place), low_mm: seen.empty? ? nil : seen.low_mm, high_mm: seen.empty? ? nil : seen.high_mm,
+                            says: window_says(place), closed: closed_says(place), choice: :foot_mm)
+        end
+
+        def rotated(point, degrees)
+          along = Geometry::Point.towards(-degrees)
+          (along * point.s) + (along.front * point.n)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class Rail < Mechanism
+      # What presses and squats on a rail say of themselves.
+      module Words
+        def says(finding, place)
+          case finding.code
+          when :knee_depth then depth_says(finding, place)
+          when :latch_room then latch_says(finding)
+          else end_says(finding, place)
+          end
+        end
+
+        # What a step of an adjuster would show.
+        def short(decision, place)
+          case decision
+          when :recline then Says.of("short.recline", deg: bottom(place).state.knee_bend_deg.round)
+          when :reach then Says.of(latch_room(place).negative? ? "short.reach.short" : "short.reach.right", mm: latch_room(place).abs.round)
+          else Says.of(slack_mm(place).negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm(place).abs.round)
+          end
+        end
+
+        def ends_says = Says.of(end_limited? ? "allowed.knees_to" : "allowed.knees_wanted", deg: [wishes[:target_bend_deg], knee_limit_deg].compact.min.round)
+
+        # The bottom in three bends; and how the effort is shared.
+        def motion(place)
+          state = bottom(place).state
+          { ending: Says.of("motion.bottom", knee: state.knee_bend_deg.round, hip: state.hip_bend_deg.round, ankle: state.ankle_bend_deg.round),
+            ratio: Says.of("motion.split", knee: ((1 - hip_share(place)) * 100).round, hip: (hip_share(place) * 100).round) }
+        end
+
+        def step_numbers = { target_deg: [wishes[:target_bend_deg], knee_limit_deg].compact.min.round }
+
+        # What closes each end of the foot window, [lower, upper], as Says.
+        def window_says(place)
+          window(place).ends.zip(%w[below above]).map { |by, side| Says.of("feet.#{side}.#{by}") }
+        end
+
+        # Where no place of the feet gives the depth: what closes it, and what would open it; nil where some does.
+        def closed_says(place)
+          seen = window(place)
+          return if seen.empty_by.empty?
+          return Says.of("feet.closed.plate") if seen.empty_by == [:plate]
+
+          Says.of("feet.closed.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.floor, deg: seen.deficit_deg.ceil)
+        end
+
+        private
+
+        def latch_room(place) = further(place).find { |finding| finding.code == :latch_room }.value
+
+        def depth_says(finding, place)
+          return Says.of("says.knee_depth.#{finding.fault}") if finding.fault
+
+          bend = bottom(place).state.knee_bend_deg.round
+          return Says.of("says.knee_depth.short", bend: bend, deg: -finding.value.floor, by: limit_says(deepest(place).by)) if finding.value.negative?
+
+          by = deepest(place).by
+          whose = bottom(place).by == :knee ? "allowed" : "wanted"
+          by ? Says.of("says.knee_depth.#{whose}", bend: bend, deg: finding.value.floor, by: limit_says(by)) : Says.of("says.knee_depth.#{whose}_freely", bend: bend)
+        end
+
+        def limit_says(by) = Says.of("feet.limits.#{by}")
+
+        def end_says(finding, place)
+          code = finding.code
+          return Says.of("says.#{code}.#{finding.fault}", **fault_numbers(finding.fault, stopped(place))) if finding.fault
+
+          in_line = band(code).in_line
+          key = if in_line.cover?(finding.value) then :right
+                else finding.value < in_line.min ? :early : :late
+                end
+          Says.of("says.#{code}.#{finding.value.negative? && key == :early ? :before : key}", mm: finding.value.abs.round)
+        end
+
+        def fault_numbers(fault, state)
+          return { deg: state.hip_bend_deg.round, limit: hip_limit_deg.round } if fault == :past_hip_limit
+
+          { deg: state.knee_bend_deg.round, limit: knee_limit_deg.round }
+        end
+
+        def latch_says(finding)
+          return Says.of("says.latch_room.out_of_reach", mm: finding.value.abs.ceil) if finding.fault
+
+          Says.of(finding.severity.zero? ? "says.latch_room.right" : "says.latch_room.on_a_block", mm: finding.value.round)
+        end
+      end
+    end
+  end
+end
