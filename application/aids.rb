@@ -2,22 +2,30 @@
 
 module Verglas
   module Application
-    # Cushions and pads in use at a fitting, by size in mm; none where none is named.
+    # What is chosen with the marks of a fitting, by name: cushions and pads by size in mm, 0 where none lies there; and what is placed
+    # (the feet on a plate, a link of a chain), as far as it was.
     module Aids
-      # Of every family.
-      NAMES = Machines::Families.single.flat_map { |family| family.choices.keys.map(&:to_s) }.uniq.freeze
+      CHOICES = Machines::Families.single.flat_map { |family| family.choices.values }.to_h { |choice| [choice.name.to_s, choice] }.freeze
+      LAID = CHOICES.reject { |_, choice| choice.placed? }.keys.freeze
+      PLACED = (CHOICES.keys - LAID).freeze
 
       # What a gym may own of them.
-      KINDS = NAMES.map { |name| name.delete_suffix("_mm") }.freeze
+      KINDS = LAID.map { |name| name.delete_suffix("_mm") }.freeze
 
       module_function
 
       # Whatever was kept, whole.
-      def of(given) = NAMES.to_h { |name| [name, given.to_h.transform_keys(&:to_s).fetch(name, 0).to_f] }
+      def of(given)
+        known = given.to_h.transform_keys(&:to_s).compact
+        { **LAID.to_h { |name| [name, known.fetch(name, 0).to_f] }, **known.slice(*PLACED).transform_values(&:to_f) }
+      end
+
+      # As it is advised: a place to the whole number that stands on the screen.
+      def advised(wishes) = of(wishes).to_h { |name, size| [name, PLACED.include?(name) ? size.round.to_f : size] }
 
       # The same of what was sent: raises Invalid for a name that nobody knows.
       def sent(given)
-        unknown = given.to_h.keys.map(&:to_s) - NAMES
+        unknown = given.to_h.keys.map(&:to_s) - CHOICES.keys
         raise Invalid.new(:unknown_field, path: "/aids/#{unknown.first}") if unknown.any?
 
         of(given)
@@ -25,6 +33,15 @@ module Verglas
 
       # What a family can wish for of them.
       def wishes(family, given) = of(given).transform_keys(&:to_sym).slice(*family.choices.keys)
+
+      # Cushions and pads that lie somewhere.
+      def laid(aids) = aids.slice(*LAID).select { |_, size| size.positive? }
+
+      # All of it in sentences.
+      def says(aids)
+        [*laid(aids).map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) },
+         *aids.slice(*PLACED).map { |name, size| Formats::Words.say("aids.#{name}.stands", size: size.round) }]
+      end
     end
   end
 end

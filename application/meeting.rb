@@ -149,8 +149,8 @@ module Verglas
       # Labels of the adjusters which a station's exercises share.
       def shared = station? ? Machines::Families.fetch(machine_row[:family]).shared(Store::Tables::Machines.data(machine_row)) : []
 
-      # Cushions and pads that go with the advised marks.
-      def advised_aids = Aids.of(advice.wishes.values)
+      # Cushions, pads and places that go with the advised marks.
+      def advised_aids = @advised_aids ||= Aids.advised(advice.evaluation.wishes.values.slice(*machine.family.choices.keys))
 
       def evaluation(marks, aids = {})
         wishes = wishes_for(machine, **Aids.wishes(machine.family, aids))

@@ -21,7 +21,7 @@ module Verglas
           readings: meeting.estimation.reports.map { |report| Told::Estimate.report(report) }, learned: Told::Estimate.learned(meeting.checked_rows),
           mean_mm: Told.rounded(estimate.mean), sd_mm: Told.rounded(estimate.sd),
           machine: { id: meeting.machine.id, name: meeting.machine.name, description_number: meeting.machine_row[:number] },
-          **wishes(meeting.advice.wishes), **told(meeting), **meeting.safety.kept, advised: meeting.advice.marks, advised_status: meeting.advice.status }
+          **wishes(meeting.advice.evaluation.wishes), **told(meeting), **meeting.safety.kept, advised: meeting.advice.marks, advised_status: meeting.advice.status }
       end
 
       # What was aimed at, and within which range of the joints.

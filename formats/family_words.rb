@@ -19,7 +19,7 @@ module Verglas
         ->(family) { family.joints.keys } => %w[motions.%s],
         ->(family) { family.joints.each_value.select(&:held_deg).map(&:motion) } => %w[barred.posture_%s],
         ->(family) { family.findings.keys } => %w[findings.%s.title disturbed.%s.more disturbed.%s.less],
-        ->(family) { family.findings.each_value.flat_map(&:mends).flatten.uniq } => %w[mends.%s],
+        ->(family) { family.findings.each_value.flat_map(&:mends).flatten.compact.uniq } => %w[mends.%s],
         ->(family) { family.findings.each_value.flat_map(&:never).uniq } => %w[errors.%s set_up.%s],
         ->(family) { family.findings.each_value.reject { |kind| kind.by_hand.empty? }.map(&:code) } => %w[says.%s.by_hand]
       }.freeze

@@ -15,7 +15,7 @@ module Verglas
           Told.rounded(
             marks: evaluation.marks, grade: evaluation.grade, likely: evaluation.likely?, findings: findings, quantities: evaluation.quantities, motion: motion,
             aids: Aids.of(evaluation.wishes.values), steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, targets: Target.all(evaluation)
-          ).merge(scene: Scene.of(evaluation.mechanics.scene(evaluation.place)), says: spoken(findings, motion))
+          ).merge(placed: Placed.all(evaluation), scene: Scene.of(evaluation.mechanics.scene(evaluation.place)), says: spoken(findings, motion, evaluation.mechanics.pictured_at))
         end
 
         def findings(evaluation, steps)
@@ -24,10 +24,10 @@ module Verglas
                     .map { |graded, _| Finding.of(graded, evaluation, by_mark) }
         end
 
-        # The picture in words, for who cannot see it. findings, motion: as they are told, or were.
-        def spoken(findings, motion)
+        # The picture in words, for who cannot see it. findings, motion: as they are told, or were; at: where of the movement it is drawn.
+        def spoken(findings, motion, at = :start)
           said = [*findings, motion.to_h].map { |one| one.transform_keys(&:to_sym) }
-          [Formats::Words.say("picture.says"), *said.map { |one| one[:says] }, *said.last.values_at(:ending, :creep)].compact.join(" ")
+          [Formats::Words.say("picture.#{at}"), *said.map { |one| one[:says] }, *said.last.values_at(:ending, :creep)].compact.join(" ")
         end
 
         def step_pair(evaluation, label, pair)

@@ -10,10 +10,16 @@ module Verglas
         # steps: Evaluations one mark away, by [adjuster, mark].
         def of(graded, evaluation, steps)
           finding = graded.finding
-          { code: finding.code, title: title(finding.code), value: finding.value, unit: evaluation.kind(finding.code).unit,
+          { code: finding.code, title: title(finding.code), value: shown(finding, evaluation), unit: evaluation.kind(finding.code).unit,
             band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?, by_hand: graded.by_hand,
             interval: interval(finding, evaluation), says: graded.by_hand ? Formats::Words.say("says.#{finding.code}.by_hand") : says(finding, evaluation),
             move: graded.by_hand ? nil : move(finding, evaluation, steps) }
+        end
+
+        # The number that is told: of some findings another than the one that is graded.
+        def shown(finding, evaluation)
+          kind = evaluation.kind(finding.code)
+          kind.shown ? evaluation.quantities[kind.shown] : finding.value
         end
 
         def title(code) = Formats::Words.say("findings.#{code}.title")
@@ -33,7 +39,7 @@ module Verglas
         # A distance from a place in a plane is never less than none.
         def interval(finding, evaluation)
           kind = evaluation.kind(finding.code)
-          low, high = evaluation.interval(kind.graded)
+          low, high = evaluation.interval(kind.shown || kind.graded)
           kind.plane? ? [[low, 0.0].max, high] : [low, high]
         end
 

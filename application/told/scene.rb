@@ -13,7 +13,19 @@ module Verglas
 
           { window: scene.window.transform_values { |mm| mm.to_f.round(1) }, floor: scene.floor, fade: scene.fade.map { |point| at(point) },
             parts: scene.parts.map { |part| part(part, known) }, dimensions: scene.dimensions.map { |one| dimension(one) },
-            targets: scene.targets.map { |target| { finding: target.finding, at: at(target.at), joint: at(target.joint), in_line_mm: target.in_line_mm } }, lens: scene.lens }
+            targets: scene.targets.map { |target| { finding: target.finding, at: at(target.at), joint: at(target.joint), in_line_mm: target.in_line_mm } }, lens: scene.lens,
+            labels: scene.labels.map { |label| { text: label.text, at: at(label.at), set: label.set, of: label.of } }, poses: scene.poses.map { |pose| pose(pose) },
+            plate: scene.plate && plate(scene.plate) }
+        end
+
+        def pose(pose)
+          { share: pose.share.round(3), parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
+            deg: pose.deg.map { |motion, deg| { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: deg.round, limit: pose.limits[motion]&.round } } }
+        end
+
+        def plate(plate)
+          lengths = %i[length_mm foot_mm heel_mm low_mm high_mm].to_h { |name| [name, plate[name]&.to_f&.round(1)] }
+          lengths.merge(says: plate.says.map { |says| Formats::Words.of(says) }, closed: plate.closed && Formats::Words.of(plate.closed), choice: plate.choice)
         end
 
         def part(part, known)
@@ -22,11 +34,11 @@ module Verglas
         end
 
         def dimension(one)
-          { of: one.of, from: at(one.from), to: at(one.to), at: at(one.at), anchor: one.anchor, value: one.value.round(1), unit: one.unit }
+          { of: one.of, from: at(one.from), to: at(one.to), at: at(one.at), anchor: one.anchor, value: one.value.round(3), unit: one.unit }
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]
-        private_class_method :part, :dimension
+        private_class_method :part, :dimension, :pose, :plate
       end
     end
   end

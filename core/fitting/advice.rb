@@ -44,6 +44,13 @@ module Verglas
 
       def shortfalls = Shortfall.all(evaluation)
 
+      # What is missing without a choice that helped (mm): by how much what it mends lies outside its close band.
+      def missing_without(choice)
+        plain = evaluate(@without.indices, plain_wishes)
+        codes = machine.family.choices.fetch(choice).mends
+        plain.findings.select { |finding| codes.include?(finding.code) }.map { |finding| plain.kind(finding.code).band.shortfall(finding.graded) }.max.to_f
+      end
+
       # The worst finding's severity had no cushion been used.
       def grade_without_cushions = Machines::SEVERITIES[@without.worst]
 
@@ -60,7 +67,8 @@ module Verglas
 
       private
 
-      def evaluate(indices) = Evaluation.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices)
+      def evaluate(indices, wishes = @wishes) = Evaluation.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices)
+      def plain_wishes = @wishes.wishing(**machine.family.choices.each_value.select(&:sought?).to_h { |choice| [choice.name, 0.0] })
       def solve(wishes, held = @held) = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes, held: held).solutions
 
       # With what helps of what may be added.

@@ -32,6 +32,9 @@ module Verglas
       # The same body under the same wishes at other marks.
       def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, mechanics: @given.values.value?(nil) ? nil : mechanics)
 
+      # The same at the same marks, with a choice placed elsewhere.
+      def placing(choice, value) = self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
+
       def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
       def marks = machine.marks(indices)
       def place = @place ||= mechanics.place(parameters)

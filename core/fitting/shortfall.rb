@@ -4,7 +4,7 @@ module Verglas
   module Fitting
     # What is missing where a finding is off or worse, and what would mend it: data for words.
     #   by      how far the graded number lies outside the close band (mm or degrees)
-    #   mend    what would bring it to its target; amount in the same unit
+    #   mend    what would bring it to its target, nil where the finding says that itself; amount in the same unit
     Shortfall = Value.define(:code, :by, :mend, :amount) do
       # Worst first, of an Evaluation.
       def self.all(evaluation)

@@ -71,9 +71,9 @@ module Verglas
         once(@joints, motion, JointMotion.new(motion: motion, forced: [*forced].freeze, free: [*free].freeze, stop: stop, held_deg: held_deg))
       end
 
-      def finding(code, graded:, group:, rests_on:, set_by:, mends:, band: code, plane: nil, never: [], by_hand: {}, where_driven: nil, weighs: true) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
+      def finding(code, graded:, group:, rests_on:, set_by:, mends:, band: code, shown: nil, plane: nil, never: [], by_hand: {}, where_driven: nil, weighs: true) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
         missing("a band of core/data/bands.yml", [band] - BANDS.keys)
-        once(@findings, code, FindingKind.new(code: code, band: BANDS.fetch(band), graded: graded, group: group, plane: plane, rests_on: rests_on.freeze, set_by: set_by.freeze,
+        once(@findings, code, FindingKind.new(code: code, band: BANDS.fetch(band), graded: graded, shown: shown, group: group, plane: plane, rests_on: rests_on.freeze, set_by: set_by.freeze,
                                               mends: mends.freeze, never: never.freeze, by_hand: by_hand.freeze, where_driven: where_driven, weighs: weighs))
       end
 

@@ -49,7 +49,8 @@ module Verglas
 
       def quantities_of(_group, place)
         { ring_mm: ring_mm(place), drop_mm: drop_mm, longest_mm: longest_mm(place), shortest_mm: shortest_mm(place), chain_mm: chain_mm(place),
-          whole_chain_mm: place[:hook_length] + (place[:links] * place[:link_pitch]), lift_mm: lift_mm(place), bottom_room_mm: bottom_room_mm(place), clip_room_mm: clip_room_mm(place) }
+          whole_chain_mm: place[:hook_length] + (place[:links] * place[:link_pitch]), lift_mm: lift_mm(place), bottom_room_mm: bottom_room_mm(place), clip_room_mm: clip_room_mm(place),
+          clip_squat_mm: lift_mm(place) }
       end
 
       def report(place)
@@ -74,6 +75,8 @@ module Verglas
         good = finding.severity.zero?
         Says.of("says.#{finding.code}.#{good ? "right" : finding.fault || "wrong"}", mm: finding.value.abs.round)
       end
+
+      def short(_decision, place) = Says.of("short.link", mm: lift_mm(place).round)
 
       private
 

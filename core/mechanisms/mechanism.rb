@@ -77,6 +77,9 @@ module Verglas
       def up = 1
       def sides = []
 
+      # Where of the movement the picture shows it: :start, :bottom or :top.
+      def pictured_at = :start
+
       # The picture (Scenes::Scene); nil where too little is taped to draw it.
       def scene(_place) = nil
 

@@ -22,8 +22,9 @@ module Verglas
     # A mark beside what it sets, as printed; set: whether it stands there; of: the adjuster's label.
     Label = Value.define(:text, :at, :set, :of)
 
-    # The parts that move at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}.
-    Pose = Value.define(:share, :parts, :deg)
+    # The parts that move at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}, beside how
+    # far each may go (nil where nothing holds).
+    Pose = Value.define(:share, :parts, :deg, :limits)
 
     # A plate with feet on it, heights from its lower edge (mm): its length, the foot's, where the heels stand and between which two they
     # may (nil where nowhere); says: what closes the lower and the upper end; closed: why nowhere, and what would open it; choice: what

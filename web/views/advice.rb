@@ -16,8 +16,16 @@ module Verglas
             aids_says: aids_says(meeting, advice), grade: advice.evaluation.grade,
             adjusters: advice.adjusters.map { |adjuster| adjuster(meeting, adjuster) },
             runner_up: advice.runner_up && { marks: advice.runner_up.marks, grade: advice.runner_up.grade },
-            shortfalls: advice.shortfalls.map { |shortfall| shortfall(shortfall, advice.evaluation.kind(shortfall.code)) },
-            from: meeting.taken, learned: Told::Estimate.learned(meeting.checked_rows), next_reading: next_reading(advice) }
+            shortfalls: advice.shortfalls.select(&:mend).map { |shortfall| shortfall(shortfall, advice.evaluation.kind(shortfall.code)) },
+            instead: instead(meeting), from: meeting.taken, learned: Told::Estimate.learned(meeting.checked_rows), next_reading: next_reading(advice) }
+        end
+
+        # Other machines that do the same and fit, where this one does not.
+        def instead(meeting)
+          Application::Substitutes.of(meeting).map do |found|
+            name = Told::Names.machine(found.row[:name], found.exercise)
+            { machine_id: found.row[:id], exercise: found.exercise, name: name, grade: found.advice.evaluation.grade, says: Formats::Words.say("instead.fits", name: name, place: found.row[:place]) }
+          end
         end
 
         # Of what is advised; what is recorded only stands as it is.
@@ -25,8 +33,7 @@ module Verglas
 
         # Cushions and pads in words, and what they are for.
         def aids_says(meeting, advice)
-          used = meeting.advised_aids.select { |_, size| size.positive? }
-          used.map { |name, size| Formats::Words.say("aids.#{name}.advised", size: size.round, without: advice.grade_without_cushions) }
+          Application::Aids.laid(meeting.advised_aids).map { |name, size| Formats::Words.say("aids.#{name}.advised", size: size.round, without: advice.grade_without_cushions, missing: advice.missing_without(name.to_sym).ceil) }
         end
 
         def adjuster(meeting, adjuster)

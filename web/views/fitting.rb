@@ -70,8 +70,8 @@ module Verglas
           row[:taken_back_at] && { reason: row[:taken_back], at: Told.time(row[:taken_back_at]) }
         end
 
-        # As they lie there: behind the back, on the seat, under the hips.
-        def cushions(row) = Application::Aids.of(row[:aids].to_h).select { |_, size| size.positive? }.map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) }
+        # As they lie there: behind the back, on the seat, under the hips; and where the feet stand.
+        def cushions(row) = Application::Aids.says(Application::Aids.of(row[:aids].to_h))
 
         def stopped(row) = row[:stop_sign].empty? ? nil : Formats::Words.say("stops.#{row[:stop_sign]}.title")
         def staff_name(gym, id) = gym.db[:accounts].where(id: id).get(:name)

@@ -43,7 +43,7 @@ module Verglas
           [*Cautions.bars(meeting), *faults.map { |code| Formats::Words.say("set_up.#{code}") }]
         end
 
-        def aids(aids) = aids.select { |_, size| size.positive? }.map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) }
+        def aids(aids) = Application::Aids.says(aids)
 
         def load(meeting, sheet)
           work = sheet[:work]

@@ -28,9 +28,14 @@ module Verglas
         # A cushion that is to be taken out, or put in, is said as such.
         def aids(meeting, last)
           before = Application::Aids.of(last[:aids].to_h)
-          meeting.advised_aids.reject { |name, size| size == before[name] }.map do |name, size|
-            [before[name], size].map { |mm| mm.zero? ? words(:"no_#{name}") : words(name, size: mm.round) }
-          end
+          differing = meeting.advised_aids.reject { |name, size| before[name].nil? || size == before[name] }
+          differing.map { |name, size| [before[name], size].map { |given| aid(name, given) } }
+        end
+
+        def aid(name, given)
+          return Formats::Words.say("aids.#{name}.named", size: given.round) if Application::Aids::PLACED.include?(name)
+
+          given.zero? ? words(:"no_#{name}") : words(name, size: given.round)
         end
 
         def why(meeting, last)
@@ -50,7 +55,7 @@ module Verglas
         end
 
         def words(key, **params) = Formats::Words.say("since.#{key}", **params)
-        private_class_method :marks, :aids, :why, :basis, :past, :words
+        private_class_method :marks, :aids, :aid, :why, :basis, :past, :words
       end
     end
   end

@@ -9,7 +9,18 @@ module Verglas
         module_function
 
         def of(meeting)
-          meeting.steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, **(step.fixed? ? fixed(meeting, step) : own(meeting, step)) } }
+          meeting.steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, **in_words(meeting, step) } }
+        end
+
+        def in_words(meeting, step)
+          return fixed(meeting, step) if step.fixed?
+
+          step.choice ? placing(meeting, step) : own(meeting, step)
+        end
+
+        # What is placed, in the advised number.
+        def placing(meeting, step)
+          %i[title do look right].to_h { |part| [part, say(step.choice, part, numbers(meeting))] }.merge(notes: told_rules(meeting, step.stage))
         end
 
         def fixed(meeting, step)
@@ -37,12 +48,16 @@ module Verglas
         end
 
         def numbers(meeting)
-          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, **meeting.mechanics.step_numbers, aid: aid_mm(meeting).round,
+          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, **meeting.mechanics.step_numbers, **placed(meeting), aid: aid_mm(meeting).round,
             tempo: Loads.tempo_words(meeting.tempo) }
         end
 
+        def placed(meeting) = meeting.advised_aids.slice(*Application::Aids::PLACED).to_h { |name, size| [name.to_sym, size.round] }
+
         # Of what the mechanism adds by itself to this client (mm): a pad under the hips.
-        def aid_mm(meeting) = meeting.machine.family.choices.each_value.reject(&:sought?).sum { |choice| meeting.advised_aids.fetch(choice.name.to_s, 0.0) }
+        def aid_mm(meeting)
+          meeting.machine.family.choices.each_value.reject { |choice| choice.sought? || choice.placed? }.sum { |choice| meeting.advised_aids.fetch(choice.name.to_s, 0.0) }
+        end
 
         # The range says too where it ends.
         def right(meeting, rule, numbers)
@@ -66,7 +81,7 @@ module Verglas
 
         def before(meeting)
           row = meeting.machine_row
-          used = meeting.advised_aids.select { |_, size| size.positive? }.map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) }
+          used = Application::Aids.says(Application::Aids.laid(meeting.advised_aids))
           [*lightest(meeting), *together(meeting), *meeting.safety.rows.map do |caution|
             "#{Told::Caution.line(caution)[:title]}: #{Told::Caution.line(caution)[:does]}"
           end, *(say(:child, :note, {}) if meeting.safety.plate_asked?), *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
@@ -106,7 +121,8 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt, :own_words, :together, :slack, :told_rules, :say
+        private_class_method :in_words, :placing, :placed, :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt, :own_words, :together, :slack,
+                             :told_rules, :say
       end
     end
   end

@@ -22,7 +22,7 @@ module Verglas
         choice :mat_mm, how: :if_needed, makers: true, mends: %i[chain_lift chain_bottom]
         finding :chain_lift, graded: :lift_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_shorter chain_longer]
         finding :chain_bottom, graded: :bottom_room_mm, group: :joint, rests_on: %i[lowest_anchor belt_drop], set_by: %i[link], mends: %i[chain_shorter chain_longer]
-        finding :chain_clip, graded: :clip_room_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_longer chain_shorter]
+        finding :chain_clip, graded: :clip_room_mm, shown: :clip_squat_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_longer chain_shorter]
       end
     end
   end

@@ -20,7 +20,7 @@ module Verglas
         adjuster :rest, drives: { rest_x: 1 }, decides: :rest, stage: :joint
         rail_wishes
         depth_found %i[trunk_angle plate_angle plate_y]
-        finding :rest_slack, graded: :slack_mm, group: :joint, rests_on: %i[rest_x], set_by: %i[rest foot_mm recline], mends: %i[seat_nearer seat_further],
+        finding :rest_slack, graded: :slack_mm, group: :joint, rests_on: %i[rest_x], set_by: %i[rest foot_mm recline], mends: %i[seat_further seat_nearer],
                              never: %i[past_hip_limit past_knee_limit]
       end
     end

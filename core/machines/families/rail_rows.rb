@@ -36,7 +36,7 @@ module Verglas
         end
 
         def depth_found(rests_on)
-          finding :knee_depth, graded: :depth_room_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: %i[open_window less_depth]
+          finding :knee_depth, graded: :depth_room_deg, shown: :knee_bend_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: [nil, nil]
         end
 
         def stop_found

@@ -9,6 +9,7 @@ module Verglas
         LOAD = { width: 250, height: 90 }.freeze
         BEHIND_MM = 40
 
+        def pictured_at = :top
         def scene(place) = (pictured(place) if family.told.include?(:joint))
         def scene_at_rest(place) = pictured(place)
 

@@ -13,6 +13,10 @@ module Verglas
 
         private
 
+        # Behind the marks; the number to the left.
+        def number_off = 104
+        def number_side = :end
+
         # A point of the hip's rail frame as it is drawn: the plate stands where it is.
         def drawn(place, state, point)
           turned(place, point - Geometry::Point.new(state.x_mm, leg(place).plate_y_mm))
@@ -35,20 +39,19 @@ module Verglas
           base = floor(place) + 8
           sketch.line(:rail_post, :frame, high, Geometry::Point.new(high.s, base), width: 13)
           sketch.line(:foot_bar, :frame, Geometry::Point.new(high.s - 30, base), Geometry::Point.new(plate_ends(place, top(place)).last.s + 60, base), width: 13)
+          lower, upper = plate_ends(place, top(place))
+          middle = (lower + upper) * 0.5
+          sketch.line(:plate_post, :frame, middle, Geometry::Point.new(middle.s, base), width: 13)
           sketch.line(:rail, :frame, low, high, width: Rail::Drawing::RAIL_MM, of: %i[rail_incline plate_y])
         end
 
         # The carriage: back pad and shoulder pads, with the trunk on it.
         def draw_moving(sketch, place, state)
-          draw_carriage(sketch, place, state)
-          draw_back(sketch, place, state)
-          super
-        end
-
-        def draw_carriage(sketch, place, state)
           back = ->(x, y) { drawn(place, state, Geometry::Point.new(x, y - body.hip_depth)) }
           sketch.board(:back_pad, :pad, back[-body.torso - 40, 0], back[90, 0], PAD_MM, moves: true)
-          sketch.board(:shoulder_pad, :pad, back[-body.torso - 6, 0], back[-body.torso - 6, body.hip_depth * 1.5], -46, moves: true)
+          draw_back(sketch, place, state)
+          sketch.board(:shoulder_pad, :pad, back[-body.torso - 4, -PAD_MM], back[-body.torso - 4, body.hip_depth * 1.5], -52, moves: true)
+          super
         end
 
         def draw_back(sketch, place, state)

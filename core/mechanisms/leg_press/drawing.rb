@@ -12,6 +12,10 @@ module Verglas
 
         private
 
+        # Over the rail; the number to the right.
+        def number_off = -56
+        def number_side = :start
+
         # A point of the hip's rail frame as it is drawn.
         def drawn(place, _state, point) = rotated(point + hip(place), place[:rail_incline])
         def hip_at(place, state) = drawn(place, state, Geometry::Point.new(0, 0))

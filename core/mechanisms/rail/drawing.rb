@@ -13,6 +13,8 @@ module Verglas
         # Poses between the bottom and the top for who moves it by hand.
         POSES = 21
 
+        def pictured_at = :bottom
+
         # nil where too little is taped.
         def scene(place) = (pictured(place) if family.told.include?(:joint))
         def scene_at_rest(place) = pictured(place)
@@ -44,9 +46,12 @@ module Verglas
             state = leg(place).towards_plate(from + ((upto - from) * share), foot_mm(place))
             sketch = Scenes::Sketch.new
             draw_moving(sketch, place, state)
-            Scenes::Pose.new(share: share, parts: sketch.parts.freeze, deg: { knee_flexion: state.knee_bend_deg, hip_flexion: state.hip_bend_deg, ankle_dorsiflexion: state.ankle_bend_deg })
+            Scenes::Pose.new(share: share, parts: sketch.parts.freeze, deg: bends(state), limits: bend_limits(place))
           end
         end
+
+        def bends(state) = { hip_flexion: state.hip_bend_deg, knee_flexion: state.knee_bend_deg, ankle_dorsiflexion: state.ankle_bend_deg }
+        def bend_limits(place) = { hip_flexion: hip_limit_deg, knee_flexion: window(place).target_deg, ankle_dorsiflexion: window(place).cap_deg }
 
         def draw_moving(sketch, place, state)
           draw_plate(sketch, place, state, "")
@@ -83,12 +88,12 @@ module Verglas
           sketch.capsule(:"foot#{suffix}", :body, ends, [SHOE_MM, 17], moves: true, **how)
         end
 
-        # The number between the stop and the bottom, along the rail under the plate.
+        # The number between the stop and the bottom, along the rail, where neither marks nor body are.
         def dimensions(place, low)
-          stop, turn = [from_hip(place, ends), low.x_mm].map { |x| under_plate(place, x) }
-          side = (turn - stop).norm.zero? ? Geometry::Point.new(0, -1) : (turn - stop).unit.front * -1
-          [Scenes::Dimension.new(of: stop_finding, from: stop, to: turn, at: ((stop + turn) * 0.5) + (side * 46) + Geometry::Point.new(14, -6), anchor: :start, value: slack_mm(place),
-                                 unit: :mm)]
+          ends_at = [from_hip(place, ends), low.x_mm]
+          stop, turn = ends_at.map { |x| under_plate(place, x, number_off) }
+          at = under_plate(place, ends_at.max, number_off) + Geometry::Point.new(number_side == :start ? 26 : -26, number_side == :start ? 0 : -30)
+          [Scenes::Dimension.new(of: stop_finding, from: stop, to: turn, at: at, anchor: number_side, value: slack_mm(place), unit: :mm)]
         end
 
         # Every mark of what moves the stop, beside the rail.

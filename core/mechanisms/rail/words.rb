@@ -13,10 +13,10 @@ module Verglas
           end
         end
 
-        # What a step of an adjuster would show.
+        # What a step of an adjuster, or of the feet, would show.
         def short(decision, place)
           case decision
-          when :recline then Says.of("short.recline", deg: bottom(place).state.knee_bend_deg.round)
+          when :recline, :foot_mm then Says.of("short.recline", deg: bottom(place).state.knee_bend_deg.round)
           when :reach then Says.of(latch_room(place).negative? ? "short.reach.short" : "short.reach.right", mm: latch_room(place).abs.round)
           else Says.of(slack_mm(place).negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm(place).abs.round)
           end
@@ -27,7 +27,7 @@ module Verglas
         # The bottom in three bends; and how the effort is shared.
         def motion(place)
           state = bottom(place).state
-          { ending: Says.of("motion.bottom", knee: state.knee_bend_deg.round, hip: state.hip_bend_deg.round, ankle: state.ankle_bend_deg.round),
+          { ending: Says.of("motion.bottom", knee: state.knee_bend_deg.round, hip: state.hip_bend_deg.round, ankle: [state.ankle_bend_deg.round, 0].max),
             ratio: Says.of("motion.split", knee: ((1 - hip_share(place)) * 100).round, hip: (hip_share(place) * 100).round) }
         end
 
@@ -68,11 +68,14 @@ module Verglas
           code = finding.code
           return Says.of("says.#{code}.#{finding.fault}", **fault_numbers(finding.fault, stopped(place))) if finding.fault
 
-          in_line = band(code).in_line
-          key = if in_line.cover?(finding.value) then :right
-                else finding.value < in_line.min ? :early : :late
-                end
-          Says.of("says.#{code}.#{finding.value.negative? && key == :early ? :before : key}", mm: finding.value.abs.round)
+          Says.of("says.#{code}.#{end_word(finding, band(code).in_line)}", mm: finding.value.abs.round)
+        end
+
+        def end_word(finding, in_line)
+          return :right if finding.severity.zero?
+          return finding.severity > 1 ? :too_late : :late if finding.value > in_line.max
+
+          finding.value.negative? ? :before : :early
         end
 
         def fault_numbers(fault, state)

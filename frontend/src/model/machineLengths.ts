@@ -7,20 +7,38 @@ export type Side = 1 | -1;
 /** The side that is usual: where the middle of the usual range lies. */
 export const usualSide = (length: MachineLength): Side => (length.usual_low + length.usual_high < 0 ? -1 : 1);
 
-export type Unit = LengthUnit | "deg";
+/** In which a number is typed: a length as the person likes it, all else as it is. */
+export type Unit = LengthUnit | "deg" | "kg" | "count" | "ratio";
+
+const isLength = (unit: Unit): unit is LengthUnit => unit === "cm" || unit === "in";
+
+/** The unit in which one of a machine's numbers is shown and typed. */
+export const typedUnit = ({ unit }: { unit: MachineLength["unit"] }, liked: LengthUnit): Unit =>
+  unit === "mm" ? liked : unit;
 
 export const shownNumber = (value: number, unit: Unit): string =>
-  unit === "deg" ? String(Math.round(Math.abs(value) * 10) / 10) : String(lengthIn(Math.abs(value), unit));
+  isLength(unit) ? String(lengthIn(Math.abs(value), unit)) : String(Math.round(Math.abs(value) * 100) / 100);
 
-export const unitName = (unit: Unit): string =>
-  unit === "deg" ? say("units.degrees") : unit === "cm" ? "cm" : say("units.inches");
+const NAMES: Record<Unit, string> = {
+  cm: "cm",
+  in: say("units.inches"),
+  deg: say("units.degrees"),
+  kg: "kg",
+  count: say("units.count"),
+  ratio: say("units.ratio"),
+};
+const SIGNS = { deg: "°", kg: " kg", count: "", ratio: "" } as const;
+
+export const unitName = (unit: Unit): string => NAMES[unit];
 
 /** "49.1 cm behind the pivot" */
 export function lengthWords(length: MachineLength, unit: LengthUnit): string | null {
   if (length.value === null) return null;
-  const shown = length.unit === "deg" ? "deg" : unit;
+  const shown = typedUnit(length, unit);
   const side = (length.value < 0 ? length.minus : length.plus) ?? "";
-  const number = shown === "deg" ? `${shownNumber(length.value, shown)}°` : lengthText(Math.abs(length.value), shown);
+  const number = isLength(shown)
+    ? lengthText(Math.abs(length.value), shown)
+    : `${shownNumber(length.value, shown)}${SIGNS[shown]}`;
   return `${number} ${side}`.trim();
 }
 
@@ -38,5 +56,5 @@ export function impossible(length: MachineLength, value: number, unit: Unit): st
 export function typedValue(text: string, unit: Unit): number | null {
   const number = parseNumber(text);
   if (number === null) return null;
-  return Math.round((unit === "deg" ? number : toMm(number, unit)) * 10) / 10;
+  return isLength(unit) ? Math.round(toMm(number, unit) * 10) / 10 : number;
 }

@@ -8,7 +8,7 @@ import { add, at, line, norm, type Point, scale, sub, unit, xy } from "./geometr
 import { Parts } from "./parts";
 import { REACH_MM } from "./PivotLens";
 
-const Drawing = styled.svg`
+const Drawing = styled.svg<{ $far: boolean }>`
   display: block;
   width: 100%;
   height: 100%;
@@ -24,11 +24,13 @@ const Drawing = styled.svg`
     font-family: ${font.mark};
     word-spacing: -0.3em;
     font-weight: ${font.strong};
-    font-size: 27px;
+    font-size: ${({ $far }) => ($far ? 38 : 27)}px;
     fill: ${colour.ink};
   }
 `;
 const TICK_MM = 14;
+/** A scene as high as this is drawn small, and its numbers larger. */
+const FAR_MM = 1100;
 const ORIGIN: Point = [0, 0];
 
 type Props = {
@@ -42,9 +44,19 @@ type Props = {
   /** the body hardly there: it is the machine that matters */
   quiet?: boolean;
   name?: string;
+  /** at the left, where something else hangs at the right */
+  aside?: boolean;
 };
 
-export function SceneDrawing({ scene, description, lens, children, quiet = false, name = "side" }: Props) {
+export function SceneDrawing({
+  scene,
+  description,
+  lens,
+  children,
+  quiet = false,
+  name = "side",
+  aside = false,
+}: Props) {
   const { window, floor, fade, parts } = scene;
   const gradient = useId();
   const faded = useId();
@@ -53,11 +65,12 @@ export function SceneDrawing({ scene, description, lens, children, quiet = false
   const shown = quiet ? parts.filter(({ role, ghost }) => !ghost && !PLACED.includes(role)).map(faint) : parts;
   return (
     <Drawing
+      $far={Math.max(window.height, window.width * 0.75) > FAR_MM}
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       role="img"
       aria-label={description}
       data-figure={name}
-      preserveAspectRatio="xMidYMax meet"
+      preserveAspectRatio={aside ? "xMinYMax meet" : "xMidYMax meet"}
     >
       <defs>
         <linearGradient id={gradient} x1={from[0]} y1={-from[1]} x2={to[0]} y2={-to[1]} gradientUnits="userSpaceOnUse">
@@ -73,6 +86,7 @@ export function SceneDrawing({ scene, description, lens, children, quiet = false
         <Parts parts={shown} mask={`url(#${faded})`} />
       </g>
       {quiet ? null : <Numbers scene={scene} />}
+      {quiet ? null : <Labels labels={scene.labels ?? []} />}
       {lens && scene.lens ? (
         <g data-part="lens-place">
           <Leader lens={scene.lens} />
@@ -105,6 +119,30 @@ function Numbers({ scene }: { scene: Scene }) {
         </g>
       ))}
     </>
+  );
+}
+
+/** Marks beside what they set; the one that is set larger. */
+function Labels({ labels }: { labels: NonNullable<Scene["labels"]> }) {
+  return (
+    <g data-part="labels">
+      {labels.map(({ of, text, at: place, set }) => (
+        <text
+          key={`${of} ${text}`}
+          x={at(place)[0]}
+          y={-at(place)[1] + (set ? 16 : 10)}
+          textAnchor="middle"
+          data-set={set}
+          style={{
+            fontSize: set ? 46 : 30,
+            fontWeight: set ? font.strong : font.regular,
+            fill: set ? colour.ink : colour.inkMuted,
+          }}
+        >
+          {text}
+        </text>
+      ))}
+    </g>
   );
 }
 

@@ -100,6 +100,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
               evaluation={evaluation}
               lensLabel={lensOf(active, order, Object.keys(evaluation.targets[0]?.places ?? {}))}
               seenOffMm={bench.sheet.knee_off_mm}
+              onPlace={(name, mm) => dispatch({ type: "aid", name, mm })}
             />
           </>
         )}

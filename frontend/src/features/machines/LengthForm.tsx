@@ -6,8 +6,8 @@ import {
   impossible,
   type Side,
   shownNumber,
+  typedUnit,
   typedValue,
-  type Unit,
   unitName,
   usualSide,
 } from "../../model/machineLengths";
@@ -23,7 +23,7 @@ type LengthProps = Common & {
 };
 
 export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) {
-  const unit: Unit = length.unit === "deg" ? "deg" : common.unit;
+  const unit = typedUnit(length, common.unit);
   const sides = { plus: length.plus, minus: length.minus };
   const [side, setSide] = useState<Side>(
     length.value === null || length.value === 0 ? usualSide(length) : length.value < 0 ? -1 : 1,
@@ -68,7 +68,11 @@ export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) 
       <Large>
         <Field
           label={
-            unit === "deg" ? say("lengthForm.angleInDegrees") : say("lengthForm.lengthInUnit", { unit: unitName(unit) })
+            length.unit === "mm"
+              ? say("lengthForm.lengthInUnit", { unit: unitName(unit) })
+              : length.unit === "deg"
+                ? say("lengthForm.angleInDegrees")
+                : say("lengthForm.numberInUnit", { unit: unitName(unit) })
           }
           inputMode="decimal"
           autoComplete="off"

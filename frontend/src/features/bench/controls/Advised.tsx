@@ -1,25 +1,8 @@
 // What is advised for an adjuster, and how surely; where another mark stands, the way back to it.
-import { Button } from "react-aria-components";
-import styled from "styled-components";
 import type { AdvisedAdjuster } from "../../../api/types";
 import { say } from "../../../lib/say";
-import { colour, font, radius, size, space } from "../../../ui/tokens";
+import { BackTo, Quiet } from "./quiet";
 
-const Quiet = styled.span`
-  font-size: ${size.small};
-  color: ${colour.inkMuted};
-`;
-const BackTo = styled(Button)`
-  padding: ${space(1)} ${space(2)};
-  margin: -${space(1)} -${space(2)};
-  border: 0;
-  border-radius: ${radius};
-  background: ${colour.closeFill};
-  color: ${colour.ink};
-  font-size: ${size.small};
-  font-weight: ${font.strong};
-  cursor: pointer;
-`;
 /** What a chance is called on the floor. */
 const surely = (probability: number): string =>
   probability >= 0.8 ? say("controls.sure") : probability >= 0.5 ? say("controls.likely") : say("controls.perhaps");

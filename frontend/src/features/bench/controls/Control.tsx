@@ -1,74 +1,12 @@
 // One adjuster: the mark as printed, a step down and up with what either would do, and what is advised.
 import type { Dispatch } from "react";
-import styled from "styled-components";
 import type { Adjuster, AdvisedAdjuster, Evaluation } from "../../../api/types";
 import { say } from "../../../lib/say";
 import { neighbour, type BenchEvent } from "../../../model/bench";
 import { StepButton } from "../../../ui/StepButton";
-import { colour, font, radius, size, space, target } from "../../../ui/tokens";
 import { Advised } from "./Advised";
+import { Card, Mark, Middle, Outcomes, Recorded, Row, Top } from "./card";
 import { StepOutcome } from "./StepOutcome";
-
-const Card = styled.div<{ $active: boolean }>`
-  display: grid;
-  grid-template-columns: ${target.step} 1fr ${target.step};
-  grid-template-rows: auto auto auto;
-  gap: ${space(2)};
-  align-items: center;
-  padding: ${space(3)};
-  border-radius: ${radius};
-  border: 1px solid ${({ $active }) => ($active ? colour.action : colour.line)};
-  box-shadow: ${({ $active }) => ($active ? `inset 0 0 0 1px ${colour.action}` : "none")};
-  background: ${colour.panel};
-`;
-const Top = styled.div`
-  grid-column: 1 / -1;
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: ${space(2)};
-  h2 {
-    font-size: ${size.text};
-  }
-`;
-const Mark = styled.output<{ $long: boolean }>`
-  justify-self: center;
-  font-family: ${font.mark};
-  font-weight: ${font.strong};
-  font-size: ${({ $long }) => ($long ? size.large : size.mark)};
-  line-height: 1;
-  letter-spacing: -0.1em;
-`;
-const Outcomes = styled.div`
-  grid-column: 1 / -1;
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: ${space(2)};
-  min-height: 2.1rem;
-`;
-
-const Recorded = styled.span`
-  grid-column: 1 / -1;
-  font-size: ${size.small};
-  color: ${colour.inkMuted};
-`;
-
-/** A row of one height, so that every adjuster of a machine with many stands without scrolling. */
-const Row = styled(Card)`
-  grid-template-rows: auto;
-  padding: ${space(1)} ${space(2)};
-`;
-const Middle = styled.div`
-  display: grid;
-  justify-items: center;
-  line-height: 1.15;
-  output {
-    font-size: ${size.title};
-  }
-  h2 {
-    font-size: ${size.small};
-  }
-`;
 
 type Props = {
   label: string;

@@ -5,6 +5,7 @@ import type { Bench, BenchEvent } from "../../../model/bench";
 import { Panel } from "../Panel";
 import { AidChoices, offeredAids } from "./AidChoices";
 import { Control } from "./Control";
+import { PlacedControl } from "./PlacedControl";
 
 type Props = {
   fitting: FittingPage;
@@ -21,7 +22,8 @@ const LARGE = 3;
 /** One control an adjuster: the mark as printed, a step down and up and what either would do, the mark advised. */
 export function Controls({ fitting, bench, active, order, evaluation, dispatch }: Props) {
   const { machine, advice, station } = fitting;
-  const dense = machine.adjusters.length + offeredAids(machine).length > LARGE;
+  const placed = evaluation.placed ?? [];
+  const dense = machine.adjusters.length + offeredAids(machine).length + placed.length > LARGE;
   return (
     <Panel aria-label={say("controls.adjusters")} $dense={dense}>
       {machine.adjusters.map(({ label, name }) => (
@@ -37,6 +39,16 @@ export function Controls({ fitting, bench, active, order, evaluation, dispatch }
           dense={dense && active !== label}
           order={order}
           steps={evaluation.steps[label]}
+          dispatch={dispatch}
+        />
+      ))}
+      {placed.map((one) => (
+        <PlacedControl
+          key={one.name}
+          placed={one}
+          advised={advice?.aids[one.name]}
+          active={active === `@${one.name}`}
+          dense={dense && active !== `@${one.name}`}
           dispatch={dispatch}
         />
       ))}

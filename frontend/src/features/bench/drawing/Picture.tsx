@@ -1,17 +1,49 @@
 // The middle of the bench: the side view with its lens where the arm is taped, the lens alone where only the seat is, and
 // where nothing is, what can be done all the same.
 import { say } from "../../../lib/say";
+import { type ReactNode, useState } from "react";
 import styled from "styled-components";
-import type { Evaluation, MachineOnBench } from "../../../api/types";
+import type { Evaluation, MachineOnBench, Scene } from "../../../api/types";
+import { PlateFront } from "../../../scene/PlateFront";
+import { posed } from "../../../scene/posed";
 import { PivotLens, REACH_MM } from "../../../scene/PivotLens";
 import { SceneDrawing } from "../../../scene/SceneDrawing";
 import { SecondaryLink } from "../../../ui/LinkButton";
-import { colour, radius, size, space } from "../../../ui/tokens";
+import { breakpoint, colour, radius, size, space } from "../../../ui/tokens";
+import { Travel } from "./Travel";
 
 const Alone = styled.svg`
   display: block;
   width: 100%;
   height: 100%;
+`;
+const Stage = styled.div`
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  min-height: 0;
+  > div:first-child {
+    position: relative;
+    min-height: 0;
+  }
+`;
+/** Beside it the plate from the front keeps its room. */
+const Side = styled.div`
+  height: 100%;
+  padding-right: 8.5rem;
+  @media ${breakpoint.phone} {
+    padding-right: 4rem;
+  }
+`;
+const Front = styled.div`
+  position: absolute;
+  top: ${space(1)};
+  right: ${space(3)};
+  width: 16rem;
+  height: min(17rem, 62%);
+  @media ${breakpoint.phone} {
+    width: 9rem;
+    height: 10rem;
+  }
 `;
 const Untaped = styled.div`
   align-self: center;
@@ -35,9 +67,12 @@ type Props = {
   evaluation: Evaluation;
   lensLabel: string | undefined;
   seenOffMm: number | null;
+  /** something placed elsewhere, by a touch on the picture */
+  onPlace: (choice: string, mm: number) => void;
 };
+type MovingProps = { scene: Scene; description: string; lens: ReactNode; onPlace: Props["onPlace"] };
 
-export function Picture({ machine, evaluation, lensLabel, seenOffMm }: Props) {
+export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace }: Props) {
   const { scene, targets } = evaluation;
   const [target] = targets;
   if (!scene && !target) return <NotTaped machine={machine} />;
@@ -58,7 +93,35 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm }: Props) {
     return (
       <Alone viewBox={`${-REACH_MM - 90} ${-REACH_MM - 40} ${2 * REACH_MM + 180} ${2 * REACH_MM + 80}`}>{lens}</Alone>
     );
-  return <SceneDrawing scene={scene} description={evaluation.says} lens={lens} />;
+  return <Moving scene={scene} description={evaluation.says} lens={lens} onPlace={onPlace} />;
+}
+
+/** A picture whose moving parts can be moved by hand, with the plate from the front beside it where there is one. */
+function Moving({ scene, description, lens, onPlace }: MovingProps) {
+  const [at, setAt] = useState(0);
+  const poses = scene.poses ?? [];
+  const pose = poses[at];
+  const plate = scene.plate;
+  const shown = at === 0 || !pose ? scene : posed(scene, pose);
+  const drawing = <SceneDrawing scene={shown} description={description} lens={lens} aside={Boolean(plate)} />;
+  if (poses.length === 0) return drawing;
+  return (
+    <Stage>
+      <div>
+        {plate ? (
+          <>
+            <Side>{drawing}</Side>
+            <Front>
+              <PlateFront plate={plate} onPlace={(mm) => onPlace(plate.choice, mm)} />
+            </Front>
+          </>
+        ) : (
+          drawing
+        )}
+      </div>
+      <Travel poses={poses} at={Math.min(at, poses.length - 1)} onChange={setAt} />
+    </Stage>
+  );
 }
 
 function NotTaped({ machine }: { machine: MachineOnBench }) {

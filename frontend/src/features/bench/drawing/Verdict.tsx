@@ -65,6 +65,8 @@ export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }:
     fitting.narrowed,
     fitting.machine.taped === "partly" ? say("verdict.tapedInPartOnlyWhat") : null,
     station?.other ?? null,
+    evaluation.scene?.plate?.closed ?? null,
+    advice.instead?.[0]?.says ?? null,
     ...(asAdvised ? [...advice.aids_says, station?.gave_up ?? null, ...advice.shortfalls.map(({ says }) => says)] : []),
   ].filter((line) => line !== null);
   return (
@@ -98,7 +100,7 @@ export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }:
       {told.map((line) => (
         <p key={line}>{line}</p>
       ))}
-      {asAdvised && advice.runner_up ? (
+      {asAdvised && advice.runner_up && advice.runner_up.grade !== "fault" ? (
         <RunnerUp>
           {say("verdict.nextBest")} {marksIn(fitting, advice.runner_up.marks)}{" "}
           <BandName band={advice.runner_up.grade} />

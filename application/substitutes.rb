@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # Where a machine does not fit somebody: the gym's other machines that train the same joint action, fit this client and are not
+    # barred, the best first.
+    module Substitutes
+      # row: the machine's; exercise: which one, on a station; advice: what is advised there.
+      Found = Struct.new(:row, :exercise, :advice)
+
+      module_function
+
+      # Whether they are asked for: without anything added, something is wrong at every mark.
+      def asked?(advice) = advice.status == :impossible || advice.grade_without_cushions == "fault"
+
+      # Found, best first; none where the machine itself fits.
+      def of(meeting)
+        return [] unless asked?(meeting.advice)
+
+        candidates(meeting).map { |row, exercise| Meeting.new(meeting.gym, client: meeting.client, machine_row: row, exercise: exercise, readings: meeting.readings) }
+                           .filter_map { |other| found(other) }.sort_by { |one| [one.advice.evaluation.score, one.row[:name]] }
+      end
+
+      # In service, not out of order, and of the same action.
+      def candidates(meeting)
+        rows = meeting.gym.machines.in_service.select { |row| row[:state] == "in_use" && row[:id] != meeting.machine_row[:id] }
+        rows.flat_map { |row| Machines::Families.fetch(row[:family]).exercises.map { |exercise, family| [row, exercise.to_s, family] } }
+            .select { |_, _, family| family.action == meeting.machine.family.action }.map { |row, exercise, _| [row, exercise] }
+      end
+
+      def found(meeting)
+        return if meeting.bars.any? || meeting.advice.status.nil? || asked?(meeting.advice)
+
+        Found.new(meeting.machine_row, meeting.exercise, meeting.advice) unless meeting.advice.status == :compromise
+      end
+      private_class_method :candidates, :found
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # What is placed with the marks (the feet on a plate, a link of a chain): where it stands, how far it can go, what a touch either
+      # way would do.
+      module Placed
+        module_function
+
+        def all(evaluation)
+          evaluation.machine.family.choices.each_value.select(&:placed?).map { |choice| of(choice, evaluation) }
+        end
+
+        def of(choice, evaluation)
+          value = evaluation.wishes[choice.name].round
+          low, high = evaluation.mechanics.span(choice.name, evaluation.place).then { |least, most| [least.ceil, most.floor] }
+          { name: choice.name, title: words(choice, :title), value: value, low: low, high: high, step: choice.step,
+            **{ down: -choice.step, up: choice.step }.transform_values { |by| step(choice, evaluation, value + by, low..high) } }
+        end
+
+        # nil where it can go no further.
+        def step(choice, evaluation, value, range)
+          return unless range.cover?(value)
+
+          other = evaluation.placing(choice.name, value.to_f)
+          { value: value, short: Finding.short(choice.name, other), severity: other.score.worst }
+        end
+
+        def words(choice, part) = Formats::Words.say("aids.#{choice.name}.#{part}")
+        private_class_method :of, :step, :words
+      end
+    end
+  end
+end

@@ -1,0 +1,97 @@
+// The movement by hand: a slider from where it turns to its other end, and how far each joint bends there.
+import { Label, Slider, SliderThumb, SliderTrack } from "react-aria-components";
+import styled from "styled-components";
+import type { Pose } from "../../../api/types";
+import { wholeText } from "../../../lib/lengths";
+import { say } from "../../../lib/say";
+import { colour, font, size, space } from "../../../ui/tokens";
+
+const Area = styled.div`
+  display: grid;
+  grid-template-columns: minmax(9rem, 1fr) auto;
+  align-items: center;
+  gap: ${space(1)} ${space(5)};
+  padding: 0 ${space(4)} ${space(2)};
+  font-size: ${size.small};
+`;
+const Track = styled(Slider)`
+  display: grid;
+  grid-template-columns: auto minmax(6rem, 1fr) auto;
+  align-items: center;
+  gap: ${space(3)};
+  min-height: 44px;
+  color: ${colour.inkMuted};
+  .react-aria-SliderTrack {
+    position: relative;
+    height: 44px;
+    width: 100%;
+    &::before {
+      content: "";
+      position: absolute;
+      inset: 20px 0;
+      background: ${colour.line};
+      border-radius: 2px;
+    }
+  }
+  .react-aria-SliderThumb {
+    top: 50%;
+    width: 26px;
+    height: 26px;
+    border-radius: 50%;
+    background: ${colour.action};
+    border: 3px solid ${colour.panel};
+    &[data-focus-visible] {
+      outline: 3px solid ${colour.action};
+      outline-offset: 2px;
+    }
+  }
+`;
+const Bends = styled.dl`
+  display: flex;
+  gap: ${space(5)};
+  dt {
+    color: ${colour.inkMuted};
+  }
+  dd {
+    font-family: ${font.mark};
+    font-weight: ${font.strong};
+    font-size: ${size.text};
+    word-spacing: -0.3em;
+    small {
+      font-size: ${size.small};
+      font-weight: ${font.regular};
+      color: ${colour.inkMuted};
+    }
+  }
+`;
+
+type Props = { poses: readonly Pose[]; at: number; onChange: (index: number) => void };
+
+export function Travel({ poses, at, onChange }: Props) {
+  return (
+    <Area data-travel>
+      <Track
+        value={at}
+        minValue={0}
+        maxValue={poses.length - 1}
+        onChange={(index) => onChange(Array.isArray(index) ? (index[0] ?? 0) : index)}
+      >
+        <Label>{say("travel.bottom")}</Label>
+        <SliderTrack>
+          <SliderThumb aria-label={say("travel.alongTheMovement")} />
+        </SliderTrack>
+        <span aria-hidden="true">{say("travel.top")}</span>
+      </Track>
+      <Bends aria-live="polite">
+        {(poses[at]?.deg ?? []).map(({ motion, title, deg, limit }) => (
+          <div key={motion} data-bend={motion}>
+            <dt>{title}</dt>
+            <dd>
+              {wholeText(deg, "deg")} <small>{limit === null ? null : say("travel.ofLimit", { limit })}</small>
+            </dd>
+          </div>
+        ))}
+      </Bends>
+    </Area>
+  );
+}
