@@ -33,11 +33,11 @@ def product(machine, body)
     place = mechanics.place(machine.parameters(indices))
     findings = mechanics.all_findings(place).reject { |finding| weightless.include?(finding.code) }
     worst = findings.map(&:severity).max
-    [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost), indices.values_at(*places), mechanics.preference(place)]
+    [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost), indices.values_at(*places), [mechanics.precedence(place), mechanics.preference(place)]]
   end
 end
 
-def best(results) = results.min_by { |_, worst, number, cost, order, preference| [worst, *preference, number, cost.round(9), *order] }
+def best(results) = results.min_by { |_, worst, number, cost, order, preference| [*preference.first, worst, *preference.last, number, cost.round(9), *order] }
 
 # For every seat the best of each exercise, then the best of these by the key of both together. docs/model.md section 9.
 def whole_station(machines, body)

@@ -6,15 +6,17 @@ module Verglas
     # adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity, number):
     # all that a whole result's score can see of it, so the answer is that of the full product. docs/model.md section 9.
     class Solver
-      # indices: one mark's index an adjuster, in the machine's order; preference: what the mechanism prefers, smaller is better,
-      # told of the joint's place alone and so the same for all that is joined to it.
+      # indices: one mark's index an adjuster, in the machine's order; preference: [what comes before the worst severity, what comes
+      # after it], as the mechanism has it, smaller is better, told of the joint's place alone and so the same for all that is joined to it.
       Solution = Struct.new(:indices, :score, :preference, :order) do
         include Comparable
 
         def worst = score.worst
-        def key = [score.worst, *preference, *score.key, *order]
+        def key = [*preference.first, score.worst, *preference.last, *score.key, *order]
         def <=>(other) = key <=> other.key
       end
+
+      NONE = [[].freeze, [].freeze].freeze
 
       # held: {label => index} of adjusters that stand where they are.
       def initialize(machine:, body:, wishes:, held: {})
@@ -35,10 +37,10 @@ module Verglas
       private
 
       def best_for(joint_choice)
-        return Solution.new(filled({}), Score.of([]), [], []) if @family.findings.empty?
+        return Solution.new(filled({}), Score.of([]), NONE, []) if @family.findings.empty?
 
         place = @mechanics.place(@machine.parameters(filled(joint_choice)))
-        start = Solution.new(filled(joint_choice), score(@mechanics.findings(:joint, place)), @mechanics.preference(place), joint_choice.values)
+        start = Solution.new(filled(joint_choice), score(@mechanics.findings(:joint, place)), [@mechanics.precedence(place), @mechanics.preference(place)], joint_choice.values)
         partial = @group_places.inject([start]) do |wholes, (group, places)|
           members = members(group, places, joint_choice, place)
           cheapest(wholes.product(members).map { |whole, member| joined(whole, member) })
@@ -51,7 +53,7 @@ module Verglas
 
         cheapest(combinations(places).map do |choice|
           place = @mechanics.place(@machine.parameters(filled(joint_choice.merge(choice))), standing: standing)
-          Solution.new(choice, score(@mechanics.findings(group, place)), [], choice.values)
+          Solution.new(choice, score(@mechanics.findings(group, place)), NONE, choice.values)
         end)
       end
 
@@ -60,7 +62,7 @@ module Verglas
       # Where nothing is graded, each adjuster stands nearest to what its rule asks.
       def settled(places, joint_choice)
         choice = places.to_h { |place| [place, choices(@machine.adjusters[place]).min_by { |index| miss(place, index, joint_choice) }] }
-        Solution.new(choice, Score.of([]), [], choice.values)
+        Solution.new(choice, Score.of([]), NONE, choice.values)
       end
 
       def miss(adjuster, index, joint_choice)

@@ -36,6 +36,10 @@ module Verglas
         @plate_y_mm = plate_y_mm
         @sole_mm = sole_mm
         @up = ray(plate_deg)
+        @thigh = body.thigh
+        @squares = (body.thigh**2) + (body.shank**2)
+        @difference = (body.thigh**2) - (body.shank**2)
+        @twice = 2 * body.thigh * body.shank
         # From a place on the plate to the ankle's height over it, towards the client.
         @off = @up.front * (body.ankle_height + sole_mm)
       end
@@ -64,14 +68,14 @@ module Verglas
         at_bend(bend_deg, f_mm) || state(Geometry::Point.new(0.0, ankle_y_mm(f_mm)), bend_deg, f_mm)
       end
 
-      # Bends of hip and ankle (degrees) with the knee bent so far and the ankle so high (mm, as ankle_y_mm), nil where there is no such
-      # place: all that a search for limits asks, at a fraction of a State's price.
-      def bends_at(bend_deg, ankle_y)
-        reach = reach_mm(bend_deg)
+      # The thigh's direction (degrees) with the knee bent so far and the ankle so high (mm, as ankle_y_mm); nil where there is no such
+      # place. All that a search for limits asks, at a fraction of a State's price.
+      def thigh_at(bend_deg, ankle_y)
+        reach = Math.sqrt(@squares + (@twice * Math.cos(bend_deg / Geometry::Angle::DEGREES_PER_RADIAN)))
         return if ankle_y.abs > reach
 
-        thigh = Geometry::Angle.arcsine_deg(ankle_y / reach) + arccos_deg(over_reach(reach))
-        [180 - (trunk_deg - thigh).abs, bend_deg - 90 + plate_deg - thigh]
+        over = (@difference + (reach * reach)) / (2 * @thigh * reach)
+        (Math.asin(ankle_y / reach) + Math.acos(over > 1 ? 1.0 : over)) * Geometry::Angle::DEGREES_PER_RADIAN
       end
 
       # From hip to ankle with the knee bent so far (mm), and back (degrees).

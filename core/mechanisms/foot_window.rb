@@ -109,12 +109,15 @@ module Verglas
 
       # The limit that a bend passes, or :reach where the leg has no such place; nil where it passes none.
       def stops(bend_deg, ankle_y)
-        hip, ankle = leg.bends_at(bend_deg, ankle_y)
-        return :reach unless hip
-        return :hip if hip > @limits.hip_bend_deg + TOUCHES
+        thigh = leg.thigh_at(bend_deg, ankle_y) or return :reach
+        return :hip if thigh > furthest_thigh_deg
 
-        cap_by if ankle > cap_deg + TOUCHES
+        cap_by if bend_deg - thigh > ankle_room_deg
       end
+
+      # The same limits as they meet the thigh: hip bend = 180 - trunk + thigh; ankle bend = knee bend - 90 + plate - thigh.
+      def furthest_thigh_deg = @furthest_thigh_deg ||= leg.thigh_of_hip(@limits.hip_bend_deg) + TOUCHES
+      def ankle_room_deg = @ankle_room_deg ||= cap_deg + 90 - leg.plate_deg + TOUCHES
 
       def last_free(free, stopped, ankle_y)
         40.times do

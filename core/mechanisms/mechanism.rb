@@ -40,7 +40,8 @@ module Verglas
       # {name => number} of one group, the unit in the name.
       def quantities_of(_group, _place) = raise(NotImplementedError)
 
-      # Further keys for the solver, smaller is better, after the worst severity and before the number of findings that have it.
+      # What the solver has to keep to before anything else, smaller is better; and further keys, smaller is better, after the worst severity and before the number of findings that have it.
+      def precedence(_place) = []
       def preference(_place) = []
 
       # The size (mm) of a computed choice, among those that exist.
@@ -49,6 +50,10 @@ module Verglas
       # {placed choice => number}: where those that nobody has made are best at a place; and the least and the greatest that can be.
       def settled(_place) = {}
       def span(_choice, _place) = raise(NotImplementedError)
+
+      # {limit of the client => degrees} that is read off the machine where somebody sees it reached, at a share of the movement: 0 where
+      # it turns, 1 at its other end.
+      def limits_at(_place, _share) = {}
 
       # What a document of an evaluation tells at its top (Formats::Answers): {name => number, text or the like}, units in the names.
       def report(_place) = {}

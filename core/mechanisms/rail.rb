@@ -72,9 +72,13 @@ module Verglas
 
       def slack_target_mm = ends == :rest_x ? band(:rest_slack).target : wishes[:stop_slack_mm]
 
-      # Most recline (least, where the back is to be upright), then the stop nearest to its target.
+      # A back that is to be upright is as upright as it goes.
+      def precedence(place) = upright? ? [trunk_deg(place)] : []
+      def upright? = wishes[:upright].positive?
+
+      # Most recline, then the stop nearest to its target.
       def preference(place)
-        [wishes[:upright].positive? ? trunk_deg(place) : -trunk_deg(place), (slack_mm(place) - slack_target_mm).abs.round(ROUNDING)]
+        [-trunk_deg(place), (slack_mm(place) - slack_target_mm).abs.round(ROUNDING)]
       end
 
       # What the joints may do: hip and ankle as measured, or what holds until then, within every other source.
@@ -122,6 +126,21 @@ module Verglas
       # Newtons along the rail for what is loaded (kg of plates, or on the stack); both legs together.
       def force_n(place, load_kg) = ((place.parameters[:sled_mass] || 0.0) + load_kg) * force_per_kg(place)
 
+      # The hip's where the pelvis starts to roll there, the ankle's where the heels lift.
+      def limits_at(place, share)
+        state = along(place, share)
+        { hip_bend: state.hip_bend_deg, ankle: state.ankle_bend_deg }
+      end
+
+      # The leg at a share of the movement: 0 at its bottom, 1 at its top.
+      def along(place, share)
+        from = bottom(place).state.x_mm
+        leg(place).towards_plate(from + ((top(place).x_mm - from) * share), foot_mm(place))
+      end
+
+      # Standing nearly straight, where a set begins and ends.
+      def top(place) = place.once(:top) { leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)) }
+
       def report(place)
         state = bottom(place).state
         { window: told_window(place), foot_mm: foot_mm(place), knee_bend_deg: state.knee_bend_deg, x_bottom_mm: state.x_mm, limit: limit(place), slack_mm: slack_mm(place),
@@ -166,7 +185,9 @@ module Verglas
 
       def depth(place)
         room = depth_room_deg(place)
-        grade(:knee_depth, room, room.abs < FootWindow::TOUCHES ? 0.0 : room, depth_fault(place))
+        found = grade(:knee_depth, room, room.abs < FootWindow::TOUCHES ? 0.0 : room, depth_fault(place))
+        # What an upright back takes of the depth is asked for.
+        upright? && !found.fault ? found.softened(severity: 1, cost: found.cost) : found
       end
 
       def depth_fault(place)

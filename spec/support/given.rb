@@ -20,9 +20,9 @@ module Given
   def first_fitting(**of) = Verglas::Store::Sealed.open(:fittings, db[:fittings].where(of).order(:created_at).first)
 
   # A machine of spec/fixtures in a gym; answers its row.
-  def machine(gym, fixture = "slide_back", name: fixture)
+  def machine(gym, fixture = "slide_back", name: fixture, **facts)
     data = Worked::MACHINES.fetch(fixture)
-    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)))
+    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", **facts, description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)))
   end
 
   # A client with readings in mm; answers the row.

@@ -20,17 +20,40 @@ module Verglas
               Views::Limits.page(gym, client_row(id))
             end
           end
+
+          # Found on the bench: the empty sled, the stop in.
+          app.post("/api/fittings/:id/limits/:limit") do |id, name|
+            write_once do
+              meeting = found(Application::Meeting.of(gym, id))
+              limit = Guidance::Limits.fetch(name)
+              client = meeting.client
+              gym.clients.measure(client[:id], version: input[:client_version], limits: client[:limits].merge(name => found_limit(meeting, limit)))
+              Views::Limits.page(gym, client_row(client[:id]))
+            end
+          end
         end
 
         # What these routes share.
         module Helpers
-          # Not measured under a caution that nobody cleared.
           def measured(client, limit)
+            refuse_skipped(client, limit)
+            signed(deg: limit.degrees(input[:reading]).round(1), reading: input[:reading])
+          end
+
+          # As seen on a machine, at a share of its movement.
+          def found_limit(meeting, limit)
+            refuse_skipped(meeting.client, limit)
+            evaluation = meeting.evaluation(input[:marks], Application::Aids.sent(input[:aids]))
+            signed(**Application::FoundLimit.read(evaluation, limit, input[:share].to_f), on: meeting.machine_row[:name])
+          end
+
+          # Not measured under a caution that nobody cleared.
+          def refuse_skipped(client, limit)
             uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
             raise Invalid.new(:limit_skipped, path: "/reading") unless limit.skipped_for(uncleared).empty?
-
-            { deg: limit.degrees(input[:reading]).round(1), reading: input[:reading], by: staff[:name], at: Time.now.utc.iso8601 }
           end
+
+          def signed(**fields) = { **fields, by: staff[:name], at: Time.now.utc.iso8601 }
         end
       end
     end

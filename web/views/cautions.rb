@@ -7,6 +7,9 @@ module Verglas
       module Cautions
         Line = Told::Caution
 
+        # How the ranges of a joint are named here.
+        MOTIONS = { knee_flexion: :knee, hip_flexion: :hip, ankle_dorsiflexion: :ankle }.freeze
+
         module_function
 
         def page(gym, client)
@@ -55,7 +58,10 @@ module Verglas
         def lifted(rule, family)
           return :unanswered unless rule.answered_by?(family)
 
-          rule.bars?(family) ? rule.lifted : :by_the_gym
+          if rule.bars?(family) then rule.lifted
+          else
+            rule.bars_uncleared?(family) ? :cleared : :by_the_gym
+          end
         end
 
         # What cautions and what was measured change here, each said to be of its own source; nil where they change nothing.
@@ -68,23 +74,30 @@ module Verglas
 
         def by_cautions(meeting)
           effect = meeting.caution_effect
-          [*knee(effect.envelope[:knee_flexion]), *effect.wishes.map { |name, value| Formats::Words.say("narrowed.#{name}", value: value.round) },
-           *meeting.spared.map { |question| school(question, meeting.rules[question]) if told?(question, meeting) }].compact
+          [*moving(meeting).flat_map { |motion| range(motion, effect.envelope[motion]) }, *effect.wishes.map { |name, value| words_of(name, value) },
+           *effect.less.map { |name, deg| words_of(:"less_#{name}", deg) }, *meeting.spared.map { |question| school(question, meeting.rules[question]) if told?(question, meeting) }].compact
         end
 
         # Only an end that is stricter than the cautions have it already.
         def by_measure(meeting)
-          own, all = [meeting.caution_effect.envelope, meeting.envelope].map { |envelope| envelope[:knee_flexion] }
-          knee(all.zip(own).map { |deg, before| deg == before ? nil : deg })
+          moving(meeting).flat_map do |motion|
+            own, all = [meeting.caution_effect.envelope, meeting.envelope].map { |envelope| envelope[motion] }
+            range(motion, all.zip(own).map { |deg, before| deg == before ? nil : deg })
+          end
         end
 
-        def knee(ends)
+        # Motions of which a range is told, as far as they move on this machine.
+        def moving(meeting) = MOTIONS.keys.select { |motion| meeting.machine.family.joints[motion]&.held_deg.nil? && meeting.machine.family.joints.key?(motion) }
+
+        def range(motion, ends)
           from, upto = ends.map { |deg| deg&.round }
           return [] unless from || upto
 
-          key = from && upto ? :knee_both : (from ? :knee_from : :knee_to) # rubocop:disable Style/NestedTernaryOperator
-          [Formats::Words.say("narrowed.#{key}", from: from, to: upto)]
+          key = [(:from if from), (:to if upto)].compact.join("_")
+          [Formats::Words.say("narrowed.#{MOTIONS.fetch(motion)}_#{key}", from: from, to: upto)]
         end
+
+        def words_of(name, value) = Formats::Words.say("narrowed.#{name}", value: value.round)
 
         # A school that no number tells, on this family.
         def told?(question, meeting)
@@ -97,7 +110,7 @@ module Verglas
         end
 
         def words(name, part) = Line.words(name, part)
-        private_class_method :kinds, :motions, :removed, :bar, :lifted, :narrowed, :by_cautions, :by_measure, :knee, :told?, :school, :words
+        private_class_method :kinds, :motions, :removed, :bar, :lifted, :narrowed, :by_cautions, :by_measure, :moving, :range, :words_of, :told?, :school, :words
       end
     end
   end

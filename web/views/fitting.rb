@@ -14,7 +14,7 @@ module Verglas
           row = meeting.fitting
           kept = Application::Upcaster.read(row.slice(:result, :computed_from), meeting.machine.family)
           back = taken_back(row)&.merge(by: staff_name(gym, row[:updated_by]))
-          { **common(meeting, gym, of: row[:accepted_by]), taken_back: back, evaluation: kept[:result], computed_from: kept[:computed_from], advice: nil, steps: [], creep_angles: [],
+          { **common(meeting, gym, of: row[:accepted_by]), taken_back: back, evaluation: kept[:result], computed_from: kept[:computed_from], advice: nil, steps: [], creep_angles: [], findable: [],
                                                            cautions: kept[:computed_from].fetch("cautions", []), bars: [], narrowed: nil, since: nil, repaired: false }
         end
 
@@ -23,8 +23,14 @@ module Verglas
           marks = Application::Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
           evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
           shown = { marks: marks, repaired: marks != meeting.fitting[:marks].to_h, computed_from: nil, evaluation: Told::Evaluation.of(evaluation), advice: Advice.of(meeting),
-                    steps: Steps.of(meeting), creep_angles: Creep.angles(evaluation) }
+                    steps: Steps.of(meeting), creep_angles: Creep.angles(evaluation), findable: findable(meeting, evaluation) }
           { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), **Cautions.on_bench(meeting), **shown }
+        end
+
+        # Limits that can be read off the machine where somebody sees them reached.
+        def findable(meeting, evaluation)
+          uncleared = meeting.safety.cautions.reject(&:cleared).map(&:name)
+          Application::FoundLimit.offered(evaluation, uncleared).map { |limit| { limit: limit.name, says: Formats::Words.say("found.#{limit.name}") } }
         end
 
         def common(meeting, gym, of:)

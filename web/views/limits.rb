@@ -14,7 +14,7 @@ module Verglas
 
         def one(limit, entry, uncleared)
           { name: limit.name, title: words(limit, :title), how: words(limit, :how), unit: limit.per_cm ? "cm" : "deg", default_deg: limit.default_deg, decides: words(limit, :decides),
-            measured: entry && { deg: entry["deg"], reading: entry["reading"], by: entry["by"], at: entry["at"] },
+            measured: entry && { deg: entry["deg"], reading: entry["reading"], by: entry["by"], at: entry["at"], on: entry["on"] },
             skipped: limit.skipped_for(uncleared).map { |name| Formats::Words.say("cautions.#{name}.title") } }
         end
 

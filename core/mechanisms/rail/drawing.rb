@@ -11,7 +11,7 @@ module Verglas
         SHOE_MM = 23
         TICK_MM = 26
         # Poses between the bottom and the top for who moves it by hand.
-        POSES = 21
+        POSES = 15
 
         def pictured_at = :bottom
 
@@ -34,16 +34,11 @@ module Verglas
                            points: tape_points(place), labels: labels(place), poses: poses(place), plate: plate_from_front(place))
         end
 
-        # Standing nearly straight, where a set begins and ends.
-        def top(place) = place.once(:top) { leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)) }
-
         # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}.
         def poses(place)
-          from = bottom(place).state.x_mm
-          upto = top(place).x_mm
           Array.new(POSES) do |index|
             share = index / (POSES - 1.0)
-            state = leg(place).towards_plate(from + ((upto - from) * share), foot_mm(place))
+            state = along(place, share)
             sketch = Scenes::Sketch.new
             draw_moving(sketch, place, state)
             Scenes::Pose.new(share: share, parts: sketch.parts.freeze, deg: bends(state), limits: bend_limits(place))

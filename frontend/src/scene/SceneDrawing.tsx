@@ -32,6 +32,8 @@ const TICK_MM = 14;
 /** A scene as high as this is drawn small, and its numbers larger. */
 const FAR_MM = 1100;
 const ORIGIN: Point = [0, 0];
+const AT_LEFT = "xMinYMax meet";
+const IN_THE_MIDDLE = "xMidYMax meet";
 
 type Props = {
   scene: Scene;
@@ -70,7 +72,7 @@ export function SceneDrawing({
       role="img"
       aria-label={description}
       data-figure={name}
-      preserveAspectRatio={aside ? "xMinYMax meet" : "xMidYMax meet"}
+      preserveAspectRatio={aside ? AT_LEFT : IN_THE_MIDDLE}
     >
       <defs>
         <linearGradient id={gradient} x1={from[0]} y1={-from[1]} x2={to[0]} y2={-to[1]} gradientUnits="userSpaceOnUse">

@@ -32,7 +32,7 @@ RSpec.describe Verglas::Fitting::Solver do
       findings = mechanics.all_findings(place).select { |finding| machine.family.findings[finding.code].weighs }
       worst = findings.map(&:severity).max
       number = worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }
-      [worst, *mechanics.preference(place), number, findings.sum(&:cost).round(9), *indices.values_at(*joint, *others)]
+      [*mechanics.precedence(place), worst, *mechanics.preference(place), number, findings.sum(&:cost).round(9), *indices.values_at(*joint, *others)]
     end
   end
 

@@ -13,6 +13,7 @@ import { CautionChips } from "../shared/CautionLines";
 import { Conflict } from "./draft/Conflict";
 import { Discard } from "./draft/Discard";
 import { ExerciseSwitch } from "./ExerciseSwitch";
+import { Found } from "./drawing/Found";
 import { FindingsBar } from "./drawing/FindingsBar";
 import { Kept } from "./draft/Kept";
 import { ClientLink, FigureArea, Frame, Head, Push } from "./layout";
@@ -42,6 +43,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const pacer = usePacer();
 
   const active = activeStep(bench, order);
+  const placing = (evaluation.placed ?? []).some(({ name }) => active === `@${name}`);
   const adjuster = machine.adjusters.find(({ label }) => label === active)?.label;
   const step = (by: 1 | -1) =>
     adjuster && dispatch({ type: "step", adjusters: machine.adjusters, order, label: adjuster, by });
@@ -100,6 +102,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
               evaluation={evaluation}
               lensLabel={lensOf(active, order, Object.keys(evaluation.targets[0]?.places ?? {}))}
               seenOffMm={bench.sheet.knee_off_mm}
+              found={(share) => (placing ? <Found fitting={fitting} sheet={bench.sheet} share={share} /> : null)}
               onPlace={(name, mm) => dispatch({ type: "aid", name, mm })}
             />
           </>

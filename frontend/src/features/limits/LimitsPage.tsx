@@ -116,6 +116,7 @@ function Holds({ limit, locale }: { limit: Limit; locale: string }) {
         <br />
         <Small>
           {limit.measured.by}, {momentText(limit.measured.at, locale, new Date())}
+          {limit.measured.on ? `, ${limit.measured.on}` : null}
         </Small>
       </div>
     );

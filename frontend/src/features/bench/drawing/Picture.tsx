@@ -69,10 +69,18 @@ type Props = {
   seenOffMm: number | null;
   /** something placed elsewhere, by a touch on the picture */
   onPlace: (choice: string, mm: number) => void;
+  /** what is done where the movement stands, at a share of it */
+  found: (share: number) => ReactNode;
 };
-type MovingProps = { scene: Scene; description: string; lens: ReactNode; onPlace: Props["onPlace"] };
+type MovingProps = {
+  scene: Scene;
+  description: string;
+  lens: ReactNode;
+  onPlace: Props["onPlace"];
+  found: Props["found"];
+};
 
-export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace }: Props) {
+export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace, found }: Props) {
   const { scene, targets } = evaluation;
   const [target] = targets;
   if (!scene && !target) return <NotTaped machine={machine} />;
@@ -93,11 +101,11 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace }: 
     return (
       <Alone viewBox={`${-REACH_MM - 90} ${-REACH_MM - 40} ${2 * REACH_MM + 180} ${2 * REACH_MM + 80}`}>{lens}</Alone>
     );
-  return <Moving scene={scene} description={evaluation.says} lens={lens} onPlace={onPlace} />;
+  return <Moving scene={scene} description={evaluation.says} lens={lens} onPlace={onPlace} found={found} />;
 }
 
 /** A picture whose moving parts can be moved by hand, with the plate from the front beside it where there is one. */
-function Moving({ scene, description, lens, onPlace }: MovingProps) {
+function Moving({ scene, description, lens, onPlace, found }: MovingProps) {
   const [at, setAt] = useState(0);
   const poses = scene.poses ?? [];
   const pose = poses[at];
@@ -119,7 +127,9 @@ function Moving({ scene, description, lens, onPlace }: MovingProps) {
           drawing
         )}
       </div>
-      <Travel poses={poses} at={Math.min(at, poses.length - 1)} onChange={setAt} />
+      <Travel poses={poses} at={Math.min(at, poses.length - 1)} onChange={setAt}>
+        {found(pose?.share ?? 0)}
+      </Travel>
     </Stage>
   );
 }

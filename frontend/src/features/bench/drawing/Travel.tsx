@@ -1,5 +1,6 @@
 // The movement by hand: a slider from where it turns to its other end, and how far each joint bends there.
 import { Label, Slider, SliderThumb, SliderTrack } from "react-aria-components";
+import type { ReactNode } from "react";
 import styled from "styled-components";
 import type { Pose } from "../../../api/types";
 import { wholeText } from "../../../lib/lengths";
@@ -65,9 +66,9 @@ const Bends = styled.dl`
   }
 `;
 
-type Props = { poses: readonly Pose[]; at: number; onChange: (index: number) => void };
+type Props = { poses: readonly Pose[]; at: number; onChange: (index: number) => void; children?: ReactNode };
 
-export function Travel({ poses, at, onChange }: Props) {
+export function Travel({ poses, at, onChange, children }: Props) {
   return (
     <Area data-travel>
       <Track
@@ -92,6 +93,7 @@ export function Travel({ poses, at, onChange }: Props) {
           </div>
         ))}
       </Bends>
+      {children}
     </Area>
   );
 }
