@@ -33,7 +33,13 @@ def product(machine, body)
     place = mechanics.place(machine.parameters(indices))
     findings = mechanics.all_findings(place).reject { |finding| weightless.include?(finding.code) }
     worst = findings.map(&:severity).max
-    [indices, worst, worst.zero? ? 0 : findings.count { |finding| finding.severity == worst }, findings.sum(&:cost), indices.values_at(*places), [mechanics.precedence(place), mechanics.preference(place)]]
+    [indices, worst, if worst.zero?
+                       0
+                     else
+                       findings.count do |finding|
+                         finding.severity == worst
+                       end
+                     end, findings.sum(&:cost), indices.values_at(*places), [mechanics.precedence(place), mechanics.preference(place)]]
   end
 end
 
@@ -59,7 +65,7 @@ demo = YAML.safe_load_file(File.join(ROOT, "demo", "net_loft.yml"))["machines"]
   next if data["constants"].empty?
 
   family = Machines::Families.fetch(data["family"])
-  machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read(data, exercise: exercise)] }
+  machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read_known(data, exercise: exercise)] }
   machines.each do |exercise, machine|
     compare([data["name"], exercise].compact.join(", ")) do |body|
       found = Fitting::Solver.new(machine: machine, body: body, wishes: Mechanisms::Wishes.for(machine.family)).solutions.first

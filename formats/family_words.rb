@@ -13,9 +13,8 @@ module Verglas
         ->(family) { family.choosable_kinds.map(&:name) } => %w[title label forwards backwards].map { |part| "adjuster_kinds.%s.#{part}" },
         lambda(&:decisions) => %w[title do look right].map { |part| "steps.%s.#{part}" },
         ->(family) { family.choices.each_value.reject(&:placed?).map(&:name) } => %w[title owned hint lay advised].map { |part| "aids.%s.#{part}" } + %w[since.%s since.no_%s],
-        ->(family) { family.choices.each_value.select(&:placed?).map(&:name) } => %w[title stands less more named].map { |part| "aids.%s.#{part}" } + %w[title do look right].map do |part|
-          "steps.%s.#{part}"
-        end,
+        ->(family) { family.choices.each_value.select(&:placed?).map(&:name) } => %w[title stands less more named].map { |part| "aids.%s.#{part}" },
+        ->(family) { family.choices.each_value.select(&:stage).map(&:name) } => %w[title do look right].map { |part| "steps.%s.#{part}" },
         ->(family) { family.joints.keys } => %w[motions.%s],
         ->(family) { family.joints.each_value.select(&:held_deg).map(&:motion) } => %w[barred.posture_%s],
         ->(family) { family.findings.keys } => %w[findings.%s.title disturbed.%s.more disturbed.%s.less],

@@ -24,7 +24,7 @@ module Verglas
         end
 
         def plate(plate)
-          lengths = %i[length_mm foot_mm heel_mm low_mm high_mm].to_h { |name| [name, plate[name]&.to_f&.round(1)] }
+          lengths = %i[length_mm foot_mm heel_mm stance_mm turn_deg low_mm high_mm].to_h { |name| [name, plate[name]&.to_f&.round(1)] }
           lengths.merge(says: plate.says.map { |says| Formats::Words.of(says) }, closed: plate.closed && Formats::Words.of(plate.closed), choice: plate.choice)
         end
 

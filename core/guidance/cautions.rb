@@ -12,9 +12,10 @@ module Verglas
       # careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
       # rule has it; no_holds, under_belt_load as in the table.
       # always_wishes: the wishes in any case; less: {joint action => {wish => what is taken off it}}; bars_uncleared: tags barred until
-      # cleared, whatever lifts the others; without: choices that are not offered.
+      # cleared, whatever lifts the others; without: choices that are not offered; without_uncleared: what is
+      # not done until cleared.
       Rule = Value.define(:name, :sided, :asks, :bars, :bars_uncleared, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :always_wishes, :less,
-                          :without, :schools, :careful, :belt, :no_holds, :under_belt_load) do
+                          :without, :without_uncleared, :schools, :careful, :belt, :no_holds, :under_belt_load) do
         def bars?(family) = bars.include?(:all) || bars.any? { |tag| family.tags[tag] }
         def bars_uncleared?(family) = bars_uncleared.any? { |tag| family.tags[tag] }
 
@@ -43,7 +44,7 @@ module Verglas
         def rule(row)
           names = ->(key) { row.fetch(key, []).map(&:to_sym) }
           Rule.new(name: row[:name].to_sym, sided: row.fetch(:sided, false), asks: names.call(:asks), bars: names.call(:bars), bars_uncleared: names.call(:bars_uncleared),
-                   without: names.call(:without), always_wishes: wishes(row, :always_wishes), less: wishes(row, :less),
+                   without: names.call(:without), without_uncleared: names.call(:without_uncleared), always_wishes: wishes(row, :always_wishes), less: wishes(row, :less),
                    lifted: row.fetch(:until, :never).to_sym,
                    degrees_of: row[:degrees_of]&.to_sym, wishes: wishes(row, :wishes), cleared: envelopes(row, :envelope), always: envelopes(row, :always),
                    until_measured: envelopes(row, :until_measured),
@@ -68,7 +69,7 @@ module Verglas
         rules = cautions.map { |caution| fetch(caution.name) }
         envelope = cautions.map { |caution| envelope(family, caution, measured) }.inject(Body::Envelope.open, :&)
         Effect.new(bars: bars(family, cautions, stricter), unanswered: rules.reject { |rule| rule.answered_by?(family) }.map(&:name), envelope: envelope,
-                   wishes: wishes(family, cautions, aims), less: less(family, rules), without: rules.flat_map(&:without).uniq,
+                   wishes: wishes(family, cautions, aims), less: less(family, rules), without: without(cautions),
                    schools: rules.map(&:schools).inject({}, :merge), belt: belt(rules), load_limit_kg: cautions.filter_map(&:load_to_kg).min,
                    **FLAGS.to_h { |flag| [flag, rules.any?(&flag)] })
       end
@@ -105,13 +106,17 @@ module Verglas
         figures.flat_map(&:to_a).group_by(&:first).to_h { |name, said| [name, family.wishes.fetch(name).stricter_of([aims[name], *said.map(&:last)].compact)] }
       end
 
+      def without(cautions)
+        cautions.flat_map { |caution| fetch(caution.name).then { |rule| [*rule.without, *(rule.without_uncleared unless caution.cleared)] } }.uniq
+      end
+
       # The most that any of them takes off.
       def less(family, rules)
         rules.filter_map { |rule| rule.less[family.action] }.inject({}) { |all, one| all.merge(one) { |_, mine, theirs| [mine, theirs].max } }.slice(*family.wishes.keys)
       end
 
       def belt(rules) = rules.filter_map(&:belt).min_by { |worn| %i[never always].index(worn) }
-      private_class_method :bars, :barred?, :of_action, :wishes, :less, :belt
+      private_class_method :bars, :barred?, :of_action, :wishes, :less, :without, :belt
     end
   end
 end

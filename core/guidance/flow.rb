@@ -27,7 +27,7 @@ module Verglas
         order = roller_first ? ROLLER_FIRST : STAGES
         own = machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
         fixed = [*FIXED, *(:lie if machine.family.tags[:lies_face_down])].map { |stage| Step.fixed(stage) }
-        placing = machine.family.choices.each_value.select(&:placed?).map { |choice| Step.placing(choice) }
+        placing = machine.family.choices.each_value.select(&:stage).map { |choice| Step.placing(choice) }
         # A step that every machine has stands before the adjusters of its stage.
         [*fixed, *own, *placing].sort_by.with_index do |step, index|
           [order.index(step.standing && !step.fixed? ? :standing : step.stage), order.index(step.stage), within(machine, step), index]

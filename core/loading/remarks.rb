@@ -16,6 +16,9 @@ module Verglas
         Share.new(share, share > FIGURES[:side_difference][:above_share])
       end
 
+      # The most (kg) that one leg takes of what both lift together.
+      def one_leg_most_kg(both_kg) = FIGURES[:one_leg][:share] * both_kg
+
       # A curl beside an extension of the same client.
       def curl_to_extension(curl_kg, extension_kg)
         share = curl_kg / extension_kg.to_f

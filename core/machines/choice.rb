@@ -9,7 +9,8 @@ module Verglas
     #             where it is best at some marks
     #   makers    whether the machine's maker has to allow it
     #   mends     the findings for whose sake alone it is sought; none: for any
-    #   stage     of Guidance::Flow at which a placed one is set; nil for the others, which are laid before anyone sits
+    #   stage     of Guidance::Flow at which a placed one has a step of its own; nil for one that is set beside another, and for the
+    #             others, which are laid before anyone sits
     #   step      by how much a placed one is changed at a touch
     Choice = Value.define(:name, :how, :makers, :mends, :stage, :step) do
       def sought? = how == :if_needed

@@ -23,6 +23,21 @@ module Verglas
         body.thigh + body.shank - FROM_STRAIGHT_MM - leg(place).towards_plate(from_hip(place, :latch_x), foot_mm(place)).reach_mm
       end
 
+      # How far the plate stays off its stop (mm) with the balls of the feet on its lower edge, the knees nearly straight and the heels down.
+      def calf_slack_mm(place)
+        low = CalfWork.x_mm(leg(place), drop_deg: calf_drop_deg, bend_deg: ClosedLeg::TOP_BEND_DEG)
+        low && (low - from_hip(place, ends))
+      end
+
+      def calf_drop_deg = wishes.clamp(:heel_drop, TABLE[:calf_work][:heel_drop_deg])
+
+      def asides(place, without: [])
+        return [Says.of("calf_work.barred")] if without.include?(:calf_work)
+
+        slack = calf_slack_mm(place) or return []
+        [Says.of(slack >= TABLE[:calf_work][:off_the_stop_mm] ? "calf_work.clear" : "calf_work.caught", mm: slack.abs.round, deg: calf_drop_deg.round)]
+      end
+
       # A stack has no latch.
       def latches? = family.constants.key?(:latch_x)
 

@@ -75,6 +75,9 @@ module Verglas
       def step_numbers = {}
       def step_words(decision) = decision
 
+      # What else is done on the machine, as Says; without: names of what a caution takes away.
+      def asides(_place, without: []) = [] # rubocop:disable Lint/UnusedMethodArgument -- the contract names it
+
       # What the movement does, {part => Says}; nil where nothing is told of it.
       def motion(_place) = nil
 

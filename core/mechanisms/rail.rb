@@ -95,9 +95,15 @@ module Verglas
 
       def findings(group, place) = group == :joint ? [depth(place), stop(place), *further(place)] : []
 
-      # Where the feet are best, and how far they can be moved.
-      def settled(place) = wishes[:foot_mm] ? {} : { foot_mm: window(place).heel_mm }
-      def span(_choice, place) = window(place).plate_mm || [0.0, 0.0]
+      # Where the feet are best, and how far they can be moved. How far apart and how far turned out is written down: no number rests on it.
+      def settled(place)
+        stance = TABLE[:stance]
+        { foot_mm: window(place).heel_mm, stance_mm: (stance[:share_of_stature] * body.stature).round(-1).to_f, turn_deg: stance[:turn_deg].to_f }.select { |name, _| wishes[name].nil? }
+      end
+
+      def span(choice, place)
+        { foot_mm: window(place).plate_mm || [0.0, 0.0], stance_mm: [0.0, TABLE[:stance][:widest_mm]], turn_deg: [0.0, TABLE[:stance][:furthest_deg]] }.fetch(choice)
+      end
 
       def quantities_of(group, place)
         return load_quantities(place) unless group == :joint

@@ -22,7 +22,8 @@ module Given
   # A machine of spec/fixtures in a gym; answers its row.
   def machine(gym, fixture = "slide_back", name: fixture, **facts)
     data = Worked::MACHINES.fetch(fixture)
-    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", **facts, description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)))
+    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", **facts,
+                                          description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)))
   end
 
   # A client with readings in mm; answers the row.

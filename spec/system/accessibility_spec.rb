@@ -40,6 +40,8 @@ RSpec.describe "Every screen" do
                   "/machines/#{here[:id]}/correct" => "Marks as printed", "/machines/#{here[:id]}/tape" => "Small, 152 cm",
                   "/fittings/#{on("curl_plain", "Leg curl")}" => "Kneecap", "/fittings/#{on("lie_flat", "Lying curl")}" => "Kneecap past",
                   "/fittings/#{on("shared_seat", "Station", "curl")}" => "Extension", "/fittings/#{on("pad_on_lever", "Calf raise")}" => "Pad at the lowest point",
+                  "/fittings/#{on("incline_sled", "Leg press")}" => "At the latch", "/fittings/#{on("shoulder_sled", "Hack squat")}" => "At the latch",
+                  "/fittings/#{on("chain_on_lever", "Belt squat")}" => "Room at the deepest",
                   "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/cautions" => "No caution is known",
                   "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/pin" => "Keep the PIN",
                   "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }

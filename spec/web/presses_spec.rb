@@ -16,7 +16,11 @@ RSpec.describe "Presses and squats over HTTP" do
   def page(id) = call(:get, "/api/fittings/#{id}")
   def finding(evaluation, code) = evaluation["findings"].find { |one| one["code"] == code }
   def evaluated(id, marks, aids = {}) = call(:post, "/api/fittings/#{id}/evaluation", { marks: marks, aids: aids })
-  def measure(limit, reading) = call(:put, "/api/clients/#{person[:id]}/limits/#{limit}", { reading: reading, version: call(:get, "/api/clients/#{person[:id]}/limits")["client"]["version"] })
+
+  def measure(limit, reading)
+    call(:put, "/api/clients/#{person[:id]}/limits/#{limit}", { reading: reading, version: call(:get, "/api/clients/#{person[:id]}/limits")["client"]["version"] })
+  end
+
   def caution(name, **fields) = call(:put, "/api/clients/#{person[:id]}/cautions", { caution: name, version: nil, **fields })
   def cleared = { cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" }
 

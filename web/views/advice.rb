@@ -24,7 +24,8 @@ module Verglas
         def instead(meeting)
           Application::Substitutes.of(meeting).map do |found|
             name = Told::Names.machine(found.row[:name], found.exercise)
-            { machine_id: found.row[:id], exercise: found.exercise, name: name, grade: found.advice.evaluation.grade, says: Formats::Words.say("instead.fits", name: name, place: found.row[:place]) }
+            { machine_id: found.row[:id], exercise: found.exercise, name: name, grade: found.advice.evaluation.grade,
+              says: Formats::Words.say("instead.fits", name: name, place: found.row[:place]) }
           end
         end
 
@@ -33,7 +34,10 @@ module Verglas
 
         # Cushions and pads in words, and what they are for.
         def aids_says(meeting, advice)
-          Application::Aids.laid(meeting.advised_aids).map { |name, size| Formats::Words.say("aids.#{name}.advised", size: size.round, without: advice.grade_without_cushions, missing: advice.missing_without(name.to_sym).ceil) }
+          Application::Aids.laid(meeting.advised_aids).map do |name, size|
+            missing = advice.missing_without(name.to_sym).ceil
+            Formats::Words.say("aids.#{name}.advised", size: size.round, without: advice.grade_without_cushions, missing: missing)
+          end
         end
 
         def adjuster(meeting, adjuster)

@@ -5,6 +5,9 @@ module Verglas
     module Views
       # Fittings: the bench's page, a card's line, a line of what was left open.
       module Fitting
+        # Of a record nothing is advised any more.
+        NOT_ASKED = { advice: nil, steps: [], creep_angles: [], findable: [], bars: [], narrowed: nil, since: nil, repaired: false }.freeze
+
         module_function
 
         # The bench of what is not closed; the record, as it was kept, of what is.
@@ -14,8 +17,8 @@ module Verglas
           row = meeting.fitting
           kept = Application::Upcaster.read(row.slice(:result, :computed_from), meeting.machine.family)
           back = taken_back(row)&.merge(by: staff_name(gym, row[:updated_by]))
-          { **common(meeting, gym, of: row[:accepted_by]), taken_back: back, evaluation: kept[:result], computed_from: kept[:computed_from], advice: nil, steps: [], creep_angles: [], findable: [],
-                                                           cautions: kept[:computed_from].fetch("cautions", []), bars: [], narrowed: nil, since: nil, repaired: false }
+          { **common(meeting, gym, of: row[:accepted_by]), **NOT_ASKED, taken_back: back, evaluation: kept[:result], computed_from: kept[:computed_from],
+                                                                        cautions: kept[:computed_from].fetch("cautions", []) }
         end
 
         # A draft whose marks were chosen on an older description is shown with those that still stand.

@@ -77,7 +77,7 @@ module Verglas
         end
 
         def remarks(meeting, input)
-          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg)), *beside_the_other(meeting, input[:wanted_kg])]
+          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg)), *one_leg(meeting, input), *beside_the_other(meeting, input[:wanted_kg])]
         end
 
         def sides(left, right)
@@ -85,6 +85,15 @@ module Verglas
 
           share = Loading::Remarks.sides(left, right)
           words(share.remarked ? :sides_differ : :sides_alike, percent: (share.share * 100).round, weaker: words(left < right ? :left : :right)) if share.share.positive?
+        end
+
+        # Where both legs push one plate, one takes half at most.
+        def one_leg(meeting, input)
+          both, left, right = input.values_at(:wanted_kg, :left_kg, :right_kg)
+          return unless both && meeting.machine.family.tags[:on_a_plate]
+
+          most = Loading::Remarks.one_leg_most_kg(both)
+          words(:one_leg_heavy, most: Load.number(meeting.rig ? meeting.rig.printed(most) : most), unit: meeting.rig&.unit || "kg") if [left, right].compact.any? { |kg| kg > most }
         end
 
         # Loads compare on one machine only: on a station's two exercises.
@@ -106,7 +115,7 @@ module Verglas
 
         def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| Load.number(seconds) }.join("-")
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :beside_the_other, :words
+        private_class_method :made, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :one_leg, :beside_the_other, :words
       end
     end
   end

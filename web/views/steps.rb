@@ -20,7 +20,9 @@ module Verglas
 
         # What is placed, in the advised number.
         def placing(meeting, step)
-          %i[title do look right].to_h { |part| [part, say(step.choice, part, numbers(meeting))] }.merge(notes: told_rules(meeting, step.stage))
+          %i[title do look right].to_h do |part|
+            [part, say(step.choice, part, numbers(meeting))]
+          end.merge(notes: [*(say(:stance, :note, {}) if meeting.machine.family.choices.key?(:stance_mm)), *told_rules(meeting, step.stage)])
         end
 
         def fixed(meeting, step)
@@ -74,7 +76,7 @@ module Verglas
           case stage
           when :before then before(meeting)
           when :secure then [*belt(meeting), *told_rules(meeting, stage)]
-          when :working then [*Told::Allowed.ending(meeting), *told_rules(meeting, stage), *slack(meeting)]
+          when :working then [*Told::Allowed.ending(meeting), *told_rules(meeting, stage), *slack(meeting), *asides(meeting)]
           else told_rules(meeting, stage)
           end
         end
@@ -108,6 +110,15 @@ module Verglas
           marks.size > 1 ? [say(:together, own_words(meeting, :together, :note), { marks: marks.join(", ").sub(/\A./, &:upcase) })] : []
         end
 
+        # One leg at a time, and what else is done on the machine.
+        def asides(meeting)
+          return [] if meeting.bars.any?
+
+          at = meeting.advice.evaluation
+          one_leg = meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate]
+          [*(say(:one_leg, :note, {}) if one_leg), *at.mechanics.asides(at.place, without: meeting.caution_effect.without).map { |says| Formats::Words.of(says) }]
+        end
+
         def slack(meeting)
           from = meeting.machine_row[:slack_from_deg]
           from && meeting.machine.family.tags[:knee_flexion] ? [say(:slack, :note, { deg: from.round })] : []
@@ -121,8 +132,8 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :in_words, :placing, :placed, :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt, :own_words, :together, :slack,
-                             :told_rules, :say
+        private_class_method :in_words, :placing, :placed, :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
+                             :own_words, :together, :asides, :slack, :told_rules, :say
       end
     end
   end

@@ -33,6 +33,8 @@ module Verglas
           wish :upright, default: 0, stricter: :max
           wish :sole_mm, default: FIGURES[:sole][:mm]
           choice :foot_mm, how: :placed, stage: :far, step: 10
+          choice :stance_mm, how: :placed, step: 20
+          choice :turn_deg, how: :placed, step: 5
         end
 
         def depth_found(rests_on)

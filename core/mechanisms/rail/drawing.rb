@@ -126,9 +126,12 @@ module Verglas
           seen = window(place)
           return unless seen.plate_mm
 
-          Scenes::Plate.new(length_mm: place[:plate_length], foot_mm: body.foot, heel_mm: foot_mm(place), low_mm: seen.empty? ? nil : seen.low_mm, high_mm: seen.empty? ? nil : seen.high_mm,
+          range = seen.empty? ? [nil, nil] : [seen.low_mm, seen.high_mm]
+          Scenes::Plate.new(length_mm: place[:plate_length], foot_mm: body.foot, heel_mm: foot_mm(place), **feet(place), low_mm: range.first, high_mm: range.last,
                             says: window_says(place), closed: closed_says(place), choice: :foot_mm)
         end
+
+        def feet(place) = { **settled(place), **wishes.values.compact }.slice(:stance_mm, :turn_deg)
 
         def rotated(point, degrees)
           along = Geometry::Point.towards(-degrees)

@@ -16,6 +16,7 @@ module Verglas
         # What a step of an adjuster, or of the feet, would show.
         def short(decision, place)
           case decision
+          when :stance_mm, :turn_deg then nil
           when :recline, :foot_mm then Says.of("short.recline", deg: bottom(place).state.knee_bend_deg.round)
           when :reach then Says.of(latch_room(place).negative? ? "short.reach.short" : "short.reach.right", mm: latch_room(place).abs.round)
           else Says.of(slack_mm(place).negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm(place).abs.round)

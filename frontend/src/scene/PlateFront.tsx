@@ -12,7 +12,7 @@ const Drawing = styled.svg`
   touch-action: none;
   cursor: pointer;
   text {
-    font-size: 33px;
+    font-size: 36px;
     fill: ${colour.ink};
   }
   text[data-quiet] {
@@ -28,17 +28,26 @@ const Drawing = styled.svg`
   }
 `;
 /** As it is drawn: its width, the room for the names beside it and above and below (mm). */
-const WIDE = 300;
-const NAMES = 350;
+const WIDE = 500;
+const NAMES = 372;
 const ROOM = 56;
 /** Nearer to the lower edge than this, its name stands over the line (mm). */
 const EDGE = 80;
-const SOLE = { width: 88, from: 62, turn: 8 };
+const SOLE_MM = 88;
 
 type Props = { plate: Plate; onPlace?: (heelMm: number) => void };
 
 export function PlateFront({ plate, onPlace }: Props) {
-  const { length_mm: length, foot_mm: foot, heel_mm: heel, low_mm: low, high_mm: high, says } = plate;
+  const {
+    length_mm: length,
+    foot_mm: foot,
+    heel_mm: heel,
+    stance_mm: stance,
+    turn_deg: turn,
+    low_mm: low,
+    high_mm: high,
+    says,
+  } = plate;
   const y = (mm: number) => length - mm;
   const whole = Math.round(heel);
   const touched = (event: React.PointerEvent<SVGSVGElement>) => {
@@ -50,10 +59,10 @@ export function PlateFront({ plate, onPlace }: Props) {
   const named = (at: number, words: string, upper: boolean, over = upper) => (
     <g>
       <path d={`M-22 ${y(at)}H${WIDE}`} stroke={colour.inLine} strokeWidth="2" strokeDasharray="7 6" />
-      <text x="-26" y={y(at) + (over ? -44 : 36)} textAnchor="end" data-quiet>
+      <text x="-26" y={y(at) + (over ? -48 : 40)} textAnchor="end" data-quiet>
         {upper ? say("plateFront.heelsAboveHere") : say("plateFront.heelsBelowHere")}
       </text>
-      <text x="-26" y={y(at) + (over ? -8 : 70)} textAnchor="end" fontWeight="600">
+      <text x="-26" y={y(at) + (over ? -10 : 78)} textAnchor="end" fontWeight="600">
         {words}
       </text>
     </g>
@@ -79,19 +88,22 @@ export function PlateFront({ plate, onPlace }: Props) {
         </>
       ) : null}
       {[-1, 1].map((side) => (
-        <g key={side} transform={`translate(${WIDE / 2 + side * SOLE.from} ${y(heel)}) rotate(${side * SOLE.turn})`}>
+        <g
+          key={side}
+          transform={`translate(${WIDE / 2 + (side * Math.min(stance, WIDE - SOLE_MM)) / 2} ${y(heel)}) rotate(${side * turn})`}
+        >
           <rect
-            x={-SOLE.width / 2}
+            x={-SOLE_MM / 2}
             y={-foot}
-            width={SOLE.width}
+            width={SOLE_MM}
             height={foot}
-            rx={SOLE.width / 2}
+            rx={SOLE_MM / 2}
             fill={colour.bodyFill}
             fillOpacity="0.9"
             stroke={colour.body}
             strokeWidth="2.5"
           />
-          <circle r="8" cy={-SOLE.width / 2} fill={colour.body} />
+          <circle r="8" cy={-SOLE_MM / 2} fill={colour.body} />
         </g>
       ))}
       <text x={WIDE / 2} y={length + 42} textAnchor="middle" data-number>

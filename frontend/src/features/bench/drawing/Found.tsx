@@ -19,6 +19,8 @@ const Row = styled.div`
     padding: ${space(1)} ${space(3)};
   }
   span {
+    flex: 1 1 12rem;
+    line-height: 1.25;
     color: ${colour.inkMuted};
   }
 `;

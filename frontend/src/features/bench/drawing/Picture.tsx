@@ -29,7 +29,7 @@ const Stage = styled.div`
 /** Beside it the plate from the front keeps its room. */
 const Side = styled.div`
   height: 100%;
-  padding-right: 8.5rem;
+  padding-right: 10rem;
   @media ${breakpoint.phone} {
     padding-right: 4rem;
   }
@@ -38,7 +38,7 @@ const Front = styled.div`
   position: absolute;
   top: ${space(1)};
   right: ${space(3)};
-  width: 16rem;
+  width: 18rem;
   height: min(17rem, 62%);
   @media ${breakpoint.phone} {
     width: 9rem;
