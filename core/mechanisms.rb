@@ -4,7 +4,8 @@ module Verglas
   # The physics which families name: one class each, all held to the contract of Mechanism.
   module Mechanisms
     # By the name that families give: the only list of them.
-    ALL = { seated_knee: "SeatedKnee", lying_knee: "LyingKnee", knee_lever: "KneeLever", leg_press: "LegPress", hack_squat: "HackSquat", belt_squat: "BeltSquat" }.freeze
+    ALL = { seated_knee: "SeatedKnee", lying_knee: "LyingKnee", knee_lever: "KneeLever", leg_press: "LegPress", hack_squat: "HackSquat", hack_reach: "HackReach",
+            belt_squat: "BeltSquat" }.freeze
 
     module_function
 

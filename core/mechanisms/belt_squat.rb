@@ -9,9 +9,16 @@ module Verglas
 
       FIGURES = Tables[:press][:belt]
       BODY_PARAMETERS = %i[ankle_height shank thigh].freeze
+      # without: how one does without the machine (its care is said before anybody steps up); nil for the machine itself.
+      TRAITS = %i[without].freeze
 
       # The ring of the belt over the floor, the client standing tall; and how far it sinks to the deepest squat (mm).
-      def ring_mm(place) = body.ankle_height + wishes[:sole_mm] + wishes[:mat_mm] + body.shank + body.thigh + FIGURES[:ring_over_hip_mm] - place[:belt_drop]
+      def ring_mm(place) = body.ankle_height + wishes[:sole_mm] + wishes[:mat_mm] + body.shank + body.thigh + FIGURES[:ring_over_hip_mm] - place[:belt_drop] + raised_mm(place)
+
+      # What the client stands on.
+      def raised_mm(place) = place.parameters.fetch(:box_height, 0.0)
+
+      def warnings = family.traits[:without] ? [Says.of("care.#{family.traits[:without]}")] : []
       def drop_mm = body.thigh + (body.shank * (1 - Math.cos(Geometry::Angle.radians(ankle_limit_deg))))
       def ankle_limit_deg = @ankle_limit_deg ||= wishes.clamp(:ankle_dorsiflexion, wishes[:ankle_limit_deg])
 

@@ -9,6 +9,8 @@ module Verglas
     #   TRAITS            what a family has to say of itself beside its rows
     class Mechanism
       RULES = {}.freeze
+      # m/s^2
+      STANDARD_GRAVITY = 9.80665
       BODY_PARAMETERS = [].freeze
       TRAITS = [].freeze
       attr_reader :family, :body, :wishes
@@ -74,6 +76,9 @@ module Verglas
       # Numbers that the steps in words may use; the words of a decision, where they are not its own name.
       def step_numbers = {}
       def step_words(decision) = decision
+
+      # What is said before anybody gets on, as Says.
+      def warnings = []
 
       # What else is done on the machine, as Says; without: names of what a caution takes away.
       def asides(_place, without: []) = [] # rubocop:disable Lint/UnusedMethodArgument -- the contract names it

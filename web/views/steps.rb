@@ -86,7 +86,9 @@ module Verglas
           used = Application::Aids.says(Application::Aids.laid(meeting.advised_aids))
           [*lightest(meeting), *together(meeting), *meeting.safety.rows.map do |caution|
             "#{Told::Caution.line(caution)[:title]}: #{Told::Caution.line(caution)[:does]}"
-          end, *(say(:child, :note, {}) if meeting.safety.plate_asked?), *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
+          end, *(say(:child, :note, {}) if meeting.safety.plate_asked?), *row[:left_behind].to_s[/.+/], *meeting.mechanics.warnings.map do |says|
+                                                                                                          Formats::Words.of(says)
+                                                                                                        end, *used, *row[:getting_in].to_s[/.+/]]
         end
 
         def lightest(meeting)

@@ -17,6 +17,7 @@ module Verglas
 
         def pictured(place)
           sketch = Scenes::Sketch.new
+          @stands_mm = wishes[:mat_mm] + raised_mm(place)
           draw_machine(sketch, place)
           draw_deepest(sketch, place)
           draw_tall(sketch, place)
@@ -26,7 +27,7 @@ module Verglas
         end
 
         def hip_mm = sole_level + body.ankle_height + wishes[:sole_mm] + body.shank + body.thigh
-        def sole_level = wishes[:mat_mm]
+        def sole_level = @stands_mm
         def window = { left: -720, bottom: -24, width: 1500, height: hip_mm + (body.torso * 0.95) }
         def ankle = point(-BEHIND_MM - 60, sole_level + body.ankle_height + wishes[:sole_mm])
 
@@ -35,7 +36,9 @@ module Verglas
           sketch.line(:catch_post, :frame, point(520, 14), point(520, place[:catch_height] + 40), width: 13)
           sketch.line(:catch, :beyond, point(150, place[:catch_height]), point(520, place[:catch_height]), width: 6, of: %i[catch_height])
           sketch.line(:floor_stop, :beyond, point(-180, place[:lowest_anchor]), point(180, place[:lowest_anchor]), width: 4, of: %i[lowest_anchor])
-          sketch.box(:mat, :block, left: -330, bottom: 0, width: 420, height: wishes[:mat_mm]) if wishes[:mat_mm].positive?
+          box = raised_mm(place)
+          sketch.box(:box, :machine, left: -330, bottom: 0, width: 420, height: box, of: %i[box_height]) if box.positive?
+          sketch.box(:mat, :block, left: -330, bottom: box, width: 420, height: wishes[:mat_mm]) if wishes[:mat_mm].positive?
         end
 
         def draw_tall(sketch, _place)
@@ -64,7 +67,7 @@ module Verglas
           sketch.line(:belt, :cushion, point(-body.hip_depth, ring.n + (place[:belt_drop] * 0.6)), ring, width: 12, moves: true, of: %i[belt_drop])
           sketch.line(:chain, :arm, ring, load, width: 9, moves: true, of: %i[hook_length link_pitch])
           sketch.box(:load, :weight, left: -LOAD[:width] / 2, bottom: load.n - LOAD[:height], width: LOAD[:width], height: LOAD[:height], moves: true)
-          sketch.line(:lever, :arm, point(-640, 130), load, width: 14, moves: true)
+          sketch.line(:lever, :arm, point(-640, 130), load, width: 14, moves: true) unless family.traits[:without] == :belt_boxes
         end
 
         def dimensions(place)
@@ -83,7 +86,7 @@ module Verglas
           ring = ring_mm(place)
           top = ring - place[:hook_length]
           { hip_bone: point(-60, ring + place[:belt_drop]), ring: point(0, ring), chain_top: point(0, top), next_link: point(0, top - place[:link_pitch]),
-            floor_below: point(300, 0), load_on_catch: point(300, place[:catch_height]), load_lowest: point(300, place[:lowest_anchor]) }
+            floor_below: point(300, 0), box_top: point(300, raised_mm(place)), load_on_catch: point(300, place[:catch_height]), load_lowest: point(300, place[:lowest_anchor]) }
         end
 
         def point(x, y) = Geometry::Point.new(x, y)

@@ -4,7 +4,9 @@ RSpec.describe Verglas::Guidance::Cautions do
   families = Verglas::Machines::Families.all.grep(Verglas::Machines::Family)
   arms = %i[extension curl shin_held_curl lying_curl]
   presses = %i[press_sled press_stack]
-  knees = [*arms, *presses, :hack_squat, :belt_squat]
+  hanging = %i[belt_squat belt_boxes floor_hinge]
+  hacks = %i[hack_squat hack_squat_towards]
+  knees = [*arms, *presses, *hacks, *hanging]
 
   def family(id) = Verglas::Machines::Families.fetch(id)
 
@@ -20,7 +22,7 @@ RSpec.describe Verglas::Guidance::Cautions do
   # Each caution's bar: not cleared, cleared, cleared with degrees of the knee, of the hip.
   { knee: [knees, [], [], []], knee_ligament: [knees, knees, [], knees], knee_replacement: [knees, knees, [], knees], hip_replacement: [everything, everything, everything, []],
     heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []],
-    pregnancy: [[:lying_curl, :belt_squat, *presses], *[%i[lying_curl belt_squat]] * 3], osteoporosis: [[:hack_squat], [], [], []],
+    pregnancy: [[:lying_curl, *hanging, *presses], *[[:lying_curl, *hanging]] * 3], osteoporosis: [hacks, [], [], []],
     hip_pain: [[]] * 4, back: [[]] * 4, ankle: [[]] * 4, blood_pressure: [[]] * 4, head_down: [[]] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
     .each do |name, cases|
     it "bars #{cases.first.empty? ? "nothing" : cases.first.join(", ")} for #{name}, and less once a clinician says so of the joint that is meant" do

@@ -6,7 +6,8 @@ require_relative "../../contracts/mechanism"
 RSpec.describe Verglas::Machines::Families do
   machines = { extension: %w[slide_back slide_seat], curl: %w[curl_plain curl_slide], shin_held_curl: %w[curl_shin],
                lying_curl: %w[lie_flat lie_hinged], calf_raise: %w[pad_on_lever],
-               press_sled: %w[incline_sled], press_stack: %w[seat_on_rail], hack_squat: %w[shoulder_sled], belt_squat: %w[chain_on_lever] }
+               press_sled: %w[incline_sled], press_stack: %w[seat_on_rail], hack_squat: %w[shoulder_sled], belt_squat: %w[chain_on_lever],
+               hack_squat_towards: %w[shoulder_sled_towards], belt_boxes: %w[two_boxes], floor_hinge: %w[bar_in_hinge] }
   stations = { combined: "shared_seat" }
 
   it "has a machine here for every family, so that each is held to the contract" do
