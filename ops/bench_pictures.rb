@@ -16,11 +16,12 @@ module Verglas
       def benches
         bench("Imre Talbot-Vane", "Leg extension 1", "bench")
         whole_fitting("Perpetua Lowe", "Leg curl 1")
-        bench("Wendell Achterberg", "Leg extension 1", "bench-short")
         bench("Imre Talbot-Vane", "Lying curl 1", "bench-lying")
         bench("Matteus Orr", "Calf raise 1", "bench-calf")
         bench("Dagny Holm", "Leg extension 1", "bench-caution")
-        untaped("Ione Fairweather", "Leg curl 3")
+        placing("Caspian Thwaite", "Leg press 1", "@foot_mm", "bench-press")
+        placing("Ósk Brannagh", "Hack squat 1", "@foot_mm", "bench-hack")
+        placing("Sunniva Quill", "Belt squat 1", "@link", "bench-belt")
       end
 
       # From before anyone sits to watching: the back pad is moved after roller and thigh pad were seen.
@@ -50,10 +51,12 @@ module Verglas
 
       def at(step) = find("[data-step='#{step}'] button").click
 
-      def untaped(name, machine)
+      # At the step where feet or chain are placed.
+      def placing(name, machine, step, picture)
         bench(name, machine, nil)
-        click_button "Write down"
-        shot("bench-untaped")
+        at(step)
+        assert_selector "[data-placed]"
+        shot(picture)
       end
     end
   end
