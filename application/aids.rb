@@ -9,6 +9,8 @@ module Verglas
       LAID = CHOICES.reject { |_, choice| choice.placed? }.keys.freeze
       PLACED = (CHOICES.keys - LAID).freeze
 
+      THICKEST_MM = 200
+
       # What a gym may own of them.
       KINDS = LAID.map { |name| name.delete_suffix("_mm") }.freeze
 
@@ -23,10 +25,13 @@ module Verglas
       # As it is advised: a place to the whole number that stands on the screen.
       def advised(wishes) = of(wishes).to_h { |name, size| [name, PLACED.include?(name) ? size.round.to_f : size] }
 
-      # The same of what was sent: raises Invalid for a name that nobody knows.
+      # The same of what was sent: raises Invalid for a name that nobody knows, and what is thicker than anything that is laid.
       def sent(given)
         unknown = given.to_h.keys.map(&:to_s) - CHOICES.keys
         raise Invalid.new(:unknown_field, path: "/aids/#{unknown.first}") if unknown.any?
+
+        thick = of(given).slice(*LAID).find { |_, size| size > THICKEST_MM }
+        raise Invalid.new(:too_large, path: "/aids/#{thick.first}", expected: THICKEST_MM) if thick
 
         of(given)
       end

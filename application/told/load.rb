@@ -21,7 +21,7 @@ module Verglas
           return pinned(rig, choice) if rig.kind == :stack
           return words(:no_plates) if choice.side_kg.empty?
 
-          words(:plates, plates: choice.side_kg.map { |kg| number(kg) }.join(" + "))
+          words(rig.choices.horns == 1 ? :plates_on_one_horn : :plates, plates: choice.side_kg.map { |kg| number(kg) }.join(" + "))
         end
 
         def pinned(rig, choice)

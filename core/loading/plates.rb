@@ -2,23 +2,26 @@
 
 module Verglas
   module Loading
-    # Plates on both sides of a bare arm or sled: equal sides, the fewest plates, then the heavier first. kg.
-    # docs/model.md section 11.
+    # Plates on both sides of a bare arm or sled: equal sides, the fewest plates, then the heavier first; or on a single horn in the
+    # middle, one plate at a time. kg. docs/model.md section 11.
     class Plates
       include Choices
 
-      # A total, and the plates of one side, heaviest first.
+      # A total, and the plates of one side (of the only horn), heaviest first.
       Plated = Struct.new(:mass_kg, :side_kg)
 
-      # pairs: {mass of a plate in kg => how many pairs are at hand}; bare_kg: of the arm or sled itself.
-      def initialize(pairs:, bare_kg: 0)
-        @grams = pairs.flat_map { |kg, count| [grams(kg)] * count }.sort.reverse
+      attr_reader :horns
+
+      # pairs: {mass of a plate in kg => how many pairs are at hand}; bare_kg: of the arm or sled itself; horns: 1 or 2.
+      def initialize(pairs:, bare_kg: 0, horns: 2)
+        @horns = horns
+        @grams = pairs.flat_map { |kg, count| [grams(kg)] * (count * 2 / horns) }.sort.reverse
         @bare = grams(bare_kg)
         raise Invalid.new(:mass_not_positive, path: "/pairs") unless @grams.all?(&:positive?) && !@bare.negative?
       end
 
       # Every total that can be made, ascending.
-      def choices = @choices ||= sides.sort.map { |side, plates| Plated.new(kilograms(@bare + (2 * side)), plates.map { |plate| kilograms(plate) }) }
+      def choices = @choices ||= sides.sort.map { |side, plates| Plated.new(kilograms(@bare + (horns * side)), plates.map { |plate| kilograms(plate) }) }
 
       # One side's plates for a total; nil where no choice of plates makes it.
       def side(total_kg) = choices.find { |plated| grams(plated.mass_kg) == grams(total_kg) }&.side_kg

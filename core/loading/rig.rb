@@ -10,7 +10,7 @@ module Verglas
       const_set(:KINDS, %w[stack plates sled].freeze)
       const_set(:GRAVITY, 9.80665)
 
-      # data: {"kind", "unit", "masses", "addons", "ratio", "bare", "incline_deg"}, masses as printed; pairs: {kg => pairs of
+      # data: {"kind", "unit", "masses", "addons", "ratio", "bare", "horns", "incline_deg"}, masses as printed; pairs: {kg => pairs of
       # plates the gym has}.
       def self.read(data, pairs: {})
         unit = data.fetch("unit").to_sym
@@ -19,7 +19,7 @@ module Verglas
       end
 
       def self.made(data, kilograms, pairs)
-        return Plates.new(pairs: pairs, bare_kg: kilograms.call(data.fetch("bare", 0))) unless data["kind"] == "stack"
+        return Plates.new(pairs: pairs, bare_kg: kilograms.call(data.fetch("bare", 0)), horns: data["horns"] || 2) unless data["kind"] == "stack"
 
         Stack.new(stack_kg: data.fetch("masses").map(&kilograms), addons_kg: data.fetch("addons", []).map(&kilograms))
       end

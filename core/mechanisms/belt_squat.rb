@@ -49,9 +49,11 @@ module Verglas
 
       def findings(_group, place)
         none = most_links(place) < 1
-        [grade(:chain_lift, lift_mm(place), lift_mm(place), (:load_stays_on_catch if none && lift_mm(place) < FIGURES[:lift_mm])),
-         grade(:chain_bottom, bottom_room_mm(place), bottom_room_mm(place), (:bottoms_out if none && bottom_room_mm(place) < FIGURES[:bottom_mm])),
-         grade(:chain_clip, clip_room_mm(place))]
+        [grade(:chain_lift, lift_mm(place), lift_mm(place), lift_fault(place, none)), *findings_below(place, none)]
+      end
+
+      def findings_below(place, none)
+        [grade(:chain_bottom, bottom_room_mm(place), bottom_room_mm(place), (:bottoms_out if none && bottom_room_mm(place) < FIGURES[:bottom_mm])), grade(:chain_clip, clip_room_mm(place))]
       end
 
       def quantities_of(_group, place)
@@ -86,6 +88,12 @@ module Verglas
       def short(_decision, place) = Says.of("short.link", mm: lift_mm(place).round)
 
       private
+
+      def lift_fault(place, none)
+        return :no_such_link unless link(place).between?(1, place[:links])
+
+        :load_stays_on_catch if none && lift_mm(place) < FIGURES[:lift_mm]
+      end
 
       def chain_of(links, place) = place[:hook_length] + (links * place[:link_pitch])
     end

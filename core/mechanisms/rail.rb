@@ -163,7 +163,9 @@ module Verglas
       end
 
       def depth_fault(place)
-        return :plate_short if window(place).plate_mm.nil?
+        low, high = window(place).plate_mm
+        return :plate_short if high.nil?
+        return :feet_off_the_plate unless foot_mm(place).between?(low - 0.5, high + 0.5)
 
         :leg_too_short unless startable?(place)
       end

@@ -74,6 +74,14 @@ RSpec.describe "House rules over HTTP" do
   describe "what each question changes at the bench" do
     let(:curl) { machine(loft, "curl_plain", name: "Leg curl 1").tap { |row| loft.machines.update(row[:id], version: 1, by: account, belt: true, slack_from_deg: 112) } }
 
+    # Stops every centimetre.
+    let(:fine) do
+      data = Worked::MACHINES.fetch("incline_sled")
+      stops = { "label" => "stops", "marks" => (1..14).map(&:to_s), "travel" => (0..13).map { |mark| mark * 10 }, "drives" => { "stop_x" => 1 } }
+      id = loft.machines.insert(family: data["family"], name: "Leg press 3", description: { constants: data["constants"], adjusters: [data["adjusters"].first, stops] })
+      loft.machines.find(id)
+    end
+    let(:press) { machine(loft, "incline_sled", name: "Leg press 1") }
     let(:sliding) { machine(loft, "curl_slide", name: "Leg curl 2") }
 
     def page_on(row)
@@ -104,9 +112,16 @@ RSpec.describe "House rules over HTTP" do
      [:belt, :always, :curl, belt, "Belt on, snug over the hips: body mass is not known.", "Belt on, snug over the hips: the rule of the house."],
      [:grip, :hard, :here, notes.call(/Grip/), ["Grip: light."], ["Grip: pull hard."]],
      [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: kept just off the stack."],
-      ["Stack between repetitions: light touch."]]].each do |question, school, on, look, before, after|
+      ["Stack between repetitions: light touch."]],
+     [:press_bottom, :pelvis, :press, right.call("@foot_mm", /Knees at \d+°/), "Knees at 90°", "Knees at 120°"],
+     [:knees_toes, :past, :press, ->(page) { page["evaluation"]["scene"]["plate"]["says"].first }, "knees pass the toes", "heels lift"],
+     [:stops, :lowest, :fine, ->(page) { page["evaluation"]["findings"].find { |one| one["code"] == "stop_slack" }["value"].round(-1) }, 40, 60],
+     [:feet_turn, :straight, :press, notes.call(/Feet on the plate/), ["Feet on the plate: turned out 5 to 15°."], ["Feet on the plate: straight."]],
+     [:press_through, :heels, :press, notes.call(/Press through/), ["Press through: the whole foot, heels down."], ["Press through: the heels."]],
+     [:press_hands, :behind_head, :press, notes.call(/Hands on/), ["Hands on the press: by the handles."],
+      ["Hands on the press: behind the head."]]].each do |question, school, on, look, before, after|
       it "#{question}: #{school}" do
-        row = { here: here, curl: curl, sliding: sliding }.fetch(on)
+        row = { here: here, curl: curl, sliding: sliding, press: press, fine: fine }.fetch(on)
         expect(look.call(page_on(row))).to eq(before)
         call(:put, "/api/rules/#{question}", { school: school, version: loft.versions[:rules] })
         expect(look.call(page_on(row))).to eq(after)
@@ -114,7 +129,7 @@ RSpec.describe "House rules over HTTP" do
     end
 
     it "has a case here for every question" do
-      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(15)
+      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(21)
     end
   end
 

@@ -8,10 +8,11 @@ module Verglas
         module_function
 
         def all
-          Machines::Families.all.map do |family|
+          told = Machines::Families.all.map do |family|
             { id: family.id, name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
               exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one) } } }
           end
+          told.sort_by { |family| family[:name] }
         end
 
         def kinds(family)

@@ -10,6 +10,7 @@ export type LoadingDraft = {
   addons: string;
   ratio: string;
   bare: string;
+  horns: "1" | "2";
   incline: string;
 };
 
@@ -20,6 +21,7 @@ export const noLoading: LoadingDraft = {
   addons: "",
   ratio: "",
   bare: "",
+  horns: "2",
   incline: "",
 };
 
@@ -35,6 +37,7 @@ export const loadingDraftOf = (loading: Loading | null): LoadingDraft =>
         addons: (loading.addons ?? []).join(", "),
         ratio: text(loading.ratio),
         bare: text(loading.bare),
+        horns: loading.horns === 1 ? "1" : "2",
         incline: text(loading.incline_deg),
       };
 
@@ -88,5 +91,6 @@ export function loadingOf(draft: LoadingDraft): Loading | null {
       ratio: parseNumber(draft.ratio),
     };
   const bare = parseNumber(draft.bare) ?? 0;
-  return kind === "plates" ? { kind, unit, bare } : { kind, unit, bare, incline_deg: parseNumber(draft.incline) };
+  const plates = { unit, bare, horns: Number(draft.horns) };
+  return kind === "plates" ? { kind, ...plates } : { kind, ...plates, incline_deg: parseNumber(draft.incline) };
 }

@@ -89,6 +89,13 @@ RSpec.describe Verglas::Loading do
     expect([belt.call(nil, 70), belt.call(30, nil), belt.call(30, 70), belt.call(30, 70, always: true)]).to eq([true, true, false, true])
   end
 
+  it "takes one plate at a time on a single horn, without doubling" do
+    one = Verglas::Loading::Plates.new(pairs: { 5 => 1, 10 => 1 }, bare_kg: 4, horns: 1)
+    expect(one.choices.map(&:mass_kg)).to eq([4, 9, 14, 19, 24, 29, 34])
+    expect(one.side(19)).to eq([10, 5])
+    expect(Verglas::Loading::Plates.new(pairs: { 5 => 1, 10 => 1 }, bare_kg: 4).choices.map(&:mass_kg)).to eq([4, 14, 24, 34])
+  end
+
   it "goes up after an easy last repetition, holds a clean one, goes down when it was not reached" do
     stack = Verglas::Loading::Stack.new(stack_kg: [10, 20, 30])
     plates = Verglas::Loading::Plates.new(pairs: { 5 => 2 }, bare_kg: 10)

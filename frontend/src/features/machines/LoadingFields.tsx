@@ -79,6 +79,15 @@ export function LoadingFields({ loading, problems, onChange }: Props) {
             })}
             {...field("bare")}
           />
+          <Choice
+            label={say("loadingFields.plates")}
+            options={[
+              ["2", say("loadingFields.onBothSides")],
+              ["1", say("loadingFields.onOneHorn")],
+            ]}
+            value={loading.horns}
+            onChange={(horns) => set({ horns: horns === "1" ? "1" : "2" })}
+          />
           {loading.kind === "sled" ? <Field label={say("loadingFields.railFromLevel")} {...field("incline")} /> : null}
         </Row>
       ) : null}
