@@ -60,7 +60,7 @@ module Verglas
           @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
         end
         limits(row, person.fetch("limits", {}))
-        fittings(row, person, person.fetch("loads", {}))
+        fittings(@gym.clients.find(row[:id]), person, person.fetch("loads", {}))
         @db[:readings].where(client_id: row[:id], observation: person["read_anew"]).update(taken_at: Time.now - 3600)
       end
 

@@ -41,7 +41,6 @@ module Verglas
         fill_in "Wanted, kg", with: "26"
         click_button "Nearest"
         assert_selector "[data-load]", text: "26 kg"
-        shot("bench-load")
         at("@watch")
         click_button "Half a finger ahead"
         find("label", text: /Roller (climbs|slides)/, match: :first).click

@@ -11,7 +11,7 @@ module Verglas
       include Capybara::DSL
       include BenchPictures
 
-      NAMES = %w[floor client tape bench bench-load bench-watch bench-lying bench-calf bench-caution bench-press bench-hack bench-belt record set-up queue locked
+      NAMES = %w[floor client tape bench bench-watch bench-lying bench-calf bench-caution bench-press bench-hack bench-belt record set-up queue locked
                  rules machines machine machine-taping].freeze
 
       def initialize(folder)

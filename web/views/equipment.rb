@@ -11,7 +11,7 @@ module Verglas
         def cushions(gym)
           sizes = gym.equipment.sizes
           kinds = Application::Aids::KINDS.map { |kind| { name: kind, title: words(kind, :owned), hint: words(kind, :hint), sizes: sizes.fetch(kind, []) } }
-          { kinds: kinds, version: gym.versions[:equipment] }
+          { kinds: kinds.sort_by { |kind| kind[:title] }, version: gym.versions[:equipment] }
         end
 
         def plates(gym) = { plates: gym.equipment.plates.map { |kg, pairs| { mass_kg: kg, pairs: pairs } }, version: gym.versions[:plates] }

@@ -23,7 +23,9 @@ describe("how a machine is loaded", () => {
   );
   const stack = masses.map((list): Loading => ({ kind: "stack", unit: "kg", masses: list, addons: [], ratio: null }));
   const sled = fc.nat(90).map((deg): Loading => ({ kind: "sled", unit: "lb", bare: 12, horns: 2, incline_deg: deg }));
-  const plates = fc.nat(60).map((bare): Loading => ({ kind: "plates", unit: "kg", bare, horns: bare % 2 === 0 ? 2 : 1 }));
+  const plates = fc
+    .nat(60)
+    .map((bare): Loading => ({ kind: "plates", unit: "kg", bare, horns: bare % 2 === 0 ? 2 : 1 }));
 
   it("comes back from what is typed as it was, without a complaint", () => {
     fc.assert(

@@ -26,6 +26,7 @@ const Drawing = styled.svg<{ $far: boolean }>`
     font-weight: ${font.strong};
     font-size: ${({ $far }) => ($far ? 38 : 27)}px;
     fill: ${colour.ink};
+    paint-order: stroke;
   }
 `;
 const TICK_MM = 14;
@@ -115,7 +116,14 @@ function Numbers({ scene }: { scene: Scene }) {
       {scene.dimensions.map(({ of, from, to, at: place, anchor, value, unit: measure }) => (
         <g key={of} data-part={`number-${of}`} stroke={colour.ink} strokeWidth="3" fill="none">
           <path className="moving" d={measured(at(from), at(to))} />
-          <text x={at(place)[0]} y={-at(place)[1] + 9} stroke="none" fill={colour.ink} textAnchor={anchor}>
+          <text
+            x={at(place)[0]}
+            y={-at(place)[1] + 9}
+            stroke={colour.ground}
+            strokeWidth="7"
+            fill={colour.ink}
+            textAnchor={anchor}
+          >
             {wholeText(value, measure)}
           </text>
         </g>
