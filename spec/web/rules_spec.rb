@@ -115,7 +115,7 @@ RSpec.describe "House rules over HTTP" do
       ["Stack between repetitions: light touch."]],
      [:press_bottom, :pelvis, :press, right.call("@foot_mm", /Knees at \d+°/), "Knees at 90°", "Knees at 120°"],
      [:knees_toes, :past, :press, ->(page) { page["evaluation"]["scene"]["plate"]["says"].first }, "knees pass the toes", "heels lift"],
-     [:stops, :lowest, :fine, ->(page) { page["evaluation"]["findings"].find { |one| one["code"] == "stop_slack" }["value"].round(-1) }, 40, 60],
+     [:stops, :lowest, :fine, ->(page) { page["advice"]["marks"]["stops"] }, "18", "16"],
      [:feet_turn, :straight, :press, notes.call(/Feet on the plate/), ["Feet on the plate: turned out 5 to 15°."], ["Feet on the plate: straight."]],
      [:press_through, :heels, :press, notes.call(/Press through/), ["Press through: the whole foot, heels down."], ["Press through: the heels."]],
      [:press_hands, :behind_head, :press, notes.call(/Hands on/), ["Hands on the press: by the handles."],

@@ -45,7 +45,7 @@ module Verglas
           return if seen.empty_by.empty?
           return Says.of("feet.closed.plate") if seen.empty_by == [:plate]
 
-          Says.of("feet.closed.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.floor, deg: seen.deficit_deg.ceil)
+          Says.of("feet.closed.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.round, deg: [seen.deficit_deg.round, 1].max)
         end
 
         private
@@ -56,7 +56,7 @@ module Verglas
           return Says.of("says.knee_depth.#{finding.fault}") if finding.fault
 
           bend = bottom(place).state.knee_bend_deg.round
-          return Says.of("says.knee_depth.short", bend: bend, deg: -finding.value.floor, by: limit_says(deepest(place).by)) if finding.value.negative?
+          return Says.of("says.knee_depth.short", bend: bend, deg: [-finding.value.round, 1].max, by: limit_says(deepest(place).by)) if finding.value.negative?
 
           by = deepest(place).by
           whose = bottom(place).by == :knee ? "allowed" : "wanted"
