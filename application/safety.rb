@@ -21,8 +21,10 @@ module Verglas
 
       # family: of the exercise; aims: by the house rules, names of Wishes.
       def effect(family, aims = {})
-        stricter = rows.select { |row| row[:stricter] }.map { |row| row[:caution].to_sym }
-        Guidance::Cautions.effect(family, cautions, aims, measured: Guidance::Limits.envelope(measured).spans.keys, stricter: stricter)
+        (@effects ||= {})[[family.id, aims]] ||= begin
+          stricter = rows.select { |row| row[:stricter] }.map { |row| row[:caution].to_sym }
+          Guidance::Cautions.effect(family, cautions, aims, measured: Guidance::Limits.envelope(measured).spans.keys, stricter: stricter)
+        end
       end
 
       def cautions = @cautions ||= rows.map { |row| Told::Caution.value(row) }

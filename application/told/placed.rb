@@ -19,9 +19,10 @@ module Verglas
             **{ down: -choice.step, up: choice.step }.transform_values { |by| step(choice, evaluation, value + by, low..high) } }
         end
 
-        # nil where it can go no further.
+        # nil where it can go no further. Of what no number rests on, and has no step of its own, nothing is told but the next value.
         def step(choice, evaluation, value, range)
           return unless range.cover?(value)
+          return { value: value, short: "", severity: nil } unless choice.stage
 
           other = evaluation.placing(choice.name, value.to_f)
           { value: value, short: Finding.short(choice.name, other), severity: other.score.worst }

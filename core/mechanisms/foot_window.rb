@@ -8,6 +8,9 @@ module Verglas
     class FootWindow
       STEP_DEG = Tables[:press][:movement][:step_deg]
       TOUCHES = 1e-9
+      # How near a limit is found (degrees), and after how many tries at the latest.
+      CLOSE_DEG = 1e-10
+      TRIES = 40
       # How far beyond what is wanted it is worth to know.
       BEYOND_DEG = 20
 
@@ -79,7 +82,7 @@ module Verglas
         free = ClosedLeg::TOP_BEND_DEG
         last = @wanted_deg + beyond_deg
         while free < last
-          bend = [free + STEP_DEG, last].min
+          bend = [free + surely_free(free, ankle_y), last].min
           by = stops(bend, ankle_y)
           return Deepest.new(last_free(free, bend, ankle_y), by) if by
 
@@ -115,12 +118,33 @@ module Verglas
         cap_by if bend_deg - thigh > ankle_room_deg
       end
 
+      # How many whole steps (degrees of knee bend) no limit can come from a bend that passes none: while thigh and shin lean forward,
+      # neither hip nor ankle bends faster than the knee (thigh' = shank * cos(shin) / x of the ankle). At least one.
+      def surely_free(bend_deg, ankle_y)
+        thigh = leg.thigh_at(bend_deg, ankle_y)
+        room = [furthest_thigh_deg - thigh, ankle_room_deg - bend_deg + thigh, 90 - thigh, 90 + thigh - bend_deg].min
+        [(room / STEP_DEG).floor * STEP_DEG, STEP_DEG].max
+      end
+
       # The same limits as they meet the thigh: hip bend = 180 - trunk + thigh; ankle bend = knee bend - 90 + plate - thigh.
       def furthest_thigh_deg = @furthest_thigh_deg ||= leg.thigh_of_hip(@limits.hip_bend_deg) + TOUCHES
       def ankle_room_deg = @ankle_room_deg ||= cap_deg + 90 - leg.plate_deg + TOUCHES
 
+      # By how much (degrees) a bend is past the nearer limit, negative where it is within; nil where the leg has no such place.
+      def excess(bend_deg, ankle_y)
+        thigh = leg.thigh_at(bend_deg, ankle_y)
+        thigh && [thigh - furthest_thigh_deg, bend_deg - thigh - ankle_room_deg].max
+      end
+
+      # The last bend within the limits between one that is and one that is not; halving where the leg ends.
       def last_free(free, stopped, ankle_y)
-        40.times do
+        return halved(free, stopped, ankle_y) unless excess(stopped, ankle_y)
+
+        Geometry::Root.between(free, stopped, close: CLOSE_DEG) { |bend| excess(bend, ankle_y) }
+      end
+
+      def halved(free, stopped, ankle_y)
+        TRIES.times do
           middle = (free + stopped) / 2.0
           stops(middle, ankle_y) ? stopped = middle : free = middle
         end

@@ -22,7 +22,7 @@ module Verglas
     # A mark beside what it sets, as printed; set: whether it stands there; of: the adjuster's label.
     Label = Value.define(:text, :at, :set, :of)
 
-    # The parts that move at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}, beside how
+    # Where the parts that move are at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}, beside how
     # far each may go (nil where nothing holds).
     Pose = Value.define(:share, :parts, :deg, :limits)
 

@@ -31,6 +31,15 @@ module Verglas
         slab(id, role, from, upto, upto + off, from + off, **how)
       end
 
+      # A sketch that keeps where its parts are and nothing else of them: for the poses of a movement.
+      class Places < Sketch
+        private
+
+        def add(id, _role, _shape, points, **) = @parts << Place.new(id, points)
+      end
+
+      Place = Struct.new(:id, :points)
+
       private
 
       def add(id, role, shape, points, **how)

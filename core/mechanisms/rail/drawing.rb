@@ -39,7 +39,7 @@ module Verglas
           Array.new(POSES) do |index|
             share = index / (POSES - 1.0)
             state = along(place, share)
-            sketch = Scenes::Sketch.new
+            sketch = Scenes::Sketch::Places.new
             draw_moving(sketch, place, state)
             Scenes::Pose.new(share: share, parts: sketch.parts.freeze, deg: bends(state), limits: bend_limits(place))
           end
