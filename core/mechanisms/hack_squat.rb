@@ -9,6 +9,7 @@ module Verglas
       include HackSquat::Drawing
 
       LATCH = TABLE[:latch]
+      BODY_PARAMETERS = [*LEG, :torso].freeze
       RULES = {
         stop: Rule.of(:stop_x, constants: 2) { |hack, at| hack.bottom(at).state.x_mm + hack.hip(at).s - hack.slack_target_mm },
         reach: Rule.of(:latch_distance, constants: 2) { |hack, at| hack.reach_mm(at) - LATCH[:past_latch_mm] }

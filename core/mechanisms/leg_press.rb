@@ -8,6 +8,7 @@ module Verglas
       include LegPress::Drawing
 
       FROM_STRAIGHT_MM = TABLE[:latch][:from_straight_mm]
+      BODY_PARAMETERS = [*LEG, :hip_rise].freeze
       RULES = {
         recline: Rule.of(:trunk_angle, unit: :deg),
         stop: Rule.of(:stop_x, constants: 2) { |press, at| press.bottom(at).state.x_mm + press.hip(at).s - press.slack_target_mm },

@@ -14,7 +14,7 @@ module Verglas
 
       TABLE = Tables[:press]
       TOES = %i[over up_to past].freeze
-      BODY_PARAMETERS = %i[thigh shank ankle_height foot torso hip_depth hip_rise knee_front].freeze
+      LEG = %i[thigh shank ankle_height foot hip_depth knee_front].freeze
       # Decimals to which two places are told apart.
       ROUNDING = 9
       TRAITS = %i[ends].freeze

@@ -11,7 +11,7 @@ module Verglas
         SHOE_MM = 23
         TICK_MM = 26
         # Poses between the bottom and the top for who moves it by hand.
-        POSES = 15
+        POSES = 11
 
         def pictured_at = :bottom
 
@@ -29,6 +29,7 @@ module Verglas
           draw_leg(sketch, place, top(place), "_at_top", ghost: true)
           draw_trunk(sketch, place, low)
           draw_moving(sketch, place, low)
+          draw_joints(sketch, place, low)
           draw_end(sketch, place)
           Scenes::Scene.of(window: window_of(place), floor: floor(place), fade: fade(place), parts: sketch.parts.freeze, dimensions: dimensions(place, low), targets: [], lens: nil,
                            points: tape_points(place), labels: labels(place), poses: poses(place), plate: plate_from_front(place))
@@ -51,6 +52,9 @@ module Verglas
         def draw_moving(sketch, place, state)
           draw_plate(sketch, place, state, "")
           draw_leg(sketch, place, state, "")
+        end
+
+        def draw_joints(sketch, place, state)
           { hip: hip_at(place, state), knee: drawn(place, state, state.knee), ankle: drawn(place, state, state.ankle) }.each { |id, at| sketch.circle(id, :joint, at, 8, moves: true) }
         end
 
