@@ -20,7 +20,8 @@ module Verglas
 
         def pose(pose)
           { share: pose.share.round(3), parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
-            deg: pose.deg.map { |motion, deg| { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: deg.round, limit: pose.limits[motion]&.round } } }
+            deg: pose.deg.map { |motion, deg| { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: deg.round, limit: pose.limits[motion]&.round } },
+            split: pose.split.values }
         end
 
         def plate(plate)

@@ -31,7 +31,7 @@ module Verglas
         force = STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
         return { empty_force_n: place[:sled_mass] * force } unless group == :joint
 
-        { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), force_per_kg_n: force }
+        { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), loaded_room_mm: latch_room_mm(place) - place[:sink_per_100_kg], force_per_kg_n: force }
       end
 
       def report(place)

@@ -29,6 +29,18 @@ module Verglas
       # What is left when the carriage stands clear of its latch; under load pads give and shoulders sink.
       def reach_room_mm(place) = reach_mm(place) - place[:latch_distance] - LATCH[:past_latch_mm] - wishes[:sink_mm]
 
+      # What is left for the way back onto the latch with 100 kg (mm), the shoulders having sunk.
+      def loaded_room_mm(place) = reach_room_mm(place) - place[:sink_per_100_kg]
+
+      def asides(place, **)
+        if place[:sink_per_100_kg].positive?
+          [Says.of("sink.#{loaded_room_mm(place).negative? ? "short" : "room"}", mm: loaded_room_mm(place).abs.round,
+                                                                                 sink: place[:sink_per_100_kg].round)]
+        else
+          []
+        end
+      end
+
       # What is missing without a block (mm).
       def shortfall_mm(place) = [-without_block(place) { |bare, there| bare.reach_room_mm(there) }, 0.0].max
 
@@ -60,7 +72,7 @@ module Verglas
         [wishes[:block_mm].positive? && latch.severity.zero? ? latch.with_severity(1) : latch]
       end
 
-      def further_quantities(place) = { reach_mm: reach_mm(place), latch_room_mm: reach_room_mm(place) }
+      def further_quantities(place) = { reach_mm: reach_mm(place), latch_room_mm: reach_room_mm(place), loaded_room_mm: loaded_room_mm(place) }
     end
   end
 end

@@ -117,10 +117,16 @@ module Verglas
 
       def end_limited? = knee_limit_deg ? knee_limit_deg < wishes[:target_bend_deg] : false
 
-      # Of the effort of both joints at the bottom, what the hip takes; 0 to 1.
-      def hip_share(place)
-        knee, hip = bottom(place).state.torques(1.0).values_at(:knee, :hip).map { |torque| [torque, 0.0].max }
+      # Of the effort of both joints what the hip takes; 0 to 1. At the bottom, or of a leg elsewhere.
+      def hip_share(place, state = bottom(place).state)
+        knee, hip = state.torques(1.0).values_at(:knee, :hip).map { |torque| [torque, 0.0].max }
         (knee + hip).zero? ? 0.0 : hip / (knee + hip)
+      end
+
+      # The same of a hundred, {knee:, hip:}.
+      def split(place, state)
+        hip = (hip_share(place, state) * 100).round
+        { knee: 100 - hip, hip: hip }
       end
 
       # Newtons along the rail for what is loaded (kg of plates, or on the stack); both legs together.

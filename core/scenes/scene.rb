@@ -23,8 +23,8 @@ module Verglas
     Label = Value.define(:text, :at, :set, :of)
 
     # Where the parts that move are at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}, beside how
-    # far each may go (nil where nothing holds).
-    Pose = Value.define(:share, :parts, :deg, :limits)
+    # far each may go (nil where nothing holds); split: how the effort is shared, {joint => of a hundred}.
+    Pose = Value.define(:share, :parts, :deg, :limits, :split)
 
     # A plate with feet on it, heights from its lower edge (mm): its length, the foot's, where the heels stand, how far apart (mm) and how
     # far turned out (degrees), and between which two heights they may (nil where nowhere); says: what closes the lower and the upper

@@ -15,6 +15,7 @@ module Verglas
         constant :stop_x, mm: 200..2000, usual: 700..1200, group: :joint, tape: %i[shoulder_on_rail plate_on_stop]
         constant :latch_distance, mm: 400..2200, usual: 900..1450, group: :joint, tape: %i[shoulder_on_rail plate_on_latch]
         constant :sled_mass, kg: 0..300, usual: 20..120, group: :load
+        sinks
         adjuster :shoulders, drives: { stop_x: 1, latch_distance: 1 }, decides: :reach, stage: :joint
         adjuster :stop, drives: { stop_x: 1 }, decides: :stop, stage: :range
         rail_wishes

@@ -14,6 +14,7 @@ module Verglas
         constant :plate_angle, deg: 30..130, usual: 55..95, group: :joint, tape: %i[plate_low plate_ahead plate_top]
         constant :latch_to_feet, mm: 400..2400, usual: 950..1650, group: :joint, tape: %i[shoulder_on_rail feet_at_latch]
         constant :sled_mass, kg: 0..300, usual: 20..120, group: :load
+        sinks
         adjuster :shoulders_to_feet, drives: { latch_to_feet: 1 }, decides: :reach, stage: :joint
         wish :sole_mm, default: Tables[:press][:sole][:mm]
         wish :sink_mm, default: 0

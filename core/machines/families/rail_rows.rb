@@ -16,6 +16,9 @@ module Verglas
           constant :plate_y, mm: -600..800, usual: usual_y, group: :joint, tape: %i[plate_level plate_low]
         end
 
+        # How far pads and shoulders give under 100 kg.
+        def sinks = constant(:sink_per_100_kg, mm: 0..100, usual: 0..40, default: 0.0, group: :joint)
+
         def leg_moves
           joint :knee_flexion, free: :bottom, forced: :stop
           joint :hip_flexion, free: :bottom, forced: :stop

@@ -17,7 +17,7 @@ module Verglas
         def short(decision, place)
           case decision
           when :stance_mm, :turn_deg then nil
-          when :recline, :foot_mm then Says.of("short.recline", deg: bottom(place).state.knee_bend_deg.round)
+          when :recline, :foot_mm then Says.of("short.recline", deg: bottom(place).state.knee_bend_deg.round, hip: bottom(place).state.hip_bend_deg.round)
           when :reach then Says.of(latch_room(place).negative? ? "short.reach.short" : "short.reach.right", mm: latch_room(place).abs.round)
           else Says.of(slack_mm(place).negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm(place).abs.round)
           end
@@ -29,7 +29,7 @@ module Verglas
         def motion(place)
           state = bottom(place).state
           { ending: Says.of("motion.bottom", knee: state.knee_bend_deg.round, hip: state.hip_bend_deg.round, ankle: [state.ankle_bend_deg.round, 0].max),
-            ratio: Says.of("motion.split", knee: ((1 - hip_share(place)) * 100).round, hip: (hip_share(place) * 100).round) }
+            ratio: Says.of("motion.split", **split(place, state)) }
         end
 
         def step_numbers = { target_deg: [wishes[:target_bend_deg], knee_limit_deg].compact.min.round }

@@ -92,6 +92,10 @@ export function Travel({ poses, at, onChange, children }: Props) {
             </dd>
           </div>
         ))}
+        <div data-split>
+          <dt>{say("travel.kneeToHip")}</dt>
+          <dd>{poses[at]?.split.join(" : ")}</dd>
+        </div>
       </Bends>
       {children}
     </Area>
