@@ -1,0 +1,147 @@
+# frozen_string_literal: true
+
+RSpec.describe Verglas::Mechanisms::Rail do
+  def rail(name, body: Worked.body("middle"), envelope: Verglas::Body::Envelope.open, hard: envelope, indices: nil, **wishes)
+    machine = Worked.machine(name)
+    mechanics = Verglas::Mechanisms.for(machine, body, Verglas::Mechanisms::Wishes.for(machine.family, envelope: envelope, hard: hard, **wishes))
+    [mechanics, mechanics.place(machine.parameters(indices || machine.adjusters.map { 0 }))]
+  end
+
+  def finding(mechanics, place, code) = mechanics.all_findings(place).find { |one| one.code == code }
+  def hip_to(deg) = Verglas::Body::Envelope.new({ hip_flexion: [nil, deg] })
+
+  it "lets a stop ten degrees past what was only measured, and not one past a caution's or a clinician's word" do
+    _, place = both = rail("incline_sled", indices: [2, 2], foot_mm: 185.0)
+    deg = both.first.stopped(place).hip_bend_deg
+    limit = hip_to(deg - 5)
+    fault = ->(**given) { rail("incline_sled", indices: [2, 2], foot_mm: 185.0, envelope: limit, **given).then { |mechanics, at| finding(mechanics, at, :stop_slack).fault } }
+    expect([fault.call(hard: Verglas::Body::Envelope.open), fault.call(hard: limit), fault.call]).to eq([nil, :past_hip_limit, :past_hip_limit])
+    eleven = rail("incline_sled", indices: [2, 2], foot_mm: 185.0, envelope: hip_to(deg - 11), hard: Verglas::Body::Envelope.open)
+    expect(finding(*eleven, :stop_slack).fault).to eq(:past_hip_limit)
+  end
+
+  it "wants a stop where its slack is the target's, on random people" do
+    random = Random.new(4)
+    60.times do
+      mechanics, place = rail("incline_sled", body: random_body(random), indices: [random.rand(3), random.rand(4)])
+      there = mechanics.place(place.parameters.merge(stop_x: mechanics.required(:stop, place)))
+      expect(mechanics.slack_mm(there)).to be_within(1e-6).of(35)
+    end
+  end
+
+  it "shows at the bottom what a scan in hundredths of a degree finds, whatever the limits, on random people" do
+    random = Random.new(8)
+    40.times do
+      limits = { hip_limit_deg: 85.0 + (random.rand * 40), ankle_limit_deg: 5.0 + (random.rand * 30), toes: random.rand(3), target_bend_deg: 60.0 + (random.rand * 60),
+                 foot_mm: random.rand * 280 }
+      mechanics, place = rail("incline_sled", body: random_body(random), indices: [random.rand(3), 0], **limits)
+      expect(mechanics.bottom(place).state.knee_bend_deg).to be_within(0.02).of(scanned(mechanics, place, limits)), limits.to_s
+    end
+  end
+
+  def scanned(mechanics, place, limits)
+    leg = mechanics.leg(place)
+    cap = [limits[:ankle_limit_deg], { 0 => 0.0, 1 => leg.toes_bend_deg }[limits[:toes]]].compact.min
+    free = lambda do |bend|
+      state = leg.at_bend(bend, limits[:foot_mm])
+      state && state.hip_bend_deg <= limits[:hip_limit_deg] && state.ankle_bend_deg <= cap + 1e-9
+    end
+    # The limits are asked at every whole degree, and the one after the last is looked at finely.
+    last = (5..limits[:target_bend_deg].floor).take_while { |bend| free.call(bend.to_f) }.last or return 5
+    (0..100).map { |part| last + (part / 100.0) }.take_while { |bend| bend <= limits[:target_bend_deg] && free.call(bend) }.last
+  end
+
+  it "is as upright as it goes where the back has to be, and calls what that takes of the depth close at worst" do
+    machine = Worked.machine("seat_on_rail")
+    solved = ->(upright) { Verglas::Fitting::Solver.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine, upright: upright)).solutions.first }
+    expect([solved.call(0.0), solved.call(1.0)].map { |solution| solution.indices.first }).to eq([2, 0])
+    expect(finding(*rail("seat_on_rail", upright: 1.0, target_bend_deg: 120.0), :knee_depth).severity).to eq(1)
+    expect(finding(*rail("seat_on_rail", target_bend_deg: 120.0), :knee_depth).severity).to eq(2)
+  end
+
+  it "feels of a sled the sine of its slope, and of a stack its ratio" do
+    sled, at = rail("incline_sled")
+    expect(sled.force_n(at, 80)).to be_within(0.01).of((47 + 80) * 9.80665 * Math.sin(40 * Math::PI / 180))
+    stack, there = rail("seat_on_rail")
+    expect(stack.force_n(there, 80)).to be_within(0.01).of(80 * 9.80665)
+  end
+
+  describe "calf work" do
+    it "keeps the ball of the foot on the plate's lower edge and the leg as long as its bend says, whatever the drop" do
+      random = Random.new(21)
+      50.times do
+        mechanics, place = rail("incline_sled", body: random_body(random), indices: [random.rand(3), 0])
+        leg = mechanics.leg(place)
+        drop = -30 + (random.rand * 45)
+        x = Verglas::Mechanisms::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5)
+        from_ball = Verglas::Mechanisms::CalfWork.ankle_from_ball(leg, drop)
+        expect(from_ball.norm).to be_within(1e-6).of(Math.hypot(0.55 * leg.body.foot, leg.body.ankle_height + 25))
+        ankle = Verglas::Geometry::Point.new(x, leg.plate_y_mm) + from_ball
+        expect(ankle.norm).to be_within(1e-6).of(leg.reach_mm(5))
+      end
+    end
+
+    it "goes away from the client as the heels go down, is said with its room, and not at all with an ankle that nobody cleared" do
+      mechanics, place = rail("incline_sled", indices: [2, 0])
+      leg = mechanics.leg(place)
+      down, level = [10, 0].map { |drop| Verglas::Mechanisms::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5) }
+      expect(down).to be < level
+      expect(mechanics.asides(place).map(&:code)).to eq([:"calf_work.clear"])
+      expect(mechanics.asides(place, without: [:calf_work]).map(&:code)).to eq([:"calf_work.barred"])
+    end
+  end
+
+  describe "a hack squat" do
+    it "gains about the sine of the plate's slope by a block, and is close at best on it" do
+      bare, place = rail("shoulder_sled", body: Worked.body("small"))
+      blocked, there = rail("shoulder_sled", body: Worked.body("small"), block_mm: 20.0, foot_mm: 146.0)
+      gained = blocked.reach_mm(there) - bare.reach_mm(place)
+      expect(gained).to be_within(3).of(20 * Math.sin(68 * Math::PI / 180))
+      expect([finding(bare, place, :latch_room).fault, finding(blocked, there, :latch_room).severity]).to eq([:latch_out_of_reach, 1])
+    end
+
+    it "says what is left under load only where somebody taped the sink" do
+      hack, place = rail("shoulder_sled")
+      expect(hack.asides(place)).to be_empty
+      sunk = hack.place(place.parameters.merge(sink_per_100_kg: 500.0))
+      expect(hack.asides(sunk).first.code).to eq(:"sink.short")
+    end
+
+    it "facing the pad reaches its own length where the plate is square to the rail" do
+      hack, place = rail("shoulder_sled_towards")
+      square = hack.place(place.parameters.merge(plate_angle: 90.0))
+      body = Worked.body("middle")
+      expect(hack.reach_mm(square)).to be_within(1).of(body.torso + body.thigh + body.shank + body.ankle_height + 25)
+      expect(hack.reach_mm(place)).to be > hack.reach_mm(square)
+    end
+  end
+
+  describe "a belt squat" do
+    # Every link by the definition alone.
+    def best(mechanics, place)
+      chain = ->(links) { place[:hook_length] + (links * place[:link_pitch]) }
+      fits = (1..place[:links].to_i).select { |links| chain[links] <= mechanics.longest_mm(place) + 1e-9 }
+      easy = fits.select { |links| chain[links] >= mechanics.shortest_mm(place) - 1e-9 }
+      easy.min || fits.max || 1
+    end
+
+    it "takes the link that trying each one finds, on random people and boxes" do
+      random = Random.new(13)
+      %w[chain_on_lever two_boxes bar_in_hinge].each do |name|
+        80.times do
+          mechanics, place = rail(name, body: random_body(random), ankle_limit_deg: 5.0 + (random.rand * 35))
+          expect(mechanics.link(place)).to eq(best(mechanics, place))
+        end
+      end
+    end
+
+    it "gains a mat's height, and a box's" do
+      bare, place = rail("two_boxes")
+      on_mat, there = rail("two_boxes", mat_mm: 20.0)
+      expect(on_mat.ring_mm(there) - bare.ring_mm(place)).to be_within(1e-9).of(20)
+      lower = bare.place(place.parameters.merge(box_height: 200))
+      expect(bare.ring_mm(place) - bare.ring_mm(lower)).to be_within(1e-9).of(100)
+      expect(bare.warnings.map(&:code)).to eq([:"care.belt_boxes"])
+    end
+  end
+end
