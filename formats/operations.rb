@@ -26,6 +26,23 @@ module Verglas
         { pad: Mechanisms::HipPad.wanted_mm(body), nearest: request["sizes"] && Mechanisms::HipPad.nearest(body, request["sizes"]) }.compact
       end
 
+      # What a hinge asks of the hip at some angles of the trunk; with a band or a glute-ham plate what a straight body asks of the knee.
+      def effort(request, subjects)
+        body = subjects.estimate(request).dimensions
+        return knee_effort(request, body) if request.keys.intersect?(%w[band plate_to_pad])
+
+        { torque: request["psi"].map { |deg| Mechanisms::HingeEffort.hip_nm(body, mass_kg: request["mass"], held_kg: request.fetch("held", 0), trunk_deg: deg) } }
+      end
+
+      def knee_effort(request, body)
+        at = ->(deg, **band) { Mechanisms::HingeEffort.knee_nm(body, mass_kg: request["mass"], body_deg: deg, **band) }
+        told = { torque: request["psi"].map { |deg| at[deg] } }
+        band = request["band"]
+        told[:with_band] = request["psi"].map { |deg| at[deg, band_n: band["tension"], band_lever_mm: band["lever"]] } if band
+        over = request["plate_to_pad"] && Mechanisms::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: request["plate_to_pad"], sole_mm: request.fetch("sole", 25))
+        over ? { **told, knee_over_pad: over, knee: Mechanisms::HingeEffort.knee_place(over) } : told
+      end
+
       def report(report)
         { name: report.reading.observation, z: report.reading.value_mm, expected: report.expected_mm,
           innovation: report.innovation_mm, sigma: report.sigma_mm, refused: report.refused, marked: report.marked }

@@ -19,7 +19,7 @@ RSpec.describe Verglas::Formats::Compute do
   end
 
   Worked.examples("evaluate").concat(Worked.examples("advise"), Worked.examples("contact"), Worked.examples("parameters"), Worked.examples("probability"), Worked.examples("hip_pad"),
-                                     Worked.examples("body")).each_with_index do |example, number|
+                                     Worked.examples("effort"), Worked.examples("body")).each_with_index do |example, number|
     it "answers worked example #{number + 1} (#{example["op"]}) with the same numbers, in the documented form" do
       answered = answer({ op: example["op"], **example["input"] })
       expected = example["expect"].except("sd_hip_depth_plus_thigh", "cov_thigh_shank", "cov_thigh_torso", "start_is_a_fault")
