@@ -54,7 +54,7 @@ RSpec.describe "A seated calf raise over HTTP" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "ankle", version: nil })
     shown = page(open_bench)
     expect(shown["evaluation"]["quantities"]["heel_drop_deg"]).to eq(0)
-    expect(shown["steps"].first["notes"].join(" ")).to include("On a calf raise the heels stay level until their own drop is measured.")
+    expect(shown["steps"].first["notes"].join(" ")).to include("On a calf raise the heels stay level until their own drop is measured")
     expect(shown["steps"].last["notes"].first).to eq("Heels never below the toes.")
   end
 
