@@ -6,12 +6,12 @@ module Verglas
       # Somebody standing over a lever with the load on a chain; as a ghost at the deepest squat. The origin is on the floor under the
       # ring.
       module Drawing
+        include Pictured
+
         LOAD = { width: 250, height: 90 }.freeze
         BEHIND_MM = 40
 
         def pictured_at = :top
-        def scene(place) = (pictured(place) if family.told.include?(:joint))
-        def scene_at_rest(place) = pictured(place)
 
         private
 
@@ -88,8 +88,6 @@ module Verglas
           { hip_bone: point(-60, ring + place[:belt_drop]), ring: point(0, ring), chain_top: point(0, top), next_link: point(0, top - place[:link_pitch]),
             floor_below: point(300, 0), box_top: point(300, raised_mm(place)), load_on_catch: point(300, place[:catch_height]), load_lowest: point(300, place[:lowest_anchor]) }
         end
-
-        def point(x, y) = Geometry::Point.new(x, y)
       end
     end
   end

@@ -6,13 +6,13 @@ module Verglas
       # Somebody who stands under the shoulder pads, facing the pad; where the latch asks the feet to be. The picture's origin is the
       # shoulder pads; the rail falls to the right.
       module Drawing
+        include Pictured
+
         PLATE_MM = 460
         PAD_MM = 60
         BEHIND_MM = 96
 
         def pictured_at = :top
-        def scene(place) = (pictured(place) if family.told.include?(:joint))
-        def scene_at_rest(place) = pictured(place)
 
         private
 

@@ -6,6 +6,8 @@ module Verglas
       # A rail with a plate, a closed leg on it at the working bottom and, as a ghost, at the top; the stops; and the plate seen from
       # the front with the heights at which the heels may stand.
       module Drawing
+        include Pictured
+
         PLATE_MM = 34
         RAIL_MM = 18
         SHOE_MM = 23
@@ -14,10 +16,6 @@ module Verglas
         POSES = 11
 
         def pictured_at = :bottom
-
-        # nil where too little is taped.
-        def scene(place) = (pictured(place) if family.told.include?(:joint))
-        def scene_at_rest(place) = pictured(place)
 
         private
 

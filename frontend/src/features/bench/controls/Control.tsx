@@ -5,7 +5,8 @@ import { say } from "../../../lib/say";
 import { neighbour, type BenchEvent } from "../../../model/bench";
 import { StepButton } from "../../../ui/StepButton";
 import { Advised } from "./Advised";
-import { Card, Mark, Middle, Outcomes, Recorded, Row, Top } from "./card";
+import { Mark, Recorded } from "./card";
+import { ControlFrame } from "./ControlFrame";
 import { StepOutcome } from "./StepOutcome";
 
 type Props = {
@@ -59,36 +60,27 @@ export function Control(props: Props) {
       +
     </StepButton>
   );
-  if (dense)
-    return (
-      <Row $active={active} role="group" aria-label={name} data-adjuster={label}>
-        {less}
-        <Middle>
-          <h2>{name}</h2>
-          {figure}
-          {advice}
-        </Middle>
-        {more}
-      </Row>
-    );
   return (
-    <Card $active={active} role="group" aria-label={name} data-adjuster={label}>
-      <Top>
-        <h2>{name}</h2>
-        {advice}
-      </Top>
-      {shared ? <Recorded>{say("controls.oneSeatForEveryExercise")}</Recorded> : null}
-      {less}
-      {figure}
-      {more}
-      {advised?.mark === null ? (
-        <Recorded>{say("controls.notTapedByEyeAnd")}</Recorded>
-      ) : (
-        <Outcomes>
-          <StepOutcome step={steps?.down ?? null} none={say("controls.firstMark")} />
-          <StepOutcome step={steps?.up ?? null} none={say("controls.lastMark")} end />
-        </Outcomes>
-      )}
-    </Card>
+    <ControlFrame
+      name={name}
+      active={active}
+      dense={dense}
+      data={{ "data-adjuster": label }}
+      advice={advice}
+      less={less}
+      figure={figure}
+      more={more}
+      note={shared ? <Recorded>{say("controls.oneSeatForEveryExercise")}</Recorded> : null}
+      outcomes={
+        advised?.mark === null ? (
+          <Recorded>{say("controls.notTapedByEyeAnd")}</Recorded>
+        ) : (
+          [
+            <StepOutcome key="down" step={steps?.down ?? null} none={say("controls.firstMark")} />,
+            <StepOutcome key="up" step={steps?.up ?? null} none={say("controls.lastMark")} end />,
+          ]
+        )
+      }
+    />
   );
 }

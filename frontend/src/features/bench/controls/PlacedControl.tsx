@@ -5,7 +5,8 @@ import type { Placed } from "../../../api/types";
 import { say } from "../../../lib/say";
 import type { BenchEvent } from "../../../model/bench";
 import { StepButton } from "../../../ui/StepButton";
-import { Card, Mark, Middle, Outcomes, Row, Top } from "./card";
+import { Mark } from "./card";
+import { ControlFrame } from "./ControlFrame";
 import { BackTo, Quiet } from "./quiet";
 import { StepOutcome } from "./StepOutcome";
 
@@ -40,31 +41,20 @@ export function PlacedControl({ placed, advised, active, dense, dispatch }: Prop
   );
   const less = touch(down, "−", say("placedControl.titleDownTo", { title, to: down?.value ?? value }));
   const more = touch(up, "+", say("placedControl.titleUpTo", { title, to: up?.value ?? value }));
-  if (dense)
-    return (
-      <Row $active={active} role="group" aria-label={title} data-placed={name}>
-        {less}
-        <Middle>
-          <h2>{title}</h2>
-          {figure}
-          {advice}
-        </Middle>
-        {more}
-      </Row>
-    );
   return (
-    <Card $active={active} role="group" aria-label={title} data-placed={name}>
-      <Top>
-        <h2>{title}</h2>
-        {advice}
-      </Top>
-      {less}
-      {figure}
-      {more}
-      <Outcomes>
-        <StepOutcome step={down && { ...down, mark: String(down.value) }} none="" />
-        <StepOutcome step={up && { ...up, mark: String(up.value) }} none="" end />
-      </Outcomes>
-    </Card>
+    <ControlFrame
+      name={title}
+      active={active}
+      dense={dense}
+      data={{ "data-placed": name }}
+      advice={advice}
+      less={less}
+      figure={figure}
+      more={more}
+      outcomes={[
+        <StepOutcome key="down" step={down && { ...down, mark: String(down.value) }} none="" />,
+        <StepOutcome key="up" step={up && { ...up, mark: String(up.value) }} none="" end />,
+      ]}
+    />
   );
 }
