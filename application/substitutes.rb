@@ -3,7 +3,7 @@
 module Verglas
   module Application
     # Where a machine does not fit somebody: the gym's other machines that train the same joint action, fit this client and are not
-    # barred, the best first.
+    # barred: those that need nothing added first, then the best.
     module Substitutes
       # row: the machine's; exercise: which one, on a station; advice: what is advised there.
       Found = Struct.new(:row, :exercise, :advice)
@@ -18,7 +18,7 @@ module Verglas
         return [] unless asked?(meeting.advice)
 
         candidates(meeting).map { |row, exercise| Meeting.new(meeting.gym, client: meeting.client, machine_row: row, exercise: exercise, readings: meeting.readings) }
-                           .filter_map { |other| found(other) }.sort_by { |one| [one.advice.evaluation.score, one.row[:name]] }
+                           .filter_map { |other| found(other) }.sort_by { |one| [asked?(one.advice) ? 1 : 0, one.advice.evaluation.score, one.row[:name]] }
       end
 
       # In service, not out of order, and of the same action.
@@ -29,9 +29,7 @@ module Verglas
       end
 
       def found(meeting)
-        return if meeting.bars.any? || meeting.advice.status.nil? || asked?(meeting.advice)
-
-        Found.new(meeting.machine_row, meeting.exercise, meeting.advice) unless meeting.advice.status == :compromise
+        Found.new(meeting.machine_row, meeting.exercise, meeting.advice) if meeting.bars.none? && meeting.advice.status == :fits
       end
       private_class_method :candidates, :found
     end

@@ -130,6 +130,7 @@ RSpec.describe "Presses and squats over HTTP" do
       allowed = machine(loft, "shoulder_sled", name: "Hack squat 2", cushions_allowed: true)
       shown = page(bench(allowed, short))
       expect(shown["advice"]["instead"].map { |one| one["machine_id"] }).to eq([belt[:id]])
+      expect(shown["advice"]["instead"].first["says"]).to eq("Belt squat 1, by the door, trains the same and fits: go there first.")
       expect(shown["advice"]["grade"]).to eq("close")
       expect(shown["advice"]["aids_says"].first).to match(/With the \d+ mm block under both feet, fixed and non-slip; without it the latch is \d+ mm out of reach/)
       loft.machines.update(belt[:id], version: 1, by: account, state: "out_of_order")
