@@ -78,7 +78,8 @@ RSpec.describe "House rules over HTTP" do
     let(:fine) do
       data = Worked::MACHINES.fetch("incline_sled")
       stops = { "label" => "stops", "marks" => (1..24).map(&:to_s), "travel" => (0..23).map { |mark| mark * 10 }, "drives" => { "stop_x" => 1 } }
-      id = loft.machines.insert(family: data["family"], name: "Leg press 3", description: { constants: data["constants"].merge("stop_x" => 480), adjusters: [data["adjusters"].first, stops] })
+      id = loft.machines.insert(family: data["family"], name: "Leg press 3",
+                                description: { constants: data["constants"].merge("stop_x" => 480), adjusters: [data["adjusters"].first, stops] })
       loft.machines.find(id)
     end
     let(:press) { machine(loft, "incline_sled", name: "Leg press 1") }
