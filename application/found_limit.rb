@@ -9,6 +9,8 @@ module Verglas
 
       # Limits that can be read off at these marks, as the picture names them; none that a caution forbids to measure.
       def offered(evaluation, uncleared)
+        return [] if evaluation.findings.empty?
+
         evaluation.mechanics.limits_at(evaluation.place, 0.0).keys.map { |name| Guidance::Limits.fetch(name) }.select { |limit| limit.skipped_for(uncleared).empty? }
       end
 

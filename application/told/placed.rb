@@ -8,7 +8,10 @@ module Verglas
       module Placed
         module_function
 
+        # None where nothing can be told of it.
         def all(evaluation)
+          return [] if evaluation.findings.empty?
+
           evaluation.machine.family.choices.each_value.select(&:placed?).map { |choice| of(choice, evaluation) }
         end
 

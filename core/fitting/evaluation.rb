@@ -26,11 +26,11 @@ module Verglas
       # What is aimed at; a placed choice that nobody has made stands where it is best at these marks, for this body as it is on the
       # whole: how sure the numbers are is asked of that one place.
       def wishes
-        @wishes ||= @given.values.value?(nil) ? @given.wishing(**free_mechanics.settled(free_mechanics.place(parameters))) : @given
+        @wishes ||= open_places? ? @given.wishing(**free_mechanics.settled(free_mechanics.place(parameters))) : @given
       end
 
       # The same body under the same wishes at other marks.
-      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, mechanics: @given.values.value?(nil) ? nil : mechanics)
+      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, mechanics: open_places? ? nil : mechanics)
 
       # The same at the same marks, with a choice placed elsewhere.
       def placing(choice, value) = self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
@@ -108,6 +108,9 @@ module Verglas
       end
 
       private
+
+      # Whether something is placed that nobody has placed yet; where too little is taped nothing is.
+      def open_places? = @given.values.value?(nil) && !machine.family.findings.empty?
 
       def mechanics_for(body) = Mechanisms.for(machine, body, wishes)
       def free_mechanics = @free_mechanics ||= Mechanisms.for(machine, estimate.dimensions, @given)

@@ -43,6 +43,20 @@ RSpec.shared_examples "a family" do
     end
   end
 
+  it "answers everything that is asked of it, whichever length is missing" do
+    family.constants.each_key do |missing|
+      told = family.told_by(family.constants.keys - [missing])
+      adjusters = machine.adjusters.map { |adjuster| adjuster.with(drives: adjuster.drives.slice(*told.constants.keys)) }
+      cut = machine.with(family: told, constants: machine.constants.slice(*told.constants.keys), adjusters: adjusters)
+      evaluation = Verglas::Fitting::Evaluation.new(machine: cut, estimate: Verglas::Body::Estimate.exact(body), wishes: Worked.wishes(cut), indices: indices)
+      asked = evaluation.mechanics
+      numbers = evaluation.quantities.values
+      expect(numbers).to all(satisfy(&:finite?)), missing.to_s
+      expect([asked.motion(evaluation.place), asked.scene(evaluation.place)]).to eq([nil, nil]), missing.to_s unless told.told.include?(:joint)
+      expect { [asked.warnings, asked.step_numbers, asked.ends_says] }.not_to raise_error
+    end
+  end
+
   it "computes finite numbers at every mark" do
     machine.adjusters.each_with_index do |adjuster, place|
       adjuster.marks.each_index do |index|

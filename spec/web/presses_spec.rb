@@ -36,6 +36,25 @@ RSpec.describe "Presses and squats over HTTP" do
     expect(shown["evaluation"]["scene"]["labels"].find { |label| label["set"] }["text"]).to eq(shown["marks"]["stops"])
   end
 
+  it "is entered with irregular stops, taped length by length with what is no length too, and then advises" do
+    adjusters = [{ label: "backrest", kind: "recline", forwards: true, marks: %w[I II III] }, { label: "stops", kind: "stop", forwards: true, marks: %w[1 2 3 4] }]
+    made = call(:post, "/api/machines", { family: "press_sled", name: "Leg press 9", loading: { kind: "plates", unit: "kg", bare: 47, horns: 1 }, adjusters: adjusters })
+    path = "/api/machines/#{made["machine"]["id"]}/lengths"
+    untaped = page(bench({ id: made["machine"]["id"] }))
+    expect([untaped["advice"]["status"], untaped["evaluation"]["scene"], untaped["evaluation"]["placed"], untaped["findable"]]).to eq([nil, nil, [], []])
+    lengths = made["exercises"].first["lengths"]
+    expect(lengths.to_h { |length| length.values_at("name", "unit") }).to include("sled_mass" => "kg", "plate_y" => "mm", "plate_angle" => "deg")
+    keep = ->(**given) { made = call(:put, path, { version: made["version"], exercise: "", confirmed: false, **given }).tap { |answer| expect(status).to eq(200), answer.to_s } }
+    Worked::MACHINES.fetch("incline_sled")["constants"].each { |name, value| keep.call(name: name, value: value) }
+    keep.call(adjuster: "backrest", travel: [0, 11, 20])
+    expect(made["machine"]["taped"]).to eq("untaped")
+    keep.call(adjuster: "stops", travel: [0, 31, 77, 108])
+    expect([made["machine"]["taped"], made["exercises"].first["people"].map { |one| one["grade"] }.uniq - ["in line", "close"]]).to eq(["taped", []])
+    expect(page(call(:post, "/api/fittings", { client_id: person[:id], machine_id: made["machine"]["id"] })["id"])["advice"]).to include("status" => "fits")
+    odd = call(:put, path, { version: made["version"], exercise: "", confirmed: false, name: "plate_angle", value: 12 })
+    expect([status, odd["code"], odd["params"].slice("low", "high")]).to eq([422, "constant_out_of_range", { "low" => 30, "high" => 130 }])
+  end
+
   it "keeps the feet where they were put, and says what that does" do
     id = bench(press)
     marks = page(id)["marks"]

@@ -9,7 +9,8 @@ module Verglas
         module_function
 
         def of(meeting)
-          meeting.steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, **in_words(meeting, step) } }
+          steps = meeting.advice.status ? meeting.steps : meeting.steps.reject(&:choice) # what is not taped is placed by eye
+          steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, **in_words(meeting, step) } }
         end
 
         def in_words(meeting, step)
@@ -114,7 +115,7 @@ module Verglas
 
         # One leg at a time, and what else is done on the machine.
         def asides(meeting)
-          return [] if meeting.bars.any?
+          return [] if meeting.bars.any? || meeting.advice.status.nil?
 
           at = meeting.advice.evaluation
           one_leg = meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate]

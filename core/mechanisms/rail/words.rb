@@ -27,6 +27,8 @@ module Verglas
 
         # The bottom in three bends; and how the effort is shared.
         def motion(place)
+          return unless family.told.include?(:joint)
+
           state = bottom(place).state
           { ending: Says.of("motion.bottom", knee: state.knee_bend_deg.round, hip: state.hip_bend_deg.round, ankle: [state.ankle_bend_deg.round, 0].max),
             ratio: Says.of("motion.split", **split(place, state)) }
