@@ -11,6 +11,7 @@ module Verglas
         PLATE_MM = 460
         PAD_MM = 60
         BEHIND_MM = 96
+        SHOE_MM = 23
 
         def pictured_at = :top
 
@@ -65,8 +66,8 @@ module Verglas
         # The toes towards the pad.
         def draw_foot(sketch, place, ankle)
           up = plate_ray(place)
-          sole = ankle + (up.front * -(body.ankle_height * 0.5))
-          sketch.capsule(:foot, :body, [sole + (up * (0.15 * body.foot)), sole - (up * (0.7 * body.foot))], [23, 17], moves: true)
+          sole = ankle - (up.front * (body.ankle_height + wishes[:sole_mm] + wishes[:block_mm] - SHOE_MM))
+          sketch.capsule(:foot, :body, [sole + (up * (0.15 * body.foot)), sole - (up * (0.7 * body.foot))], [SHOE_MM, 17], moves: true)
         end
 
         def floor(place) = on_rail(place, place[:latch_to_feet] + 120, -BEHIND_MM).n - 90
@@ -80,8 +81,8 @@ module Verglas
 
         # Between where the feet would have to be and where they are.
         def dimensions(place)
-          from, upto = [place[:latch_to_feet] + LATCH[:past_latch_mm], reach_mm(place)].map { |x| on_rail(place, x, -BEHIND_MM - 60) }
-          [Scenes::Dimension.new(of: :latch_room, from: from, to: upto, at: from + Geometry::Point.new(-40, -50), anchor: :end, value: latch_room_mm(place), unit: :mm)]
+          from, upto = [place[:latch_to_feet] + LATCH[:past_latch_mm], reach_mm(place)].map { |x| on_rail(place, x, (2 * body.hip_depth) + 90) }
+          [Scenes::Dimension.new(of: :latch_room, from: from, to: upto, at: ((from + upto) * 0.5) + Geometry::Point.new(26, 26), anchor: :start, value: latch_room_mm(place), unit: :mm)]
         end
 
         def tape_points(place)
