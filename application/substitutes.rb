@@ -3,7 +3,7 @@
 module Verglas
   module Application
     # Where a machine does not fit somebody: the gym's other machines that train the same joint action, fit this client and are not
-    # barred: those that need nothing added first, then the best.
+    # barred, and serve better than this one: the best first.
     module Substitutes
       # row: the machine's; exercise: which one, on a station; advice: what is advised there.
       Found = Struct.new(:row, :exercise, :advice)
@@ -17,9 +17,14 @@ module Verglas
       def of(meeting)
         return [] unless asked?(meeting.advice)
 
+        own = rank(meeting.advice)
         candidates(meeting).map { |row, exercise| Meeting.new(meeting.gym, client: meeting.client, machine_row: row, exercise: exercise, readings: meeting.readings) }
-                           .filter_map { |other| found(other) }.sort_by { |one| [asked?(one.advice) ? 1 : 0, one.advice.evaluation.score, one.row[:name]] }
+                           .filter_map { |other| found(other) }.select { |one| (rank(one.advice) <=> own).negative? }.sort_by { |one| [rank(one.advice), one.row[:name]] }
       end
+
+      # How well a machine serves: the worst severity, whether something has to be added, the sum of it all. Two machines never send to one
+      # another.
+      def rank(advice) = [advice.evaluation.score.worst, asked?(advice) ? 1 : 0, advice.evaluation.score.cost]
 
       # In service, not out of order, and of the same action.
       def candidates(meeting)
@@ -31,7 +36,7 @@ module Verglas
       def found(meeting)
         Found.new(meeting.machine_row, meeting.exercise, meeting.advice) if meeting.bars.none? && meeting.advice.status == :fits
       end
-      private_class_method :candidates, :found
+      private_class_method :rank, :candidates, :found
     end
   end
 end
