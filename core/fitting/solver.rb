@@ -14,6 +14,9 @@ module Verglas
         def worst = score.worst
         def key = [*preference.first, score.worst, *preference.last, *score.key, *order]
         def <=>(other) = key <=> other.key
+
+        # What is left to compare among those that have the same worst severity, number and preference.
+        def tie = [score.cost.round(9), *order]
       end
 
       NONE = [[].freeze, [].freeze].freeze
@@ -78,7 +81,7 @@ module Verglas
       end
 
       def cheapest(solutions)
-        solutions.group_by { |solution| [solution.score.worst, solution.score.number] }.each_value.map { |same| same.one? ? same.first : same.min_by(&:key) }
+        solutions.group_by { |solution| [solution.score.worst, solution.score.number] }.each_value.map { |same| same.one? ? same.first : same.min_by(&:tie) }
       end
 
       # {place => index}, in the machine's printed order, smaller index first.
