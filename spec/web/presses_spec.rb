@@ -77,6 +77,15 @@ RSpec.describe "Presses and squats over HTTP" do
     expect(closed["closed"]).to match(/No place of the feet gives 90°.*more recline or a \d+° heel wedge/)
   end
 
+  it "tells nobody with numb feet of a wedge" do
+    caution("numb_feet")
+    measure("ankle", 4.9)
+    measure("hip_bend", 104)
+    shown = page(bench(press))
+    expect(shown["evaluation"]["scene"]["plate"]["closed"]).to match(/more recline would give the rest\.\z/)
+    expect(JSON.generate(shown)).not_to include("wedge")
+  end
+
   it "remembers where the pelvis starts to roll, with who and where, and decides by it on the next machine" do
     id = bench(press)
     before = page(id)

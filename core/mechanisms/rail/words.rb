@@ -47,7 +47,8 @@ module Verglas
           return if seen.empty_by.empty?
           return Says.of("feet.closed.plate") if seen.empty_by == [:plate]
 
-          Says.of("feet.closed.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.round, deg: [seen.deficit_deg.round, 1].max)
+          Says.of("feet.#{wishes[:no_wedge].positive? ? "closed_bare" : "closed"}.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.round,
+                                                                                                          deg: [seen.deficit_deg.round, 1].max)
         end
 
         private
