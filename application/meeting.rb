@@ -96,8 +96,12 @@ module Verglas
       # Codes for which the marks cannot be accepted, whatever the reason; empty when they can. sheet: what was seen there.
       def refusals(evaluation, sheet = {})
         signs = sheet.fetch(:signs, []).map(&:to_sym)
-        Guidance::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint")
+        forbidden = caution_effect.without.any? { |name| evaluation.wishes.values.fetch(name, 0.0).to_f.positive? }
+        [*(:forbidden_aid if forbidden), *Guidance::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint")]
       end
+
+      # Of what lay there before, what a caution leaves: a block or a mat that is forbidden by now is not carried on.
+      def left_of(aids) = aids.reject { |name, _| caution_effect.without.include?(name.to_sym) }
 
       # Whether more was loaded than a clinician allows.
       def overloaded?(work)

@@ -35,7 +35,7 @@ module Verglas
       # station's other exercise has it.
       def at_opening(meeting, last:, sibling:)
         advised = { marks: meeting.advice.marks, aids: meeting.advised_aids }
-        kept = last && { marks: repaired(meeting, last[:marks].to_h), aids: Aids.of(last[:aids].to_h), **carried(meeting, last),
+        kept = last && { marks: repaired(meeting, last[:marks].to_h), aids: Aids.of(meeting.left_of(last[:aids].to_h)), **carried(meeting, last),
                          cue: last[:cue] }
         sheet = kept || advised
         sibling ? sheet.merge(marks: repaired(meeting, sheet[:marks].merge(sibling[:marks].to_h.slice(*meeting.shared)))) : sheet

@@ -76,7 +76,7 @@ module Verglas
 
       # A thigh that is level at the deepest, unless the knee is to bend less.
       def end_limited? = !knee_limit_deg.nil?
-      def ends_says = knee_limit_deg && Says.of("allowed.knees_to", deg: knee_limit_deg.round)
+      def ends_says = knee_limit_deg && Says.of("allowed.knees_to_standing", deg: knee_limit_deg.round)
       def knee_limit_deg = wishes.envelope.to(:knee_flexion)
       def step_numbers = {}
 

@@ -173,6 +173,19 @@ RSpec.describe "Presses and squats over HTTP" do
       expect([shown["machine"]["aids"], shown["advice"]["status"]]).to eq([[], "impossible"])
     end
 
+    it "carries no block on once a caution forbids it, accepts none, and says so on the set-up list" do
+      allowed = machine(loft, "shoulder_sled", name: "Hack squat 2", cushions_allowed: true)
+      first = page(bench(allowed, short))
+      accepted = call(:post, "/api/fittings/#{first["id"]}/acceptance", { **sheet(first), marks: first["marks"] })
+      expect(first["aids"]["block_mm"]).to be_positive
+      call(:put, "/api/clients/#{short[:id]}/cautions", { caution: "numb_feet", version: nil })
+      expect(call(:get, "/api/fittings/#{accepted["id"]}/set-up")["bars"].join).to include("forbidden by a caution now")
+      again = page(bench(allowed, short))
+      expect(again["aids"]["block_mm"]).to eq(0)
+      refused = call(:post, "/api/fittings/#{again["id"]}/acceptance", { **sheet(again), aids: first["aids"], marks: again["marks"], reason: "it went well before" })
+      expect([status, refused["code"]]).to eq([422, "forbidden_aid"])
+    end
+
     it "accepts nothing while somebody is seen on tiptoe" do
       tall = client(loft, account, name: "Wendell Roe", sex: "man", stature: 1800)
       id = bench(hack, tall)
