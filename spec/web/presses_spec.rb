@@ -137,6 +137,8 @@ RSpec.describe "Presses and squats over HTTP" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "pregnancy", version: 1, **cleared })
     shown = page(bench(press))
     expect([shown["bars"], shown["advice"]["marks"]["backrest"]]).to eq([[], "1"])
+    expect(shown["steps"].find { |step| step["adjuster"] == "backrest" }["right"]).to eq("As upright as it goes: a caution asks for it.")
+    expect(shown["evaluation"]["scene"]["plate"]["closed"]).to match(/with the back upright.*\d+° less\.\z/)
   end
 
   describe "a hack squat and somebody short" do
@@ -171,6 +173,9 @@ RSpec.describe "Presses and squats over HTTP" do
       call(:put, "/api/clients/#{short[:id]}/cautions", { caution: "numb_feet", version: nil })
       shown = page(bench(allowed, short))
       expect([shown["machine"]["aids"], shown["advice"]["status"]]).to eq([[], "impossible"])
+      expect([shown["advice"], shown["evaluation"]].map { |told| JSON.generate(told) }).to all(satisfy { |told| !told.match?(/\bblock\b|\bmats?\b|wedge/) })
+      explained = call(:post, "/api/fittings/#{shown["id"]}/signs", { marks: shown["marks"], aids: shown["aids"], signs: ["tiptoe_to_unlatch"] })
+      expect(JSON.generate(explained)).not_to include("block")
     end
 
     it "carries no block on once a caution forbids it, accepts none, and says so on the set-up list" do

@@ -47,11 +47,21 @@ module Verglas
           return if seen.empty_by.empty?
           return Says.of("feet.closed.plate") if seen.empty_by == [:plate]
 
-          Says.of("feet.#{wishes[:no_wedge].positive? ? "closed_bare" : "closed"}.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.round,
-                                                                                                          deg: [seen.deficit_deg.round, 1].max)
+          Says.of("feet.#{opening}.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.round,
+                                                           deg: [seen.deficit_deg.round, 1].max)
         end
 
+        # A back that has to be upright is not set by what the latch allows.
+        def step_words(decision) = decision == :recline && upright? ? :recline_upright : decision
+
         private
+
+        # What may be told of opening a window that nothing is left of.
+        def opening
+          return :closed_upright if upright?
+
+          wishes[:no_wedge].positive? ? :closed_bare : :closed
+        end
 
         def latch_room(place) = further(place).find { |finding| finding.code == :latch_room }.value
 
