@@ -23,6 +23,7 @@ module Verglas
         super
         @stops = machine.adjusters.filter_map { |adjuster| [adjuster, adjuster.drives[ends]] if adjuster.drives?(ends) }
         @first_end = machine.constants[ends]
+        @most_upright_deg = machine.reach(:trunk_angle).min if machine.constants.key?(:trunk_angle)
       end
 
       # The name of the constant that ends the travel, and of the finding that grades it.
@@ -169,12 +170,17 @@ module Verglas
       end
 
       def depth_fault(place)
+        return :not_upright if reclined_too_far?(place)
+
         low, high = window(place).plate_mm
         return :plate_short if high.nil?
         return :feet_off_the_plate unless foot_mm(place).between?(low - 0.5, high + 0.5)
 
         :leg_too_short unless startable?(place)
       end
+
+      # Half a degree is what a mark may be off.
+      def reclined_too_far?(place) = upright? && !@most_upright_deg.nil? && trunk_deg(place) > @most_upright_deg + 0.5
 
       # A stop that lets a joint past its limit is a fault, however well it lies.
       def stop(place) = grade(stop_finding, slack_mm(place), slack_mm(place), stop_fault(stopped(place)))

@@ -138,6 +138,9 @@ RSpec.describe "Presses and squats over HTTP" do
     shown = page(bench(press))
     expect([shown["bars"], shown["advice"]["marks"]["backrest"]]).to eq([[], "1"])
     expect(shown["steps"].find { |step| step["adjuster"] == "backrest" }["right"]).to eq("As upright as it goes: a caution asks for it.")
+    expect(JSON.generate(shown["evaluation"]["findings"].map { |one| one["move"] })).not_to include("backrest")
+    refused = call(:post, "/api/fittings/#{shown["id"]}/acceptance", { **sheet(shown), marks: { **shown["marks"], "backrest" => "3" }, reason: "more comfortable" })
+    expect([status, refused["code"]]).to eq([422, "not_upright"])
     expect(shown["evaluation"]["scene"]["plate"]["closed"]).to match(/with the back upright.*\d+° less\.\z/)
   end
 

@@ -43,7 +43,7 @@ module Verglas
         end
 
         def depth_found(rests_on)
-          finding :knee_depth, graded: :depth_room_deg, shown: :knee_bend_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: [nil, nil]
+          finding :knee_depth, graded: :depth_room_deg, shown: :knee_bend_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: [nil, nil], never: %i[not_upright]
         end
 
         def stop_found
