@@ -77,6 +77,14 @@ RSpec.describe "Presses and squats over HTTP" do
     expect(closed["closed"]).to match(/No place of the feet gives 90°.*more recline or a \d+° heel wedge/)
   end
 
+  it "gives one leg half at most, and says so only where it is more" do
+    one_legged = machine(loft, "incline_sled", name: "Leg press 2", one_leg: true)
+    id = bench(one_legged)
+    remarks = ->(left) { call(:post, "/api/fittings/#{id}/loads", { wanted_kg: 80, left_kg: left, right_kg: 40, repetitions: 10 })["remarks"].grep(/One leg/) }
+    expect([remarks.call(40), remarks.call(45)]).to eq([[], ["One leg takes half at most here: 40 kg."]])
+    expect(page(id)["steps"].last["notes"].join(" ")).to include("One leg at a time: at most half", "Calf work here")
+  end
+
   it "tells nobody with numb feet of a wedge" do
     caution("numb_feet")
     measure("ankle", 4.9)
