@@ -8,6 +8,7 @@ module Verglas
       CHOICES = Machines::Families.single.flat_map { |family| family.choices.values }.to_h { |choice| [choice.name.to_s, choice] }.freeze
       LAID = CHOICES.reject { |_, choice| choice.placed? }.keys.freeze
       PLACED = (CHOICES.keys - LAID).freeze
+      ADDED = CHOICES.select { |_, choice| choice.added? }.keys.freeze
 
       THICKEST_MM = 200
 
@@ -45,7 +46,7 @@ module Verglas
       # All of it in sentences.
       def says(aids)
         [*laid(aids).map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) },
-         *aids.slice(*PLACED).map { |name, size| Formats::Words.say("aids.#{name}.stands", size: size.round) }]
+         *aids.slice(*PLACED).reject { |name, size| ADDED.include?(name) && size.zero? }.map { |name, size| Formats::Words.say("aids.#{name}.stands", size: size.round) }]
       end
     end
   end

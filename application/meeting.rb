@@ -114,7 +114,7 @@ module Verglas
         family = machine.family
         aims = aims(family)
         Mechanisms::Wishes.for(family, envelope: safety.envelope(family), hard: safety.hard(family), slack_from_deg: machine_row[:slack_from_deg]&.to_f, **aims,
-                                       **safety.measured_wishes(family), **safety.lessened_wishes(family), **safety.effect(family, aims).wishes, **given)
+                                       **safety.measured_wishes(family), **safety.lessened_wishes(family), **safety.effect(family, aims).wishes, **carried(family), **given)
       end
 
       # The steps of this fitting, in order.
@@ -147,7 +147,7 @@ module Verglas
 
       def station_advice
         @station_advice ||= Fitting::StationAdvice.new(machines: exercises, shared: shared, choices: choices, estimate: estimation.estimate, taken: taken,
-                                                       wishes: exercises.transform_values { |machine| wishes_for(machine) })
+                                                       wishes: exercises.transform_values { |machine| advised_wishes(machine) })
       end
 
       # Labels of the adjusters which a station's exercises share.
@@ -179,6 +179,9 @@ module Verglas
         rig ? rig.choices.lightest.mass_kg : 0.0
       end
 
+      # What is known of the client where body weight is the load.
+      def carried(family) = family.wishes.key?(:mass_kg) && client[:body_mass_kg] ? { mass_kg: client[:body_mass_kg].to_f } : {}
+
       # By the house rules alone, names of Wishes.
       def aims(family) = { **family.wishes.transform_values(&:default), **Guidance::HouseRules.wishes(family, rules) }
 
@@ -191,8 +194,11 @@ module Verglas
       end
 
       def plain_advice
-        Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: wishes_for(machine), taken: taken, choices: choices)
+        Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: advised_wishes(machine), taken: taken, choices: choices)
       end
+
+      # With what the client is ready for, within what a caution asks.
+      def advised_wishes(machine) = wishes_for(machine, **(machine == self.machine ? Readiness.wishes(self).except(*caution_effect.wishes.keys) : {}))
 
       def choices = Fitting::Choices.new(sizes: aid_sizes)
 

@@ -5,7 +5,7 @@ module Verglas
   module Mechanisms
     # By the name that families give: the only list of them.
     ALL = { seated_knee: "SeatedKnee", lying_knee: "LyingKnee", knee_lever: "KneeLever", leg_press: "LegPress", hack_squat: "HackSquat", hack_reach: "HackReach",
-            belt_squat: "BeltSquat" }.freeze
+            belt_squat: "BeltSquat", hinge_bench: "HingeBench", glute_ham: "GluteHam", seated_hip: "SeatedHip" }.freeze
 
     module_function
 

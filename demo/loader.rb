@@ -80,8 +80,10 @@ module Verglas
         @gym.clients.measure(client[:id], version: client[:version], limits: limits) if limits.any?
       end
 
-      # A load in kg, as it was lifted on the machine.
+      # A load in kg, as it was lifted on the machine; or how it went with body weight.
       def work(load_kg)
+        return { work: { **Application::Sheet::NO_WORK, "repetitions" => 10, "sets" => 2, "last" => load_kg, "felt" => "worked" }, cue: "Ribs in, eyes down." } if load_kg.is_a?(String)
+
         load_kg ? { work: { **Application::Sheet::NO_WORK, "load_kg" => load_kg, "repetitions" => 10, "sets" => 2, "last" => "clean", "felt" => "worked" }, cue: "Slow first, knees still." } : {}
       end
 
@@ -99,7 +101,7 @@ module Verglas
       def accept(client, name, **seen)
         draft, meeting = open_draft(client, name)
         marks = draft[:marks].to_h
-        seen[:load] = Application::Told::Load.printed(meeting.rig, seen[:work]["load_kg"]) if seen.key?(:work)
+        seen[:load] = Application::Told::Load.printed(meeting.rig, seen[:work]["load_kg"]) if seen.key?(:work) && meeting.rig
         kept = { **Application::Record.of(meeting, marks, draft[:aids].to_h), marks: marks, **seen }
         lately(@gym.fittings.accept(draft[:id], version: draft[:version], by: @staff.first, **kept))
       end

@@ -20,7 +20,8 @@ module Verglas
         low_heel_mm: :lo, high_heel_mm: :hi, foot_mm: :f, deficit_deg: :deficit, depth_deg: :depth, max_bend_deg: :max_bend, x_bottom_mm: :X_bottom,
         reach_mm: :reach, shortfall_mm: :shortfall, block_mm: :block,
         ring_mm: :ring, drop_mm: :drop, mat_mm: :mat, link: :links, fewest_links: :m_min, most_links: :m_max, lift_mm: :lift, bottom_room_mm: :bottom_room,
-        clip_squat_mm: :clip_squat, missing_mm: :missing
+        clip_squat_mm: :clip_squat, missing_mm: :missing,
+        hip_crease_mm: :hip_crease, gap_mm: :gap, knee_over_pad_mm: :knee_over_pad, hip_s_mm: :e_s, hip_n_mm: :e_n, thigh_start_deg: :phi_start, thigh_end_deg: :phi_end
       }.freeze
 
       module_function
@@ -45,10 +46,11 @@ module Verglas
         told.to_h { |name, value| [QUANTITIES.fetch(name, name), value.is_a?(Hash) ? short(value) : value] }
       end
 
-      # Of the one adjuster that is advised; nil where none of its marks fits.
+      # Of the one adjuster that is advised, or of that which the mechanism names; nil where none of its marks fits.
       def mark(evaluation)
         machine = evaluation.machine
-        places = machine.adjusters.each_index.select { |place| machine.deciding(machine.adjusters[place]) }
+        named = evaluation.mechanics.decides_alone
+        places = machine.adjusters.each_index.select { |place| machine.deciding(machine.adjusters[place]).then { |decision| named ? decision == named : decision } }
         return {} unless places.one?
 
         index = evaluation.findings.any?(&:fault) ? nil : evaluation.indices[places.first]

@@ -17,6 +17,7 @@ module Verglas
         ->(family) { family.choices.each_value.select(&:stage).map(&:name) } => %w[title do look right].map { |part| "steps.%s.#{part}" },
         ->(family) { family.joints.keys } => %w[motions.%s],
         ->(family) { family.joints.each_value.select(&:held_deg).map(&:motion) } => %w[barred.posture_%s],
+        ->(family) { family.findings.each_value.select(&:plane?).map(&:code) } => %w[targets.joints.%s],
         ->(family) { family.findings.keys } => %w[findings.%s.title disturbed.%s.more disturbed.%s.less],
         ->(family) { family.findings.each_value.flat_map(&:mends).flatten.compact.uniq } => %w[mends.%s],
         ->(family) { family.findings.each_value.flat_map(&:never).uniq } => %w[errors.%s set_up.%s],

@@ -6,9 +6,12 @@ module Verglas
     class Subjects
       OPTIONS = { "wanted" => :contact_above_ankle_mm, "start" => :start_bend_deg, "shim_back" => :cushion_back_mm,
                   "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "sole" => :sole_mm,
-                  "target" => :target_bend_deg, "f" => :foot_mm, "link" => :link, "sink" => :sink_mm }.freeze
+                  "target" => :target_bend_deg, "f" => :foot_mm, "link" => :link, "sink" => :sink_mm, "bottom" => :bottom_deg, "held" => :held_kg,
+                  "mass" => :mass_kg, "knee_over" => :knee_over_mm, "angle" => :angle_deg, "foot_rest" => :foot_rest_mm, "cushion" => :cushion_seat_mm }.freeze
+      # Numbers of the machine that may be told with a request instead.
+      OF_MACHINE = %w[heel_roller].freeze
       # Limits that may stand beside the others as well.
-      BESIDE = %w[heel_drop hip_bend_limit ankle_limit].freeze
+      BESIDE = %w[heel_drop hip_bend_limit ankle_limit abduction_limit hip_extension].freeze
       # How far the knee may come, as a family wishes it.
       TOES = { "over" => 0, "up to" => 1, "past" => 2 }.freeze
 
@@ -29,7 +32,7 @@ module Verglas
       def station(request)
         reading(request) do |data|
           family = Machines::Families.fetch(data.fetch("family"))
-          next if family.exercises.key?(nil) || request["exercise"]
+          next if family.exercises.key?(nil) || family.set_anew || request["exercise"]
 
           family.exercises.keys.to_h { |name| [name, machine(request, exercise: name)] }
         end
@@ -133,7 +136,8 @@ module Verglas
       def reading(request)
         given = request.fetch("machine")
         data = given.is_a?(Hash) ? given : known(:machine, given, "/machine")
-        yield(data.merge("family" => Machines::Families.named(data["family"], data["kind"])))
+        constants = data.fetch("constants", {}).merge(request.fetch("options", {}).slice(*OF_MACHINE).compact)
+        yield(data.merge("family" => Machines::Families.named(request["family"] || data["family"], data["kind"]), "constants" => constants))
       rescue Invalid => e
         raise e.path.match?(%r{\A/(machine|exercise)}) ? e : e.below("/machine")
       end

@@ -20,7 +20,8 @@ module Verglas
         def unmeasured(meeting)
           measured = meeting.safety.measured
           meeting.machine.family.wishes.each_value.filter_map(&:measured_as).reject { |limit| measured.key?(limit) }.map do |limit|
-            words(:unmeasured, limit: Formats::Words.say("limits.#{limit}.title"), deg: Guidance::Limits.fetch(limit).default_deg)
+            deg = Guidance::Limits.fetch(limit).default_deg
+            Formats::Words.maybe("allowed.unmeasured_#{limit}", deg: deg) || words(:unmeasured, limit: Formats::Words.say("limits.#{limit}.title"), deg: deg)
           end
         end
 

@@ -8,15 +8,18 @@ module Verglas
       module Evaluation
         module_function
 
-        def of(evaluation)
+        # without: names of choices that a caution forbids.
+        def of(evaluation, without: [])
           steps = Verglas::Fitting::Neighbours.steps(evaluation)
           findings = findings(evaluation, steps)
           motion = motion(evaluation)
           Told.rounded(
             marks: evaluation.marks, grade: evaluation.grade, likely: evaluation.likely?, findings: findings, quantities: evaluation.quantities, motion: motion,
             aids: Aids.of(evaluation.wishes.values), steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, targets: Target.all(evaluation)
-          ).merge(placed: Placed.all(evaluation), scene: Scene.of(evaluation.mechanics.scene(evaluation.place)), says: spoken(findings, motion, evaluation.mechanics.pictured_at))
+          ).merge(placed: Placed.all(evaluation, without: without), scene: scene(evaluation), says: spoken(findings, motion, evaluation.mechanics.pictured_at))
         end
+
+        def scene(evaluation) = Scene.of(evaluation.mechanics.scene(evaluation.place), ends: evaluation.mechanics.travel_words)
 
         def findings(evaluation, steps)
           by_mark = steps.flat_map { |label, pair| pair.compact.map { |other| [[label, other.marks[label]], other] } }.to_h

@@ -8,11 +8,12 @@ module Verglas
       module Placed
         module_function
 
-        # None where nothing can be told of it.
-        def all(evaluation)
+        # None where nothing can be told of it; without: names of what a caution forbids to add, which is offered only to be taken off.
+        def all(evaluation, without: [])
           return [] if evaluation.findings.empty?
 
-          evaluation.machine.family.choices.each_value.select(&:placed?).map { |choice| of(choice, evaluation) }
+          offered = evaluation.machine.family.choices.each_value.select(&:placed?).reject { |choice| without.include?(choice.name) && !evaluation.wishes[choice.name].positive? }
+          offered.map { |choice| of(choice, evaluation).then { |told| without.include?(choice.name) ? told.merge(up: nil) : told } }
         end
 
         def of(choice, evaluation)

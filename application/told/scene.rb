@@ -7,21 +7,37 @@ module Verglas
       module Scene
         module_function
 
-        # nil where nothing can be drawn. known: the constants that are taped; what is drawn from another is marked as a guess.
-        def of(scene, known: nil)
+        # nil where nothing can be drawn. known: the constants that are taped; what is drawn from another is marked as a guess; ends: what the
+        # two ends of a movement that is moved by hand are called.
+        def of(scene, known: nil, ends: [])
           return unless scene
 
+          { **drawn(scene, known), **moved(scene), ends: ends.map { |name| Formats::Words.say("travel.#{name}") } }
+        end
+
+        def drawn(scene, known)
           { window: scene.window.transform_values { |mm| mm.to_f.round(1) }, floor: scene.floor, fade: scene.fade.map { |point| at(point) },
             parts: scene.parts.map { |part| part(part, known) }, dimensions: scene.dimensions.map { |one| dimension(one) },
             targets: scene.targets.map { |target| { finding: target.finding, at: at(target.at), joint: at(target.joint), in_line_mm: target.in_line_mm } }, lens: scene.lens,
-            labels: scene.labels.map { |label| { text: label.text, at: at(label.at), set: label.set, of: label.of } }, poses: scene.poses.map { |pose| pose(pose) },
-            plate: scene.plate && plate(scene.plate) }
+            labels: scene.labels.map { |label| { text: label.text, at: at(label.at), set: label.set, of: label.of } } }
         end
+
+        # What is seen of it besides: all along the movement, its plate from the front, what it asks.
+        def moved(scene) = { poses: scene.poses.map { |pose| pose(pose) }, plate: scene.plate && plate(scene.plate), curve: scene.curve && curve(scene.curve) }
 
         def pose(pose)
           { share: pose.share.round(3), parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
             deg: pose.deg.map { |motion, deg| { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: deg.round, limit: pose.limits[motion]&.round } },
-            split: pose.split.values }
+            split: pose.split.values, at_deg: pose.at_deg&.round(1), effort_nm: pose.effort_nm && [pose.effort_nm, 0.0].max.round }
+        end
+
+        def curve(curve)
+          { title: Formats::Words.of(curve.says), estimated: curve.estimated, corner: curve.corner, **{ points: curve.points, plain: curve.plain }.transform_values do |points|
+            points.map do |deg, nm|
+              [deg.round(1), nm.round(1)]
+            end
+          end,
+            range: curve.range.map { |deg| deg.round(1) }, tops: curve.tops.map { |top| { deg: top.deg.round, nm: [top.nm, 0.0].max.round, own: top.own } } }
         end
 
         def plate(plate)
@@ -39,7 +55,7 @@ module Verglas
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]
-        private_class_method :part, :dimension, :pose, :plate
+        private_class_method :part, :dimension, :pose, :plate, :curve, :drawn, :moved
       end
     end
   end

@@ -6,7 +6,7 @@ module Verglas
     # Every source (measured, a caution's figure, a clinician's degrees) is an envelope of its own; the strictest holds, joint
     # by joint and end by end. docs/model.md section 1.
     class Envelope
-      MOTIONS = %i[knee_flexion hip_flexion hip_abduction hip_adduction hip_extension ankle_dorsiflexion heel_drop].freeze
+      MOTIONS = %i[knee_flexion hip_flexion hip_hinge hip_abduction hip_adduction hip_extension ankle_dorsiflexion heel_drop].freeze
       OPEN = [nil, nil].freeze
 
       attr_reader :spans

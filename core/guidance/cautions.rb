@@ -11,13 +11,14 @@ module Verglas
       # cleared was measured; wishes: {joint action => wishes}; schools: {question => school};
       # careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
       # rule has it; no_holds, under_belt_load as in the table.
-      # always_wishes: the wishes in any case; less: {joint action => {wish => what is taken off it}}; bars_uncleared: tags barred until
-      # cleared, whatever lifts the others; without: choices that are not offered; without_uncleared: what is
-      # not done until cleared.
-      Rule = Value.define(:name, :sided, :asks, :bars, :bars_uncleared, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :always_wishes, :less,
-                          :without, :without_uncleared, :schools, :careful, :belt, :no_holds, :under_belt_load) do
+      # always_wishes: the wishes in any case, uncleared_wishes: until cleared; less: {joint action => {wish => what is taken off it}}; bars_uncleared,
+      # bars_without_degrees: tags barred until cleared, or until degrees were given, whatever lifts the others; without: choices that are not
+      # offered; without_uncleared: what is not done until cleared.
+      Rule = Value.define(:name, :sided, :asks, :bars, :bars_uncleared, :bars_without_degrees, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :always_wishes,
+                          :uncleared_wishes, :less, :without, :without_uncleared, :schools, :careful, :belt, :no_holds, :under_belt_load) do
         def bars?(family) = bars.include?(:all) || bars.any? { |tag| family.tags[tag] }
         def bars_uncleared?(family) = bars_uncleared.any? { |tag| family.tags[tag] }
+        def bars_without_degrees?(family) = bars_without_degrees.any? { |tag| family.tags[tag] }
 
         # Whether the family says, yes or no, all that the caution asks of it.
         def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
@@ -44,6 +45,7 @@ module Verglas
         def rule(row)
           names = ->(key) { row.fetch(key, []).map(&:to_sym) }
           Rule.new(name: row[:name].to_sym, sided: row.fetch(:sided, false), asks: names.call(:asks), bars: names.call(:bars), bars_uncleared: names.call(:bars_uncleared),
+                   bars_without_degrees: names.call(:bars_without_degrees), uncleared_wishes: wishes(row, :uncleared_wishes),
                    without: names.call(:without), without_uncleared: names.call(:without_uncleared), always_wishes: wishes(row, :always_wishes), less: wishes(row, :less),
                    lifted: row.fetch(:until, :never).to_sym,
                    degrees_of: row[:degrees_of]&.to_sym, wishes: wishes(row, :wishes), cleared: envelopes(row, :envelope), always: envelopes(row, :always),
@@ -88,20 +90,27 @@ module Verglas
 
       def barred?(family, caution)
         rule = fetch(caution.name)
-        return true if !rule.answered_by?(family) || (rule.bars_uncleared?(family) && !caution.cleared)
+        return true if !rule.answered_by?(family) || (rule.bars_uncleared?(family) && !caution.cleared) || (rule.bars_without_degrees?(family) && !degrees?(rule, caution))
         return false unless rule.bars?(family)
 
         case rule.lifted
         when :cleared then !caution.cleared
-        when :degrees then !(caution.cleared && caution.degrees[rule.degrees_of] != Body::Envelope::OPEN)
+        when :degrees then !degrees?(rule, caution)
         else true
         end
       end
 
+      # Whether a clinician has cleared them with degrees.
+      def degrees?(rule, caution) = caution.cleared && caution.degrees[rule.degrees_of] != Body::Envelope::OPEN
+
       def of_action(by_action, family) = by_action.values_at(:all, family.action).compact.inject(Body::Envelope.open, :&)
 
       def wishes(family, cautions, aims)
-        figures = cautions.flat_map { |caution| fetch(caution.name).then { |rule| [rule.always_wishes[family.action], (rule.wishes[family.action] if caution.cleared)] } }.compact
+        figures = cautions.flat_map do |caution|
+          fetch(caution.name).then do |rule|
+            [rule.always_wishes[family.action], (caution.cleared ? rule.wishes : rule.uncleared_wishes)[family.action]]
+          end
+        end.compact
         figures = figures.map { |wished| wished.slice(*family.wishes.keys) }
         figures.flat_map(&:to_a).group_by(&:first).to_h { |name, said| [name, family.wishes.fetch(name).stricter_of([aims[name], *said.map(&:last)].compact)] }
       end
@@ -116,7 +125,7 @@ module Verglas
       end
 
       def belt(rules) = rules.filter_map(&:belt).min_by { |worn| %i[never always].index(worn) }
-      private_class_method :bars, :barred?, :of_action, :wishes, :less, :without, :belt
+      private_class_method :bars, :barred?, :degrees?, :of_action, :wishes, :less, :without, :belt
     end
   end
 end

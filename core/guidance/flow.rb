@@ -3,7 +3,7 @@
 module Verglas
   module Guidance
     # The steps of a fitting in the order in which they are done, made from a machine's adjusters and what the walk-round
-    # found of them: before anyone sits, joint to pivot, support, range, far pad, near pad, check again, secure, light set,
+    # found of them: before anyone sits, a hinge practised with a stick, joint to pivot, support, range, far pad, near pad, check again, secure, light set,
     # watch, working load. What cannot be reached from the seat is set before anyone sits.
     module Flow
       # id: an adjuster's label, or one of the steps that every machine has; stage: one of STAGES; rule: what decides the
@@ -15,8 +15,10 @@ module Verglas
         def fixed? = adjuster.nil? && choice.nil?
       end
 
-      STAGES = %i[before standing lie joint support range far near recorded again secure light watch working].freeze
+      STAGES = %i[before practise standing lie joint support range far near recorded again secure light watch working].freeze
       FIXED = %i[before support again secure light watch working].freeze
+      # {tag => what its families have besides}
+      OF_TAGS = { lies_face_down: :lie, hinges: :practise }.freeze
       # Where the leg is fitted first and the seat slid to it.
       ROLLER_FIRST = (STAGES - [:far]).insert(STAGES.index(:joint), :far).freeze
 
@@ -26,7 +28,7 @@ module Verglas
       def steps(machine, walk_round: {}, roller_first: false)
         order = roller_first ? ROLLER_FIRST : STAGES
         own = machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
-        fixed = [*FIXED, *(:lie if machine.family.tags[:lies_face_down])].map { |stage| Step.fixed(stage) }
+        fixed = [*FIXED, *OF_TAGS.slice(*machine.family.tags.select { |_, said| said }.keys).values].map { |stage| Step.fixed(stage) }
         placing = machine.family.choices.each_value.select(&:stage).map { |choice| Step.placing(choice) }
         # A step that every machine has stands before the adjusters of its stage.
         [*fixed, *own, *placing].sort_by.with_index do |step, index|

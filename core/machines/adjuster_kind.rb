@@ -19,6 +19,18 @@ module Verglas
       end
 
       def decisions = [*decides, *beside.values]
+
+      # Of some kinds the one that drives exactly this and whether its marks count forwards; nil for drives of no kind, which nobody can choose
+      # but a file can hold.
+      def self.matching(kinds, drives)
+        return [AdjusterKind::RECORDED, true] if drives.empty?
+
+        kinds.each do |kind|
+          return [kind, true] if kind.drives == drives
+          return [kind, false] if kind.drives == drives.transform_values(&:-@)
+        end
+        nil
+      end
     end
 
     # On every family: its mark is written down and never advised.

@@ -11,8 +11,10 @@ module Verglas
         # mechanism: its name in Mechanisms; traits: what those want to know of the family; the block declares it (Declaration).
         def define(id, mechanism:, **traits, &block) = register(Declaration.family(id, mechanism: mechanism, traits: traits, &block))
 
-        # One seat on which several exercises are done: {name => Family}; own: the group of constants which each has for itself.
-        def station(id, exercises:, own:) = register(Station.new(id: id, exercises: exercises.freeze, own: own))
+        # One machine on which several exercises are done: {name => Family}; the others as Station has them.
+        def station(id, exercises:, own:, set_anew: false, shared_kinds: [])
+          register(Station.new(id: id, exercises: exercises.freeze, own: own, set_anew: set_anew, shared_kinds: shared_kinds.freeze))
+        end
 
         def register(family)
           raise ArgumentError, "#{family.id} is registered already" if @all.key?(family.id)

@@ -50,17 +50,11 @@ module Verglas
         kinds.each_value.find { |kind| kind.like?(drives) } || kinds.each_value.find { |kind| kind.drives.keys.intersect?(drives.keys) }
       end
 
-      # The kind that drives exactly this and whether its marks count forwards; nil for drives of no kind, which nobody can choose
-      # but a file can hold.
-      def kind_matching(drives)
-        return [AdjusterKind::RECORDED, true] if drives.empty?
+      # Of its kinds, as AdjusterKind.matching.
+      def kind_matching(drives) = AdjusterKind.matching(kinds.values, drives)
 
-        kinds.each_value do |kind|
-          return [kind, true] if kind.drives == drives
-          return [kind, false] if kind.drives == drives.transform_values(&:-@)
-        end
-        nil
-      end
+      # Kinds that serve several exercises at once (Station): none.
+      def shared_kinds = []
 
       # Those that can be chosen where a machine is entered.
       def choosable_kinds = [*kinds.values, AdjusterKind::RECORDED]

@@ -7,16 +7,21 @@ module Verglas
     # of a family of its own. docs/model.md sections 3 and 9.
     #   exercises   {name => Family}
     #   own         the group of constants which every exercise has for itself
-    Station = Value.define(:id, :exercises, :own) do
+    #   set_anew    whether each exercise has marks of its own on adjusters that all of them use; else one setting serves all
+    #   shared_kinds kinds of adjusters which move something of several exercises at once (AdjusterKind)
+    Station = Value.define(:id, :exercises, :own, :set_anew, :shared_kinds) do
       # The shared part and the exercise's own as the data of one machine; constants of other exercises are left out.
       def exercise_data(data, exercise)
-        family = exercises.fetch(exercise&.to_s) { raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise, known: exercises.keys) }
-        own = data.fetch("exercises", {}).fetch(exercise.to_s) { raise Invalid.new(:missing, path: "/exercises/#{exercise}", name: exercise.to_s) }
+        family = exercises.fetch(named(exercise)) { raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise, known: exercises.keys) }
+        own = own_data(data, named(exercise))
         names = family.constants.keys.map(&:to_s)
         shared = data.fetch("adjusters").map { |adjuster| adjuster.merge("drives" => adjuster.fetch("drives").slice(*names)) }
         data.merge("family" => family.id.to_s, "constants" => data.fetch("constants").slice(*names).merge(own.fetch("constants")),
                    "adjusters" => [*shared, *own.fetch("adjusters")])
       end
+
+      # Where each is set for itself, the first is meant unless another is named.
+      def named(exercise) = exercise&.to_s || (set_anew ? exercises.keys.first : nil)
 
       # How many ways to stand are compared: every combination of the shared marks, each with all that every exercise tries then.
       # shared: how many marks each shared adjuster has that moves something; exercises: [family, its own adjusters as Family#tries
@@ -24,7 +29,15 @@ module Verglas
       def self.tries(shared, exercises) = shared.inject(1, :*) * exercises.sum { |family, own| family.tries(own) }
 
       # Labels of the adjusters whose marks all exercises share.
-      def shared(data) = data.fetch("adjusters").map { |adjuster| adjuster.fetch("label") }
+      def shared(data) = set_anew ? [] : data.fetch("adjusters").map { |adjuster| adjuster.fetch("label") }
+
+      # What a file may have told of an exercise together with the others.
+      def own_data(data, exercise)
+        data.fetch("exercises", {}).fetch(exercise) do
+          set_anew ? { "constants" => {}, "adjusters" => [] } : raise(Invalid.new(:missing, path: "/exercises/#{exercise}", name: exercise.to_s))
+        end
+      end
+      private :own_data
     end
   end
 end

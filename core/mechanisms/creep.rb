@@ -17,14 +17,11 @@ module Verglas
         size > FIGURES[:slight_up_to_mm] ? :clear : :slight
       end
 
-      # The same as a sentence, with which way.
-      def says(creep_mm)
-        word = word(creep_mm)
-        Says.of(if word == :none
-                  "motion.none"
-                else
-                  "motion.#{word}_#{creep_mm.negative? ? "up" : "down"}"
-                end, mm: creep_mm.abs.round)
+      # The same as a sentence, with which way: of a roller along the leg, or a pad along the thigh.
+      def says(creep_mm, of: :roller)
+        way = "_#{creep_mm.negative? ? "up" : "down"}" unless word(creep_mm) == :none
+        key = "#{word(creep_mm)}#{way}"
+        Says.of(of == :pad ? "pad_creep.#{key}" : "motion.#{key}", mm: creep_mm.abs.round)
       end
     end
   end

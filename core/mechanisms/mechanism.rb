@@ -60,6 +60,9 @@ module Verglas
       # What a document of an evaluation tells at its top (Formats::Answers): {name => number, text or the like}, units in the names.
       def report(_place) = {}
 
+      # The decision whose mark such a document tells beside them; nil: of the only adjuster.
+      def decides_alone = nil
+
       # {motion => [Reached]}: each joint at the ends of the movement.
       def ranges(_place) = {}
 
@@ -80,6 +83,9 @@ module Verglas
       # What is said before anybody gets on, as Says.
       def warnings = []
 
+      # What may become harder where body weight is the load (Rung), easiest first.
+      def rungs = []
+
       # What else is done on the machine, as Says; without: names of what a caution takes away.
       def asides(_place, without: []) = [] # rubocop:disable Lint/UnusedMethodArgument -- the contract names it
 
@@ -90,8 +96,10 @@ module Verglas
       def up = 1
       def sides = []
 
-      # Where of the movement the picture shows it: :start, :bottom or :top.
+      # Where of the movement the picture shows it: :start, :bottom, :top, or :above where it is seen from there at the start; and what the two
+      # ends of a movement that is moved by hand are called.
       def pictured_at = :start
+      def travel_words = %i[bottom top]
 
       # The picture (Scenes::Scene); nil where too little is taped to draw it.
       def scene(_place) = nil

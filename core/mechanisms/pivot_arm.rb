@@ -97,15 +97,9 @@ module Verglas
         [((wanted - first) * side).positive? ? first : wanted, 0.0]
       end
 
-      # The arm's angle with the knee bent so far, the knee where it now is: where a line beside the shin, one clearance away, meets
-      # the roller's circle (degrees).
+      # The arm's angle with the knee bent so far, the knee where it now is (degrees).
       def arm_at(bend_deg, place)
-        shin = bend_deg + thigh_slope_deg
-        along = Geometry::Point.towards(shin)
-        foot_of_line = place.joint + (Geometry::Point.towards(shin - (90 * side)) * clearance_mm(place))
-        half = foot_of_line.dot(along)
-        root = Math.sqrt([(half**2) - (foot_of_line.norm**2) + (place[:roller_reach]**2), 0.0].max)
-        (foot_of_line + (along * (root - half))).angle_deg
+        RollerContact.arm_deg(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: bend_deg + thigh_slope_deg)
       end
 
       # How a creep test on this arm is read (Fitting::CreepTest): reach and clearance in mm, and the side; nil where it is not taped.

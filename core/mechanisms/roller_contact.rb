@@ -18,6 +18,15 @@ module Verglas
         new(shin, contact, contact + knee.dot(Geometry::Point.towards(shin)), roller)
       end
 
+      # The arm's angle (degrees) at which the leg has a direction: where a line beside the leg, one clearance away, meets the roller's circle.
+      def self.arm_deg(knee:, reach_mm:, clearance_mm:, side:, shin_deg:)
+        along = Geometry::Point.towards(shin_deg)
+        foot_of_line = knee + (Geometry::Point.towards(shin_deg - (90 * side)) * clearance_mm)
+        half = foot_of_line.dot(along)
+        root = Math.sqrt([(half**2) - (foot_of_line.norm**2) + (reach_mm**2), 0.0].max)
+        (foot_of_line + (along * (root - half))).angle_deg
+      end
+
       # Knee torque over machine torque.
       def torque_ratio = contact_mm / lever_arm_mm
 

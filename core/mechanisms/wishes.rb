@@ -13,8 +13,8 @@ module Verglas
         unknown = given.keys - family.wishes.keys - family.choices.keys
         raise ArgumentError, "#{family.id} has no #{unknown.join(", ")} to wish for" unless unknown.empty?
 
-        given.each { |name, wish| refuse(wish, "/options/#{name}") if wish.nil? && !family.choices[name]&.placed? }
-        values = family.wishes.transform_values(&:default).merge(family.choices.transform_values { |choice| choice.placed? ? nil : 0.0 }, given)
+        given.each { |name, wish| refuse(wish, "/options/#{name}") if wish.nil? && !family.choices[name]&.open? }
+        values = family.wishes.transform_values(&:default).merge(family.choices.transform_values { |choice| choice.open? ? nil : 0.0 }, given)
         new(values: values.freeze, envelope: envelope.settled, hard: hard.settled, slack_from_deg: slack_from_deg)
       end
 

@@ -12,9 +12,11 @@ module Verglas
     #   labels       what stands beside a part as printed (Label)
     #   poses        what moves, all along the movement, from where it turns (Pose); empty where it is not moved by hand
     #   plate        a plate as one sees it standing before it (Plate); nil for none
-    Scene = Value.define(:window, :floor, :fade, :parts, :dimensions, :targets, :lens, :points, :labels, :poses, :plate) do
-      # Labels, poses and a plate where there are some.
-      def self.of(**fields) = new(labels: [], poses: [], plate: nil, **fields)
+    #   curve        what the movement asks over its range (Curve); nil where nothing is told of it
+    # floor is nil where it is seen from above.
+    Scene = Value.define(:window, :floor, :fade, :parts, :dimensions, :targets, :lens, :points, :labels, :poses, :plate, :curve) do
+      # Labels, poses, a plate and a curve where there are some.
+      def self.of(**fields) = new(labels: [], poses: [], plate: nil, curve: nil, **fields)
 
       def part(id) = parts.find { |part| part.id == id }
     end
@@ -23,8 +25,17 @@ module Verglas
     Label = Value.define(:text, :at, :set, :of)
 
     # Where the parts that move are at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}, beside how
-    # far each may go (nil where nothing holds); split: how the effort is shared, {joint => of a hundred}.
-    Pose = Value.define(:share, :parts, :deg, :limits, :split)
+    # far each may go (nil where nothing holds); split: how the effort is shared, {joint => of a hundred}; at_deg, effort_nm: where it lies on
+    # the curve (nil where there is none).
+    Pose = Value.define(:share, :parts, :deg, :limits, :split, :at_deg, :effort_nm) do
+      def self.of(**fields) = new(limits: {}, split: {}, at_deg: nil, effort_nm: nil, **fields)
+    end
+
+    # Torque (N m) over an angle (degrees above level): [angle, torque] points of what is carried; plain: of body weight alone, none where that
+    # is all; range: from where it turns to where it ends; tops: ends that are worth comparing (CurveTop); says: what is turned about, as Says;
+    # estimated: whether the body's mass is; corner: of the picture that is free for it (:bottom_right, :top_left), nil where none is.
+    Curve = Value.define(:points, :plain, :range, :tops, :says, :estimated, :corner)
+    CurveTop = Value.define(:deg, :nm, :own)
 
     # A plate with feet on it, heights from its lower edge (mm): its length, the foot's, where the heels stand, how far apart (mm) and how
     # far turned out (degrees), and between which two heights they may (nil where nowhere); says: what closes the lower and the upper

@@ -69,7 +69,7 @@ module Verglas
         end
 
         def one(adjuster, family, before)
-          possible = family.exercises.values.flat_map(&:choosable_kinds).uniq
+          possible = [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)].uniq
           kind = possible.find { |one| one.name.to_s == adjuster["kind"] } || raise(Invalid.new(:not_allowed, path: "/kind", known: possible.map(&:name)))
 
           marks = adjuster["marks"].map(&:strip)

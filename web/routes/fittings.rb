@@ -23,7 +23,10 @@ module Verglas
           app.get("/api/fittings/:id") { |id| reply(Views::Fitting.page(meeting(id), gym)) }
 
           # Pure computation: nothing is written, so it may be asked as often as an adjuster is stepped.
-          app.post("/api/fittings/:id/evaluation") { |id| reply(Application::Told::Evaluation.of(evaluation(meeting(id)))) }
+          app.post("/api/fittings/:id/evaluation") do |id|
+            meeting = meeting(id)
+            reply(Application::Told::Evaluation.of(evaluation(meeting), without: meeting.caution_effect.without))
+          end
 
           app.post("/api/fittings/:id/signs") do |id|
             meeting = meeting(id)

@@ -8,7 +8,7 @@ module Verglas
         Line = Told::Caution
 
         # How the ranges of a joint are named here.
-        MOTIONS = { knee_flexion: :knee, hip_flexion: :hip, ankle_dorsiflexion: :ankle }.freeze
+        MOTIONS = { knee_flexion: :knee, hip_flexion: :hip, ankle_dorsiflexion: :ankle, hip_hinge: :hinge, hip_extension: :hips, hip_abduction: :spread, hip_adduction: :past_middle }.freeze
 
         module_function
 
@@ -58,7 +58,7 @@ module Verglas
         def lifted(rule, family)
           return :unanswered unless rule.answered_by?(family)
 
-          if rule.bars?(family) then rule.lifted
+          if rule.bars?(family) then rule.bars_without_degrees?(family) ? :degrees : rule.lifted
           else
             rule.bars_uncleared?(family) ? :cleared : :by_the_gym
           end

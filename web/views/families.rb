@@ -10,13 +10,13 @@ module Verglas
         def all
           told = Machines::Families.all.map do |family|
             { id: family.id, name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
-              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one) } } }
+              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds([*family.shared_kinds, *one.choosable_kinds]) } } }
           end
           told.sort_by { |family| family[:name] }
         end
 
-        def kinds(family)
-          family.choosable_kinds.map do |kind|
+        def kinds(kinds)
+          kinds.map do |kind|
             words = ->(part) { Formats::Words.say("adjuster_kinds.#{kind.name}.#{part}") }
             { name: kind.name, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
           end

@@ -6,7 +6,7 @@ module Verglas
       # Fittings: the bench's page, a card's line, a line of what was left open.
       module Fitting
         # Of a record nothing is advised any more.
-        NOT_ASKED = { advice: nil, steps: [], creep_angles: [], findable: [], bars: [], narrowed: nil, since: nil, repaired: false }.freeze
+        NOT_ASKED = { advice: nil, steps: [], creep_angles: [], findable: [], ready: nil, bars: [], narrowed: nil, since: nil, repaired: false }.freeze
 
         module_function
 
@@ -25,10 +25,12 @@ module Verglas
         def draft(meeting, gym)
           marks = Application::Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
           evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
-          shown = { marks: marks, repaired: marks != meeting.fitting[:marks].to_h, computed_from: nil, evaluation: Told::Evaluation.of(evaluation), advice: Advice.of(meeting),
-                    steps: Steps.of(meeting), creep_angles: Creep.angles(evaluation), findable: findable(meeting, evaluation) }
+          shown = { marks: marks, repaired: marks != meeting.fitting[:marks].to_h, computed_from: nil, evaluation: told(meeting, evaluation), advice: Advice.of(meeting),
+                    steps: Steps.of(meeting), creep_angles: Creep.angles(evaluation), findable: findable(meeting, evaluation), ready: meeting.bars.any? ? nil : Told::Ready.of(meeting) }
           { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), **Cautions.on_bench(meeting), **shown }
         end
+
+        def told(meeting, evaluation) = Told::Evaluation.of(evaluation, without: meeting.caution_effect.without)
 
         # Limits that can be read off the machine where somebody sees them reached.
         def findable(meeting, evaluation)

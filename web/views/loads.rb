@@ -98,7 +98,7 @@ module Verglas
 
         # Loads compare on one machine only: on a station's two exercises.
         def beside_the_other(meeting, load_kg)
-          return unless meeting.station? && load_kg&.positive?
+          return unless meeting.shared.any? && load_kg&.positive?
 
           beside = meeting.gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)&.dig(:work, "load_kg")
           return unless beside&.positive?

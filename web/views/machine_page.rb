@@ -52,7 +52,8 @@ module Verglas
         end
 
         def adjuster(row, exercise, family, adjuster, shared, names)
-          kind, forwards = family.kind_matching(adjuster["drives"].transform_keys(&:to_sym))
+          kinds = [*Machines::Families.fetch(row[:family]).shared_kinds, *family.kinds.values]
+          kind, forwards = Machines::AdjusterKind.matching(kinds, adjuster["drives"].transform_keys(&:to_sym))
           { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"], travel: adjuster["travel"],
             drives: adjuster["drives"].keys, kind: kind&.name, unit: kind ? kind.unit : :mm, forwards: forwards.nil? || forwards, shared: shared,
             walk_round: walk_round(adjuster.fetch("walk_round", {})), taped: taped(row, exercise, "#{adjuster["label"]}/travel", names) }

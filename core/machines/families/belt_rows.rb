@@ -7,7 +7,7 @@ module Verglas
       module BeltRows
         # What it loads, its lengths, what is aimed at and what is chosen with it.
         def hangs
-          tags yes: %i[loads_knee loads_hip loads_foot hangs_from_hips squats], no: %i[loads_back loads_calf head_down face_down hinges hacks]
+          tags yes: %i[loads_knee loads_hip loads_foot hangs_from_hips squats], no: %i[loads_back loads_calf head_down face_down hinges hacks kneels]
           joint :knee_flexion, free: :bottom
           joint :ankle_dorsiflexion, free: :bottom
           constant :belt_drop, mm: 0..500, usual: 80..250, group: :joint, tape: %i[hip_bone ring]

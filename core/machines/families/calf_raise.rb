@@ -8,7 +8,7 @@ module Verglas
       CalfRaise = define(:calf_raise, mechanism: :knee_lever) do
         action :calf
         purpose :calf
-        tags yes: %i[loads_calf loads_foot pad_on_knees], no: %i[loads_knee loads_hip loads_back head_down face_down hinges hangs_from_hips hacks]
+        tags yes: %i[loads_calf loads_foot pad_on_knees], no: %i[loads_knee loads_hip loads_back head_down face_down hinges hangs_from_hips hacks kneels]
         joint :heel_drop, free: :bottom
         joint :knee_flexion, held_deg: 90.0
         joint :hip_flexion, held_deg: 90.0

@@ -8,7 +8,7 @@ module Verglas
       module KneeRows
         # Where a roller wants to touch, above the ankle (mm, working figure).
         JUST_ABOVE_ANKLE_MM = 60
-        NOT_LOADED = %i[loads_hip loads_back loads_calf loads_foot head_down hinges hangs_from_hips hacks].freeze
+        NOT_LOADED = %i[loads_hip loads_back loads_calf loads_foot head_down hinges hangs_from_hips hacks kneels].freeze
 
         # On a seat with a back pad.
         def seat

@@ -6,7 +6,7 @@ module Verglas
       # Rows that the families on a rail share. docs/model.md section 5.
       module RailRows
         FIGURES = Tables[:press]
-        NOT_LOADED = %i[loads_calf head_down face_down hinges].freeze
+        NOT_LOADED = %i[loads_calf head_down face_down hinges kneels].freeze
 
         # A plate from its lower edge: how it leans, how long, how high.
         def plate(usual_y:)

@@ -40,7 +40,7 @@ module Verglas
             state = along(place, share)
             sketch = Scenes::Sketch::Places.new
             draw_moving(sketch, place, state)
-            Scenes::Pose.new(share: share, parts: sketch.parts.freeze, deg: bends(state), limits: bend_limits(place), split: split(place, state))
+            Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: bends(state), limits: bend_limits(place), split: split(place, state))
           end
         end
 

@@ -8,7 +8,7 @@ import { add, at, line, norm, type Point, scale, sub, unit, xy } from "./geometr
 import { Parts } from "./parts";
 import { REACH_MM } from "./PivotLens";
 
-const Drawing = styled.svg<{ $far: boolean }>`
+const Drawing = styled.svg<{ $text: number }>`
   display: block;
   width: 100%;
   height: 100%;
@@ -24,17 +24,22 @@ const Drawing = styled.svg<{ $far: boolean }>`
     font-family: ${font.mark};
     word-spacing: -0.3em;
     font-weight: ${font.strong};
-    font-size: ${({ $far }) => ($far ? 38 : 27)}px;
+    font-size: ${({ $text }) => $text}px;
     fill: ${colour.ink};
     paint-order: stroke;
   }
 `;
 const TICK_MM = 14;
-/** A scene as high as this is drawn small, and its numbers larger. */
-const FAR_MM = 1100;
+/** A scene that is high is drawn small, and its numbers larger. */
+const TEXT = [
+  { upTo: 1100, px: 27 },
+  { upTo: 1400, px: 38 },
+  { upTo: Infinity, px: 54 },
+];
+const textOf = (mm: number) => TEXT.find(({ upTo }) => mm <= upTo)?.px ?? 0;
 const ORIGIN: Point = [0, 0];
-const AT_LEFT = "xMinYMax meet";
-const IN_THE_MIDDLE = "xMidYMax meet";
+const ORIGIN_XY = [0, 0];
+const ASPECT = { left: "xMinYMax meet", middle: "xMidYMax meet", right: "xMaxYMax meet" };
 
 type Props = {
   scene: Scene;
@@ -47,8 +52,8 @@ type Props = {
   /** the body hardly there: it is the machine that matters */
   quiet?: boolean;
   name?: string;
-  /** at the left, where something else hangs at the right */
-  aside?: boolean;
+  /** where it stands, so that something else can hang beside it */
+  side?: "left" | "middle" | "right";
 };
 
 export function SceneDrawing({
@@ -58,7 +63,7 @@ export function SceneDrawing({
   children,
   quiet = false,
   name = "side",
-  aside = false,
+  side = "middle",
 }: Props) {
   const { window, floor, fade, parts } = scene;
   const gradient = useId();
@@ -68,12 +73,12 @@ export function SceneDrawing({
   const shown = quiet ? parts.filter(({ role, ghost }) => !ghost && !PLACED.includes(role)).map(faint) : parts;
   return (
     <Drawing
-      $far={Math.max(window.height, window.width * 0.75) > FAR_MM}
+      $text={textOf(Math.max(window.height, window.width * 0.75))}
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       role="img"
       aria-label={description}
       data-figure={name}
-      preserveAspectRatio={aside ? AT_LEFT : IN_THE_MIDDLE}
+      preserveAspectRatio={ASPECT[side]}
     >
       <defs>
         <linearGradient id={gradient} x1={from[0]} y1={-from[1]} x2={to[0]} y2={-to[1]} gradientUnits="userSpaceOnUse">
@@ -84,7 +89,9 @@ export function SceneDrawing({
           <rect {...box} fill={`url(#${gradient})`} />
         </mask>
       </defs>
-      <line x1="-3000" x2="3000" y1={-floor} y2={-floor} stroke={colour.line} strokeWidth="3" />
+      {floor === null ? null : (
+        <line x1="-3000" x2="3000" y1={-floor} y2={-floor} stroke={colour.line} strokeWidth="3" />
+      )}
       <g data-quiet={quiet}>
         <Parts parts={shown} mask={`url(#${faded})`} />
       </g>
@@ -92,7 +99,7 @@ export function SceneDrawing({
       {quiet ? null : <Labels labels={scene.labels ?? []} />}
       {lens && scene.lens ? (
         <g data-part="lens-place">
-          <Leader lens={scene.lens} />
+          <Leader lens={scene.lens} from={at(scene.targets[0]?.at ?? ORIGIN_XY)} />
           <g transform={`translate(${scene.lens.x} ${-scene.lens.y}) scale(${scene.lens.scale})`}>{lens}</g>
         </g>
       ) : null}
@@ -165,12 +172,11 @@ function measured(from: Point, to: Point): string {
 }
 
 /** From the place aimed at to the lens that magnifies it. */
-function Leader({ lens }: { lens: NonNullable<Scene["lens"]> }) {
-  const place: Point = [lens.x, lens.y];
-  const away = norm(place);
-  const from = scale(place, 52 / away);
-  const to = scale(place, (away - REACH_MM * lens.scale - 6) / away);
-  return <path d={line([from, to])} stroke={colour.lineStrong} strokeWidth="2.5" />;
+function Leader({ lens, from }: { lens: NonNullable<Scene["lens"]>; from: Point }) {
+  const way = sub([lens.x, lens.y], from);
+  const away = norm(way);
+  const [start, end] = [52, away - REACH_MM * lens.scale - 6].map((mm) => add(from, scale(way, mm / away)));
+  return start && end ? <path d={line([start, end])} stroke={colour.lineStrong} strokeWidth="2.5" /> : null;
 }
 
 /** The cross that most machines mark with a bolt head, the ring within which a joint is in line, and the joint. */

@@ -6,7 +6,9 @@ RSpec.describe Verglas::Guidance::Cautions do
   presses = %i[press_sled press_stack]
   hanging = %i[belt_squat belt_boxes floor_hinge]
   hacks = %i[hack_squat hack_squat_towards]
-  knees = [*arms, *presses, *hacks, *hanging]
+  benches = %i[angled_hip level_bench glute_ham]
+  head_down = %i[level_bench glute_ham]
+  knees = [*arms, *presses, *hacks, *hanging, :glute_ham]
 
   def family(id) = Verglas::Machines::Families.fetch(id)
 
@@ -20,10 +22,10 @@ RSpec.describe Verglas::Guidance::Cautions do
 
   everything = families.map(&:id)
   # Each caution's bar: not cleared, cleared, cleared with degrees of the knee, of the hip.
-  { knee: [knees, [], [], []], knee_ligament: [knees, knees, [], knees], knee_replacement: [knees, knees, [], knees], hip_replacement: [everything, everything, everything, []],
-    heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []],
-    pregnancy: [[:lying_curl, *hanging, *presses], *[[:lying_curl, *hanging]] * 3], osteoporosis: [hacks, [], [], []],
-    hip_pain: [[]] * 4, back: [[]] * 4, ankle: [[]] * 4, blood_pressure: [[]] * 4, head_down: [[]] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
+  { knee: [knees, [:glute_ham], [], [:glute_ham]], knee_ligament: [knees, knees, [], knees], knee_replacement: [knees, knees, [], knees],
+    hip_replacement: [everything, everything, everything, []], heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []],
+    pregnancy: [[:lying_curl, *hanging, *benches, *presses], *[[:lying_curl, *hanging, *benches]] * 3], osteoporosis: [hacks, [], [], []],
+    hip_pain: [[]] * 4, back: [[]] * 4, ankle: [[]] * 4, blood_pressure: [head_down, [], [], []], head_down: [head_down] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
     .each do |name, cases|
     it "bars #{cases.first.empty? ? "nothing" : cases.first.join(", ")} for #{name}, and less once a clinician says so of the joint that is meant" do
       given = [caution(name), caution(name, cleared: true), caution(name, cleared: true, knee_flexion: [10, 80]), caution(name, cleared: true, hip_flexion: [nil, 90])]
@@ -63,7 +65,7 @@ RSpec.describe Verglas::Guidance::Cautions do
   end
 
   it "keeps a cleared knee to 70 degrees on presses and squats" do
-    (knees - arms).each { |id| expect(knee(family(id), caution(:knee, cleared: true))).to eq([nil, 70.0]) }
+    (knees - arms - benches).each { |id| expect(knee(family(id), caution(:knee, cleared: true))).to eq([nil, 70.0]) }
   end
 
   it "takes ten degrees off the hip with a sore back, sets the feet higher with a sore ankle, and the back upright in pregnancy" do
@@ -74,8 +76,21 @@ RSpec.describe Verglas::Guidance::Cautions do
     expect(effect(family(:press_sled), caution(:hip_pain)).envelope[:hip_flexion]).to eq([nil, 90.0])
   end
 
+  it "asks for the steepest bench with a sore back and nothing added there, for a steep one where no head may hang low" do
+    angled = ->(*given) { effect(family(:angled_hip), *given, angle_deg: 30.0, least_angle_deg: 0.0) }
+    expect(angled[caution(:back, cleared: true)]).to have_attributes(wishes: { angle_deg: 90.0 }, without: %i[held_kg band_against_n], schools: { hinge_intent: :hips_move })
+    expect([angled[caution(:head_down, cleared: true)], angled[caution(:blood_pressure)], angled[caution(:blood_pressure, cleared: true)]].map(&:wishes))
+      .to eq([{ least_angle_deg: 45.0 }, { least_angle_deg: 45.0 }, {}])
+  end
+
+  it "spreads the thighs no further than is comfortable with a sore hip, and crosses the middle with no new one" do
+    expect(%i[abduction adduction].map { |id| effect(family(id), caution(:hip_pain, cleared: true)).envelope[:hip_abduction] }).to eq([[nil, 25.0]] * 2)
+    replaced = caution(:hip_replacement, cleared: true, hip_flexion: [nil, 100])
+    expect(effect(family(:adduction), replaced).envelope[:hip_adduction]).to eq([nil, 0.0])
+  end
+
   it "offers no block and no mat under numb feet" do
-    expect(effect(family(:hack_squat), caution(:numb_feet, cleared: true)).without).to eq(%i[block_mm mat_mm])
+    expect(effect(family(:hack_squat), caution(:numb_feet, cleared: true)).without).to eq(%i[block_mm mat_mm foot_rest_mm])
   end
 
   it "holds a clinician's degrees instead of the figure of that end of that joint, and every other figure of the row" do
@@ -92,7 +107,7 @@ RSpec.describe Verglas::Guidance::Cautions do
   end
 
   it "spares a client the school of a rule which a caution forbids" do
-    expect(effect(family(:extension), caution(:blood_pressure))).to have_attributes(schools: { grip: :light }, no_holds: true, under_belt_load: true, belt: :always)
+    expect(effect(family(:extension), caution(:blood_pressure))).to have_attributes(schools: { grip: :light, brace: :moderate }, no_holds: true, under_belt_load: true, belt: :always)
     expect(effect(family(:extension), caution(:knee, cleared: true)).schools).to include(extension_start: :right_angle, legs_turned: :straight)
     expect(effect(family(:curl), caution(:loose_joints)).schools).to include(curl_start: :just_short)
   end

@@ -7,8 +7,9 @@ RSpec.describe Verglas::Machines::Families do
   machines = { extension: %w[slide_back slide_seat], curl: %w[curl_plain curl_slide], shin_held_curl: %w[curl_shin],
                lying_curl: %w[lie_flat lie_hinged], calf_raise: %w[pad_on_lever],
                press_sled: %w[incline_sled], press_stack: %w[seat_on_rail], hack_squat: %w[shoulder_sled], belt_squat: %w[chain_on_lever],
-               hack_squat_towards: %w[shoulder_sled_towards], belt_boxes: %w[two_boxes], floor_hinge: %w[bar_in_hinge] }
-  stations = { combined: "shared_seat" }
+               hack_squat_towards: %w[shoulder_sled_towards], belt_boxes: %w[two_boxes], floor_hinge: %w[bar_in_hinge],
+               angled_hip: %w[pad_and_angle], level_bench: %w[level_pad], glute_ham: %w[round_pad], abduction: %w[arms_turned_out], adduction: %w[arms_turned_in] }
+  stations = { combined: "shared_seat", level_hip: "one_plate" }
 
   it "has a machine here for every family, so that each is held to the contract" do
     expect(described_class.all.map(&:id)).to match_array(machines.keys + stations.keys)

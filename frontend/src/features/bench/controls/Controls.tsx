@@ -6,6 +6,7 @@ import { Panel } from "../Panel";
 import { AidChoices, offeredAids } from "./AidChoices";
 import { Control } from "./Control";
 import { PlacedControl } from "./PlacedControl";
+import { Ready } from "./Ready";
 
 type Props = {
   fitting: FittingPage;
@@ -53,6 +54,7 @@ export function Controls({ fitting, bench, active, order, evaluation, dispatch }
         />
       ))}
       <AidChoices machine={machine} aids={bench.sheet.aids} dispatch={dispatch} />
+      {fitting.ready ? <Ready ready={fitting.ready} /> : null}
     </Panel>
   );
 }

@@ -4,6 +4,7 @@ import { say } from "../../../lib/say";
 import { type ReactNode, useState } from "react";
 import styled from "styled-components";
 import type { Evaluation, MachineOnBench, Scene } from "../../../api/types";
+import { EffortCurve } from "../../../scene/EffortCurve";
 import { PlateFront } from "../../../scene/PlateFront";
 import { posed } from "../../../scene/posed";
 import { PivotLens, REACH_MM } from "../../../scene/PivotLens";
@@ -43,6 +44,28 @@ const Front = styled.div`
   @media ${breakpoint.phone} {
     width: 9rem;
     height: 10rem;
+  }
+`;
+/** Where the drawing stands so that a corner is free. */
+const SIDES = { bottom_right: "left", top_left: "right", none: "middle" } as const;
+const Corner = styled.div<{ $at: "bottom_right" | "top_left" }>`
+  position: absolute;
+  ${({ $at }) => ($at === "top_left" ? "top: 0; left: 0" : "bottom: 0; right: 0")};
+  width: min(22rem, 52%);
+  padding: ${space(1)} ${space(2)};
+  pointer-events: none;
+  @media ${breakpoint.phone} {
+    position: static;
+    width: 100%;
+  }
+`;
+/** The slider, and beside it the curve of the effort where there is one. */
+const Moved = styled.div<{ $beside: boolean }>`
+  display: grid;
+  grid-template-columns: ${({ $beside }) => ($beside ? "minmax(0, 1fr) minmax(0, 22rem)" : "minmax(0, 1fr)")};
+  align-items: end;
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 const Untaped = styled.div`
@@ -85,6 +108,7 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace, fo
   const [target] = targets;
   if (!scene && !target) return <NotTaped machine={machine} />;
   const name = machine.adjusters.find((adjuster) => adjuster.label === lensLabel)?.name ?? null;
+  const joint = target?.joint ?? say("picture.knee");
   const lens = target ? (
     <PivotLens
       target={target}
@@ -92,7 +116,9 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace, fo
       places={(lensLabel ? target.places[lensLabel] : undefined) ?? []}
       mark={lensLabel ? evaluation.marks[lensLabel] : undefined}
       title={
-        name ? say("picture.whereEachNameMarkPuts", { name: name.toLowerCase() }) : say("picture.whereTheKneeLies")
+        name
+          ? say("picture.whereEachNameMarkPuts", { name: name.toLowerCase(), joint })
+          : say("picture.whereTheKneeLies", { joint })
       }
       description={target.says[lensLabel ?? ""] ?? target.says[""] ?? ""}
     />
@@ -111,7 +137,10 @@ function Moving({ scene, description, lens, onPlace, found }: MovingProps) {
   const pose = poses[at];
   const plate = scene.plate;
   const shown = at === 0 || !pose ? scene : posed(scene, pose);
-  const drawing = <SceneDrawing scene={shown} description={description} lens={lens} aside={Boolean(plate)} />;
+  const { curve } = scene;
+  const side = plate ? "left" : SIDES[curve?.corner ?? "none"];
+  const drawing = <SceneDrawing scene={shown} description={description} lens={lens} side={side} />;
+  const effort = curve ? <EffortCurve curve={curve} pose={pose} /> : null;
   if (poses.length === 0) return drawing;
   return (
     <Stage>
@@ -126,10 +155,14 @@ function Moving({ scene, description, lens, onPlace, found }: MovingProps) {
         ) : (
           drawing
         )}
+        {curve?.corner ? <Corner $at={curve.corner}>{effort}</Corner> : null}
       </div>
-      <Travel poses={poses} at={Math.min(at, poses.length - 1)} onChange={setAt}>
-        {found(pose?.share ?? 0)}
-      </Travel>
+      <Moved $beside={Boolean(curve && !curve.corner)}>
+        <Travel poses={poses} ends={scene.ends ?? []} at={Math.min(at, poses.length - 1)} onChange={setAt}>
+          {found(pose?.share ?? 0)}
+        </Travel>
+        {curve?.corner ? null : effort}
+      </Moved>
     </Stage>
   );
 }

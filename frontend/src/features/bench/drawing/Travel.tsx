@@ -9,7 +9,7 @@ import { colour, font, size, space } from "../../../ui/tokens";
 
 const Area = styled.div`
   display: grid;
-  grid-template-columns: minmax(9rem, 1fr) auto;
+  grid-template-columns: repeat(auto-fit, minmax(16rem, 1fr));
   align-items: center;
   gap: ${space(1)} ${space(5)};
   padding: 0 ${space(4)} ${space(2)};
@@ -66,9 +66,17 @@ const Bends = styled.dl`
   }
 `;
 
-type Props = { poses: readonly Pose[]; at: number; onChange: (index: number) => void; children?: ReactNode };
+type Props = {
+  poses: readonly Pose[];
+  /** what the two ends of the movement are called */
+  ends: readonly string[];
+  at: number;
+  onChange: (index: number) => void;
+  children?: ReactNode;
+};
 
-export function Travel({ poses, at, onChange, children }: Props) {
+export function Travel({ poses, ends, at, onChange, children }: Props) {
+  const pose = poses[at];
   return (
     <Area data-travel>
       <Track
@@ -77,14 +85,14 @@ export function Travel({ poses, at, onChange, children }: Props) {
         maxValue={poses.length - 1}
         onChange={(index) => onChange(Array.isArray(index) ? (index[0] ?? 0) : index)}
       >
-        <Label>{say("travel.bottom")}</Label>
+        <Label>{ends[0]}</Label>
         <SliderTrack>
           <SliderThumb aria-label={say("travel.alongTheMovement")} />
         </SliderTrack>
-        <span aria-hidden="true">{say("travel.top")}</span>
+        <span aria-hidden="true">{ends[1]}</span>
       </Track>
       <Bends aria-live="polite">
-        {(poses[at]?.deg ?? []).map(({ motion, title, deg, limit }) => (
+        {(pose?.deg ?? []).map(({ motion, title, deg, limit }) => (
           <div key={motion} data-bend={motion}>
             <dt>{title}</dt>
             <dd>
@@ -92,10 +100,18 @@ export function Travel({ poses, at, onChange, children }: Props) {
             </dd>
           </div>
         ))}
-        <div data-split>
-          <dt>{say("travel.kneeToHip")}</dt>
-          <dd>{poses[at]?.split.join(" : ")}</dd>
-        </div>
+        {pose && pose.split.length > 0 ? (
+          <div data-split>
+            <dt>{say("travel.kneeToHip")}</dt>
+            <dd>{pose.split.join(" : ")}</dd>
+          </div>
+        ) : null}
+        {pose?.effort_nm == null ? null : (
+          <div data-effort>
+            <dt>{say("travel.effort")}</dt>
+            <dd>{say("travel.nm", { nm: pose.effort_nm })}</dd>
+          </div>
+        )}
       </Bends>
       {children}
     </Area>

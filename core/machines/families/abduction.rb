@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Machines
+    module Families
+      # Seated hip abduction: pads outside the thighs, which move apart. side: which side of the thigh the pad lies on, -1 outside.
+      Abduction = define(:abduction, mechanism: :seated_hip, side: -1) do
+        extend SpreadRows
+
+        action :abduction
+        purpose :side_of_hip
+        seat_between_arms start: { deg: -30..90, usual: -5..50 }, finish: { deg: 0..120, usual: 35..80 }
+        joint :hip_abduction, free: :end
+        joint :hip_adduction, forced: :start
+        wish :spread_limit_deg, default: 40, stricter: :min, measured_as: :abduction
+        spread_found
+      end
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Machines
+    module Families
+      # Seated hip adduction: pads inside the thighs, which the machine opens and the client closes. Traits as in Abduction.
+      Adduction = define(:adduction, mechanism: :seated_hip, side: 1) do
+        extend SpreadRows
+
+        action :adduction
+        purpose :inside_of_thigh
+        seat_between_arms start: { deg: -60..90, usual: -25..50 }, finish: { deg: -90..90, usual: -60..20 }
+        joint :hip_abduction, forced: :start
+        joint :hip_adduction, free: :end
+        wish :spread_limit_deg, default: SpreadRows::UNMEASURED_DEG, stricter: :min, measured_as: :abduction
+        wish :past_middle_deg, default: 0, stricter: :min, measured_as: :adduction
+        spread_found
+      end
+    end
+  end
+end

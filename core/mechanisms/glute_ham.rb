@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    # A glute-ham raise, for one exact body: where the knees lie against the middle of the pad, and what a straight body asks of them between
+    # level and upright: the worst case, before the pad bears on the thigh. Frame: origin at the sole on the foot plate, x forward, y up, the
+    # lower legs level; mm, degrees of knee bend (0 with the body level), N m. docs/model.md section 6.
+    class GluteHam < Mechanism
+      include Carried
+      include Rungs
+      include GluteHam::Drawing
+
+      TRAITS = [].freeze
+      BODY_PARAMETERS = %i[stature ankle_height shank thigh torso].freeze
+      RULES = { knee_place: Rule.of(:plate_to_pad) { |bench, _| bench.leg_mm - bench.wishes[:knee_over_mm] } }.freeze
+      UPRIGHT_DEG = 90.0
+
+      # From the sole to the knee.
+      def leg_mm = body.ankle_height + wishes[:sole_mm] + body.shank
+
+      # The knee over the middle of the pad, and over where it is wanted (mm, + further from the plate).
+      def knee_over_pad_mm(place) = HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: place[:plate_to_pad], sole_mm: wishes[:sole_mm])
+      def knee_off_mm(place) = knee_over_pad_mm(place) - wishes[:knee_over_mm]
+
+      # Knee bends with the body lowest and highest, within the client's own.
+      def bottom_deg = wishes.clamp(:knee_flexion, 0.0)
+      def top_deg = wishes.clamp(:knee_flexion, UPRIGHT_DEG)
+
+      # About the knee with the body so far above level.
+      def torque_nm(body_deg, held: held_kg, band: band_n)
+        HingeEffort.knee_nm(body, mass_kg: mass_kg, body_deg: body_deg, band_n: band, band_lever_mm: FIGURES[:band][:knee_lever_mm]) + held_nm(held, body_deg)
+      end
+
+      def findings(_group, place) = [grade(:knee_over_pad, knee_off_mm(place))]
+
+      def quantities_of(_group, place)
+        { knee_over_pad_mm: knee_over_pad_mm(place), knee_off_mm: knee_off_mm(place), most_nm: torque_nm(bottom_deg), top_nm: torque_nm(bottom_deg) }
+      end
+
+      def report(place) = { knee_over_pad_mm: knee_over_pad_mm(place), knee: HingeEffort.knee_place(knee_over_pad_mm(place)) }
+      def decides_alone = :knee_place
+
+      def ranges(_place)
+        { knee_flexion: { bottom: bottom_deg, top: top_deg }.map { |at, deg| Reached.new(at: at, deg: deg, forced: false, target_deg: deg) } }
+      end
+
+      def end_limited? = top_deg < UPRIGHT_DEG || bottom_deg.positive?
+      def starts_says(_envelope) = bottom_deg.positive? ? Says.of("allowed.knees_bent_from", deg: bottom_deg.round) : nil
+      def ends_says = Says.of("allowed.body_straight")
+      def warnings = [Says.of("care.glute_ham")]
+
+      def says(finding, place)
+        word = finding.severity > 1 ? { true => :wedged, false => :back_works }[finding.graded.positive?] : HingeEffort.knee_place(knee_over_pad_mm(place))
+        Says.of("says.knee_over_pad.#{word}", mm: knee_over_pad_mm(place).abs.round)
+      end
+
+      def short(_decision, place) = Says.of("short.knee_place.#{HingeEffort.knee_place(knee_over_pad_mm(place))}", mm: knee_over_pad_mm(place).abs.round)
+
+      def motion(_place)
+        return unless family.told.include?(:joint)
+
+        { ending: Says.of("motion.glute_ham", nm: whole(torque_nm(bottom_deg))),
+          ratio: Says.of(added? ? "motion.glute_ham_added" : "motion.glute_ham_plain", nm: whole(torque_nm(0.0, held: 0.0, band: 0.0))) }
+      end
+
+      def travel_words = %i[level upright]
+
+      # Less and less help, body weight, then what is held.
+      def rungs = [*banded(rung_nm(nil, 0, 0), FIGURES[:band][:knee_lever_mm]), rung, *weighted]
+
+      private
+
+      def rung_nm(_deg, held, band) = torque_nm(bottom_deg, held: held, band: band)
+
+      # A weight at the chest, from the knee.
+      def held_nm(held, body_deg)
+        held * STANDARD_GRAVITY * (body.thigh + (FIGURES[:held][:at] * body.torso)) / 1000 * Math.cos(Geometry::Angle.radians(body_deg))
+      end
+    end
+  end
+end

@@ -1,0 +1,150 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class HingeBench < Mechanism
+      # A bench from the side: foot plate, pad, the legs on it, the trunk where the movement turns and, as a ghost, where it ends; the effort over
+      # the range.
+      module Drawing
+        include Pictured
+        include EffortCurve
+
+        PAD = { length: 300, thickness: 84 }.freeze
+        PLATE_MM = 26
+        SHOE_MM = 24
+        ROLLER_MM = 46
+        HEAD_MM = 104
+        POSES = 15
+        # Of the pad over the floor, a level bench and an angled one's foot plate (drawn, not taped).
+        LEVEL_FLOOR_MM = 860
+        ANGLED_FLOOR_MM = 190
+
+        def pictured_at = :bottom
+
+        private
+
+        def pictured(place)
+          sketch = Scenes::Sketch.new
+          draw_bench(sketch, place)
+          draw_trunk(sketch, place, top_deg, "_at_top", ghost: true)
+          draw_legs(sketch, place)
+          draw_trunk(sketch, place, bottom_deg(place), "")
+          draw_pad(sketch, place)
+          draw_range(sketch, place)
+          Scenes::Scene.of(window: window(place), floor: floor(place), fade: [point(0, 1), point(0, 0)], parts: sketch.parts.freeze, dimensions: dimensions(place), targets: [], lens: nil,
+                           points: tape_points(place), poses: poses(place), curve: curve(place))
+        end
+
+        def up_deg(place) = bench_deg(place)
+        def along(place) = towards(up_deg(place))
+        # The side of the legs that lies on the pad.
+        def front(place) = towards(up_deg(place) - 90)
+        def on_leg(place, mm, off = 0.0) = (along(place) * mm) + (front(place) * off)
+
+        # The foot plate or, where a roller holds the heels, what its height is counted from.
+        def sole_at(place) = -(place.parameters[:heel_roller] || 0.0)
+        def hip(place) = on_leg(place, crease_mm(place))
+        def knee(place) = on_leg(place, crease_mm(place) - body.thigh)
+        def ankle(place) = on_leg(place, crease_mm(place) - body.thigh - body.shank)
+        def under_thigh_mm = body.hip_rise * 0.94
+
+        def draw_bench(sketch, place)
+          beam = under_thigh_mm + PAD[:thickness] + 34
+          foot = on_leg(place, sole_at(place) + 40, beam)
+          head = on_leg(place, place[:pad_top] - 60, beam)
+          sketch.line(:beam, :frame, foot, head, width: 22, of: %i[bench_angle])
+          [[:post_low, foot], [:post_high, on_leg(place, place[:pad_top] - 200, beam)]].each { |id, at| sketch.line(id, :frame, at, point(at.s, floor(place) + 8), width: 15) }
+          sketch.line(:foot_bar, :frame, point(foot.s - 120, floor(place) + 8), point(head.s + 160, floor(place) + 8), width: 15)
+          draw_plate(sketch, place, beam)
+        end
+
+        def draw_plate(sketch, place, beam)
+          sketch.board(:foot_plate, :machine, on_leg(place, sole_at(place), -0.32 * body.foot), on_leg(place, sole_at(place), [0.9 * body.foot, beam].max), -PLATE_MM, of: %i[pad_top])
+        end
+
+        def draw_legs(sketch, place)
+          limbs = Scenes::Limbs.new(body)
+          limbs.thigh(sketch, hip(place), knee(place))
+          limbs.shin(sketch, knee(place), ankle(place), body.shank * 0.6)
+          sketch.capsule(:foot, :body, [on_leg(place, sole_at(place) + SHOE_MM, -0.16 * body.foot), on_leg(place, sole_at(place) + SHOE_MM, 0.7 * body.foot)], [SHOE_MM, 18], moves: true)
+          sketch.circle(:heel_roller, :roller, on_leg(place, brace_mm(place), -(body.calf_half + ROLLER_MM)), ROLLER_MM, of: %i[heel_roller])
+        end
+
+        # What holds the heels, where it is not taped just above the ankle.
+        def brace_mm(place) = (place.parameters[:heel_roller] || 0.0).positive? ? 0.0 : body.ankle_height + wishes[:sole_mm] + ROLLER_MM
+
+        def draw_trunk(sketch, place, bend_deg, suffix, **how)
+          up = towards(trunk_deg(place, bend_deg))
+          ends = [hip(place), hip(place) + (up * (body.torso * 0.97))]
+          sketch.capsule(:"trunk#{suffix}", :body, ends, [body.hip_depth * 0.8, body.hip_depth * 0.66], moves: true, **how)
+          sketch.circle(:"head#{suffix}", :body, hip(place) + (up * (body.torso + HEAD_MM + 18)), HEAD_MM, moves: true, **how)
+        end
+
+        def draw_pad(sketch, place)
+          sketch.board(:hip_pad, :pad, on_leg(place, place[:pad_top] - PAD[:length], under_thigh_mm), on_leg(place, place[:pad_top], under_thigh_mm), PAD[:thickness], moves: true,
+                                                                                                                                                                       of: %i[pad_top])
+          { hip: hip(place), knee: knee(place), ankle: ankle(place) }.each { |id, at| sketch.circle(id, :joint, at, 8, moves: true) }
+        end
+
+        # The way of the head, a tick where it turns, and level.
+        def draw_range(sketch, place)
+          reach = body.torso + HEAD_MM + 18
+          low, high = [bottom_deg(place), top_deg].map { |bend| trunk_deg(place, bend) }
+          sketch.arc(:arc, :path, hip(place), reach, [low, high], moves: true)
+          sketch.line(:level, :beyond, hip(place), hip(place) + point(reach + 60, 0), width: 4)
+          turn = hip(place) + (towards(low) * reach)
+          sketch.line(:target, :target, turn - (towards(low) * 40), turn + (towards(low) * 40), width: 8, moves: true)
+        end
+
+        def floor(place) = level? ? -LEVEL_FLOOR_MM : [-ANGLED_FLOOR_MM, lowest(place) - 60].min
+        def lowest(place) = hip(place).n + ((body.torso + (2 * HEAD_MM)) * [Math.sin(Geometry::Angle.radians(trunk_deg(place, own_bottom_deg(place).clamp(0, 100)))), 0.0].min)
+
+        def window(place)
+          reach = body.torso + (2 * HEAD_MM) + 60
+          right = hip(place).s + reach
+          top = [hip(place).n + (reach * [Math.sin(Geometry::Angle.radians(trunk_deg(place, top_deg))), 0.0].max), hip(place).n + 200].max
+          { left: -300, bottom: floor(place) - 22, width: right + 300, height: top + 30 - floor(place) + 22 }
+        end
+
+        # How far the crease stands above the pad's edge, on the free side of the body; the bend where it turns.
+        def dimensions(place)
+          out = -((body.hip_depth * 0.8) + 46)
+          from, upto = [place[:pad_top], crease_mm(place)].map { |mm| on_leg(place, mm, out) }
+          turn = hip(place) + (towards(trunk_deg(place, bottom_deg(place))) * (body.torso + HEAD_MM + 18))
+          [Scenes::Dimension.new(of: :hip_gap, from: from, to: upto, at: ((from + upto) * 0.5) + (front(place) * -30), anchor: level? ? :start : :end, value: gap_mm(place), unit: :mm),
+           Scenes::Dimension.new(of: :turning, from: turn, to: turn, at: turn + point(HEAD_MM + 26, 0), anchor: :start, value: bottom_deg(place), unit: :deg)]
+        end
+
+        def tape_points(place)
+          roller = [place.parameters[:heel_roller] || 0.0, 70].max
+          { sole: on_leg(place, 0, under_thigh_mm), pad_edge: on_leg(place, place[:pad_top], under_thigh_mm), heel_roller: on_leg(place, roller, -60), level_ahead: point(420, 0),
+            bench_up: along(place) * 420 }
+        end
+
+        # All along the movement, from where it turns.
+        def poses(place)
+          Array.new(POSES) do |index|
+            share = index / (POSES - 1.0)
+            bend = bend_at(place, share)
+            sketch = Scenes::Sketch::Places.new
+            draw_trunk(sketch, place, bend, "")
+            trunk = trunk_deg(place, bend)
+            Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: { hip_flexion: bend, trunk: trunk }, limits: { hip_flexion: own_bends_deg.min }, at_deg: trunk,
+                            effort_nm: torque_nm(trunk))
+          end
+        end
+
+        # A level bench compares nothing: its top is where the trunk is level.
+        def curve(place)
+          low, high = [bottom_deg(place), top_deg].map { |bend| trunk_deg(place, bend) }
+          tops = level? ? {} : Carried::FIGURES[:compared][:bench_deg].to_h { |deg| [deg - top_deg, false] }.merge(high => true)
+          effort_curve(from: [low - 5, -45].min, upto: [high, *tops.keys].max + 8, range: [low, high], tops: tops, corner: level? ? nil : :bottom_right)
+        end
+
+        def curve_says
+          Says.of("effort.hinge")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class HingeBench < Mechanism
+      # A hinge bench's findings as sentences (Says).
+      module Words
+        def says(finding, place)
+          case finding.code
+          when :hip_gap then Says.of("says.hip_gap.#{gap_word(finding)}", mm: gap_mm(place).abs.round)
+          when :bench_slope then Says.of("says.bench_slope.#{finding.fault || :right}", deg: bench_deg(place).round, share: share_of_level(place), least: wishes[:least_angle_deg].round)
+          else bottom_says(finding, place)
+          end
+        end
+
+        def short(decision, place)
+          case decision
+          when :hip_pad then Says.of(gap_mm(place).negative? ? "short.hip_pad.blocks" : "short.hip_pad.free", mm: gap_mm(place).abs.round)
+          when :bench_angle then Says.of("short.bench_angle", nm: whole(top_nm(place)))
+          else Says.of("short.bottom_deg.#{side(trunk_deg(place, bottom_deg(place)))}", deg: trunk_deg(place, bottom_deg(place)).abs.round)
+          end
+        end
+
+        # Only where the client's own range says so.
+        def starts_says(_envelope) = end_limited? ? Says.of("allowed.hinge_bottom", deg: own_bends_deg.min.round) : nil
+        def ends_says = top_deg.positive? ? Says.of("allowed.hips_short", deg: top_deg.round) : Says.of("allowed.hips_straight")
+
+        def step_numbers = { top_deg: top_deg.round }
+        def warnings = [Says.of("care.hinge_bench")]
+
+        # Where it ends, and how the tops of other benches compare.
+        def motion(place)
+          return unless family.told.include?(:joint)
+
+          { ending: Says.of(top_deg.positive? ? "motion.hinge_top_short" : "motion.hinge_top", deg: top_deg.round, nm: whole(top_nm(place))), ratio: compared_says(place) }
+        end
+
+        # How hard the top is beside the same on other benches (of a level one: beside the bottom).
+        def compared_says(place)
+          return Says.of("motion.hinge_level", nm: whole(most_nm(place)), bottom: whole(bottom_nm(place))) if level?
+
+          tops = Carried::FIGURES[:compared][:bench_deg].map { |deg| whole(torque_nm(deg - top_deg)) }
+          Says.of("motion.hinge_tops", steep: tops[2], middle: tops[1], flat: tops[0])
+        end
+
+        def travel_words = %i[bottom straight]
+
+        private
+
+        def gap_word(finding)
+          return finding.fault if finding.fault
+          return :right if finding.severity.zero?
+
+          finding.graded < band(:hip_gap).target ? :small : :wide
+        end
+
+        def bottom_says(finding, place)
+          return Says.of("says.hinge_bottom.past_own_bend", deg: asked_deg(place).round, limit: own_bottom_deg(place).round) if finding.fault
+
+          trunk = trunk_deg(place, bottom_deg(place))
+          Says.of("says.hinge_bottom.#{side(trunk)}", deg: trunk.abs.round, nm: whole(bottom_nm(place)))
+        end
+
+        def side(trunk_deg) = trunk_deg.negative? ? :below : :above
+
+        # Of a hundred of what a level trunk asks.
+        def share_of_level(place) = (Math.cos(Geometry::Angle.radians(trunk_deg(place, top_deg))) * 100).round
+      end
+    end
+  end
+end

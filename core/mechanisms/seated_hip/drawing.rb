@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class SeatedHip < Mechanism
+      # Seen from above, the client facing right: seat and back pad, both thighs between or inside the pads at the start, as ghosts where the
+      # client turns back; the pivots, and how far the hip lies from one of them. Scene: x forward, y towards the client's left, from the middle.
+      module Drawing
+        include Pictured
+
+        POSES = 11
+        SIDES = { left: 1, right: -1 }.freeze
+        SEAT = { behind: 40, before: 330, half: 250 }.freeze
+        PAD_MM = 62
+        TICK_MM = 24
+        # From the left edge to the middle of the magnifier, and from there to the back pad.
+        LENS_MM = 290
+
+        # n points to the middle, which on the side that is magnified is down.
+        def up = -1
+        def pictured_at = :above
+
+        private
+
+        def pictured(place)
+          return unless family.told.include?(:arm)
+
+          sketch = Scenes::Sketch.new
+          draw_seat(sketch, place)
+          draw_legs(sketch, place, turning(place).first, "_at_end", ghost: true)
+          draw_arcs(sketch, place)
+          draw_moving(sketch, place, place[:start_angle])
+          draw_middle(sketch, place)
+          Scenes::Scene.of(window: window(place), floor: nil, fade: [point(0, 1), point(0, 0)], parts: sketch.parts.freeze, dimensions: dimensions(place), targets: targets(place),
+                           lens: { x: window(place)[:left] + LENS_MM, y: 0, scale: 3.0 }, points: tape_points(place), poses: poses(place))
+        end
+
+        # From the frame of one leg to the scene. side: 1 the left, -1 the right.
+        def seen(place, at, side) = point(at.s, side * (place[:pivot_half_width] - at.n))
+        def pivot(place, side) = point(0, side * place[:pivot_half_width])
+        def hip_at(place, side) = seen(place, place.joint, side)
+        def thigh_end(place, contact, side) = seen(place, place.joint + (Geometry::Point.towards(contact.shin_deg) * body.thigh), side)
+
+        def draw_seat(sketch, place)
+          face = place[:back_face] - place[:pivot_depth]
+          sketch.box(:seat, :pad, left: face - SEAT[:behind], bottom: -SEAT[:half], width: SEAT[:behind] + SEAT[:before], height: 2 * SEAT[:half])
+          sketch.box(:back_pad, :pad, left: face - PAD_MM, bottom: -SEAT[:half], width: PAD_MM, height: 2 * SEAT[:half], moves: true, of: %i[back_face])
+        end
+
+        def draw_moving(sketch, place, arm_deg)
+          draw_legs(sketch, place, arm_deg, "")
+          draw_arms(sketch, place, arm_deg)
+        end
+
+        def draw_legs(sketch, place, arm_deg, suffix, **how)
+          contact = contact(place, arm_deg)
+          half = body.thigh_depth / 2.0
+          SIDES.each do |name, side|
+            sketch.capsule(:"thigh_#{name}#{suffix}", :body, [hip_at(place, side), thigh_end(place, contact, side)], [half, half * 0.86], moves: true, **how)
+          end
+        end
+
+        def draw_arms(sketch, place, arm_deg)
+          contact = contact(place, arm_deg)
+          SIDES.each do |name, side|
+            pad = seen(place, contact.roller, side)
+            sketch.line(:"arm_#{name}", :arm, pivot(place, side), pad, width: 12, moves: true, of: %i[pad_reach start_angle])
+            sketch.circle(:"pad_#{name}", :roller, pad, place[:pad_half], moves: true, of: %i[pad_reach pad_half start_angle])
+          end
+        end
+
+        # Trunk and shoulders over the hips; both joints.
+        def draw_middle(sketch, place)
+          SIDES.each { |name, side| sketch.circle(:"hip_#{name}", :joint, hip_at(place, side), 8, moves: true) }
+          behind = hip_at(place, 1).s - (body.hip_depth * 0.32)
+          wide = (body.stature * 0.129) - (body.hip_depth * 0.6)
+          sketch.capsule(:trunk, :body, [point(behind, -wide), point(behind, wide)], [body.hip_depth * 0.6, body.hip_depth * 0.6], ghost: true, moves: true)
+          sketch.circle(:head, :body, point(behind + 12, 0), 84, ghost: true, moves: true)
+        end
+
+        def draw_arcs(sketch, place)
+          ends = [place[:start_angle], turning(place).first]
+          SIDES.each do |name, side|
+            sketch.arc(:"arc_#{name}", :path, pivot(place, side), place[:pad_reach], ends.map { |deg| side * deg }, moves: true)
+            out = (seen(place, contact(place, ends.last).roller, side) - pivot(place, side)).unit
+            at = pivot(place, side) + (out * place[:pad_reach])
+            sketch.line(:"target_#{name}", :target, at - (out * TICK_MM), at + (out * TICK_MM), width: 7, moves: true)
+          end
+        end
+
+        def window(place)
+          wide = [thigh_end(place, contact(place, turning(place).first), 1).n, thigh_end(place, contacts(place).first, 1).n, SEAT[:half]].max + 120
+          left = place[:back_face] - place[:pivot_depth] - PAD_MM - (2 * LENS_MM)
+          { left: left, bottom: -wide, width: body.thigh + place.joint.s + 330 - left, height: 2 * wide }
+        end
+
+        # The magnified hip's distance is told by its lens; where the client turns back by its angle.
+        def dimensions(place)
+          at = thigh_end(place, contact(place, turning(place).first), 1)
+          [Scenes::Dimension.new(of: :turning, from: at, to: at, at: at + point(94, 10), anchor: :start, value: contact(place, turning(place).first).shin_deg, unit: :deg)]
+        end
+
+        def targets(place)
+          [Scenes::Target.new(finding: :hip_offset, at: pivot(place, 1), joint: hip_at(place, 1), in_line_mm: band(:hip_offset).in_line.max)]
+        end
+
+        def tape_points(place)
+          arm = seen(place, contacts(place).first.roller, 1)
+          last = seen(place, contacts(place).last.roller, 1)
+          face = place[:back_face] - place[:pivot_depth]
+          reference = point(-place[:pivot_depth], -SEAT[:half] - 40)
+          { back_pad: point(face, -SEAT[:half] - 40), seat_reference: reference, pivot_along: point(0, -SEAT[:half] - 40), middle: point(0, 0), pivot: pivot(place, 1), pad: arm,
+            pad_face: arm + ((arm - pivot(place, 1)).unit.front * place[:pad_half]), ahead: pivot(place, 1) + point(place[:pad_reach], 0), start_arm: arm, end_arm: last }
+        end
+
+        def poses(place)
+          Array.new(POSES) do |index|
+            share = index / (POSES - 1.0)
+            sketch = Scenes::Sketch::Places.new
+            draw_moving(sketch, place, arm_along(place, share))
+            deg = contact(place, arm_along(place, share)).shin_deg
+            Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: { hip_abduction: deg }, limits: { hip_abduction: opens? ? end_target_deg : start_target_deg })
+          end
+        end
+
+        def point(x, y) = Geometry::Point.new(x, y)
+      end
+    end
+  end
+end

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Mechanisms
+    class SeatedHip < Mechanism
+      # What an abduction or adduction machine says of itself.
+      module Words
+        def says(finding, place)
+          case finding.code
+          when :hip_offset then offset_says(place.joint)
+          when :spread_start then start_says(finding)
+          else Says.of("says.thigh_slope.#{slope_word(finding)}", deg: finding.value.abs.round)
+          end
+        end
+
+        def short(decision, place)
+          case decision
+          when :hip_pivot then Says.of("short.hip_pivot.#{place.joint.s.negative? ? :behind : :ahead}", mm: place.joint.s.abs.round)
+          when :spread_start then Says.of("short.spread_start.#{way(contacts(place).first.shin_deg)}", deg: contacts(place).first.shin_deg.abs.round)
+          else Says.of("short.thigh_level.#{thigh_slope_deg(place).negative? ? :lower : :higher}", deg: thigh_slope_deg(place).abs.round)
+          end
+        end
+
+        # The start of an adduction where the client's own range says so.
+        def starts_says(_envelope) = opens? ? nil : Says.of("allowed.spread_start", deg: start_target_deg.round)
+
+        def ends_says
+          return Says.of("allowed.spread_to", deg: end_target_deg.round) if opens?
+
+          Says.of(end_target_deg.negative? ? "allowed.past_middle" : "allowed.to_middle", deg: end_target_deg.abs.round)
+        end
+
+        def step_numbers = { start_deg: start_target_deg.round, end_deg: end_target_deg.abs.round }
+
+        def step_words(decision)
+          return decision unless decision == :spread_start
+
+          opens? ? :spread_start_together : :spread_start_apart
+        end
+
+        def warnings = [Says.of("care.seated_hip")]
+
+        def motion(place)
+          return unless family.told.include?(:arm)
+
+          numbers = quantities_of(:arm, place)
+          { ending: turning_says(numbers), creep: Creep.says(numbers[:creep_mm], of: :pad), ratio: Says.of("motion.pad_on_thigh", mm: numbers[:above_knee_mm].round) }
+        end
+
+        def sides = %i[behind ahead].map { |side| Says.of("short.direction.#{side}") }
+        def travel_words = %i[start end]
+
+        private
+
+        def way(deg) = deg.negative? ? :past : :out
+
+        def offset_says(hip)
+          return Says.of("says.hip_offset.centred") if hip.norm <= band(:hip_offset).in_line.max
+
+          along = hip.s.abs >= hip.n.abs
+          word = along ? { true => :ahead, false => :behind }[hip.s.positive?] : { true => :arms_wide, false => :arms_narrow }[hip.n.positive?]
+          Says.of("says.hip_offset.#{word}", by: (along ? hip.s : hip.n).abs.round)
+        end
+
+        def start_says(finding)
+          return Says.of("says.spread_start.#{finding.fault}", deg: finding.value.abs.round, limit: (spread_at_most_deg || 0).round) if finding.fault
+          return Says.of(opens? ? "says.spread_start.together" : "says.spread_start.apart", deg: finding.value.round) if finding.severity.zero?
+
+          Says.of("says.spread_start.#{finding.graded.positive? ? :wide : :narrow}", deg: finding.graded.abs.round, target: start_target_deg.round)
+        end
+
+        def slope_word(finding)
+          return :level if finding.severity.zero?
+
+          finding.value.negative? ? :knees_low : :knees_high
+        end
+
+        def turning_says(numbers)
+          missing = numbers[:end_missing_deg].round
+          return Says.of("motion.spread_together") if !opens? && missing.zero? && numbers[:end_target_deg].round.zero?
+
+          Says.of("motion.spread_#{opens? ? :out : :in}#{"_before" if missing.positive?}", deg: numbers[:end_target_deg].abs.round, missing: missing)
+        end
+      end
+    end
+  end
+end

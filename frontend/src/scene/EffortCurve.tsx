@@ -1,0 +1,123 @@
+// What a movement asks, over how far the trunk or the body stands above level: the stretch that is gone through filled, where it now is, and
+// how hard the tops of other benches are.
+import { scaleLinear } from "d3-scale";
+import styled from "styled-components";
+import type { Curve, Pose } from "../api/types";
+import { wholeText } from "../lib/lengths";
+import { say } from "../lib/say";
+import { colour, font } from "../ui/tokens";
+
+const Drawing = styled.svg`
+  display: block;
+  width: 100%;
+  text {
+    font-family: ${font.text};
+    font-size: 14px;
+    fill: ${colour.inkMuted};
+  }
+  .number {
+    font-family: ${font.mark};
+    font-weight: ${font.strong};
+    font-size: 15px;
+    fill: ${colour.ink};
+    paint-order: stroke;
+    stroke: ${colour.ground};
+    stroke-width: 4px;
+  }
+  [data-own="true"] .number {
+    font-size: 21px;
+  }
+`;
+const WIDTH = 340;
+const HEIGHT = 148;
+const BASE = 108;
+const TOP = 26;
+
+type Props = { curve: Curve; pose: Pose | undefined };
+
+export function EffortCurve({ curve, pose }: Props) {
+  const { points, plain, range, tops } = curve;
+  const angles = points.map(([deg]) => deg ?? 0);
+  const most = Math.max(1, ...[...points, ...plain].map(([, nm]) => nm ?? 0), ...tops.map(({ nm }) => nm));
+  const x = scaleLinear([Math.min(...angles), Math.max(...angles)], [10, WIDTH - 16]);
+  const y = scaleLinear([0, most], [BASE, TOP]);
+  const path = (list: Curve["points"]) => list.map(([deg = 0, nm = 0]) => `${x(deg)} ${y(nm)}`).join("L");
+  const [low = 0, high = 0] = range;
+  const inside = points.filter(([deg = 0]) => deg > low && deg < high);
+  const at = (deg: number) => valueAt(points, deg);
+  const area = [[low, at(low)], ...inside, [high, at(high)]];
+  const words = tops.map(({ deg, nm }) => say("effortCurve.topOf", { deg, nm })).join(" ");
+  return (
+    <Drawing
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={say("effortCurve.inWords", {
+        title: curve.title,
+        bottom: Math.round(at(low)),
+        top: Math.round(at(high)),
+        words,
+      })}
+      data-effort-curve
+    >
+      <path d={`M${x(low)} ${BASE}L${path(area)}L${x(high)} ${BASE}Z`} fill={colour.bodyFill} />
+      {plain.length > 0 ? (
+        <path d={`M${path(plain)}`} fill="none" stroke={colour.bodyGhost} strokeWidth="2" strokeDasharray="5 4" />
+      ) : null}
+      <path d={`M${path(points)}`} fill="none" stroke={colour.body} strokeWidth="3" />
+      <path d={`M4 ${BASE}H${WIDTH - 4}`} stroke={colour.lineStrong} strokeWidth="1.5" />
+      {tops.map(({ deg, nm, own }) => (
+        <g key={`${deg} ${own}`} data-top={deg} data-own={own}>
+          <path
+            d={`M${x(deg)} ${y(nm)}V${BASE}`}
+            stroke={own ? colour.ink : colour.machine}
+            strokeWidth={own ? 4 : 1.5}
+            strokeDasharray={own ? undefined : "4 4"}
+          />
+          <text className="number" x={x(deg)} y={y(nm) - 7} textAnchor="middle">
+            {nm}
+          </text>
+          <text x={x(deg)} y={BASE + 17} textAnchor="middle" style={own ? OWN : undefined}>
+            {wholeText(deg, "deg")}
+          </text>
+        </g>
+      ))}
+      {pose?.at_deg == null ? null : (
+        <circle
+          cx={x(pose.at_deg)}
+          cy={y(pose.effort_nm ?? 0)}
+          r="8"
+          fill={colour.action}
+          stroke={colour.panel}
+          strokeWidth="3"
+        />
+      )}
+      <text x="8" y="14">
+        {curve.title}, {say("effortCurve.unit")}
+        {curve.estimated ? `, ${say("effortCurve.massEstimated")}` : ""}
+      </text>
+      <text x={x(low)} y={BASE + 17} textAnchor="start">
+        {say("effortCurve.turns")}
+      </text>
+      {plain.length > 0 ? (
+        <text x="8" y={HEIGHT - 5}>
+          - - {say("effortCurve.bodyWeightAlone")}
+        </text>
+      ) : null}
+      {tops.length > 0 ? (
+        <text x={WIDTH - 8} y={HEIGHT - 5} textAnchor="end">
+          {say("effortCurve.topOnABenchOf")}
+        </text>
+      ) : null}
+    </Drawing>
+  );
+}
+
+const OWN = { fontWeight: 650, fill: colour.ink };
+
+/** The torque at an angle, between the two points around it. */
+export function valueAt(points: Curve["points"], deg: number): number {
+  const after = points.findIndex(([angle = 0]) => angle >= deg);
+  const [fromDeg = 0, fromNm = 0] = points[Math.max(after - 1, 0)] ?? [];
+  const [toDeg = 0, toNm = 0] = points[after < 0 ? points.length - 1 : after] ?? [];
+  return toDeg === fromDeg ? toNm : fromNm + ((toNm - fromNm) * (deg - fromDeg)) / (toDeg - fromDeg);
+}
