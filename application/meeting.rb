@@ -71,14 +71,16 @@ module Verglas
 
       # The seconds of a repetition, without holds where a caution forbids them.
       def tempo
-        tempo = Loading::Tempo.of(rules[:tempo])
+        tempo = Loading::Tempo.of(rules[tempo_question])
         caution_effect.no_holds ? tempo.without_holds : tempo
       end
 
       # Questions whose school is not what was told: an end that the client's own range sets, a tempo without its holds.
       def overridden
-        [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *(:tempo if caution_effect.no_holds)]
+        [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *(tempo_question if caution_effect.no_holds)]
       end
+
+      def tempo_question = Guidance::HouseRules.tempo(machine.family)
 
       # Whether a lap belt is there and may be worn.
       def belt? = machine_row[:belt] && caution_effect.belt != :never

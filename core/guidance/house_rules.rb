@@ -6,9 +6,9 @@ module Verglas
     # and where the computation depends on it, it does. core/data/house_rules.yml
     module HouseRules
       # schools: {name => what it aims at on the question's families}; needs: {school => what has to be known for it}; of: the tags
-      # of the families of which it is asked, none for all; told: the stage at which a school that is kept by eye is said.
-      Question = Value.define(:name, :default, :of, :schools, :needs, :told) do
-        def asked_of?(family) = family.all?(of)
+      # of the families of which it is asked, none for all; but_of: of those of which it is not; told: the stage at which a school that is kept by eye is said.
+      Question = Value.define(:name, :default, :of, :but_of, :schools, :needs, :told) do
+        def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
 
         # The school that can be kept: the default where what a school needs is not known.
         def kept(school, known) = needs.key?(school) && !known.include?(needs[school]) ? default : school
@@ -18,7 +18,7 @@ module Verglas
         schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
         needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].to_sym] if school[:needs] }.to_h
         name = row[:name].to_sym
-        [name, Question.new(name: name, default: row[:default].to_sym, of: row.fetch(:of, []).map(&:to_sym), schools: schools, needs: needs, told: row[:told]&.to_sym)]
+        [name, Question.new(name: name, default: row[:default].to_sym, of: row.fetch(:of, []).map(&:to_sym), but_of: row.fetch(:but_of, []).map(&:to_sym), schools: schools, needs: needs, told: row[:told]&.to_sym)]
       end.freeze
 
       module_function
@@ -36,6 +36,9 @@ module Verglas
 
       # Names of the questions whose schools aim at something.
       def deciding(wish) = QUESTIONS.each_value.select { |question| question.schools.values.any? { |wishes| wishes.key?(wish) } }.map(&:name)
+
+      # The question of a family's tempo.
+      def tempo(family) = %i[tempo tempo_hinge].find { |name| QUESTIONS.fetch(name).asked_of?(family) }
 
       # The questions which a step of a fitting says on a family.
       def told_at(stage, family) = QUESTIONS.each_value.select { |question| question.told == stage && question.asked_of?(family) }

@@ -11,8 +11,8 @@ RSpec.describe Verglas::Demo::Loader do
   it "fills an empty database with The Net Loft" do
     described_class.new(db).load
     expect(db[:gyms].get(:name)).to eq("The Net Loft")
-    expect(db[:machines].select_order_map(:family)).to eq(%w[belt_squat calf_raise combined curl curl curl extension extension hack_squat lying_curl lying_curl press_sled
-                                                             press_stack])
+    expect(db[:machines].select_order_map(:family)).to eq(%w[abduction adduction angled_hip belt_squat calf_raise combined curl curl curl extension extension hack_squat level_hip lying_curl
+                                                             lying_curl press_sled press_stack])
     expect(db[:clients].count).to be_between(12, 16)
     statures = db[:readings].where(observation: "stature").select_map(:value_mm).map(&:to_i)
     expect(statures.minmax).to eq([1480, 1990])

@@ -132,9 +132,9 @@ RSpec.describe "Bad input" do
       expect_refused(:post, "/api/machines/#{here[:id]}/copy", { name: here[:name] }, code: "machine_name_taken", at: "/name")
       [nil, 5, "short"].each { |jpeg| expect_refused(:put, "/api/machines/#{here[:id]}/photographs", { adjuster: "", jpeg_base64: jpeg }, at: "/jpeg_base64") }
       expect_refused(:put, "/api/equipment", { sizes: { cushion_back: [20] }, version: 1 })
-      expect_refused(:put, "/api/equipment", { sizes: { cushion_back: [], cushion_seat: [], hip_pad: [], block: [], mat: [], towel: [20] }, version: 1 })
+      expect_refused(:put, "/api/equipment", { sizes: { cushion_back: [], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [], towel: [20] }, version: 1 })
       [["thick"], [0], [201], 20, [20, 20]].each do |sizes|
-        expect_refused(:put, "/api/equipment", { sizes: { cushion_back: sizes, cushion_seat: [], hip_pad: [], block: [], mat: [] }, version: 1 })
+        expect_refused(:put, "/api/equipment", { sizes: { cushion_back: sizes, cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] }, version: 1 })
       end
     end
 
@@ -268,7 +268,7 @@ RSpec.describe "Bad input" do
 
     it "is refused: what is nothing, or the same, once it is rounded" do
       expect(refused(:put, "/api/plates", { plates: [{ mass: 0.1, unit: "lb", pairs: 1 }], version: 1 })).to eq(["out_of_range", 422])
-      expect(refused(:put, "/api/equipment", { sizes: { cushion_back: [20.01, 20.04], cushion_seat: [], hip_pad: [], block: [], mat: [] }, version: 1 })).to eq(["repeated", 422])
+      expect(refused(:put, "/api/equipment", { sizes: { cushion_back: [20.01, 20.04], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] }, version: 1 })).to eq(["repeated", 422])
       expect(refused(:post, "/api/machines/#{here[:id]}/copy", { name: " " })).to eq(["blank", 422])
     end
 

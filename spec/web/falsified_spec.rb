@@ -80,7 +80,7 @@ RSpec.describe "Nothing falsified" do
   end
 
   describe "two who write at once" do
-    writes = { "/api/equipment" => { sizes: { cushion_back: [20], cushion_seat: [], hip_pad: [], block: [], mat: [] } }, "/api/plates" => { plates: [{ mass: 20, unit: "kg", pairs: 2 }] },
+    writes = { "/api/equipment" => { sizes: { cushion_back: [20], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] } }, "/api/plates" => { plates: [{ mass: 20, unit: "kg", pairs: 2 }] },
                "/api/rules/extension_roller" => { school: "hand_above" }, "/api/gym/cautions/back" => { stricter: true }, "/api/clients/ID/rules/extension_end" => { school: "just_short" } }
     writes.each do |path, body|
       it "at #{path}: one is kept, the other is shown what stands there" do
@@ -98,7 +98,7 @@ RSpec.describe "Nothing falsified" do
         Thread.new do
           Array.new(10) do |round|
             version = loft.versions[:equipment]
-            [ask(:put, "/api/equipment", { sizes: { cushion_back: [thread + 1, round + 20], cushion_seat: [], hip_pad: [], block: [], mat: [] }, version: version }).first,
+            [ask(:put, "/api/equipment", { sizes: { cushion_back: [thread + 1, round + 20], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] }, version: version }).first,
              ask(:put, "/api/plates", { plates: [{ mass: thread + 1, unit: "kg", pairs: 1 }], version: loft.versions[:plates] }).first]
           end
         end

@@ -83,6 +83,8 @@ RSpec.describe "House rules over HTTP" do
       loft.machines.find(id)
     end
     let(:press) { machine(loft, "incline_sled", name: "Leg press 1") }
+    let(:hinge) { machine(loft, "pad_and_angle", name: "Hip bench 1") }
+    let(:kneeling) { machine(loft, "round_pad", name: "Glute-ham bench 1") }
     let(:sliding) { machine(loft, "curl_slide", name: "Leg curl 2") }
 
     def page_on(row)
@@ -120,9 +122,17 @@ RSpec.describe "House rules over HTTP" do
      [:feet_turn, :straight, :press, notes.call(/Feet on the plate/), ["Feet on the plate: turned out 5 to 15°."], ["Feet on the plate: straight."]],
      [:press_through, :heels, :press, notes.call(/Press through/), ["Press through: the whole foot, heels down."], ["Press through: the heels."]],
      [:press_hands, :behind_head, :press, notes.call(/Hands on/), ["Hands on the press: by the handles."],
-      ["Hands on the press: behind the head."]]].each do |question, school, on, look, before, after|
+      ["Hands on the press: behind the head."]],
+     [:hip_pad, :level_edge, :hinge, ->(page) { page["advice"]["marks"]["pad"] }, "5", "6"],
+     [:hinge_bottom, :stretch_felt, :hinge, ->(page) { page["advice"]["aids"]["bottom_deg"] }, 70, 80],
+     [:hinge_top, :straight_hips, :hinge, notes.call(/Top of a hinge/), ["Top of a hinge bench: the lesser of straight and own range."], ["Top of a hinge bench: straight."]],
+     [:hinge_intent, :rounded, :hinge, notes.call(/Intent/), ["Intent on the hip bench: hips move, spine still."], ["Intent on the hip bench: rounded, glute-first."]],
+     [:hinge_feet, :straight_ahead, :hinge, notes.call(/Feet on a hinge/), ["Feet on a hinge bench: shoulder wide, turned out a little."], ["Feet on a hinge bench: straight."]],
+     [:tempo_hinge, :slow_down, :hinge, tempo, [80, "2-1-4-1"], [60, "2-1-3-0"]],
+     [:brace, :hard, :hinge, notes.call(/brace/), ["How hard to brace: moderately, ready for a knock."], ["How hard to brace: hard."]],
+     [:glute_ham_knee, :below_middle, :kneeling, ->(page) { page["advice"]["marks"]["plate"] }, "5", "6"]].each do |question, school, on, look, before, after|
       it "#{question}: #{school}" do
-        row = { here: here, curl: curl, sliding: sliding, press: press, fine: fine }.fetch(on)
+        row = { here: here, curl: curl, sliding: sliding, press: press, fine: fine, hinge: hinge, kneeling: kneeling }.fetch(on)
         expect(look.call(page_on(row))).to eq(before)
         call(:put, "/api/rules/#{question}", { school: school, version: loft.versions[:rules] })
         expect(look.call(page_on(row))).to eq(after)
@@ -130,7 +140,7 @@ RSpec.describe "House rules over HTTP" do
     end
 
     it "has a case here for every question" do
-      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(21)
+      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(29)
     end
   end
 
