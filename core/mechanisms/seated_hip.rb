@@ -118,7 +118,7 @@ module Verglas
       # Outwards and the other way, where somebody sees either reached.
       def limits_at(place, share)
         deg = contact(place, arm_along(place, share)).shin_deg
-        opens? ? { abduction: deg } : { abduction: deg, adduction: -deg }.select { |_, value| value.positive? }
+        opens? ? { abduction: deg } : { abduction: deg, adduction: -deg }
       end
 
       def arm_along(place, share) = place[:start_angle] + ((turning(place).first - place[:start_angle]) * share)

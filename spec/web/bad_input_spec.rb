@@ -268,7 +268,8 @@ RSpec.describe "Bad input" do
 
     it "is refused: what is nothing, or the same, once it is rounded" do
       expect(refused(:put, "/api/plates", { plates: [{ mass: 0.1, unit: "lb", pairs: 1 }], version: 1 })).to eq(["out_of_range", 422])
-      expect(refused(:put, "/api/equipment", { sizes: { cushion_back: [20.01, 20.04], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] }, version: 1 })).to eq(["repeated", 422])
+      expect(refused(:put, "/api/equipment",
+                     { sizes: { cushion_back: [20.01, 20.04], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] }, version: 1 })).to eq(["repeated", 422])
       expect(refused(:post, "/api/machines/#{here[:id]}/copy", { name: " " })).to eq(["blank", 422])
     end
 

@@ -80,7 +80,8 @@ RSpec.describe "Nothing falsified" do
   end
 
   describe "two who write at once" do
-    writes = { "/api/equipment" => { sizes: { cushion_back: [20], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] } }, "/api/plates" => { plates: [{ mass: 20, unit: "kg", pairs: 2 }] },
+    writes = { "/api/equipment" => { sizes: { cushion_back: [20], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] } },
+               "/api/plates" => { plates: [{ mass: 20, unit: "kg", pairs: 2 }] },
                "/api/rules/extension_roller" => { school: "hand_above" }, "/api/gym/cautions/back" => { stricter: true }, "/api/clients/ID/rules/extension_end" => { school: "just_short" } }
     writes.each do |path, body|
       it "at #{path}: one is kept, the other is shown what stands there" do

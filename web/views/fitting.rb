@@ -35,7 +35,7 @@ module Verglas
         # Limits that can be read off the machine where somebody sees them reached.
         def findable(meeting, evaluation)
           uncleared = meeting.safety.cautions.reject(&:cleared).map(&:name)
-          Application::FoundLimit.offered(evaluation, uncleared).map { |limit| { limit: limit.name, says: Formats::Words.say("found.#{limit.name}") } }
+          Application::FoundLimit.offered(evaluation, uncleared).map { |limit| { limit: limit.name, says: Formats::Words.say("found.#{limit.name}"), how: Formats::Words.say("found_how.#{limit.name}") } }
         end
 
         def common(meeting, gym, of:)

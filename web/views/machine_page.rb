@@ -46,8 +46,8 @@ module Verglas
         def of_mechanism(name, part, mechanism) = Formats::Words.maybe("constants.#{name}.#{part}_#{mechanism}") || Formats::Words.maybe("constants.#{name}.#{part}")
 
         def length(row, exercise, mechanism, name, constant, values, names)
-          said = %i[how plus minus].to_h { |part| [part, of_mechanism(name, part, mechanism)] }
-          { name: name, title: say(name, :title), **said, unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
+          said = %i[title how plus minus].to_h { |part| [part, of_mechanism(name, part, mechanism)] }
+          { name: name, **said, unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
             usual_low: constant.usual.min, usual_high: constant.usual.max, default: constant.default, taped: taped(row, exercise, name.to_s, names) }
         end
 
@@ -84,8 +84,7 @@ module Verglas
 
         def parts(row) = Machines::Families.fetch(row[:family]).exercises
         def staff_names(gym, row) = gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(:id, :name)
-        def say(name, part) = Formats::Words.say("constants.#{name}.#{part}")
-        private_class_method :facts, :copied_from, :exercise, :purpose, :trial, :of_mechanism, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names, :say
+        private_class_method :facts, :copied_from, :exercise, :purpose, :trial, :of_mechanism, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names
       end
     end
   end

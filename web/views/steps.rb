@@ -76,6 +76,7 @@ module Verglas
         def notes(meeting, stage)
           case stage
           when :before then before(meeting)
+          when :practise then Told::Ready.of(meeting)&.fetch(:says).to_a
           when :secure then [*belt(meeting), *told_rules(meeting, stage)]
           when :working then [*Told::Allowed.ending(meeting), *told_rules(meeting, stage), *slack(meeting), *asides(meeting)]
           else told_rules(meeting, stage)

@@ -14,7 +14,7 @@ module Verglas
         PAD_MM = 62
         TICK_MM = 24
         # From the left edge to the middle of the magnifier, and from there to the back pad.
-        LENS_MM = 290
+        LENS_MM = 320
 
         # n points to the middle, which on the side that is magnified is down.
         def up = -1

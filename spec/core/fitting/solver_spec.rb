@@ -37,7 +37,7 @@ RSpec.describe Verglas::Fitting::Solver do
   end
 
   { "slide_back" => 200, "slide_seat" => 200, "curl_plain" => 60, "curl_slide" => 20, "lie_flat" => 200, "pad_on_lever" => 200, "incline_sled" => 100,
-    "seat_on_rail" => 60, "shoulder_sled" => 100 }.each do |name, count|
+    "seat_on_rail" => 60, "shoulder_sled" => 100, "pad_and_angle" => 100, "level_pad" => 100, "arms_turned_out" => 60, "arms_turned_in" => 60 }.each do |name, count|
     it "finds what the full product finds, for #{count} random bodies on #{name}" do
       random = Random.new(2026)
       machine = Worked.machine(name)

@@ -43,7 +43,9 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const pacer = usePacer();
 
   const active = activeStep(bench, order);
-  const placing = (evaluation.placed ?? []).some(({ name }) => active === `@${name}`);
+  const ranging =
+    (evaluation.placed ?? []).some(({ name }) => active === `@${name}`) ||
+    fitting.steps.find(({ id: step }) => step === active)?.stage === RANGE;
   const adjuster = machine.adjusters.find(({ label }) => label === active)?.label;
   const step = (by: 1 | -1) =>
     adjuster && dispatch({ type: "step", adjusters: machine.adjusters, order, label: adjuster, by });
@@ -102,7 +104,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
               evaluation={evaluation}
               lensLabel={lensOf(active, order, Object.keys(evaluation.targets[0]?.places ?? {}))}
               seenOffMm={bench.sheet.knee_off_mm}
-              found={(share) => (placing ? <Found fitting={fitting} sheet={bench.sheet} share={share} /> : null)}
+              found={(share) => (ranging ? <Found fitting={fitting} sheet={bench.sheet} share={share} /> : null)}
               onPlace={(name, mm) => dispatch({ type: "aid", name, mm })}
             />
           </>
@@ -136,6 +138,9 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
     </Frame>
   );
 }
+
+/** The stage at which the client's own range is looked at. */
+const RANGE = "range";
 
 /** The adjuster whose marks the lens shows: the one at hand if it moves the knee, else the first that does. */
 function lensOf(active: string, order: readonly string[], moving: string[]): string | undefined {

@@ -53,7 +53,7 @@ export function Found({ fitting, sheet: { marks, aids }, share }: Props) {
           ? refusal(found.error)?.message
           : kept
             ? say("found.kept", { deg: Math.round(kept.deg) })
-            : say("found.how")}
+            : [...new Set(fitting.findable.map(({ how }) => how))].join(" ")}
       </span>
     </Row>
   );
