@@ -299,9 +299,8 @@ RSpec.describe "Machines over HTTP" do
     none = { cushion_back: [], cushion_seat: [], hip_pad: [], block: [], foot_rest: [], mat: [] }
     call(:put, "/api/equipment", { sizes: { **none, cushion_back: [40, 20], hip_pad: [45.5] }, version: 1 })
     kept = call(:get, "/api/equipment")
-    expect(kept["kinds"].to_h do |kind|
-      kind.values_at("name", "sizes")
-    end).to eq({ "cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [45.5], "block" => [], "foot_rest" => [], "mat" => [] })
+    sizes = kept["kinds"].to_h { |kind| kind.values_at("name", "sizes") }
+    expect(sizes).to eq({ "cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [45.5], "block" => [], "foot_rest" => [], "mat" => [] })
     expect(kept["version"]).to eq(2)
     expect(call(:put, "/api/equipment", { sizes: { **none, cushion_back: [0] }, version: 2 })).to include("path" => "/sizes/cushion_back/0")
   end

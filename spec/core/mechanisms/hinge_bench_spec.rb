@@ -21,7 +21,7 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
     pad = machine.adjuster(machine.adjusters.first.label)
     count = 4 + random.rand(8)
     moved = pad.with(marks: (1..count).map(&:to_s), travel: (0...count).map { |mark| mark * pitch })
-    [machine.with(constants: { **machine.constants, pad_top: 620.0 + (random.rand * 250) }, adjusters: [moved, *machine.adjusters.drop(1)]), low]
+    [machine.with(constants: { **machine.constants, pad_top: 620.0 + (random.rand * 200) }, adjusters: [moved, *machine.adjusters.drop(1)]), low]
   end
 
   it "takes the smallest gap that is not too small, the largest where all are, on random people and benches" do
