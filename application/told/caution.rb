@@ -7,11 +7,14 @@ module Verglas
       module Caution
         module_function
 
-        # row: of store's cautions.
-        def line(row)
-          { name: row[:caution], title: words(row[:caution], :title), does: words(row[:caution], :does), side: row[:side], cleared: !row[:cleared_on].nil?,
+        # row: of store's cautions; action: of the machine on which it is told, where it is told on one.
+        def line(row, action: nil)
+          { name: row[:caution], title: words(row[:caution], :title), does: does(row[:caution], action), side: row[:side], cleared: !row[:cleared_on].nil?,
             cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, degrees: degrees(row), load_to_kg: row[:load_to_kg]&.to_f }
         end
+
+        # What it does on a machine, where that is said by itself; else on all of them.
+        def does(name, action) = (action && Formats::Words.maybe("cautions.#{name}.here.#{action}")) || words(name, :does)
 
         # What a clinician allows, joint by joint.
         def degrees(row)
@@ -28,7 +31,7 @@ module Verglas
         end
 
         def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
-        private_class_method :degrees
+        private_class_method :degrees, :does
       end
     end
   end

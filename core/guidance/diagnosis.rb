@@ -66,9 +66,14 @@ module Verglas
 
       def suspect(cause)
         excess = cause.measured? ? excess(cause, @evaluation) : nil
-        adjuster, to = excess && notch(cause, excess)
-        told_by = cause.finding || (cause.quantity && @evaluation.plane&.code)
+        told_by = told_by(cause)
+        adjuster, to = excess && told_by && notch(cause, excess)
         Suspect.new(cause: cause, probability: excess && probability(cause, excess), adjuster: adjuster, to: to, told_by: told_by, of_joint: !told_by.nil? && plane?(told_by))
+      end
+
+      # The finding that tells a cause's number; nil where none does, and so nothing can be said of what a notch would do.
+      def told_by(cause)
+        cause.finding || (cause.quantity && @evaluation.findings.map(&:code).find { |code| @evaluation.kind(code).quantities.include?(cause.quantity) })
       end
 
       # P(excess > 0)

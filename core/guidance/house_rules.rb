@@ -14,12 +14,16 @@ module Verglas
         def kept(school, known) = needs.key?(school) && !known.include?(needs[school]) ? default : school
       end
 
-      QUESTIONS = Tables[:house_rules][:questions].to_h do |row|
+      # A row of the table.
+      def self.question(row)
         schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
         needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].to_sym] if school[:needs] }.to_h
-        name = row[:name].to_sym
-        [name, Question.new(name: name, default: row[:default].to_sym, of: row.fetch(:of, []).map(&:to_sym), but_of: row.fetch(:but_of, []).map(&:to_sym), schools: schools, needs: needs, told: row[:told]&.to_sym)]
-      end.freeze
+        tags = ->(key) { row.fetch(key, []).map(&:to_sym) }
+        Question.new(name: row[:name].to_sym, default: row[:default].to_sym, of: tags[:of], but_of: tags[:but_of], schools: schools, needs: needs, told: row[:told]&.to_sym)
+      end
+      private_class_method :question
+
+      QUESTIONS = Tables[:house_rules][:questions].map { |row| question(row) }.to_h { |question| [question.name, question] }.freeze
 
       module_function
 

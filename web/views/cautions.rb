@@ -41,7 +41,7 @@ module Verglas
 
         # On a meeting: what bars the machine, and what is narrowed.
         def on_bench(meeting)
-          { cautions: meeting.safety.rows.map { |row| Line.line(row) }, bars: bars(meeting), narrowed: narrowed(meeting) }
+          { cautions: meeting.safety.rows.map { |row| Line.line(row, action: meeting.machine.family.action) }, bars: bars(meeting), narrowed: narrowed(meeting) }
         end
 
         # Why nobody with these cautions, or so heavy, or so young, is fitted on the machine.

@@ -86,12 +86,14 @@ module Verglas
         def before(meeting)
           row = meeting.machine_row
           used = Application::Aids.says(Application::Aids.laid(meeting.advised_aids))
-          [*lightest(meeting), *together(meeting), *meeting.safety.rows.map do |caution|
-            "#{Told::Caution.line(caution)[:title]}: #{Told::Caution.line(caution)[:does]}"
-          end, *(say(:child, :note, {}) if meeting.safety.plate_asked?), *row[:left_behind].to_s[/.+/], *meeting.mechanics.warnings.map do |says|
-                                                                                                          Formats::Words.of(says)
-                                                                                                        end, *used, *row[:getting_in].to_s[/.+/]]
+          care = meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }
+          [*lightest(meeting), *together(meeting), *cautions(meeting), *child(meeting), *row[:left_behind].to_s[/.+/], *care, *used, *row[:getting_in].to_s[/.+/]]
         end
+
+        def child(meeting) = meeting.safety.plate_asked? ? [say(:child, :note, {})] : []
+
+        # As they are meant on this machine.
+        def cautions(meeting) = meeting.safety.rows.map { |row| Told::Caution.line(row, action: meeting.machine.family.action).values_at(:title, :does).join(": ") }
 
         def lightest(meeting)
           light = meeting.rig && Told::Load.one(meeting.rig, meeting.rig.choices.lightest)
@@ -136,7 +138,7 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :in_words, :placing, :placed, :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
+        private_class_method :in_words, :child, :cautions, :placing, :placed, :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
                              :own_words, :together, :asides, :slack, :told_rules, :say
       end
     end

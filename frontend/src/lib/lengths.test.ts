@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { fromMm, lengthIn, lengthText, parseNumber, toMm, wholeText } from "./lengths";
+import { fromMm, lengthIn, lengthText, parseNumber, parseSigned, toMm, wholeText } from "./lengths";
 
 const unit = fc.constantFrom("cm" as const, "in" as const);
 
@@ -32,5 +32,10 @@ describe("lengths", () => {
         expect(number === null || (Number.isFinite(number) && number >= 0)).toBe(true);
       }),
     );
+  });
+
+  it("reads a minus, typed or printed, before what is a number", () => {
+    expect([parseSigned("-10"), parseSigned(" −4,5 "), parseSigned("7")]).toEqual([-10, -4.5, 7]);
+    for (const text of ["", "-", "--3", "-six", "3-"]) expect(parseSigned(text)).toBeNull();
   });
 });

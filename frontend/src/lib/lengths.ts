@@ -27,3 +27,10 @@ export function parseNumber(text: string): number | null {
   const tidy = text.trim().replace(",", ".");
   return /^\d+(\.\d+)?$/.test(tidy) ? Number(tidy) : null;
 }
+
+/** The same with a minus before it, as typed or as printed. */
+export function parseSigned(text: string): number | null {
+  const tidy = text.trim();
+  const size = parseNumber(tidy.replace(/^[-−]/, ""));
+  return size !== null && /^[-−]/.test(tidy) ? -size : size;
+}

@@ -3,7 +3,7 @@ import { say } from "../lib/say";
 import type { Family, MachinePage, MachineState, WalkRound } from "../api/types";
 import { type LoadingDraft, loadingDraftOf, loadingOf, loadingProblems, noLoading } from "./loadingDraft";
 import { marksProblem, marksText, parseMarks } from "./marks";
-import { parseNumber } from "../lib/lengths";
+import { parseSigned } from "../lib/lengths";
 
 export type AdjusterDraft = {
   key: number;
@@ -140,8 +140,7 @@ export function problemsOf(draft: MachineDraft): Problems {
   if (draft.family === "") problems["family"] = say("machineDraft.chooseWhatKindOfMachine");
   if (draft.name.trim() === "") problems["name"] = say("machineDraft.aNameIsNeededSuch");
   for (const [field, low, high, what] of NUMBERS) {
-    const number = draft[field].trim() === "" ? low : parseNumber(draft[field].replace(/^[-−]/, ""));
-    const signed = number !== null && /^[-−]/.test(draft[field].trim()) ? -number : number;
+    const signed = draft[field].trim() === "" ? low : parseSigned(draft[field]);
     if (signed === null || signed < low || signed > high)
       problems[field] = say("machineDraft.fromLowToHighWhat", { low, high, what });
   }

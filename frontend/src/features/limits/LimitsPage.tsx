@@ -10,7 +10,7 @@ import { limitsQuery, meQuery } from "../../api/queries";
 import type { Limits } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { momentText } from "../../lib/dates";
-import { parseNumber } from "../../lib/lengths";
+import { parseSigned, wholeText } from "../../lib/lengths";
 import { QuietButton, SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { QuietLink } from "../../ui/LinkButton";
@@ -112,7 +112,7 @@ function Holds({ limit, locale }: { limit: Limit; locale: string }) {
   if (limit.measured)
     return (
       <div>
-        <Strong>{Math.round(limit.measured.deg)}°</Strong>
+        <Strong>{wholeText(limit.measured.deg, "deg")}</Strong>
         <br />
         <Small>
           {limit.measured.by}, {momentText(limit.measured.at, locale, new Date())}
@@ -136,7 +136,7 @@ function Measure({ limit, busy, onKeep }: MeasureProps) {
   const [problem, setProblem] = useState<string>();
   const unit = limit.unit === "cm" ? "cm" : say("units.degrees");
   const submit = () => {
-    const value = parseNumber(text);
+    const value = parseSigned(text);
     setProblem(value === null ? say("limitsPage.aNumberOfUnit", { unit }) : undefined);
     if (value !== null) onKeep(value);
   };
