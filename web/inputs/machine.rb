@@ -28,7 +28,7 @@ module Verglas
         # A description's adjusters and exercises, for a family. before: the description they take the place of; an adjuster of
         # the same name and marks keeps its travel, another has to be taped anew.
         def adjusters(input, family, before: {})
-          shared = list(input.fetch(:adjusters, []), family, "", before.fetch(:adjusters, []))
+          shared = list(input.fetch(:adjusters, []), [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)].uniq, "", before.fetch(:adjusters, []))
           exercises = exercises(input, family, before.fetch(:exercises, {}))
           check_tries(family.exercises, shared, exercises)
           { adjusters: shared, exercises: exercises }
@@ -54,22 +54,23 @@ module Verglas
 
         def exercises(input, family, before)
           given = input.fetch(:exercises, nil).to_h
-          family.exercises.keys.compact.to_h do |name|
+          family.exercises.except(nil).to_h do |name, exercise|
             old = before.fetch(name, {})
-            [name, { "constants" => old.fetch("constants", {}), "adjusters" => list(given.dig(name, "adjusters").to_a, family, "/exercises/#{name}", old.fetch("adjusters", [])) }]
+            adjusters = list(given.dig(name, "adjusters").to_a, exercise.choosable_kinds, "/exercises/#{name}", old.fetch("adjusters", []))
+            [name, { "constants" => old.fetch("constants", {}), "adjusters" => adjusters }]
           end
         end
 
-        def list(adjusters, family, path, before)
+        # possible: kinds that may be chosen there.
+        def list(adjusters, possible, path, before)
           adjusters.each_with_index.map do |adjuster, index|
-            one(adjuster, family, before)
+            one(adjuster, possible, before)
           rescue Invalid => e
             raise e.below("#{path}/adjusters/#{index}")
           end
         end
 
-        def one(adjuster, family, before)
-          possible = [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)].uniq
+        def one(adjuster, possible, before)
           kind = possible.find { |one| one.name.to_s == adjuster["kind"] } || raise(Invalid.new(:not_allowed, path: "/kind", known: possible.map(&:name)))
 
           marks = adjuster["marks"].map(&:strip)

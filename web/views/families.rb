@@ -8,11 +8,22 @@ module Verglas
         module_function
 
         def all
-          told = Machines::Families.all.map do |family|
-            { id: family.id, name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
-              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds([*family.shared_kinds, *one.choosable_kinds]) } } }
+          ordered.map do |family|
+            { id: family.id, scenes: pictures(family), name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
+              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one.choosable_kinds) } }, shared_kinds: kinds(family.shared_kinds) }
           end
-          told.sort_by { |family| family[:name] }
+        end
+
+        # By what they train, then by name.
+        def ordered
+          Machines::Families.all.sort_by { |family| [Machines::Declaration::ACTIONS.index(family.exercises.values.first.action), Formats::Words.say("families.#{family.id}")] }
+        end
+
+        # What one looks like, a middle body on it, each exercise. Worked out once.
+        def pictures(family)
+          (@pictures ||= {})[family.id] ||= family.exercises.values.map do |exercise|
+            Told::Scene.of(Mechanisms::Tapes.new(exercise, {}).scene.with(poses: [], curve: nil, plate: nil, dimensions: [], labels: []))
+          end
         end
 
         def kinds(kinds)
@@ -21,7 +32,7 @@ module Verglas
             { name: kind.name, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
           end
         end
-        private_class_method :kinds
+        private_class_method :ordered, :pictures, :kinds
       end
     end
   end

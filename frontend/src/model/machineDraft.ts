@@ -59,10 +59,10 @@ const WALK_ROUND: WalkRound = { side: "", handle: "", unlocks: "", reachable_sea
 
 type Kind = Family["exercises"][number]["kinds"][number];
 
-/** What adjusters of one part may move: a part that is shared, whatever any exercise may. */
+/** What adjusters of one part may move: one that is shared, what moves several exercises at once and whatever any may. */
 export function kindsOf(family: Family, part: string): Kind[] {
   const parts = part === "" ? family.exercises : family.exercises.filter(({ name }) => name === part);
-  const all = parts.flatMap(({ kinds }) => kinds);
+  const all = [...(part === "" ? family.shared_kinds : []), ...parts.flatMap(({ kinds }) => kinds)];
   return all.filter((kind, index) => all.findIndex(({ name }) => name === kind.name) === index);
 }
 

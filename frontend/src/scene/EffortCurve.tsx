@@ -117,7 +117,8 @@ const OWN = { fontWeight: 650, fill: colour.ink };
 /** The torque at an angle, between the two points around it. */
 export function valueAt(points: Curve["points"], deg: number): number {
   const after = points.findIndex(([angle = 0]) => angle >= deg);
-  const [fromDeg = 0, fromNm = 0] = points[Math.max(after - 1, 0)] ?? [];
-  const [toDeg = 0, toNm = 0] = points[after < 0 ? points.length - 1 : after] ?? [];
-  return toDeg === fromDeg ? toNm : fromNm + ((toNm - fromNm) * (deg - fromDeg)) / (toDeg - fromDeg);
+  const [toDeg = 0, toNm = 0] = points.at(after) ?? [];
+  if (after <= 0) return toNm;
+  const [fromDeg = 0, fromNm = 0] = points[after - 1] ?? [];
+  return fromNm + ((toNm - fromNm) * (deg - fromDeg)) / (toDeg - fromDeg);
 }

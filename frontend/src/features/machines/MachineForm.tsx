@@ -15,6 +15,7 @@ import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle } from "../../ui/Page";
 import { Tick } from "../../ui/Tick";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { FamilyChoice } from "./FamilyChoice";
 import { LoadingFields } from "./LoadingFields";
 import { MachinePart } from "./MachinePart";
 
@@ -114,10 +115,8 @@ export function MachineForm(props: Props) {
         </Notice>
       ) : null}
       {entering ? (
-        <Choice
-          label={say("machineForm.whatKindOfMachine")}
-          hint={family?.hint ?? say("machineForm.chooseByWhereThePads")}
-          options={families.map(({ id, name }) => [id, name] as const)}
+        <FamilyChoice
+          families={families}
           value={draft.family}
           onChange={(id) => set({ family: id, parts: { "": [] } })}
         />
