@@ -163,6 +163,9 @@ module Verglas
         Fitting::Evaluation.new(machine: machine, estimate: estimation.estimate, wishes: wishes, indices: machine.indices(marks))
       end
 
+      # On a station the adjusters that are one part of it, whichever exercise is done.
+      def one_part = station? ? machine_row[:adjusters].to_a.map { |adjuster| adjuster["label"] } : []
+
       private
 
       def equipment_sizes = @given[:equipment] || gym.equipment.sizes

@@ -8,7 +8,7 @@ module Verglas
 
       def bench(name, machine, picture)
         open_client(name)
-        find("[data-machine='#{machine}']").find("a, button", text: /Fit|Resume/).click
+        find("[data-machine='#{machine}']", match: :first).find("a, button", text: /Fit|Resume/, match: :first).click
         assert_selector "[data-adjuster]"
         shot(picture)
       end
@@ -16,12 +16,28 @@ module Verglas
       def benches
         bench("Imre Talbot-Vane", "Leg extension 1", "bench")
         whole_fitting("Perpetua Lowe", "Leg curl 1")
-        bench("Imre Talbot-Vane", "Lying curl 1", "bench-lying")
-        bench("Matteus Orr", "Calf raise 1", "bench-calf")
         bench("Dagny Holm", "Leg extension 1", "bench-caution")
         placing("Caspian Thwaite", "Leg press 1", "@foot_mm", "bench-press")
         placing("Ósk Brannagh", "Hack squat 1", "@foot_mm", "bench-hack")
-        placing("Sunniva Quill", "Belt squat 1", "@link", "bench-belt")
+        hips
+      end
+
+      # A hinge with ten kilograms at the chest, a raise with the band to begin with, an adduction's start.
+      def hips
+        bench("Ione Fairweather", "Hip bench 1", nil)
+        click_button "Back to the advised"
+        at("@bottom_deg")
+        2.times { find("[aria-label^='Held at the chest, kg up']").click }
+        assert_selector "[data-placed=held_kg]", text: "10"
+        assert_selector "[data-effort-curve]", text: "body weight alone"
+        shot("bench-hip")
+        bench("Wendell Achterberg", "Level bench 1: hip extension", nil)
+        click_button "Glute-ham raise"
+        assert_selector "[data-placed=band_help_n]"
+        shot("bench-glute-ham")
+        bench("Perpetua Lowe", "Hip adduction 1", nil)
+        at("start")
+        shot("bench-adduction")
       end
 
       # From before anyone sits to watching: the back pad is moved after roller and thigh pad were seen.

@@ -11,8 +11,8 @@ module Verglas
       include Capybara::DSL
       include BenchPictures
 
-      NAMES = %w[floor client tape bench bench-watch bench-lying bench-calf bench-caution bench-press bench-hack bench-belt record set-up queue locked
-                 rules machines machine machine-taping].freeze
+      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hack bench-hip bench-glute-ham bench-adduction record set-up queue locked
+                 rules machines machine-kinds machine-taping].freeze
 
       def initialize(folder)
         @folder = folder
@@ -104,6 +104,9 @@ module Verglas
       end
 
       def machines
+        visit "/machines/new"
+        assert_selector "[data-family]"
+        shot("machine-kinds")
         visit "/machines"
         assert_text "Cushions and pads"
         shot("machines")

@@ -37,7 +37,7 @@ module Verglas
               [deg.round(1), nm.round(1)]
             end
           end,
-            range: curve.range.map { |deg| deg.round(1) }, tops: curve.tops.map { |top| { deg: top.deg.round, nm: [top.nm, 0.0].max.round, own: top.own } } }
+            range: curve.range.map { |deg| deg.round(1) }, tops: curve.tops.map { |top| { deg: top.deg.round, nm: [top.nm, 0.0].max.round, plain_nm: top.plain_nm.round, own: top.own } } }
         end
 
         def plate(plate)

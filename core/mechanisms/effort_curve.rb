@@ -11,10 +11,12 @@ module Verglas
       def effort_curve(from:, upto:, range:, corner: nil, tops: {})
         angles = (from.round..upto.round).step(STEP_DEG).to_a | [upto.round]
         Scenes::Curve.new(points: drawn(angles), plain: added? ? drawn(angles, held: 0.0, band: 0.0) : [], range: range,
-                          tops: tops.map { |deg, own| Scenes::CurveTop.new(deg: deg, nm: torque_nm(deg), own: own) }, says: curve_says, estimated: !weighed?, corner: corner)
+                          tops: tops.map { |deg, own| top(deg, own) }, says: curve_says, estimated: !weighed?, corner: corner)
       end
 
       private
+
+      def top(deg, own) = Scenes::CurveTop.new(deg: deg, nm: torque_nm(deg), plain_nm: torque_nm(deg, held: 0.0, band: 0.0), own: own)
 
       def drawn(angles, **carried) = angles.map { |deg| [deg, [torque_nm(deg, **carried), 0.0].max] }
     end

@@ -29,7 +29,13 @@ module Verglas
         @pitch_mm ||= @pad && @pad.size > 1 ? @pad.travel.minmax.then { |low, high| (high - low) / (@pad.size - 1) } * @pad.drives[:pad_top].abs : 0.0
       end
 
-      def gap_code = :hip_gap
+      # The gap that the next mark would leave (mm); nil where none comes nearer.
+      def next_gap_mm(place)
+        pads = @pad ? @pad.travel.map { |travel| @machine.constants[:pad_top] + (travel * @pad.drives[:pad_top]) } : []
+        nearer = pads.select { |pad| pad > place[:pad_top] + TOUCHES }.min
+        nearer && (gap_mm(place) - (nearer - place[:pad_top]))
+      end
+
       def level? = family.traits[:level]
 
       # From the foot plate, or from a roller that holds the heels, to the crease of the hip (mm).
@@ -145,7 +151,7 @@ module Verglas
       def slope(place) = slope_room_deg(place).then { |room| grade(:bench_slope, room, room, (:too_flat if room.negative?)) }
       def bottom(place) = bottom_room_deg(place).then { |room| grade(:hinge_bottom, room, room, (:past_own_bend if room < -TOUCHES)) }
 
-      # Two bends are told apart from here (degrees): what is placed is placed in whole ones.
+      # Two bends, or two marks, are told apart from here (degrees, mm): what is placed is placed in whole ones.
       TOUCHES = 0.5
       private_constant :TOUCHES
     end

@@ -35,7 +35,8 @@ module Verglas
     # is all; range: from where it turns to where it ends; tops: ends that are worth comparing (CurveTop); says: what is turned about, as Says;
     # estimated: whether the body's mass is; corner: of the picture that is free for it (:bottom_right, :top_left), nil where none is.
     Curve = Value.define(:points, :plain, :range, :tops, :says, :estimated, :corner)
-    CurveTop = Value.define(:deg, :nm, :own)
+    # plain_nm: of body weight alone.
+    CurveTop = Value.define(:deg, :nm, :plain_nm, :own)
 
     # A plate with feet on it, heights from its lower edge (mm): its length, the foot's, where the heels stand, how far apart (mm) and how
     # far turned out (degrees), and between which two heights they may (nil where nowhere); says: what closes the lower and the upper

@@ -144,6 +144,15 @@ RSpec.describe "Hips over HTTP" do
       expect(cards.to_h { |line| [line["exercise"], line["accepted"]["marks"].map { |tag| tag["mark"] }] }).to eq({ "hip_extension" => ["16"], "glute_ham" => ["5"] })
     end
 
+    it "stands where the last exercise left the plate, whichever is set up next" do
+      extension = accept(level, "hip_extension")
+      accept(level, "glute_ham")
+      list = call(:get, "/api/fittings/#{extension["id"]}/set-up")
+      expect(list["lines"].first["move"]).to include("from" => "5", "by" => 11)
+      call(:post, "/api/fittings/#{extension["id"]}/set-up", {})
+      expect(call(:get, "/api/fittings/#{extension["id"]}/set-up")["lines"].first["move"]).to be_nil
+    end
+
     it "is entered with the one plate, taped for each exercise, and then advises both" do
       made = call(:post, "/api/machines", { family: "level_hip", name: "Level bench 2", adjusters: [{ label: "plate", kind: "one_plate", forwards: true, marks: (1..12).map(&:to_s) }],
                                             exercises: { hip_extension: { adjusters: [] }, glute_ham: { adjusters: [] } } })

@@ -19,10 +19,16 @@ module Verglas
           { clients: row[:clients].to_a, standing: row[:standing]&.to_h, version: row[:version] }
         end
 
-        # Somebody set the machine to these marks; who waits is left alone.
-        def stands(machine_id, exercise, marks, by:)
+        # Somebody set the machine to these marks; who waits is left alone. one_part: labels of adjusters that are one part of the machine
+        # whichever exercise is done: they stand so for the others too.
+        def stands(machine_id, exercise, marks, by:, one_part: [])
           fields = { standing: Sequel.pg_json(marks), updated_by: by, updated_at: Sequel::CURRENT_TIMESTAMP }
-          @gym.db[:machine_queues].insert_conflict(target: %i[machine_id exercise], update: fields).insert(gym_id: @gym.id, machine_id: machine_id, exercise: exercise, version: 0, **fields)
+          row = { gym_id: @gym.id, machine_id: machine_id, exercise: exercise, version: 0, **fields }
+          @gym.db.transaction do
+            hold(machine_id) if one_part.any?
+            @gym.db[:machine_queues].insert_conflict(target: %i[machine_id exercise], update: fields).insert(**row)
+            stand_for_others(machine_id, exercise, marks.slice(*one_part)) if one_part.any?
+          end
         end
 
         # Over the version which the writer saw; raises Stale with what stands there otherwise.
@@ -34,6 +40,15 @@ module Verglas
         private
 
         def dataset = @gym.db[:machine_queues].where(gym_id: @gym.id)
+
+        # In one order, so that two never wait for one another.
+        def hold(machine_id) = dataset.where(machine_id: machine_id).order(:exercise).for_update.select_map(:exercise)
+
+        def stand_for_others(machine_id, exercise, marks)
+          dataset.where(machine_id: machine_id).exclude(exercise: exercise).exclude(standing: nil).select(:exercise, :standing).all.each do |row|
+            dataset.where(machine_id: machine_id, exercise: row[:exercise]).update(standing: Sequel.pg_json(row[:standing].to_h.merge(marks)))
+          end
+        end
 
         def add(machine_id, exercise, clients, by)
           @gym.db[:machine_queues].insert_conflict.returning

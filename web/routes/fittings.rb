@@ -66,7 +66,7 @@ module Verglas
               refuse_unacceptable(meeting, closing)
               row = gym.fittings.accept(id, **closing)
               share_seat(meeting, row)
-              gym.queues.stands(row[:machine_id], row[:exercise], row[:marks].to_h, by: staff[:id])
+              gym.queues.stands(row[:machine_id], row[:exercise], row[:marks].to_h, by: staff[:id], one_part: meeting.one_part)
               Views::Fitting.state(row, by: staff[:name])
             end
           end

@@ -16,7 +16,7 @@ module Verglas
               marks = Application::Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
               refused = meeting.refusals(meeting.evaluation(marks, meeting.fitting[:aids].to_h)).first
               refuse(refused) if refused
-              gym.queues.stands(meeting.machine_row[:id], meeting.exercise, marks, by: staff[:id])
+              gym.queues.stands(meeting.machine_row[:id], meeting.exercise, marks, by: staff[:id], one_part: meeting.one_part)
               { ok: true }
             end
           end

@@ -6,6 +6,9 @@ module Verglas
       # A fitting that goes on from what was accepted: what stands from then, what is advised today, and why they differ, in one
       # line.
       module Since
+        # What is aimed at by what somebody was ready for.
+        SHOWN = %w[angle_deg band_help_n].freeze
+
         module_function
 
         # nil where nothing was accepted here yet, or the advice is what was accepted.
@@ -51,7 +54,7 @@ module Verglas
 
         def past(from)
           { described: from.dig("machine", "description_number"), read: from["readings"], learned: from["learned"].to_a.map { |line| line["machine"] },
-            spared: from.values_at("cautions", "limits"), ruled: from["rules"] }
+            spared: from.values_at("cautions", "limits"), ruled: from["rules"], shown: from["wishes"].to_h.slice(*SHOWN) }
         end
 
         def words(key, **params) = Formats::Words.say("since.#{key}", **params)

@@ -7,7 +7,7 @@ module Verglas
       module Words
         def says(finding, place)
           case finding.code
-          when :hip_gap then Says.of("says.hip_gap.#{gap_word(finding)}", mm: gap_mm(place).abs.round)
+          when :hip_gap then Says.of("says.hip_gap.#{gap_word(finding, place)}", mm: gap_mm(place).abs.round, next: next_gap_mm(place)&.round)
           when :bench_slope then Says.of("says.bench_slope.#{finding.fault || :right}", deg: bench_deg(place).round, share: share_of_level(place), least: wishes[:least_angle_deg].round)
           else bottom_says(finding, place)
           end
@@ -47,11 +47,18 @@ module Verglas
 
         private
 
-        def gap_word(finding)
+        def gap_word(finding, place)
           return finding.fault if finding.fault
-          return :right if finding.severity.zero?
+          return right_word(next_gap_mm(place)) if finding.severity.zero?
 
           finding.graded < band(:hip_gap).target ? :small : :wide
+        end
+
+        # Between two holes it is said which, and why.
+        def right_word(next_mm)
+          return :right if next_mm.nil? || next_mm >= least_gap_mm
+
+          next_mm.negative? ? :freer_blocked : :freer
         end
 
         def bottom_says(finding, place)

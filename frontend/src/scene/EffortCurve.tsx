@@ -25,13 +25,16 @@ const Drawing = styled.svg`
     stroke-width: 4px;
   }
   [data-own="true"] .number {
-    font-size: 21px;
+    font-size: 18px;
   }
 `;
 const WIDTH = 340;
 const HEIGHT = 148;
 const BASE = 108;
-const TOP = 26;
+const TOP = 34;
+/** Where the tops begin, and how wide one stands. */
+const BARS = 196;
+const BAR = 25;
 
 type Props = { curve: Curve; pose: Pose | undefined };
 
@@ -39,7 +42,7 @@ export function EffortCurve({ curve, pose }: Props) {
   const { points, plain, range, tops } = curve;
   const angles = points.map(([deg]) => deg ?? 0);
   const most = Math.max(1, ...[...points, ...plain].map(([, nm]) => nm ?? 0), ...tops.map(({ nm }) => nm));
-  const x = scaleLinear([Math.min(...angles), Math.max(...angles)], [10, WIDTH - 16]);
+  const x = scaleLinear([Math.min(...angles), Math.max(...angles)], [10, tops.length > 0 ? BARS - 24 : WIDTH - 16]);
   const y = scaleLinear([0, most], [BASE, TOP]);
   const path = (list: Curve["points"]) => list.map(([deg = 0, nm = 0]) => `${x(deg)} ${y(nm)}`).join("L");
   const [low = 0, high = 0] = range;
@@ -65,22 +68,7 @@ export function EffortCurve({ curve, pose }: Props) {
       ) : null}
       <path d={`M${path(points)}`} fill="none" stroke={colour.body} strokeWidth="3" />
       <path d={`M4 ${BASE}H${WIDTH - 4}`} stroke={colour.lineStrong} strokeWidth="1.5" />
-      {tops.map(({ deg, nm, own }) => (
-        <g key={`${deg} ${own}`} data-top={deg} data-own={own}>
-          <path
-            d={`M${x(deg)} ${y(nm)}V${BASE}`}
-            stroke={own ? colour.ink : colour.machine}
-            strokeWidth={own ? 4 : 1.5}
-            strokeDasharray={own ? undefined : "4 4"}
-          />
-          <text className="number" x={x(deg)} y={y(nm) - 7} textAnchor="middle">
-            {nm}
-          </text>
-          <text x={x(deg)} y={BASE + 17} textAnchor="middle" style={own ? OWN : undefined}>
-            {wholeText(deg, "deg")}
-          </text>
-        </g>
-      ))}
+      <Tops tops={tops} y={y} />
       {pose?.at_deg == null ? null : (
         <circle
           cx={x(pose.at_deg)}
@@ -103,12 +91,45 @@ export function EffortCurve({ curve, pose }: Props) {
           - - {say("effortCurve.bodyWeightAlone")}
         </text>
       ) : null}
-      {tops.length > 0 ? (
-        <text x={WIDTH - 8} y={HEIGHT - 5} textAnchor="end">
+    </Drawing>
+  );
+}
+
+/** The tops of some benches side by side, on the curve's own scale: body weight, and in the machine's grey what is added. */
+function Tops({ tops, y }: { tops: Curve["tops"]; y: (nm: number) => number }) {
+  const sorted = [...tops].sort((one, other) => one.deg - other.deg);
+  const each = (WIDTH - BARS) / Math.max(sorted.length, 1);
+  return (
+    <>
+      {sorted.map(({ deg, nm, plain_nm: plain, own }, index) => {
+        const left = BARS + each * index + (each - BAR) / 2;
+        const middle = left + BAR / 2;
+        const body = Math.min(plain, nm);
+        return (
+          <g key={`${deg} ${own}`} data-top={deg} data-own={own}>
+            <rect
+              x={left}
+              width={BAR}
+              y={y(body)}
+              height={BASE - y(body)}
+              fill={own ? colour.body : colour.bodyGhost}
+            />
+            <rect x={left} width={BAR} y={y(nm)} height={y(body) - y(nm)} fill={colour.machine} />
+            <text className="number" x={middle} y={y(nm) - 6} textAnchor="middle">
+              {nm}
+            </text>
+            <text x={middle} y={BASE + 17} textAnchor="middle" style={own ? OWN : undefined}>
+              {wholeText(deg, "deg")}
+            </text>
+          </g>
+        );
+      })}
+      {sorted.length > 0 ? (
+        <text x={WIDTH - 4} y={HEIGHT - 5} textAnchor="end">
           {say("effortCurve.topOnABenchOf")}
         </text>
       ) : null}
-    </Drawing>
+    </>
   );
 }
 

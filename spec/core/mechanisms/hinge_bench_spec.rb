@@ -44,6 +44,18 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
     expect([solved(machine, Worked.body("middle")), solved(machine, Worked.body("long_legged"))].map { |marks| marks["pad"] }).to eq(%w[5 8])
   end
 
+  it "says of two holes which one, and why" do
+    machine = Worked.machine("pad_and_angle")
+    says = lambda do |gap, pitch|
+      pads = machine.adjusters.first.with(marks: %w[1 2 3], travel: [0, pitch, 2 * pitch])
+      mechanics, place = bench(machine.with(constants: { **machine.constants, pad_top: 926 - gap }, adjusters: [pads]), Worked.body("middle"))
+      Verglas::Formats::Words.of(mechanics.says(findings(mechanics, place)[:hip_gap], place))
+    end
+    expect(says[41, 25]).to eq("Crease of the hip 41 mm above the pad; the next hole would leave 16 mm: of the two the freer one.")
+    expect(says[24, 30]).to end_with("at the next hole the pad would block it: of the two the freer one.")
+    expect(says[48, 20]).to end_with("the pelvis turns freely.")
+  end
+
   it "rather stands a little low than where the thighs carry it all" do
     machine = Worked.machine("level_pad")
     wide = machine.with(adjusters: [machine.adjusters.first.with(marks: %w[1 2], travel: [0.0, 400.0])])
