@@ -133,7 +133,10 @@ module Verglas
         taped_variances.each_with_index.sum { |variance, index| mine[index] * theirs[index] * variance }
       end
 
-      def taped_variances = @taped_variances ||= machine.constants.each_key.map { |name| machine.family.constant(name).taped_sd**2 }
+      def taped_variances = @taped_variances ||= taped.map { |name| machine.family.constant(name).taped_sd**2 }
+
+      # Constants that were taped: what is read off the machine is known.
+      def taped = @taped ||= machine.constants.keys.select { |name| machine.family.constant(name).taped_sd.positive? }
 
       def body_gradients
         @body_gradients ||= quantities.keys.zip(
@@ -143,7 +146,7 @@ module Verglas
 
       def taped_gradients
         @taped_gradients ||= begin
-          names = machine.constants.keys
+          names = taped
           slopes = Statistics::Gradient.onwards(parameters.values_at(*names), here: quantities.values) do |values|
             numbers(mechanics, parameters.merge(names.zip(values).to_h))
           end

@@ -28,7 +28,7 @@ module Verglas
       # Names of the constants whose value is known at every mark.
       def known(data, family)
         moved_unknown = data.fetch("adjusters").reject { |adjuster| adjuster["travel"] }.flat_map { |adjuster| adjuster.fetch("drives").keys }
-        family.defaults.keys | (data.fetch("constants").compact.keys - moved_unknown).map(&:to_sym)
+        (family.defaults.keys | data.fetch("constants").compact.keys.map(&:to_sym)) - moved_unknown.map(&:to_sym)
       end
 
       def build(data, family, adjusters)

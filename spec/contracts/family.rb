@@ -53,7 +53,7 @@ RSpec.shared_examples "a family" do
       numbers = evaluation.quantities.values
       expect(numbers).to all(satisfy(&:finite?)), missing.to_s
       expect([asked.motion(evaluation.place), asked.scene(evaluation.place)]).to eq([nil, nil]), missing.to_s unless told.told.include?(:joint)
-      expect { [asked.warnings, asked.step_numbers, asked.ends_says] }.not_to raise_error
+      expect { [asked.warnings, asked.step_numbers, asked.ends_says, asked.scene(evaluation.place), asked.motion(evaluation.place)] }.not_to raise_error
     end
   end
 

@@ -49,9 +49,10 @@ module Verglas
           limbs.thigh(sketch, centre, pose[:knee], hip_mm: half)
         end
 
-        # From the hips to the head: over a hinge, or over a pad on a flat bench (mm).
+        # From the hips to the head: over a hinge, or over a pad on a flat bench (mm), or one whose hinge nobody has taped.
         def headwards(place, pad_mm)
-          fall = place[:hinge_angle].positive? ? Geometry::Angle.radians(place[:hinge_angle]) : Math.asin(pad_mm / (SHARE_OF_TORSO * body.torso))
+          hinge = place[:hinge_angle] || 0.0
+          fall = hinge.positive? ? Geometry::Angle.radians(hinge) : Math.asin(pad_mm / (SHARE_OF_TORSO * body.torso))
           point(-Math.cos(fall), -Math.sin(fall))
         end
 
