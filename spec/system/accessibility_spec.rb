@@ -39,9 +39,9 @@ RSpec.describe "Every screen" do
                   "/machines/new" => "What kind of machine", "/machines/#{here[:id]}" => "height, cm",
                   "/machines/#{here[:id]}/correct" => "Marks as printed", "/machines/#{here[:id]}/tape" => "Small, 152 cm",
                   "/fittings/#{on("curl_plain", "Leg curl")}" => "Kneecap", "/fittings/#{on("lie_flat", "Lying curl")}" => "Kneecap past",
-                  "/fittings/#{on("shared_seat", "Station", "curl")}" => "Extension", "/fittings/#{on("pad_on_lever", "Calf raise")}" => "Pad at the lowest point",
-                  "/fittings/#{on("incline_sled", "Leg press")}" => "At the latch", "/fittings/#{on("shoulder_sled", "Hack squat")}" => "At the latch",
-                  "/fittings/#{on("chain_on_lever", "Belt squat")}" => "Room at the deepest",
+                  "/fittings/#{on("shared_seat", "Station", "curl")}" => "Extension", "/fittings/#{on("pad_and_angle", "Hip bench")}" => "Hip above the pad",
+                  "/fittings/#{on("incline_sled", "Leg press")}" => "At the latch", "/fittings/#{on("round_pad", "Glute-ham bench")}" => "Knee on the pad",
+                  "/fittings/#{on("chain_on_lever", "Belt squat")}" => "Room at the deepest", "/fittings/#{on("arms_turned_in", "Hip adduction")}" => "Hip to pivot",
                   "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/cautions" => "No caution is known",
                   "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/pin" => "Keep the PIN",
                   "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }
