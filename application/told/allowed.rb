@@ -8,7 +8,10 @@ module Verglas
       module Allowed
         module_function
 
-        def of(meeting) = [*start(meeting), *ending(meeting), *unmeasured(meeting), *manner(meeting), *load(meeting)].compact
+        def of(meeting) = [*start(meeting), *ending(meeting), *intent(meeting), *unmeasured(meeting), *manner(meeting), *load(meeting)].compact
+
+        # What decides what is done: hips that move, or a spine.
+        def intent(meeting) = Guidance::HouseRules.on_card(meeting.machine.family).map { |question| Rules.sentence(question.name, meeting.rules[question.name]) }
 
         # Only where the client's own range says so: else the house rule has said it.
         def start(meeting) = in_words(meeting.mechanics.starts_says(meeting.envelope))
@@ -48,7 +51,7 @@ module Verglas
         end
 
         def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)
-        private_class_method :start, :unmeasured, :in_words, :manner, :words
+        private_class_method :start, :intent, :unmeasured, :in_words, :manner, :words
       end
     end
   end

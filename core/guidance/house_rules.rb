@@ -6,8 +6,9 @@ module Verglas
     # and where the computation depends on it, it does. core/data/house_rules.yml
     module HouseRules
       # schools: {name => what it aims at on the question's families}; needs: {school => what has to be known for it}; of: the tags
-      # of the families of which it is asked, none for all; but_of: of those of which it is not; told: the stage at which a school that is kept by eye is said.
-      Question = Value.define(:name, :default, :of, :but_of, :schools, :needs, :told) do
+      # of the families of which it is asked, none for all; but_of: of those of which it is not; told: the stage at which a school that is kept by eye is said; card: whether it
+      # stands on the card.
+      Question = Value.define(:name, :default, :of, :but_of, :schools, :needs, :told, :card) do
         def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
 
         # The school that can be kept: the default where what a school needs is not known.
@@ -19,7 +20,8 @@ module Verglas
         schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
         needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].to_sym] if school[:needs] }.to_h
         tags = ->(key) { row.fetch(key, []).map(&:to_sym) }
-        Question.new(name: row[:name].to_sym, default: row[:default].to_sym, of: tags[:of], but_of: tags[:but_of], schools: schools, needs: needs, told: row[:told]&.to_sym)
+        Question.new(name: row[:name].to_sym, default: row[:default].to_sym, of: tags[:of], but_of: tags[:but_of], schools: schools, needs: needs,
+                     told: row[:told]&.to_sym, card: row.fetch(:card, false))
       end
       private_class_method :question
 
@@ -40,6 +42,9 @@ module Verglas
 
       # Names of the questions whose schools aim at something.
       def deciding(wish) = QUESTIONS.each_value.select { |question| question.schools.values.any? { |wishes| wishes.key?(wish) } }.map(&:name)
+
+      # Those of a family's questions whose school stands on the card.
+      def on_card(family) = QUESTIONS.each_value.select { |question| question.card && question.asked_of?(family) }
 
       # The question of a family's tempo.
       def tempo(family) = %i[tempo tempo_hinge].find { |name| QUESTIONS.fetch(name).asked_of?(family) }

@@ -50,7 +50,7 @@ module Verglas
 
       # Bends of the hip where the movement turns and where it ends, each within the client's own (degrees, 0 straight).
       def bottom_deg(place) = [wishes[:bottom_deg] || wishes[:bottom_bend_deg], own_bottom_deg(place)].min
-      def top_deg = [-extension_deg, 0.0].max + 0.0 # no negative zero
+      def top_deg = [0.0, -extension_deg].max
       def extension_deg = @extension_deg ||= wishes.clamp(:hip_extension, 0.0)
 
       # As far as this client may be let down: hinge and hip, and not past hanging.

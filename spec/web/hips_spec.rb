@@ -119,6 +119,15 @@ RSpec.describe "Hips over HTTP" do
     expect(page(bench(level, "hip_extension"))["bars"]).to eq(["Eye pressure, dizziness or reflux: this machine is not advised. Choose another."])
   end
 
+  it "says on the card which intent was meant, and none that a caution forbids" do
+    call(:put, "/api/clients/#{person[:id]}/rules/hinge_intent", { school: "rounded", version: 1, reason: "glutes" })
+    intent = ->(id) { call(:get, "/api/fittings/#{id}/set-up")["allowed"].grep(/Intent/) }
+    done = accept(angled)
+    expect(intent[done["id"]]).to eq(["Intent on the hip bench: rounded, glute-first."])
+    caution("osteoporosis", **cleared)
+    expect(intent[done["id"]]).to eq(["Intent on the hip bench: hips move, spine still."])
+  end
+
   it "says what a caution means on this machine" do
     caution("blood_pressure")
     shown = page(bench(angled))

@@ -131,10 +131,7 @@ module Verglas
         end
 
         def told_rules(meeting, stage)
-          Verglas::Guidance::HouseRules.told_at(stage, meeting.machine.family).map do |question|
-            school = Formats::Words.say("house_rules.#{question.name}.schools.#{meeting.rules[question.name]}.title")
-            "#{Formats::Words.say("house_rules.#{question.name}.title")}: #{Told::Finding.lower(school)}."
-          end
+          Verglas::Guidance::HouseRules.told_at(stage, meeting.machine.family).map { |question| Told::Rules.sentence(question.name, meeting.rules[question.name]) }
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
