@@ -15,11 +15,12 @@ module Verglas
         rows && new(gym, fitting: rows[:fitting], client: rows[:client], machine_row: rows[:machine], exercise: rows[:fitting][:exercise])
       end
 
-      # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has, read once.
-      def self.among(gym, person, machine_row:, exercise:, shared:)
+      # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has, read once; given: what
+      # else was.
+      def self.among(gym, person, machine_row:, exercise:, shared:, given: {})
         new(gym, client: person.row, machine_row: machine_row, exercise: exercise, readings: person.readings,
                  given: { checked_rows: person.checked, caution_rows: person.cautions, rules_chosen: { gym: shared.rules, client: person.own_rules }, equipment: shared.sizes,
-                          plates: shared.plates })
+                          plates: shared.plates, **given })
       end
 
       # What a gym has, asked for once.
@@ -162,6 +163,9 @@ module Verglas
         wishes = wishes_for(machine, **Aids.wishes(machine.family, aids))
         Fitting::Evaluation.new(machine: machine, estimate: estimation.estimate, wishes: wishes, indices: machine.indices(marks))
       end
+
+      # How fittings went where body weight is the load (Store::Queries::ShownEfforts).
+      def shown_efforts = @shown_efforts ||= @given[:shown] || Store::Queries::ShownEfforts.new(gym).call(client[:id], families: Readiness::FAMILIES)
 
       # On a station the adjusters that are one part of it, whichever exercise is done.
       def one_part = station? ? machine_row[:adjusters].to_a.map { |adjuster| adjuster["label"] } : []

@@ -5,6 +5,9 @@ module Verglas
     # What a client has shown on machines of one joint action, from the fittings that were accepted there, and the rung on which to begin on
     # this one. What a caution forbids is no rung.
     module Readiness
+      # On which body weight is the load.
+      FAMILIES = Machines::Families.all.select { |family| family.exercises.each_value.any? { |one| one.wishes.key?(:mass_kg) } }.map(&:id).freeze
+
       module_function
 
       # Guidance::Readiness; nil where the machine has no rungs.
@@ -21,9 +24,7 @@ module Verglas
       # Latest first. How one went that nobody wrote down says nothing, unless a sign was seen.
       def visits(meeting)
         action = meeting.machine.family.action
-        families = Machines::Families.all.select { |family| family.exercises.each_value.any? { |one| one.action == action } }
-        rows = Store::Queries::ShownEfforts.new(meeting.gym).call(meeting.client[:id], families: families.map(&:id))
-        rows.filter_map { |row| visit(row) if Machines::Families.fetch(row[:family]).exercises[row[:exercise][/.+/]]&.action == action }
+        meeting.shown_efforts.filter_map { |row| visit(row) if Machines::Families.fetch(row[:family]).exercises[row[:exercise][/.+/]]&.action == action }
       end
 
       def visit(row)

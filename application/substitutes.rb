@@ -13,13 +13,13 @@ module Verglas
       # Whether they are asked for: without anything added, something is wrong at every mark.
       def asked?(advice) = advice.status == :impossible || advice.grade_without_cushions == "fault"
 
-      # Found, best first; none where the machine itself fits.
-      def of(meeting)
+      # Found, best first; none where the machine itself fits. others: the client met by the gym's machines, where somebody has that already.
+      def of(meeting, others: nil)
         return [] unless asked?(meeting.advice)
 
         own = rank(meeting.advice)
-        candidates(meeting).map { |row, exercise| Meeting.new(meeting.gym, client: meeting.client, machine_row: row, exercise: exercise, readings: meeting.readings) }
-                           .filter_map { |other| found(other) }.select { |one| (rank(one.advice) <=> own).negative? }.sort_by { |one| [rank(one.advice), one.row[:name]] }
+        (others ? others.select { |other| same?(meeting, other) } : candidates(meeting))
+          .filter_map { |other| found(other) }.select { |one| (rank(one.advice) <=> own).negative? }.sort_by { |one| [rank(one.advice), one.row[:name]] }
       end
 
       # How well a machine serves: the worst severity, whether something has to be added, the sum of it all. Two machines never send to one
@@ -29,14 +29,19 @@ module Verglas
       # In service, not out of order, and of the same action.
       def candidates(meeting)
         rows = meeting.gym.machines.in_service.select { |row| row[:state] == "in_use" && row[:id] != meeting.machine_row[:id] }
-        rows.flat_map { |row| Machines::Families.fetch(row[:family]).exercises.map { |exercise, family| [row, exercise.to_s, family] } }
-            .select { |_, _, family| family.action == meeting.machine.family.action }.map { |row, exercise, _| [row, exercise] }
+        each = rows.flat_map { |row| Machines::Families.fetch(row[:family]).exercises.map { |exercise, family| [row, exercise.to_s, family] } }
+        each.select { |_, _, family| family.action == meeting.machine.family.action }
+            .map { |row, exercise, _| Meeting.new(meeting.gym, client: meeting.client, machine_row: row, exercise: exercise, readings: meeting.readings) }
+      end
+
+      def same?(meeting, other)
+        other.machine_row[:state] == "in_use" && other.machine_row[:id] != meeting.machine_row[:id] && other.machine.family.action == meeting.machine.family.action
       end
 
       def found(meeting)
         Found.new(meeting.machine_row, meeting.exercise, meeting.advice) if meeting.bars.none? && meeting.advice.status == :fits
       end
-      private_class_method :rank, :candidates, :found
+      private_class_method :rank, :candidates, :same?, :found
     end
   end
 end

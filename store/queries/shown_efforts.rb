@@ -6,7 +6,7 @@ module Verglas
       # How did a client's fittings go on machines of some families, what each asked kept with it: {family:, exercise:, top_nm:, last:, signs:},
       # latest first.
       class ShownEfforts
-        MOST = 12
+        MOST = 20
 
         def initialize(gym)
           @gym = gym

@@ -21,6 +21,9 @@ module Verglas
 
           app.get("/api/clients/:id") { |id| reply(Views::ClientPage.of(gym, client_row(id))) }
 
+          # Computed for every machine: asked for by a page that shows already what is known.
+          app.get("/api/clients/:id/predictions") { |id| reply(Views::Predictions.of(gym, client_row(id)[:id])) }
+
           app.patch("/api/clients/:id") do |id|
             write_once do
               client_row(id)

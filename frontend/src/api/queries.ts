@@ -73,6 +73,13 @@ export const clientQuery = (id: string) =>
     queryFn: () => unwrap(api.GET("/api/clients/{id}", { params: { path: { id } } })),
   });
 
+/** What is predicted for a client on every machine: computed, so asked for beside the page. */
+export const predictionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["client", id, "predictions"],
+    queryFn: () => unwrap(api.GET("/api/clients/{id}/predictions", { params: { path: { id } } })),
+  });
+
 /** The letters are part of the key in memory; on the wire they stand in the body. */
 export const searchQuery = (text: string) =>
   queryOptions({

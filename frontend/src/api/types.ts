@@ -46,6 +46,7 @@ export type Scene = Schemas["Scene"];
 export type ScenePart = Scene["parts"][number];
 export type Pose = NonNullable<Scene["poses"]>[number];
 export type Plate = NonNullable<Scene["plate"]>;
+export type Prediction = Schemas["Predictions"]["predictions"][number];
 export type Curve = NonNullable<Scene["curve"]>;
 export type Placed = Schemas["Placed"];
 export type Target = Schemas["Target"];

@@ -1,9 +1,17 @@
 // A client's card: a line a machine, with its marks, how well it fits, and the way to setting it up or fitting it anew.
 import { say } from "../../lib/say";
+import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
-import type { CardLine as CardLineData, ClientPage as ClientPageData, ExerciseName, Machine } from "../../api/types";
+import { predictionsQuery } from "../../api/queries";
+import type {
+  CardLine as CardLineData,
+  ClientPage as ClientPageData,
+  ExerciseName,
+  Machine,
+  Prediction,
+} from "../../api/types";
 import { momentText } from "../../lib/dates";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
@@ -14,6 +22,7 @@ import { Empty, Muted, Rows, Section, SectionTitle, Small, Strong } from "../../
 import { breakpoint, colour, size, space } from "../../ui/tokens";
 import { Needs } from "../shared/Needs";
 import { useOpenFitting } from "../shared/useOpenFitting";
+import { Predicted } from "./Predicted";
 
 const CardRow = styled.li`
   display: grid;
@@ -34,6 +43,7 @@ const End = styled.span`
 /** A line a machine (on a station, an exercise): its marks in its own labels, how well it fits, who and when, and the way to the bench. */
 export function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: string }) {
   const opening = useOpenFitting(id);
+  const predictions = useQuery(predictionsQuery(id));
   const lines = fittedFirst(page);
   const begin = whereToBegin(page, lines);
   return (
@@ -52,6 +62,9 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
           <CardLine
             key={`${machine.id} ${exercise}`}
             bars={bars}
+            prediction={predictions.data?.predictions.find(
+              (one) => one.machine_id === machine.id && one.exercise === exercise,
+            )}
             machine={machine}
             name={name}
             line={line}
@@ -119,13 +132,20 @@ type LineProps = {
   line: CardLineData | undefined;
   /** why this client is kept off it */
   bars: readonly string[];
+  /** what would be advised; nothing while it is computed */
+  prediction: Prediction | undefined;
   first: boolean;
   locale: string;
   busy: boolean;
   onOpen: () => void;
 };
 
-function CardLine({ machine, name, line, bars, first, locale, busy, onOpen }: LineProps) {
+function NotFitted({ barred, prediction }: { barred: boolean; prediction: Prediction | undefined }) {
+  if (barred) return null;
+  return prediction ? <Predicted prediction={prediction} /> : <Muted>{say("card.notFittedYet")}</Muted>;
+}
+
+function CardLine({ machine, name, line, bars, prediction, first, locale, busy, onOpen }: LineProps) {
   const accepted = line?.accepted;
   const Start = first ? PrimaryButton : SecondaryButton;
   return (
@@ -161,7 +181,7 @@ function CardLine({ machine, name, line, bars, first, locale, busy, onOpen }: Li
             {accepted.remeasured ? <Warned>{say("card.aLengthWasReadSince")}</Warned> : null}
           </>
         ) : (
-          <Muted>{bars.length > 0 ? "" : say("card.notFittedYet")}</Muted>
+          <NotFitted barred={bars.length > 0} prediction={prediction} />
         )}
         {bars.map((bar) => (
           <Barred key={bar}>

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # A client met by every machine of the gym: what the bench would advise on each, from the tape and from what was checked elsewhere, before
+    # anybody walks there. The same advice as the bench's own, for it is the bench's own.
+    class FloorCard
+      def initialize(gym, client_id)
+        @gym = gym
+        @client_id = client_id
+      end
+
+      # {[machine id, exercise] => Meeting} of all machines in service, each exercise.
+      def meetings
+        @meetings ||= @gym.machines.in_service.flat_map { |row| Store::Tables::Machines.exercises(row).map { |exercise| [row, exercise.to_s] } }
+                          .to_h { |row, exercise| [[row[:id], exercise], Meeting.among(@gym, person, machine_row: row, exercise: exercise, shared: shared, given: { shown: shown })] }
+      end
+
+      # Where a machine does not serve: the gym's others that do (Substitutes), best first.
+      def instead(meeting) = Substitutes.of(meeting, others: meetings.values)
+
+      private
+
+      def person = @person ||= Store::Queries::People.new(@gym).call([@client_id]).fetch(@client_id)
+      def shown = @shown ||= Store::Queries::ShownEfforts.new(@gym).call(@client_id, families: Readiness::FAMILIES)
+      def shared = @shared ||= Meeting::Shared.of(@gym)
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# What is predicted for a client on every machine of the gym is what the bench then advises.
+RSpec.describe "Predictions over HTTP" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft) }
+  let(:person) { client(loft, account, sex: "woman", body_mass_kg: 68, stature: 1648, seat_to_kneecap: 576, floor_to_knee_top: 519) }
+
+  before { sign_in }
+
+  def predictions(who = person) = call(:get, "/api/clients/#{who[:id]}/predictions")["predictions"]
+  def on(row, exercise = "") = predictions.find { |one| one.values_at("machine_id", "exercise") == [row[:id], exercise] }
+  def bench(machine, exercise) = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: machine, exercise: exercise })["id"]}")
+
+  it "are what the bench advises, on a machine of each family and each exercise of a station" do
+    Worked::MACHINES.keys.reject { |name| %w[one_plate].include?(name) }.each_with_index { |name, index| machine(loft, name, name: "Machine #{index}") }
+    told = predictions
+    expect(told.size).to eq(Worked::MACHINES.size) # one station with two exercises
+    told.each do |one|
+      advice = bench(*one.values_at("machine_id", "exercise"))["advice"]
+      expect(one["marks"].to_h { |tag| tag.values_at("label", "mark") }).to eq(advice["marks"]), one.to_s
+      expect(one.values_at("status", "grade")).to eq(advice.values_at("status", "grade"))
+    end
+    expect(told.map { |one| one["from"] }.uniq).to eq(["predicted from the tape"])
+  end
+
+  it "say why not where a caution bars, and nothing of what is not taped" do
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee_ligament", version: nil })
+    curl = machine(loft, "curl_plain", name: "Leg curl 1")
+    untaped = loft.machines.find(loft.machines.insert(family: "abduction", name: "Hip abduction 1", description: {}))
+    expect(on(curl)).to include("status" => nil, "marks" => [], "bars" => [a_string_including("Knee ligament")])
+    expect(on(untaped)).to include("status" => nil, "marks" => [], "bars" => [])
+  end
+
+  it "name the gym's other machine where one does not fit" do
+    short = client(loft, account, name: "Dagny Holm-Reyes", sex: "woman", stature: 1480)
+    machine(loft, "shoulder_sled", name: "Hack squat 1")
+    belt = machine(loft, "chain_on_lever", name: "Belt squat 1")
+    told = predictions(short).to_h { |one| [one["machine_id"], one] }
+    expect(told[belt[:id]]["status"]).to eq("fits")
+    expect(told.except(belt[:id]).values.first).to include("status" => "impossible", "instead" => ["Belt squat 1"])
+  end
+
+  it "ask the database no more for many machines than for two" do
+    count = lambda do
+      statements = 0
+      logger = Object.new.tap { |one| one.define_singleton_method(:info) { |_| statements += 1 } }
+      db.loggers << logger
+      predictions
+      statements
+    ensure
+      db.loggers.delete(logger)
+    end
+    %w[pad_and_angle slide_back].each { |name| machine(loft, name, name: name) }
+    count.call # what is prepared once
+    few = count.call
+    %w[level_pad round_pad curl_plain incline_sled arms_turned_in].each { |name| machine(loft, name, name: name) }
+    expect(count.call).to eq(few)
+  end
+
+  it "are of one's own gym's people only" do
+    stranger = client(gym("Elsewhere"), staff(gym("Far"), email: "x@far.example"), name: "Nobody here")
+    expect(call(:get, "/api/clients/#{stranger[:id]}/predictions")["code"]).to eq("not_found")
+  end
+end

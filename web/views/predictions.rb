@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # What is predicted for a client on every machine of the gym: marks, how well they would fit, how surely; why not where not, and which
+      # machine instead.
+      module Predictions
+        module_function
+
+        def of(gym, client_id)
+          card = Application::FloorCard.new(gym, client_id)
+          { predictions: card.meetings.map { |(machine_id, exercise), meeting| { machine_id: machine_id, exercise: exercise, **one(card, meeting) } } }
+        end
+
+        def one(card, meeting)
+          bars = Cautions.bars(meeting)
+          return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
+
+          { status: meeting.advice.status, grade: meeting.advice.evaluation.grade, likely: meeting.advice.evaluation.likely?, marks: marks(meeting.advice), bars: [],
+            aids: Application::Aids.says(meeting.advised_aids), from: Formats::Words.say("predicted.#{source(meeting)}"), instead: instead(card, meeting) }
+        end
+
+        # Barred, or not taped.
+        NOTHING = { status: nil, grade: nil, likely: false, marks: [], aids: [], from: nil, instead: [], bars: [] }.freeze
+
+        def marks(advice) = Told::Names.tags(Advice.advised_marks(advice))
+
+        # What it rests on most.
+        def source(meeting)
+          return :checked if meeting.checked_rows.any?
+
+          meeting.taken.size > 1 ? :taped : :estimated
+        end
+
+        def instead(card, meeting) = card.instead(meeting).map { |found| Told::Names.machine(found.row[:name], found.exercise) }
+        private_class_method :one, :marks, :source, :instead
+      end
+    end
+  end
+end
