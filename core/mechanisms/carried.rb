@@ -31,8 +31,6 @@ module Verglas
 
       private
 
-      def point(x, y) = Geometry::Point.new(x, y)
-
       # From horizontal, + upwards (degrees).
       def towards(deg) = Geometry::Point.towards(-deg)
     end

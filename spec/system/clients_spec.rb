@@ -53,8 +53,11 @@ RSpec.describe "Clients in the browser" do
     here = machine(loft, "slide_seat", name: "Leg extension 2")
     person = client(loft, account, name: "Caspian Thwaite", sex: "man", stature: 1770, seat_to_kneecap: 622)
     visit "/clients/#{person[:id]}"
-    within("[data-machine='Leg extension 2']") { expect(page).to have_text("Not fitted yet") }
+    within("[data-machine='Leg extension 2']") { expect(page).to have_text("predicted from the tape") }
+    predicted = all("[data-predicted] [data-mark]").map { |tag| tag["data-mark"] }
     click_button(text: /\AFit/)
+    expect(page).to have_css("[data-adjuster=roller]")
+    expect(["seat", "back pad", "roller"].map { |label| mark(label) }).to eq(predicted)
     expect(page).to have_css("[data-figure=side]")
     click_button "Write down"
     click_button "Accept and write down"

@@ -199,7 +199,7 @@ RSpec.describe "A first fitting in the browser" do
     end
     expect(page).to have_css("[role=alert]", text: "A clinician before the next time.")
     click_link "To the card"
-    within("[data-machine='Leg curl 1']") { expect(page).to have_text("Not fitted yet") }
+    within("[data-machine='Leg curl 1']") { expect(page).to have_text("predicted from") }
     expect(page).to have_text("stopped: sudden joint pain")
   end
 end

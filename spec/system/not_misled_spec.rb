@@ -71,7 +71,7 @@ RSpec.describe "Nobody is misled" do
     end
     expect(page).to have_css("[role=alert]", text: "Taken back by Maren Oldcastle: Wrong load.")
     click_link "To the card"
-    expect(find("[data-machine='Leg curl 1']")).to have_text("Not fitted yet")
+    expect(find("[data-machine='Leg curl 1']")).to have_text("predicted from")
     expect(page).to have_text("taken back: Wrong load")
   end
 

@@ -45,7 +45,8 @@ RSpec.describe "Hips over HTTP" do
     expect(curve["tops"].map { |top| top["deg"] }).to eq([30, 45, 60])
     expect(shown["evaluation"]["scene"].values_at("ends", "floor")).to match([%w[bottom straight], Numeric])
     expect(shown["steps"][1]["notes"].first).to include("Nothing shown yet", "Body weight at 60°")
-    expect(shown["loads"] || shown["steps"].last["notes"].join(" ")).to include("Up until the hips are straight, not higher.")
+    expect(shown["steps"].last["notes"].join(" ")).to match(/Up until the hips are straight, not higher\.(?!.*Stack between)/)
+    expect(call(:post, "/api/fittings/#{shown["id"]}/loads", { repetitions: 10 })).to include("kind" => "body", "says" => a_string_including("Body weight"))
   end
 
   it "shows what ten kilograms at the chest do, beside body weight alone, and keeps them with the record" do

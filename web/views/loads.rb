@@ -12,13 +12,18 @@ module Verglas
         # meeting: a fitting's; input: {wanted_kg, last, left_kg, right_kg, repetitions}, each may be missing.
         def of(meeting, input)
           tempo = meeting.tempo
-          made = meeting.rig ? made(meeting, input) : NOTHING
+          made = meeting.rig ? made(meeting, input) : undescribed(meeting)
           { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: tempo_text(tempo) },
                     set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]) }
         end
 
         USUAL = Tables[:loads][:usual]
         NOTHING = { kind: nil, unit: nil, says: nil, load: nil, light: nil, up: nil, down: nil, next_time: nil, felt: nil }.freeze
+
+        # Where the body is the load there is nothing to describe.
+        def undescribed(meeting)
+          meeting.machine.family.wishes.key?(:mass_kg) ? NOTHING.merge(kind: :body, says: words(:body)) : NOTHING
+        end
 
         # Nothing known: the lightest, one step a set.
         def made(meeting, input)
@@ -115,7 +120,7 @@ module Verglas
 
         def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| Load.number(seconds) }.join("-")
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :one_leg, :beside_the_other, :words
+        private_class_method :made, :undescribed, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :one_leg, :beside_the_other, :words
       end
     end
   end

@@ -122,8 +122,6 @@ module Verglas
             Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: { hip_abduction: deg }, limits: { hip_abduction: opens? ? end_target_deg : start_target_deg })
           end
         end
-
-        def point(x, y) = Geometry::Point.new(x, y)
       end
     end
   end

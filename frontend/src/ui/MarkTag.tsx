@@ -28,7 +28,7 @@ const Mark = styled.span`
 /** A mark set like a stamped tag: the adjuster above, the mark as printed on the machine large below. */
 export function MarkTag({ label, mark }: { label: string; mark: string }) {
   return (
-    <Frame>
+    <Frame data-mark={mark}>
       <Label>{label}</Label>
       <Mark>{mark}</Mark>
     </Frame>

@@ -65,6 +65,8 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           autoComplete="off"
           onChange={(load) => dispatch({ type: "write", fields: { load } })}
         />
+      ) : loads.kind === "body" ? (
+        <p data-body-weight>{loads.says}</p>
       ) : (
         <>
           {light && loads.light ? (
@@ -93,7 +95,9 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
           ) : null}
         </div>
       )}
-      {loads.kind === null ? null : <WantedLoad unit={loads.unit ?? "kg"} onWant={(kg) => void nearest(kg)} />}
+      {loads.kind === null || loads.kind === "body" ? null : (
+        <WantedLoad unit={loads.unit ?? "kg"} onWant={(kg) => void nearest(kg)} />
+      )}
       <Counts work={work} tempo={loads.tempo} seconds={loads.set_seconds} pacer={pacer} onChange={write} />
       {loads.belt ? <p data-belt={loads.belt.worn ? "on" : "off"}>{loads.belt.says}</p> : null}
       {light ? null : (
