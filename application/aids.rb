@@ -26,16 +26,18 @@ module Verglas
       # As it is advised: a place to the whole number that stands on the screen.
       def advised(wishes) = of(wishes).to_h { |name, size| [name, PLACED.include?(name) ? size.round.to_f : size] }
 
-      # The same of what was sent: raises Invalid for a name that nobody knows, and what is thicker than anything that is laid.
+      # The same of what was sent: raises Invalid for a name that nobody knows, what is thicker than anything that is laid, and more than can be added.
       def sent(given)
         unknown = given.to_h.keys.map(&:to_s) - CHOICES.keys
         raise Invalid.new(:unknown_field, path: "/aids/#{unknown.first}") if unknown.any?
 
-        thick = of(given).slice(*LAID).find { |_, size| size > THICKEST_MM }
-        raise Invalid.new(:too_large, path: "/aids/#{thick.first}", expected: THICKEST_MM) if thick
+        of(given).each { |name, size| raise Invalid.new(:too_large, path: "/aids/#{name}", expected: most(name)) if size > most(name) }
 
         of(given)
       end
+
+      # Of what is placed the mechanism says how far it goes.
+      def most(name) = CHOICES.fetch(name).then { |choice| choice.placed? ? choice.most || Float::INFINITY : THICKEST_MM }
 
       # What a family can wish for of them.
       def wishes(family, given) = of(given).transform_keys(&:to_sym).slice(*family.choices.keys)

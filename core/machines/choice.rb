@@ -12,7 +12,8 @@ module Verglas
     #   stage     of Guidance::Flow at which a placed one has a step of its own; nil for one that is set beside another, and for the
     #             others, which are laid before anyone sits
     #   step      by how much a placed one is changed at a touch
-    Choice = Value.define(:name, :how, :makers, :mends, :stage, :step) do
+    #   most      of an added one there can be
+    Choice = Value.define(:name, :how, :makers, :mends, :stage, :step, :most) do
       def sought? = how == :if_needed
       # Whether it may help against these findings; nil: whichever they are.
       def sought_for?(codes) = mends.empty? || codes.nil? || mends.intersect?(codes)

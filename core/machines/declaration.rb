@@ -63,8 +63,9 @@ module Verglas
         once(@wishes, name, Wish.new(name: name, default: default.to_f, stricter: stricter, measured_as: measured_as))
       end
 
-      def choice(name, how:, makers: false, mends: [], stage: nil, step: nil)
-        once(@choices, name, Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step))
+      def choice(name, how:, makers: false, mends: [], stage: nil, step: nil, most: nil)
+        missing("the most of it", how == :added && most.nil? ? [name] : [])
+        once(@choices, name, Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step, most: most))
       end
 
       def joint(motion, forced: [], free: [], stop: nil, held_deg: nil)

@@ -14,14 +14,8 @@ module Verglas
       # What the band takes off (N); less than nothing where it works against.
       def band_n = family.choices.key?(:band_help_n) ? wishes[:band_help_n] - wishes[:band_against_n] : 0.0
 
-      # Of what is added; a placed choice stands at nothing unless somebody adds it.
-      def span(choice, place)
-        case choice
-        when :held_kg then [0, FIGURES[:held_at_most][:kg]]
-        when :band_help_n, :band_against_n then [0, FIGURES[:band][:strongest_n]]
-        else span_of(choice, place)
-        end
-      end
+      # Of what is added, from nothing upwards; of what is placed as the mechanism has it.
+      def span(choice, place) = family.choices.fetch(choice).added? ? [0, family.choices.fetch(choice).most] : span_of(choice, place)
 
       # Whether anything is carried beside body weight, or taken off it.
       def added? = !(held_kg.zero? && band_n.zero?)

@@ -57,6 +57,7 @@ RSpec.describe "Hips over HTTP" do
     expect(plain["plain"]).to be_empty
     expect(weighted["plain"]).to eq(plain["points"])
     expect(weighted["tops"].zip(plain["tops"]).map { |more, less| more["nm"] - less["nm"] }).to all(be_positive)
+    expect(evaluated(id, shown["marks"], shown["aids"].merge("held_kg" => 61))).to include("code" => "too_large", "path" => "/aids/held_kg")
     done = accept(angled, aids: shown["aids"].merge("held_kg" => 10))
     expect([done["laid"], status]).to eq([["Turns at 70° of hip bend.", "10 kg held at the chest."], 200])
   end

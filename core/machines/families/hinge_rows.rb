@@ -12,13 +12,13 @@ module Verglas
         def carries_the_body
           wish :mass_kg, default: 0
           wish :sole_mm, default: FIGURES[:sole][:mm]
-          choice :held_kg, how: :added, step: FIGURES[:ready][:weight_step_kg]
+          choice :held_kg, how: :added, step: FIGURES[:ready][:weight_step_kg], most: FIGURES[:held_at_most][:kg]
         end
 
         # An elastic band from the foot plate that helps, or works against (N).
         def takes_bands
-          choice :band_help_n, how: :added, step: FIGURES[:ready][:band_step_n]
-          choice :band_against_n, how: :added, step: FIGURES[:ready][:band_step_n]
+          choice :band_help_n, how: :added, step: FIGURES[:ready][:band_step_n], most: FIGURES[:band][:strongest_n]
+          choice :band_against_n, how: :added, step: FIGURES[:ready][:band_step_n], most: FIGURES[:band][:strongest_n]
         end
 
         # A pad below the crease of the hip, taped from the foot plate, or from a roller that holds the heels so far above the sole.
