@@ -101,7 +101,7 @@ module Verglas
 
       # An adduction's start is one that is allowed before anything else.
       def precedence(place)
-        return [] if opens?
+        return [] if opens? || !arms?
 
         [over?(place) ? 1 : 0]
       end
@@ -117,6 +117,8 @@ module Verglas
 
       # Outwards and the other way, where somebody sees either reached.
       def limits_at(place, share)
+        return {} unless arms?
+
         deg = contact(place, arm_along(place, share)).shin_deg
         opens? ? { abduction: deg } : { abduction: deg, adduction: -deg }
       end
@@ -127,6 +129,8 @@ module Verglas
       def end_limited? = opens? && end_target_deg < family.wishes.fetch(:spread_limit_deg).default
 
       private
+
+      def arms? = family.told.include?(:arm)
 
       def arm_quantities(place)
         first, last = contacts(place)

@@ -77,6 +77,7 @@ export const clientQuery = (id: string) =>
 export const predictionsQuery = (id: string) =>
   queryOptions({
     queryKey: ["client", id, "predictions"],
+    gcTime: 0, // what no longer holds is not shown again
     queryFn: () => unwrap(api.GET("/api/clients/{id}/predictions", { params: { path: { id } } })),
   });
 
