@@ -18,7 +18,6 @@ module Verglas
         whole_fitting("Perpetua Lowe", "Leg curl 1")
         bench("Dagny Holm", "Leg extension 1", "bench-caution")
         placing("Caspian Thwaite", "Leg press 1", "@foot_mm", "bench-press")
-        placing("Ósk Brannagh", "Hack squat 1", "@foot_mm", "bench-hack")
         hips
       end
 

@@ -11,7 +11,7 @@ module Verglas
       include Capybara::DSL
       include BenchPictures
 
-      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hack bench-hip bench-glute-ham bench-adduction record set-up queue locked
+      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hip bench-glute-ham bench-adduction record set-up queue locked
                  rules machines machine-kinds machine-taping].freeze
 
       def initialize(folder)
