@@ -19,16 +19,16 @@ module Verglas
         # Range before anything harder.
         def onward(ready) = ready.onward ? [words(:onward, rung: Finding.lower(rung_words(ready.onward)))] : []
 
-        def rung_words(rung)
-          kind = if rung.band_n.positive? then :band
-                 else
-                   rung.held_kg.positive? ? :held : :plain
-                 end
-          words("rung.#{kind}#{"_at" if rung.deg}", deg: rung.deg&.round, n: rung.band_n, kg: rung.held_kg)
+        def rung_words(rung) = words("rung.#{kind(rung)}#{"_at" if rung.deg}", deg: rung.deg&.round, n: rung.band_n, kg: rung.held_kg)
+
+        def kind(rung)
+          return :band if rung.band_n.positive?
+
+          rung.held_kg.positive? ? :held : :plain
         end
 
         def words(key, **params) = Formats::Words.say("ready.#{key}", **params)
-        private_class_method :begin_says, :onward, :rung_words, :words
+        private_class_method :begin_says, :onward, :rung_words, :kind, :words
       end
     end
   end

@@ -32,13 +32,11 @@ module Verglas
         end
 
         def curve(curve)
-          { title: Formats::Words.of(curve.says), estimated: curve.estimated, corner: curve.corner, **{ points: curve.points, plain: curve.plain }.transform_values do |points|
-            points.map do |deg, nm|
-              [deg.round(1), nm.round(1)]
-            end
-          end,
+          { title: Formats::Words.of(curve.says), estimated: curve.estimated, corner: curve.corner, points: torques(curve.points), plain: torques(curve.plain),
             range: curve.range.map { |deg| deg.round(1) }, tops: curve.tops.map { |top| { deg: top.deg.round, nm: [top.nm, 0.0].max.round, plain_nm: top.plain_nm.round, own: top.own } } }
         end
+
+        def torques(points) = points.map { |deg, nm| [deg.round(1), nm.round(1)] }
 
         def plate(plate)
           lengths = %i[length_mm foot_mm heel_mm stance_mm turn_deg low_mm high_mm].to_h { |name| [name, plate[name]&.to_f&.round(1)] }
@@ -55,7 +53,7 @@ module Verglas
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]
-        private_class_method :part, :dimension, :pose, :plate, :curve, :drawn, :moved
+        private_class_method :part, :dimension, :pose, :plate, :curve, :torques, :drawn, :moved
       end
     end
   end
