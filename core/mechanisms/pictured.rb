@@ -10,6 +10,16 @@ module Verglas
 
       private
 
+      # So many poses from where a movement turns to its other end; the block draws what moves at a share of it and answers what is told there.
+      def posed_along(count)
+        Array.new(count) do |index|
+          share = index / (count - 1.0)
+          sketch = Scenes::Sketch::Places.new
+          told = yield(share, sketch)
+          Scenes::Pose.of(share: share, parts: sketch.parts.freeze, **told)
+        end
+      end
+
       def point(x, y) = Geometry::Point.new(x, y)
     end
   end

@@ -74,13 +74,10 @@ module Verglas
         end
 
         def poses
-          Array.new(POSES) do |index|
-            share = index / (POSES - 1.0)
+          posed_along(POSES) do |share, sketch|
             bend = bottom_deg + ((top_deg - bottom_deg) * share)
-            sketch = Scenes::Sketch::Places.new
             draw_body(sketch, bend, "")
-            Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: { knee_flexion: bend }, limits: { knee_flexion: wishes.envelope.to(:knee_flexion) }, at_deg: bend,
-                            effort_nm: torque_nm(bend))
+            { deg: { knee_flexion: bend }, limits: { knee_flexion: wishes.envelope.to(:knee_flexion) }, at_deg: bend, effort_nm: torque_nm(bend) }
           end
         end
 

@@ -35,12 +35,10 @@ module Verglas
 
         # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}.
         def poses(place)
-          Array.new(POSES) do |index|
-            share = index / (POSES - 1.0)
+          posed_along(POSES) do |share, sketch|
             state = along(place, share)
-            sketch = Scenes::Sketch::Places.new
             draw_moving(sketch, place, state)
-            Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: bends(state), limits: bend_limits(place), split: split(place, state))
+            { deg: bends(state), limits: bend_limits(place), split: split(place, state) }
           end
         end
 

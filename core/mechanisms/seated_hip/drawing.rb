@@ -114,12 +114,10 @@ module Verglas
         end
 
         def poses(place)
-          Array.new(POSES) do |index|
-            share = index / (POSES - 1.0)
-            sketch = Scenes::Sketch::Places.new
-            draw_moving(sketch, place, arm_along(place, share))
-            deg = contact(place, arm_along(place, share)).shin_deg
-            Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: { hip_abduction: deg }, limits: { hip_abduction: opens? ? end_target_deg : start_target_deg })
+          posed_along(POSES) do |share, sketch|
+            arm_deg = arm_along(place, share)
+            draw_moving(sketch, place, arm_deg)
+            { deg: { hip_abduction: contact(place, arm_deg).shin_deg }, limits: { hip_abduction: opens? ? end_target_deg : start_target_deg } }
           end
         end
       end
