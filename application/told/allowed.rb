@@ -19,12 +19,13 @@ module Verglas
         # Where the client turns back; nil where nothing is told of it.
         def ending(meeting) = in_words(meeting.mechanics.ends_says)
 
-        # Limits that decide something here and were never measured: what holds until they are.
+        # Limits that decide something here and were never measured: what holds until they are; not where a caution says less already.
         def unmeasured(meeting)
-          measured = meeting.safety.measured
-          meeting.machine.family.wishes.each_value.filter_map(&:measured_as).reject { |limit| measured.key?(limit) }.map do |limit|
-            deg = Guidance::Limits.fetch(limit).default_deg
-            Formats::Words.maybe("allowed.unmeasured_#{limit}", deg: deg) || words(:unmeasured, limit: Formats::Words.say("limits.#{limit}.title"), deg: deg)
+          hard = meeting.safety.hard(meeting.machine.family)
+          open = meeting.machine.family.wishes.each_value.filter_map(&:measured_as).reject { |limit| meeting.safety.measured.key?(limit) }.map { |limit| Guidance::Limits.fetch(limit) }
+          open.reject { |limit| hard.to(limit.motion)&.<=(limit.default_deg) }.map do |limit|
+            deg = limit.default_deg
+            Formats::Words.maybe("allowed.unmeasured_#{limit.name}", deg: deg) || words(:unmeasured, limit: Formats::Words.say("limits.#{limit.name}.title"), deg: deg)
           end
         end
 

@@ -78,6 +78,9 @@ module Verglas
         ends.min.negative? && ends.max.positive? ? torque_nm(0.0) : ends.map { |deg| torque_nm(deg) }.max
       end
 
+      # Benches that are compared: none flatter than this client may be on (degrees).
+      def compared_deg = FIGURES[:compared][:bench_deg].select { |deg| deg >= (family.wishes.key?(:least_angle_deg) ? wishes[:least_angle_deg] : 0) }
+
       def findings(_group, place) = [hip_gap(place), (slope(place) unless level?), bottom(place)].compact
 
       def quantities_of(_group, place)

@@ -105,7 +105,7 @@ RSpec.describe "Hips over HTTP" do
     shown = page(bench(angled))
     expect([shown["advice"]["marks"]["angle"], placed(shown["evaluation"]).keys]).to eq(["60", ["bottom_deg"]])
     expect(shown["ready"]).to include("says" => ["Body weight at 60°, and nothing harder: a caution asks for it."])
-    expect(JSON.generate(shown)).not_to match(/kg at the chest|Rounded/)
+    expect(JSON.generate(shown)).not_to match(/kg at the chest|Rounded|rung up|[Ff]latter/)
     refused = call(:post, "/api/fittings/#{shown["id"]}/acceptance", { **sheet(shown), marks: shown["marks"], aids: shown["aids"].merge("held_kg" => 5), reason: "he asked for it" })
     expect([status, refused["code"]]).to eq([422, "forbidden_aid"])
   end
@@ -117,6 +117,8 @@ RSpec.describe "Hips over HTTP" do
     expect(finding(evaluated(id, flat), "bench_slope")).to include("band" => "fault", "says" => "At 30° the head hangs low: a caution asks for 45° or steeper.")
     refused = call(:post, "/api/fittings/#{id}/acceptance", { **sheet(page(id)), marks: flat, reason: "she asked for it" })
     expect([status, refused["code"]]).to eq([422, "too_flat"])
+    expect(JSON.generate(page(id).slice("steps", "ready")) + page(id)["evaluation"]["motion"].to_s).not_to match(/30°|Flatter once/)
+    expect(page(id)["evaluation"]["scene"]["curve"]["tops"].map { |top| top["deg"] }).to eq([45, 60])
     expect(page(id)["ready"]["rungs"].map { |rung| rung["text"] }).not_to include(a_string_including("30°"))
     expect(page(bench(level, "hip_extension"))["bars"]).to eq(["Eye pressure, dizziness or reflux: this machine is not advised. Choose another."])
   end
@@ -208,6 +210,17 @@ RSpec.describe "Hips over HTTP" do
       expect(page(id)["findable"]).to be_empty
       expect(page(id)["narrowed"]).to include("thighs 25° apart at most, each side")
     end
+
+    it "is not told what would be usual, or open once it is measured, where a caution says less" do
+      usual = -> { call(:get, "/api/fittings/#{accepted_id}/set-up")["allowed"].join(" ") }
+      expect(usual.call).to include("Past the middle only once it is measured", "40° is the usual")
+      caution("hip_replacement", side: "left", **cleared, degrees: { hip_flexion: { from: nil, to: 95 } })
+      expect(usual.call).not_to include("Past the middle only once")
+      caution("hip_pain")
+      expect(usual.call).not_to include("40° is the usual")
+    end
+
+    def accepted_id = @accepted_id ||= accept(adduction)["id"]
 
     it "is seen from above, the hip under the magnifier" do
       evaluation = page(bench(adduction))["evaluation"]

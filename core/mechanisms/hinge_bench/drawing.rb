@@ -123,21 +123,18 @@ module Verglas
 
         # All along the movement, from where it turns.
         def poses(place)
-          Array.new(POSES) do |index|
-            share = index / (POSES - 1.0)
+          posed_along(POSES) do |share, sketch|
             bend = bend_at(place, share)
-            sketch = Scenes::Sketch::Places.new
-            draw_trunk(sketch, place, bend, "")
             trunk = trunk_deg(place, bend)
-            Scenes::Pose.of(share: share, parts: sketch.parts.freeze, deg: { hip_flexion: bend, trunk: trunk }, limits: { hip_flexion: own_bends_deg.min }, at_deg: trunk,
-                            effort_nm: torque_nm(trunk))
+            draw_trunk(sketch, place, bend, "")
+            { deg: { hip_flexion: bend, trunk: trunk }, limits: { hip_flexion: own_bends_deg.min }, at_deg: trunk, effort_nm: torque_nm(trunk) }
           end
         end
 
         # A level bench compares nothing: its top is where the trunk is level.
         def curve(place)
           low, high = [bottom_deg(place), top_deg].map { |bend| trunk_deg(place, bend) }
-          tops = level? ? {} : Carried::FIGURES[:compared][:bench_deg].to_h { |deg| [deg - top_deg, false] }.merge(high => true)
+          tops = level? ? {} : compared_deg.to_h { |deg| [deg - top_deg, false] }.merge(high => true)
           effort_curve(from: [low - 5, -45].min, upto: [high, *tops.keys].max + 8, range: [low, high], tops: tops, corner: level? ? nil : :bottom_right)
         end
 

@@ -39,8 +39,8 @@ module Verglas
         def compared_says(place)
           return Says.of("motion.hinge_level", nm: whole(most_nm(place)), bottom: whole(bottom_nm(place))) if level?
 
-          tops = Carried::FIGURES[:compared][:bench_deg].map { |deg| whole(torque_nm(deg - top_deg)) }
-          Says.of("motion.hinge_tops", steep: tops[2], middle: tops[1], flat: tops[0])
+          steep, middle, flat = compared_deg.reverse.map { |deg| whole(torque_nm(deg - top_deg)) }
+          Says.of(flat ? "motion.hinge_tops" : "motion.hinge_tops_steep", steep: steep, middle: middle, flat: flat)
         end
 
         def travel_words = %i[bottom straight]
