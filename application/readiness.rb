@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # What a client has shown on machines of one joint action, from the fittings that were accepted there, and the rung on which to begin on
-    # this one. What a caution forbids is no rung.
+    # What a client has shown on machines of one joint action, from the fittings that were accepted there and the visits since, and the rung on
+    # which to begin on this one. What a caution forbids is no rung.
     module Readiness
       # On which body weight is the load.
       FAMILIES = Machines::Families.all.select { |family| family.exercises.each_value.any? { |one| one.wishes.key?(:mass_kg) } }.map(&:id).freeze
@@ -24,15 +24,18 @@ module Verglas
       # Latest first. How one went that nobody wrote down says nothing, unless a sign was seen.
       def visits(meeting)
         action = meeting.machine.family.action
-        meeting.shown_efforts.filter_map { |row| visit(row) if Machines::Families.fetch(row[:family]).exercises[row[:exercise][/.+/]]&.action == action }
+        rows = meeting.shown_efforts.select { |row| Machines::Families.fetch(row[:family]).exercises[row[:exercise][/.+/]]&.action == action }
+        rows.flat_map { |row| of_fitting(row) }.sort_by(&:first).reverse.map(&:last)
       end
 
-      def visit(row)
-        top_nm = row[:result].dig("quantities", "top_nm")
+      # [[when, Visit]] of one fitting: what it asked was asked at every visit since.
+      def of_fitting(row)
+        top_nm = row[:result].dig("quantities", "top_nm") or return []
         last = row[:work]["last"]
-        Guidance::Readiness::Visit.new(top_nm: top_nm, clean: %w[easy clean].include?(last) && row[:signs].empty?) if top_nm && (last || row[:signs].any?)
+        fitted = [[row[:accepted_at], %w[easy clean].include?(last) && row[:signs].empty?]] if last || row[:signs].any?
+        [*fitted, *row[:visits].map { |visit| visit.values_at(:begun_at, :clean) }].map { |at, clean| [at, Guidance::Readiness::Visit.new(top_nm: top_nm, clean: clean)] }
       end
-      private_class_method :visits, :visit
+      private_class_method :visits, :of_fitting
     end
   end
 end

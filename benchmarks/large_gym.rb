@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# The pages of one gym with 100,000 clients and 1,000,000 fittings, over HTTP, compared with a route that asks one statement and
+# The pages of one gym with 100,000 clients, 1,000,000 fittings and 3,000,000 sets, over HTTP, compared with a route that asks one statement and
 # answers as little (GET /api/machines) and with the same pages of the demo gym, in the same run.
 #   RUBYOPT=--yjit bundle exec ruby benchmarks/large_gym.rb [CLIENTS] [FITTINGS]
 require_relative "support"
@@ -21,7 +21,9 @@ Measure.with_demo do
     gyms.each do |name, caller|
       machine = caller.call("get", "/api/machines")["machines"].find { |one| one["taped"] == "taped" && one["exercises"].empty? }["id"]
       client = caller.call("get", "/api/floor")["recent"].first["id"]
+      fitting = caller.call("get", "/api/clients/#{client}")["card"].filter_map { |line| line["accepted"] }.first["id"]
       { "the floor" => ["get", "/api/floor"], "a client's page with the card" => ["get", "/api/clients/#{client}"], "a machine's page" => ["get", "/api/machines/#{machine}"],
+        "a client's visits on a machine" => ["get", "/api/fittings/#{fitting}/progress"], "a machine set up again" => ["get", "/api/fittings/#{fitting}/set-up"],
         "the queue at a machine" => ["get", "/api/machines/#{machine}/queue?exercise="], "who fits a machine" => ["get", "/api/machines/#{machine}/population?exercise="],
         "whose advice a rule changes" => ["post", "/api/rules/extension_roller/changes", { school: "hand_above" }],
         "finding a client by two letters" => ["post", "/api/clients/search", { text: "ta" }] }.each do |what, request|

@@ -2,6 +2,7 @@
 
 require "time"
 require "yaml"
+require_relative "visits"
 
 module Verglas
   module Demo
@@ -10,6 +11,7 @@ module Verglas
       FILE = File.join(__dir__, "net_loft.yml")
       # When everybody was taped; fittings follow, one a day.
       READ_DAYS_AGO = 28
+      EARLIER_DAYS_AGO = 60
       DAY_S = 86_400
       SIGN_IN = { email: "maren@netloft.example", password: "mend the nets" }.freeze
 
@@ -61,6 +63,7 @@ module Verglas
         end
         limits(row, person.fetch("limits", {}))
         fittings(@gym.clients.find(row[:id]), person, person.fetch("loads", {}))
+        person.fetch("visits", {}).each { |name, rows| visits(@gym.clients.find(row[:id]), name, rows) }
         @db[:readings].where(client_id: row[:id], observation: person["read_anew"]).update(taken_at: Time.now - 3600)
       end
 
@@ -70,6 +73,7 @@ module Verglas
       end
 
       def fittings(client, person, loads)
+        person.fetch("earlier", {}).each { |name, marks| accept_earlier(client, name, marks) }
         person.fetch("fitted", []).each { |name| accept(client, name, **work(loads[name])) }
         person.fetch("checked", []).each { |name| accept(client, name, knee_off_mm: 0, roller_seen: true, **work(loads[name])) }
         person.fetch("open", []).each { |name| begin_draft(client, name) }
@@ -98,9 +102,21 @@ module Verglas
         @gym.fittings.save(draft[:id], version: draft[:version], by: @staff.last, marks: draft[:marks].to_h)
       end
 
-      def accept(client, name, **seen)
+      def visits(client, name, rows)
+        machine, exercise = name.split(", ")
+        Visits.new(@gym, by: @staff.last).write(client, @machines.fetch(machine), exercise.to_s, rows)
+      end
+
+      # Long ago, at other marks than today's.
+      def accept_earlier(client, name, marks)
+        row = accept(client, name, marks: marks)
+        at = Time.now - (EARLIER_DAYS_AGO * DAY_S)
+        @db[:fittings].where(id: row[:id]).update(accepted_at: at, updated_at: at)
+      end
+
+      def accept(client, name, marks: {}, **seen)
         draft, meeting = open_draft(client, name)
-        marks = draft[:marks].to_h
+        marks = draft[:marks].to_h.merge(marks)
         seen[:load] = Application::Told::Load.printed(meeting.rig, seen[:work]["load_kg"]) if seen.key?(:work) && meeting.rig
         kept = { **Application::Record.of(meeting, marks, draft[:aids].to_h), marks: marks, **seen }
         lately(@gym.fittings.accept(draft[:id], version: draft[:version], by: @staff.first, **kept))
@@ -112,6 +128,7 @@ module Verglas
         at = Time.now - ((READ_DAYS_AGO - @accepted) * DAY_S)
         @db[:fittings].where(id: row[:id]).update(accepted_at: at, updated_at: at)
         @gym.queues.stands(row[:machine_id], row[:exercise], row[:marks].to_h, by: @staff.first)
+        row
       end
 
       # name: of the machine; on a station followed by its exercise, as in "Station 1, curl".

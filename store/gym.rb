@@ -15,6 +15,7 @@ module Verglas
       def readings = Tables::Readings.new(self)
       def machines = Tables::Machines.new(self)
       def fittings = Tables::Fittings.new(self)
+      def visits = Tables::Visits.new(self)
       def photographs = Tables::Photographs.new(self)
       def cautions = Tables::Cautions.new(self)
       def rules = Tables::Rules.new(self)

@@ -16,7 +16,8 @@ module Verglas
         client_cautions: { body: Field.new(:caution_body, {}), note: Field.new(:caution, ""), removal: Field.new(:caution_removal, "") },
         fittings: { signs: Field.new(:signs, []), work: Field.new(:work, {}), trail: Field.new(:trail, []), load: Field.new(:load, ""), stop_sign: Field.new(:stop_sign, ""),
                     result: Field.new(:result, nil), computed_from: Field.new(:computed_from, nil), note: Field.new(:note, ""), cue: Field.new(:cue, ""), reason: Field.new(:reason, ""),
-                    flow: Field.new(:flow, nil), taken_back: Field.new(:taking_back, "") }
+                    flow: Field.new(:flow, nil), taken_back: Field.new(:taking_back, "") },
+        sets: { how: Field.new(:set_how, {}) }
       }.freeze
 
       module_function

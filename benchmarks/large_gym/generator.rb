@@ -3,7 +3,7 @@
 # A gym of any size, made in the database from what one accepted fitting of another gym looks like: for the benchmark of large
 # gyms, and in little for the spec of its plans.
 module LargeGym
-  # Fills a gym with machines like another's, clients with three readings each, and fittings spread over three years.
+  # Fills a gym with machines like another's, clients with three readings each, and fittings spread over three years, with three sets each.
   class Generator
     PASSWORD = "mend the nets"
 
@@ -22,8 +22,9 @@ module LargeGym
         machines
         people(clients)
         @db.run(self.fittings(fittings))
+        visits
       end
-      %i[clients readings fittings].each { |table| @db.run("ANALYZE #{table}") }
+      %i[clients readings fittings visits sets].each { |table| @db.run("ANALYZE #{table}") }
       { gym: @gym, email: "ines@sailshed.example" }
     end
 
@@ -82,6 +83,21 @@ module LargeGym
                #{@account}, #{@account}, #{@account}, at, at, true, CASE WHEN n % 3 = 0 THEN 0 END, n % 3 = 0
         FROM wanted JOIN people ON people.number = wanted.person JOIN numbered ON numbered.number = wanted.n % (SELECT count(*) FROM numbered),
              LATERAL (SELECT now() - interval '1000 days' * random() AS at) times
+      SQL
+    end
+
+    # A visit with three sets from every fitting.
+    def visits
+      how = Verglas::Store::Sealed.columns(:sets, { how: { last: "clean", reached: 1, felt: "front_thigh" } })[:how_cipher]
+      @db.run("ANALYZE fittings")
+      @db.run(<<~SQL)
+        INSERT INTO visits (gym_id, client_id, machine_id, exercise, fitting_id, planned_kg, begun_by, begun_at, last_at)
+        SELECT gym_id, client_id, machine_id, exercise, id, 20, #{@account}, accepted_at + interval '1 day', accepted_at + interval '1 day' FROM fittings WHERE gym_id = '#{@gym}'
+      SQL
+      @db.run("ANALYZE visits")
+      @db.run(<<~SQL)
+        INSERT INTO sets (gym_id, visit_id, number, load_kg, repetitions, how_cipher, clean, sends_back, watched_by, done_by, done_at)
+        SELECT gym_id, id, number, 20, 10, #{@db.literal(how)}, true, false, #{@account}, #{@account}, begun_at FROM visits, generate_series(1, 3) number WHERE gym_id = '#{@gym}'
       SQL
     end
 

@@ -26,6 +26,9 @@ module Verglas
         Share.new(share, !share.between?(low, high))
       end
 
+      # Which actions are compared with one another.
+      BESIDE = { knee_flexion: :knee_extension, knee_extension: :knee_flexion }.freeze
+
       # The load of one exercise of a station beside the other's, by the first one's joint action.
       def beside(action, load_kg, other_kg) = curl_to_extension(*(action == :knee_flexion ? [load_kg, other_kg] : [other_kg, load_kg]))
 

@@ -86,6 +86,10 @@ module Verglas
       # What may become harder where body weight is the load (Rung), easiest first.
       def rungs = []
 
+      # How far from the joint the load meets the leg (mm); nil where no pad carries it there. One load asks the same of the joint at any of
+      # them, and presses the leg the more the shorter it is.
+      def lever_mm(_place) = nil
+
       # What else is done on the machine, as Says; without: names of what a caution takes away.
       def asides(_place, without: []) = [] # rubocop:disable Lint/UnusedMethodArgument -- the contract names it
 

@@ -52,6 +52,8 @@ module Verglas
         place.once(:contacts) { [place[:start_angle], middle_deg(place), place[:end_angle]].map { |arm_deg| contact(place, arm_deg) } }
       end
 
+      def lever_mm(place) = (contacts(place)[1].contact_mm if family.told.include?(:arm))
+
       def middle_deg(place) = (place[:start_angle] + place[:end_angle]) / 2.0
       def clearance_mm(place) = place[:roller_radius] + body.calf_half
 

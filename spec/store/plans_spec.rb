@@ -28,7 +28,7 @@ RSpec.describe "Questions in a large gym" do
     db.loggers.delete(logger)
   end
 
-  def walked_whole(sql) = db.fetch("EXPLAIN #{sql}").map { |row| row.values.first }.grep(/Seq Scan on (clients|readings|fittings)\b/)
+  def walked_whole(sql) = db.fetch("EXPLAIN #{sql}").map { |row| row.values.first }.grep(/Seq Scan on (clients|readings|fittings|visits|sets)\b/)
 
   questions = {
     "who was fitted lately" => ->(gym, *) { Verglas::Store::Queries::RecentClients.new(gym).call },
@@ -36,6 +36,11 @@ RSpec.describe "Questions in a large gym" do
     "what was discarded" => ->(gym, *) { Verglas::Store::Queries::DiscardedFittings.new(gym).call },
     "who was read anew" => ->(gym, *) { Verglas::Store::Queries::RemeasuredClients.new(gym).call },
     "a card" => ->(gym, _, person) { Verglas::Store::Queries::ClientCard.new(gym).then { |card| [card.call(person), card.history(person)] } },
+    "what was lifted on a machine" => lambda do |gym, _, person|
+      Verglas::Store::Queries::Logbook.new(gym).call(person, *gym.visits.dataset.where(client_id: person).get(%i[machine_id exercise]))
+    end,
+    "what was lifted last everywhere" => ->(gym, _, person) { Verglas::Store::Queries::LatestLoads.new(gym).call(person) },
+    "what was shown, and at the visits since" => ->(gym, _, person) { Verglas::Store::Queries::ShownEfforts.new(gym).call(person, families: Verglas::Machines::Families.single.map(&:id)) },
     "how often marks are used" => ->(gym, machine, _) { Verglas::Store::Queries::MarkUse.new(gym).call(machine) },
     "who was fitted on a machine" => ->(gym, machine, _) { Verglas::Store::Queries::MachineFittings.new(gym).then { |one| [one.call(machine), one.clients(machine, limit: 50)] } },
     "whose card a rule may change" => ->(gym, *) { Verglas::Store::Queries::CardsOfGym.new(gym).call(limit: 100) }

@@ -12,10 +12,20 @@ module Known
     here = [machine(loft), machine(loft, "shared_seat", name: "Station")]
     people = [client(loft, by, name: "Perpetua Lowe", stature: 1648), client(loft, by, name: "Ione Fairweather", seat_to_kneecap: 580)]
     drafts = people.map { |person| loft.fittings.open(client_id: person[:id], machine_id: here.first[:id], description_number: 1, marks: known_marks, by: by).first }
+    accepted = accepted(loft, people.first, here.last, by)
+    visit = loft.visits.begin(accepted, planned_kg: nil, since: Time.now, by: by)
+    loft.visits.add(visit[:id], stops: false, by: by, load_kg: nil, repetitions: 10, leg: "", how: {}, clean: false, sends_back: false, watched_by: nil)
     elsewhere = gym("Elsewhere")
     spy = staff(elsewhere, email: "spy@elsewhere.example", name: "#{HIDDEN} spy")
-    { gym: loft, account: by, spy: spy, ids: { "clients" => ids(people), "machines" => ids(here), "fittings" => ids(drafts) },
+    { gym: loft, account: by, spy: spy, ids: { "clients" => ids(people), "machines" => ids(here), "fittings" => ids([*drafts, accepted]), "sets" => loft.db[:sets].select_map(:id) },
       theirs: { "clients" => [client(elsewhere, spy, name: "#{HIDDEN} client", detail: HIDDEN)[:id]], "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]] } }
+  end
+
+  # A fitting on a station that was accepted as advised.
+  def accepted(loft, person, station, by)
+    meeting = Verglas::Application::Meeting.new(loft, client: person, machine_row: station, exercise: "extension")
+    draft, = loft.fittings.open(client_id: person[:id], machine_id: station[:id], exercise: "extension", description_number: 1, marks: meeting.advice.marks, by: by)
+    loft.fittings.accept(draft[:id], version: 1, by: by, **Verglas::Application::Record.of(Verglas::Application::Meeting.of(loft, draft[:id]), meeting.advice.marks, {}))
   end
 
   def known_marks = { "back pad" => "3", "roller" => "C", "start" => "3" }

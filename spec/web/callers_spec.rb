@@ -77,8 +77,8 @@ RSpec.describe "Who asks" do
     # A body may name somebody whom nobody knows: then another is asked for.
     answer = ->(operation) { Array.new(5) { own.right(operation) }.lazy.map { |request| ask(request).then { status } }.find { |code| code != 404 } || 404 }
     told = operations.to_h { |operation| [operation.first(2).join(" "), answer[operation]] }
-    # Not there: a fitting that is not yet accepted, a caution that nobody wrote.
-    nowhere = ["get /api/fittings/{id}/set-up", "post /api/fittings/{id}/set-up", "post /api/clients/{id}/cautions/removal", "post /api/clients/{id}/cautions/return"]
+    # Not there: a fitting that is not yet accepted, a set or a caution that nobody wrote.
+    nowhere = ["get /api/fittings/{id}/set-up", "post /api/fittings/{id}/set-up", "post /api/fittings/{id}/sets", "get /api/fittings/{id}/progress", "post /api/sets/{id}/taking-back", "post /api/clients/{id}/cautions/removal", "post /api/clients/{id}/cautions/return"]
     expect(told.reject { |route, code| [200, 201, 409, 422].include?(code) || (code == 404 && nowhere.include?(route)) }).to eq({})
     expect(told.values.count { |code| [200, 201].include?(code) }).to be > 25
   end
@@ -92,7 +92,7 @@ RSpec.describe "Who asks" do
     without_key = operations.reject { |verb, _, _| verb == "get" } - writes
     expect(without_key.map { |operation| operation.first(2).join(" ") } - reading).to eq(["post /api/fittings/{id}/set-up"])
     making = ["post /api/machines", "post /api/clients", "post /api/fittings", "post /api/machines/{id}/copy", "put /api/machines/{id}/photographs",
-              "post /api/machines/{id}/photographs/removal"]
+              "post /api/machines/{id}/photographs/removal", "post /api/fittings/{id}/sets", "post /api/sets/{id}/taking-back"]
     versionless = writes.reject { |operation| right.right(operation).then { |request| "#{request.raw} #{request.path}" }.include?("version") }
     expect(versionless.map { |operation| operation.first(2).join(" ") } - making).to eq([])
   end

@@ -73,6 +73,15 @@ RSpec.describe "Hips over HTTP" do
     expect(page(bench(angled))["ready"]["says"].first).to include("the harder one was not clean")
   end
 
+  it "counts the visits since a fitting as it counts fittings" do
+    id = accept(angled)["id"]
+    set = { load_kg: nil, repetitions: 10, last: "clean", reached: 1, felt: "buttock", sign: nil, leg: "", watched_by: nil }
+    call(:post, "/api/fittings/#{id}/sets", set)
+    expect(page(bench(angled))["ready"]["says"].first).to eq("Body weight at 45°: the one before was clean on 2 visits.")
+    call(:post, "/api/fittings/#{id}/sets", set.merge(felt: "low_back"))
+    expect(page(bench(angled))["ready"]["says"].first).not_to include("2 visits")
+  end
+
   it "counts a visit on which a sign was seen as not clean" do
     2.times { accept(angled, signs: ["swings"]) }
     expect(page(bench(angled))["advice"]["marks"]["angle"]).to eq("60")

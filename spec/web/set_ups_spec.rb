@@ -35,13 +35,15 @@ RSpec.describe "Setting up again, and who comes next" do
     expect(list["lines"].map { |line| line["label"] }).to eq(["thigh pad", "back pad", "roller"])
     expect(list["lines"].first).to include("standing" => true, "weight_off" => true, "how" => "Right side, red, pull pin")
     expect(list).to include("getting_in" => "Pad up first.", "load_text" => "20 kg", "cue" => "Toes up.", "by" => "Maren Oldcastle", "repetitions" => 10)
-    expect([list["light"]["text"], list["next_time"]["text"]]).to eq(["10 kg", "40 kg"])
+    expect(list["visit"]["today"]).to include("load" => include("text" => "40 kg"), "light" => include("text" => "20 kg"), "says" => "Easy last time: one step up.")
   end
 
   it "asks for no more than a clinician allows since, and says so; a new fitting begins without what was lifted before" do
     id = fitted(person)
     loft.cautions.put(person[:id], "back", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 12)
-    expect(call(:get, "/api/fittings/#{id}/set-up")).to include("load_text" => "10 kg", "limited" => "No more than 12 kg: a clinician's limit.", "next_time" => include("text" => "10 kg"))
+    list = call(:get, "/api/fittings/#{id}/set-up")
+    expect(list).to include("load_text" => "10 kg", "limited" => "No more than 12 kg: a clinician's limit.")
+    expect(list["visit"]["today"]["load"]["text"]).to eq("10 kg")
     again = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]}")
     expect([again["load"], again["work"].slice("load_kg", "repetitions")]).to eq(["", { "load_kg" => nil, "repetitions" => 10 }])
   end

@@ -9,16 +9,37 @@ module Verglas
           app.helpers Helpers
           app.get("/api/fittings/:id/set-up") { |id| reply(Views::SetUp.of(accepted_bench(id), gym)) }
 
-          # The machine now stands so, for a client who can still be set up so.
+          # The machine now stands so, for a client who can still be set up so: what is told for today is lifted there.
           app.post("/api/fittings/:id/set-up") do |id|
             write_once do
-              meeting = accepted_bench(id)
-              marks = Application::Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
-              refused = meeting.refusals(meeting.evaluation(marks, meeting.fitting[:aids].to_h)).first
-              refuse(refused) if refused
-              gym.queues.stands(meeting.machine_row[:id], meeting.exercise, marks, by: staff[:id], one_part: meeting.one_part)
-              { ok: true }
+              meeting = bench_to_write(id)
+              Application::Visits.new(meeting, by: staff[:id]).begin
+              Views::Visit.of(meeting, gym)
             end
+          end
+
+          # A set that was done on it.
+          app.post("/api/fittings/:id/sets") do |id|
+            write_once(status: 201) do
+              meeting = bench_to_write(id)
+              Application::Visits.new(meeting, by: staff[:id]).add(input)
+              Views::Visit.of(meeting, gym)
+            end
+          end
+
+          # One that was written by mistake.
+          app.post("/api/sets/:id/taking-back") do |id|
+            write_once do
+              set, visit = found(gym.visits.set(id))
+              meeting = bench_to_write(visit[:fitting_id])
+              Application::Visits.new(meeting, by: staff[:id]).take_back(set, visit)
+              Views::Visit.of(meeting, gym)
+            end
+          end
+
+          app.get("/api/fittings/:id/progress") do |id|
+            meeting = accepted_bench(id)
+            reply(Views::Progress.page(meeting, gym, Application::Logbook.of(meeting)))
           end
 
           app.get("/api/machines/:id/queue") { |id| reply(Views::Queue.of(gym, machine_row(id), exercise_of(machine_row(id), params["exercise"]))) }
@@ -35,6 +56,12 @@ module Verglas
 
         # What these routes share.
         module Helpers
+          # The same, while nobody else writes anything of its client.
+          def bench_to_write(id)
+            gym.clients.hold_to_write(accepted_bench(id).client[:id])
+            accepted_bench(id)
+          end
+
           # Of an accepted fitting, on the machine as it is described now.
           def accepted_bench(id)
             meeting = meeting(id)

@@ -16,7 +16,7 @@ module Verglas
           { id: row[:id], client: Client.summary(meeting.client), machine: machine(meeting), exercise: meeting.exercise, repaired: marks != sheet[:marks],
             lines: lines(meeting, marks, gym), aids: aids(sheet[:aids]), cue: sheet[:cue], **meeting.machine_row.slice(:left_behind, :getting_in, :getting_out), **load(meeting, sheet),
             cautions: Cautions.on_bench(meeting)[:cautions], allowed: Told::Allowed.of(meeting), bars: bars(meeting, marks, sheet[:aids]),
-            by: Fitting.staff_name(gym, row[:accepted_by]), accepted_at: Told.time(row[:accepted_at]) }
+            visit: Visit.of(meeting, gym), by: Fitting.staff_name(gym, row[:accepted_by]), accepted_at: Told.time(row[:accepted_at]) }
         end
 
         def machine(meeting)
@@ -47,10 +47,9 @@ module Verglas
 
         def load(meeting, sheet)
           work = sheet[:work]
-          loads = Loads.of(meeting, { wanted_kg: work["load_kg"], repetitions: work["repetitions"], last: work["last"] })
-          load = work["load_kg"] && loads[:load]
-          asked = meeting.overloaded?(work) ? { load_text: load&.fetch(:text).to_s, limited: Told::Allowed.load(meeting) } : { load_text: sheet[:load], limited: nil }
-          { load: load, **asked, **loads.slice(:light, :next_time, :belt, :tempo), repetitions: work["repetitions"], sets: work["sets"] }
+          loads = Loads.of(meeting, { wanted_kg: work["load_kg"], repetitions: work["repetitions"] })
+          asked = meeting.overloaded?(work) ? { load_text: loads[:load]&.fetch(:text).to_s, limited: Told::Allowed.load(meeting) } : { load_text: sheet[:load], limited: nil }
+          { **asked, **loads.slice(:belt, :tempo), repetitions: work["repetitions"], sets: work["sets"] }
         end
         private_class_method :machine, :lines, :line, :bars, :aids, :load
       end

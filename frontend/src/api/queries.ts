@@ -158,6 +158,13 @@ export const setUpQuery = (id: string) =>
     queryFn: () => unwrap(api.GET("/api/fittings/{id}/set-up", { params: { path: { id } } })),
   });
 
+/** A client's visits on the machine of an accepted fitting. */
+export const progressQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["progress", id],
+    queryFn: () => unwrap(api.GET("/api/fittings/{id}/progress", { params: { path: { id } } })),
+  });
+
 export const queueQuery = (id: string, exercise: ExerciseName) =>
   queryOptions({
     queryKey: ["queue", id, exercise],

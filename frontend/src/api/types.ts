@@ -84,3 +84,9 @@ export type Sheet = Pick<
   | "trail"
   | "creep"
 >;
+export type Visit = Schemas["Visit"];
+export type TodayLoad = Schemas["TodayLoad"];
+export type Visited = Schemas["Visited"];
+export type DoneSet = Schemas["DoneSet"];
+export type Progress = Schemas["Progress"];
+export type Region = Visit["felt"][number];

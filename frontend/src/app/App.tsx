@@ -38,6 +38,7 @@ const HouseRulesPage = page(() =>
   import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage),
 );
 const LimitsPage = page(() => import("../features/limits/LimitsPage").then(({ LimitsPage }) => LimitsPage));
+const ProgressPage = page(() => import("../features/progress/ProgressPage").then(({ ProgressPage }) => ProgressPage));
 const QueuePage = page(() => import("../features/set-up/QueuePage").then(({ QueuePage }) => QueuePage));
 const SetUpPage = page(() => import("../features/set-up/SetUpPage").then(({ SetUpPage }) => SetUpPage));
 const PinPage = page(() => import("../features/tablet/PinPage").then(({ PinPage }) => PinPage));
@@ -90,6 +91,7 @@ function Places() {
           <Route path="clients/:id/limits" element={<LimitsPage />} />
           <Route path="fittings/:id" element={<BenchPage />} />
           <Route path="fittings/:id/set-up" element={<SetUpPage />} />
+          <Route path="fittings/:id/progress" element={<ProgressPage />} />
           <Route path="machines/:id/queue" element={<QueuePage />} />
           <Route path="pin" element={<PinPage />} />
           <Route path="machines" element={<MachinesPage />} />

@@ -38,3 +38,9 @@ export function beatAt(tempo: Tempo, repetitions: number, elapsed_s: number): Be
   }
   return null;
 }
+
+/** "1:27" */
+export const clock = (seconds: number): string => {
+  const whole = Math.max(0, Math.floor(seconds));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+};

@@ -5,32 +5,15 @@ import type { MachineExercise } from "../../api/types";
 import { dayText } from "../../lib/dates";
 import type { LengthUnit } from "../../lib/lengths";
 import { lengthWords } from "../../model/machineLengths";
-import { colour, font, radius, size, space } from "../../ui/tokens";
+import { Table } from "../../ui/Table";
+import { font } from "../../ui/tokens";
 
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panel};
-  th,
-  td {
-    padding: ${space(2)} ${space(3)};
-    text-align: left;
-    vertical-align: top;
-    font-weight: ${font.regular};
-  }
-  tr + tr > * {
-    border-top: 1px solid ${colour.line};
+const Lengths = styled(Table)`
+  tbody tr:first-child > * {
+    border-top: 0;
   }
   td:last-child {
     font-weight: ${font.strong};
-  }
-  small {
-    display: block;
-    font-size: ${size.small};
-    color: ${colour.inkMuted};
-    font-weight: ${font.regular};
   }
 `;
 
@@ -38,7 +21,7 @@ type Props = { exercise: MachineExercise; unit: LengthUnit; locale: string };
 
 export function LengthTable({ exercise, unit, locale }: Props) {
   return (
-    <Table>
+    <Lengths>
       <tbody>
         {exercise.lengths.map((length) => (
           <tr key={length.name}>
@@ -65,6 +48,6 @@ export function LengthTable({ exercise, unit, locale }: Props) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </Lengths>
   );
 }

@@ -1,8 +1,8 @@
 import { say } from "../../lib/say";
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import styled from "styled-components";
-import { api, newKey, refusal, unwrap } from "../../api/client";
+import { refusal } from "../../api/client";
 import { meQuery, setUpQuery } from "../../api/queries";
 import type { SetUp } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
@@ -14,6 +14,8 @@ import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
 import { useOpenFitting } from "../shared/useOpenFitting";
 import { useTablet } from "../shared/TabletContext";
+import { useVisit } from "./useVisit";
+import { VisitPanel } from "./VisitPanel";
 import { WalkRound } from "./WalkRound";
 
 const Actions = styled.div`
@@ -60,7 +62,13 @@ export function SetUpPage() {
         </Notice>
       )}
       {repaired ? <Notice>{say("setUpPage.theMachineSMarksWere")}</Notice> : null}
-      <WalkRound setUp={setUp.data} />
+      <WalkRound setUp={setUp.data}>
+        {setUp.data.bars.length > 0 ? (
+          <p>{say("setUpPage.nothingIsLifted")}</p>
+        ) : (
+          <VisitPanel key={id} setUp={setUp.data} me={me.data.id} locale={me.data.gym.locale} />
+        )}
+      </WalkRound>
     </Page>
   );
 }
@@ -68,11 +76,11 @@ export function SetUpPage() {
 function Buttons({ setUp, pin }: { setUp: SetUp; pin: boolean }) {
   const opening = useOpenFitting(setUp.client.id);
   const tablet = useTablet();
-  const done = useStands(setUp);
+  const { stands } = useVisit(setUp.id);
+  const begun = setUp.visit.going_on !== null;
   // Kept off, or no more as it was accepted: the steps are all there is to do.
   const barred = setUp.bars.length > 0;
   const Changed = barred ? PrimaryButton : SecondaryButton;
-  const Stands = barred ? SecondaryButton : PrimaryButton;
   return (
     <Actions>
       {pin ? (
@@ -97,27 +105,14 @@ function Buttons({ setUp, pin }: { setUp: SetUp; pin: boolean }) {
       <Changed onPress={() => opening.mutate({ machineId: setUp.machine.id, exercise: setUp.exercise })}>
         {say("setUpPage.somethingHasChanged")}
       </Changed>
-      <Stands onPress={() => done.mutate()} isDisabled={done.isPending || barred}>
-        {done.isSuccess ? say("setUpPage.setUp") : say("setUpPage.itStandsSo")}
-      </Stands>
+      <SecondaryButton onPress={() => stands.mutate()} isDisabled={stands.isPending || barred || begun}>
+        {begun ? say("setUpPage.setUp") : say("setUpPage.itStandsSo")}
+      </SecondaryButton>
       <QuietLink to={`/machines/${setUp.machine.id}/queue${setUp.exercise ? `?exercise=${setUp.exercise}` : ""}`}>
         {say("setUpPage.nextClientHere")}
       </QuietLink>
-      {done.error ? <Notice tone="wrong">{refusal(done.error)?.message}</Notice> : null}
+      {stands.error ? <Notice tone="wrong">{refusal(stands.error)?.message}</Notice> : null}
       {opening.error ? <Notice tone="wrong">{refusal(opening.error)?.message}</Notice> : null}
     </Actions>
   );
-}
-
-/** Says that the machine now stands at these marks, so that the next client's moves are counted from them. */
-function useStands(setUp: SetUp) {
-  const queryClient = useQueryClient();
-  return useMutation({
-    mutationFn: () =>
-      unwrap(api.POST("/api/fittings/{id}/set-up", { params: { path: { id: setUp.id }, header: newKey() }, body: {} })),
-    onSuccess: async () => {
-      await queryClient.invalidateQueries({ queryKey: ["set-up"] });
-      await queryClient.invalidateQueries({ queryKey: ["queue"] });
-    },
-  });
 }

@@ -1,5 +1,6 @@
 // A known client's settings as a walk-round list: what is met first stands first, the mark as large as a hand.
 import { say } from "../../lib/say";
+import type { ReactNode } from "react";
 import styled from "styled-components";
 import type { SetUp } from "../../api/types";
 import { Notice } from "../../ui/Notice";
@@ -8,9 +9,9 @@ import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
 import { CautionLines } from "../shared/CautionLines";
 import { MoveText } from "./MoveText";
 
-const Halves = styled.div`
+const Halves = styled.div<{ $even: boolean }>`
   display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  grid-template-columns: ${({ $even }) => ($even ? "minmax(0, 1fr) minmax(0, 1fr)" : "minmax(0, 3fr) minmax(0, 2fr)")};
   gap: ${space(7)};
   align-items: start;
   @media ${breakpoint.narrow} {
@@ -44,15 +45,16 @@ const Mark = styled.span<{ $long: boolean }>`
 const Name = styled.h2`
   font-size: ${size.large};
 `;
-const Then = styled.dl`
+const Then = styled.dl<{ $compact: boolean }>`
   display: grid;
-  gap: ${space(4)};
+  gap: ${({ $compact }) => space($compact ? 2 : 4)};
+  margin-top: ${({ $compact }) => space($compact ? 4 : 0)};
   dt {
     color: ${colour.inkMuted};
     font-size: ${size.small};
   }
   dd {
-    font-size: ${size.large};
+    font-size: ${({ $compact }) => ($compact ? size.text : size.large)};
     line-height: 1.3;
   }
   dd[data-figure] {
@@ -77,8 +79,9 @@ const Told = styled.div`
   margin-bottom: ${space(3)};
 `;
 
-export function WalkRound({ setUp }: { setUp: SetUp }) {
-  const today = setUp.next_time ?? setUp.load ?? (setUp.load_text ? { text: setUp.load_text, how: "" } : null);
+/** With what is written down beside it (children); without, for the client, with the load to be read. */
+export function WalkRound({ setUp, children }: { setUp: SetUp; children?: ReactNode }) {
+  const handed = children === undefined;
   return (
     <>
       {setUp.bars.length > 0 || setUp.cautions.length > 0 ? (
@@ -99,74 +102,16 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
           ))}
         </Before>
       ) : null}
-      <Halves>
-        <Lines aria-label={say("walkRound.settingsInTheOrderIn")}>
-          {setUp.lines.map((line) => (
-            <Line key={line.label} data-line={line.label}>
-              <Mark $long={(line.mark ?? "–").length > 3}>{line.mark ?? "–"}</Mark>
-              <div>
-                <Name>{line.name}</Name>
-                <Small>
-                  {[
-                    line.how,
-                    line.standing ? say("walkRound.beforeAnybodyGetsIn") : "",
-                    line.weight_off ? say("walkRound.weightOffItFirst") : "",
-                  ]
-                    .filter(Boolean)
-                    .join(" · ")}
-                </Small>
-                {line.move ? (
-                  <p>
-                    <MoveText move={line.move} />
-                  </p>
-                ) : null}
-              </div>
-            </Line>
-          ))}
-        </Lines>
-        <Then>
-          {setUp.getting_in ? <Entry name={say("walkRound.gettingIn")}>{setUp.getting_in}</Entry> : null}
-          {today ? (
-            <div>
-              <dt>{setUp.next_time ? say("walkRound.loadThisTime") : say("walkRound.load")}</dt>
-              <dd data-figure>{today.text}</dd>
-              {today.how ? <dd>{today.how}</dd> : null}
-              {setUp.next_time && setUp.next_time.text !== setUp.load_text ? (
-                <dd>
-                  <Small>
-                    {say("walkRound.lastTime")} {setUp.load_text}
-                    {setUp.load ? `, ${setUp.load.how.toLowerCase()}` : ""}
-                  </Small>
-                </dd>
-              ) : null}
-              {setUp.light ? (
-                <dd>
-                  {say("walkRound.lightSetFirst")} <Strong>{setUp.light.text}</Strong>, {setUp.light.how.toLowerCase()}
-                </dd>
-              ) : null}
-            </div>
-          ) : null}
-          {setUp.allowed.length > 0 ? (
-            <div>
-              <dt>{say("walkRound.howFarHow")}</dt>
-              {setUp.allowed.map((sentence) => (
-                <dd key={sentence}>{sentence}</dd>
-              ))}
-            </div>
-          ) : null}
-          {setUp.repetitions ? (
-            <Entry name={say("walkRound.sets")}>
-              {say("walkRound.setsOf", {
-                sets: setUp.sets ?? 2,
-                repetitions: setUp.repetitions,
-                tempo: setUp.tempo.says,
-              })}
-            </Entry>
-          ) : null}
-          {setUp.belt ? <Entry name={say("walkRound.belt")}>{setUp.belt.says}</Entry> : null}
-          {setUp.cue ? <Entry name={say("walkRound.whatHelped")}>{setUp.cue}</Entry> : null}
-          {setUp.getting_out ? <Entry name={say("walkRound.gettingOut")}>{setUp.getting_out}</Entry> : null}
-        </Then>
+      <Halves $even={!handed}>
+        <div>
+          <Lines aria-label={say("walkRound.settingsInTheOrderIn")}>
+            {setUp.lines.map((line) => (
+              <LineOf key={line.label} line={line} />
+            ))}
+          </Lines>
+          {handed ? null : <How setUp={setUp} compact />}
+        </div>
+        {handed ? <How setUp={setUp} /> : children}
       </Halves>
       <p style={{ marginTop: space(4) }}>
         <Strong>{say("walkRound.painIsAReasonTo")}</Strong> <Small>{say("walkRound.theMakerSPlateAnd")}</Small>
@@ -175,7 +120,71 @@ export function WalkRound({ setUp }: { setUp: SetUp }) {
   );
 }
 
-function Entry({ name, children }: { name: string; children: React.ReactNode }) {
+function LineOf({ line }: { line: SetUp["lines"][number] }) {
+  const how = [
+    line.how,
+    line.standing ? say("walkRound.beforeAnybodyGetsIn") : "",
+    line.weight_off ? say("walkRound.weightOffItFirst") : "",
+  ];
+  return (
+    <Line data-line={line.label}>
+      <Mark $long={(line.mark ?? "–").length > 3}>{line.mark ?? "–"}</Mark>
+      <div>
+        <Name>{line.name}</Name>
+        <Small>{how.filter(Boolean).join(" · ")}</Small>
+        {line.move ? (
+          <p>
+            <MoveText move={line.move} />
+          </p>
+        ) : null}
+      </div>
+    </Line>
+  );
+}
+
+/** In and out, how far, how: what is told beside the marks. */
+function How({ setUp, compact = false }: { setUp: SetUp; compact?: boolean }) {
+  const { today } = setUp.visit;
+  return (
+    <Then $compact={compact}>
+      {setUp.getting_in ? <Entry name={say("walkRound.gettingIn")}>{setUp.getting_in}</Entry> : null}
+      {compact ? null : today?.load ? (
+        <div>
+          <dt>{say("walkRound.loadThisTime")}</dt>
+          <dd data-figure>{today.load.text}</dd>
+          <dd>{today.load.how}</dd>
+          {today.light && !today.alone ? (
+            <dd>
+              {say("walkRound.lightSetFirst")} <Strong>{today.light.text}</Strong>, {today.light.how.toLowerCase()}
+            </dd>
+          ) : null}
+        </div>
+      ) : setUp.load_text ? (
+        <Entry name={say("walkRound.load")}>{setUp.load_text}</Entry>
+      ) : null}
+      {setUp.allowed.length > 0 ? (
+        <div>
+          <dt>{say("walkRound.howFarHow")}</dt>
+          {setUp.allowed.map((sentence) => (
+            <dd key={sentence}>{sentence}</dd>
+          ))}
+        </div>
+      ) : null}
+      <Entry name={say("walkRound.sets")}>
+        {say("walkRound.setsOf", {
+          sets: setUp.visit.sets,
+          repetitions: setUp.visit.repetitions,
+          tempo: setUp.tempo.says,
+        })}
+      </Entry>
+      {setUp.belt ? <Entry name={say("walkRound.belt")}>{setUp.belt.says}</Entry> : null}
+      {setUp.cue ? <Entry name={say("walkRound.whatHelped")}>{setUp.cue}</Entry> : null}
+      {setUp.getting_out ? <Entry name={say("walkRound.gettingOut")}>{setUp.getting_out}</Entry> : null}
+    </Then>
+  );
+}
+
+function Entry({ name, children }: { name: string; children: ReactNode }) {
   return (
     <div>
       <dt>{name}</dt>

@@ -3,7 +3,7 @@
 import { say } from "../../../lib/say";
 import { useEffect, useState } from "react";
 import styled from "styled-components";
-import { beatAt, type Phase, setSeconds, type Tempo } from "../../../lib/pacer";
+import { beatAt, clock, type Phase, setSeconds, type Tempo } from "../../../lib/pacer";
 import { SecondaryButton } from "../../../ui/Button";
 import { Tick } from "../../../ui/Tick";
 import { breakpoint, colour, font, size, space } from "../../../ui/tokens";
@@ -142,8 +142,3 @@ export function Pacer({ pacer }: { pacer: PacerState }) {
     </Area>
   );
 }
-
-const clock = (seconds: number) => {
-  const whole = Math.max(0, Math.floor(seconds));
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
-};

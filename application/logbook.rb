@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # What a client lifted on a machine, visit by visit, and what follows from it today: the load with its reason, the rung. A fitting in which
+    # somebody said how the last repetition went is a visit too.
+    class Logbook
+      # row: of store's visits, nil where it was a fitting; fitting: the accepted one it was set up from; sets: rows, as they were done.
+      Entry = Struct.new(:at, :fitting, :row, :visit)
+      GOES_ON_S = Tables[:loads][:log][:one_visit][:hours] * 3600
+
+      # meeting: of an accepted fitting, on the machine as it is described now; rows: of Store::Queries::Logbook.
+      def initialize(meeting, rows, now: Time.now)
+        @meeting = meeting
+        @rows = rows
+        @now = now
+      end
+
+      def self.of(meeting)
+        new(meeting, Store::Queries::Logbook.new(meeting.gym).call(meeting.client[:id], meeting.machine_row[:id], meeting.exercise))
+      end
+
+      # Oldest first.
+      def entries = @entries ||= [*of_fittings, *of_visits].sort_by(&:at)
+
+      # Of those before today's visit: its own sets are still being done.
+      def before = entries.reject { |entry| entry.row && entry.row[:id] == going_on&.fetch(:id) }
+
+      # The visit of today from this fitting, with its sets; nil where none has begun.
+      def going_on
+        @rows[:visits].reverse.find { |row| row[:fitting_id] == @meeting.fitting[:id] && row[:last_at] >= @now - GOES_ON_S }
+      end
+
+      # Loading::NextLoad, for both legs or for one; nil where the machine's loads were never described.
+      def today(one_leg: false)
+        return unless rig
+
+        last = last_on(one_leg) || (known unless one_leg)
+        return Loading::NextLoad.one_leg(rig.choices, both_kg, limit_kg: limit_kg(true)) if one_leg && last.nil? && both_kg
+
+        Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), careful: @meeting.caution_effect.careful)
+      end
+
+      def ladder = Guidance::Ladder.of(before.filter_map { |entry| entry.visit if entry.row || entry.visit.sends_back? || entry.visit.clean? })
+
+      # Where the load met the leg at the last visit, where that is elsewhere today: {label => [from, to]}; nothing where it is not.
+      def pad_moved
+        last = before.last&.visit
+        last ? Loading::Pad.moved(last.pad, pad(marks)) : {}
+      end
+
+      # How many times as hard the pad of today presses the leg as the last one did, at one load; nil where that cannot be told.
+      def press_ratio(from_marks, to_marks)
+        before, after = [from_marks, to_marks].map { |marks| lever_mm(marks) }
+        before / after if before && after&.positive?
+      end
+
+      # The same of today against the last visit.
+      def press_today = pad_moved.any? ? press_ratio(before.last.fitting[:marks].to_h, marks) : nil
+
+      private
+
+      def rig = @meeting.rig
+      def marks = @meeting.fitting[:marks].to_h
+      def fittings = @fittings ||= [*@rows[:fittings], @meeting.fitting].to_h { |row| [row[:id], row] }
+      def pad(marks) = Loading::Pad.of(@meeting.machine, marks)
+
+      def both_kg = (last_on(false) || known)&.load_kg
+
+      # On a plate that both legs push, one takes half at most.
+      def limit_kg(one_leg)
+        half = Loading::Remarks.one_leg_most_kg(both_kg) if one_leg && both_kg && @meeting.machine.family.tags[:on_a_plate]
+        [@meeting.load_limit_kg, half].compact.min
+      end
+
+      def last_on(one_leg) = before.reverse.filter_map { |entry| entry.visit.on(one_leg: one_leg) }.first
+
+      # What stands on the fitting where nobody said how it went.
+      def known
+        load_kg = @meeting.fitting[:work]["load_kg"]
+        load_kg && Loading::Visit.new(sets: [Loading::DoneSet.new(load_kg: load_kg, last: nil, reached: nil, joint: false, sign: false, one_leg: false)], pad: pad(marks))
+      end
+
+      def of_fittings
+        @rows[:fittings].filter_map do |row|
+          work = row[:work]
+          next unless work["last"] || work["felt"] == "joint" || row[:signs].any?
+
+          set = Loading::DoneSet.new(load_kg: work["load_kg"], last: work["last"]&.to_sym, reached: nil, joint: work["felt"] == "joint", sign: row[:signs].any?, one_leg: false)
+          Entry.new(row[:accepted_at], row, nil, Loading::Visit.new(sets: [set], pad: pad(row[:marks].to_h)))
+        end
+      end
+
+      # One from a fitting that was taken back meanwhile rests on nothing.
+      def of_visits
+        @rows[:visits].filter_map do |row|
+          fitting = fittings[row[:fitting_id]]
+          sets = row[:sets].map { |set| done(set) }
+          sets = [planned(row)] if sets.empty? && row[:planned_kg]
+          Entry.new(row[:begun_at], fitting, row, Loading::Visit.new(sets: sets, pad: pad(fitting[:marks].to_h))) if fitting && sets.any?
+        end
+      end
+
+      # The machine was set up and nobody wrote how it went.
+      def planned(row) = Loading::DoneSet.new(load_kg: row[:planned_kg].to_f, last: nil, reached: nil, joint: false, sign: false, one_leg: false)
+
+      def done(set)
+        how = set[:how]
+        meaning = how["felt"] && Guidance::Regions.fetch(how["felt"]).meaning(@meeting.machine.family)
+        Loading::DoneSet.new(load_kg: set[:load_kg]&.to_f, last: how["last"]&.to_sym, reached: how["reached"]&.to_f, joint: meaning == :joint,
+                             sign: !how["sign"].nil? || meaning == :elsewhere, one_leg: !set[:leg].empty?)
+      end
+
+      def lever_mm(marks)
+        evaluation = @meeting.evaluation(marks)
+        evaluation.mechanics.lever_mm(evaluation.place)
+      rescue Invalid # a mark that is no more on this machine
+        nil
+      end
+    end
+  end
+end

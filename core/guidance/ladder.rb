@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Guidance
+    # What may become harder, in this order, one rung at a time: range, control, load, a harder version. Told, never forced: the load of a
+    # day follows how its sets went. docs/model.md section 14.
+    class Ladder
+      RUNGS = %i[range control load harder].freeze
+      CLEAN_VISITS = Tables[:loads][:log][:clean_visits][:count]
+
+      # Climbs a rung after so many visits with every set clean, goes down one after a visit that sends back; a set that was not reached, or of
+      # which nobody said how it went, only begins the count anew.
+      #   visits: oldest first, each answers clean? and sends_back? (Loading::Visit)
+      def self.of(visits)
+        visits.inject(new(0, 0, nil)) { |ladder, visit| ladder.after(visit) }
+      end
+
+      # clean: visits in a row that count towards the next; moved: whether the last visit went :up or :back, nil where it did neither.
+      attr_reader :clean, :moved
+
+      def initialize(index, clean, moved)
+        @index = index
+        @clean = clean
+        @moved = moved
+        freeze
+      end
+
+      def rung = RUNGS[@index]
+      def onward = RUNGS[@index + 1]
+      def back = (RUNGS[@index - 1] if @index.positive?)
+
+      # Clean visits that are still missing; nil on the highest rung.
+      def missing = (CLEAN_VISITS - @clean if onward)
+
+      def after(visit)
+        return self.class.new([@index - 1, 0].max, 0, :back) if visit.sends_back?
+        return self.class.new(@index, 0, nil) unless visit.clean?
+        return self.class.new(@index, @clean + 1, nil) unless onward && @clean + 1 >= CLEAN_VISITS
+
+        self.class.new(@index + 1, 0, :up)
+      end
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Tables
+      # Visits of one gym, each with its sets: a machine was set up from an accepted fitting and something was lifted. A set that was written
+      # by mistake is taken back and stays. Rows of sets come with how they went opened.
+      class Visits
+        def initialize(gym)
+          @gym = gym
+        end
+
+        def dataset = @gym.db[:visits].where(gym_id: @gym.id)
+        def find(id) = dataset.first(id: id)
+
+        # The visit that goes on: the latest from this fitting whose last set was done since; nil where none does.
+        def going_on(fitting_id, since:) = dataset.where(fitting_id: fitting_id).where { last_at >= since }.order(Sequel.desc(:last_at)).first
+
+        # fitting: an accepted one's row. The one that goes on, or a new one.
+        def begin(fitting, planned_kg:, since:, by:)
+          going_on(fitting[:id], since: since) ||
+            dataset.returning.insert(gym_id: @gym.id, fitting_id: fitting[:id], **fitting.slice(:client_id, :machine_id, :exercise), planned_kg: planned_kg, begun_by: by).first
+        end
+
+        # set: {load_kg, repetitions, leg, how, clean, sends_back, watched_by}; stops: whether it ends the exercise for today.
+        def add(id, stops:, by:, **set)
+          number = @gym.db[:sets].where(visit_id: id).max(:number).to_i + 1
+          ConstraintErrors.translate { @gym.db[:sets].insert(gym_id: @gym.id, visit_id: id, number: number, done_by: by, **Sealed.columns(:sets, set)) }
+          dataset.where(id: id).update(last_at: Sequel::CURRENT_TIMESTAMP, stopped: Sequel.|(:stopped, stops))
+        end
+
+        # [set, visit] of a set that stands; nil where the gym has none.
+        def set(id)
+          row = sets.first(id: id, taken_back_at: nil)
+          row && [Sealed.open(:sets, row), find(row[:visit_id])]
+        end
+
+        # stopped: whether what is left of its visit still ends the exercise for today.
+        def take_back(set, stopped:, by:)
+          sets.where(id: set[:id], taken_back_at: nil).update(taken_back_by: by, taken_back_at: Sequel::CURRENT_TIMESTAMP)
+          dataset.where(id: set[:visit_id]).update(stopped: stopped)
+        end
+
+        # {visit id => sets} that stand, in the order in which they were done, with the name of who watched.
+        def sets_of(visit_ids)
+          rows = sets.where(visit_id: visit_ids, taken_back_at: nil).left_join(:accounts, id: :watched_by).select_all(:sets)
+                     .select_append(Sequel[:accounts][:name].as(:watched_by_name)).order(:visit_id, :number).all
+          Sealed.open_all(:sets, rows).group_by { |row| row[:visit_id] }
+        end
+
+        private
+
+        def sets = @gym.db[:sets].where(Sequel[:sets][:gym_id] => @gym.id)
+      end
+    end
+  end
+end

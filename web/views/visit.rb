@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A returning client at a machine: what is lifted today and why, what was done already, what can be said of a set; and the line over the
+      # visits.
+      module Visit
+        SHOWN = 6
+        AROUND = 25
+        Today = Application::Told::Today
+
+        module_function
+
+        # meeting: of an accepted fitting; log: Application::Logbook.
+        def of(meeting, gym, log = Application::Logbook.of(meeting))
+          plan = meeting.fitting[:work]
+          { today: Today.load(meeting, log), one_leg: (Today.load(meeting, log, one_leg: true) if meeting.machine_row[:one_leg]), one_leg_possible: meeting.machine_row[:one_leg],
+            sets: plan["sets"] || Loads::USUAL[:sets], repetitions: plan["repetitions"] || Loads::USUAL[:repetitions], rest_s: Tables[:loads][:rest][:seconds],
+            ladder: Today.ladder(log.ladder), going_on: going_on(meeting, log), history: Progress.points(meeting, log, log.before.last(SHOWN)),
+            remarks: remarks(meeting, gym, log), felt: felt(meeting), signs: signs(meeting), choices: choices(meeting, log), watchers: watchers(gym) }
+        end
+
+        def going_on(meeting, log)
+          row = log.going_on or return
+          { id: row[:id], stopped: row[:stopped], sets: row[:sets].map { |set| set(meeting, set) }, begun_at: Application::Told.time(row[:begun_at]) }
+        end
+
+        # As it was written down.
+        def set(meeting, row)
+          how = row[:how]
+          { id: row[:id], number: row[:number], load: Progress.load(meeting, row[:load_kg]&.to_f), repetitions: row[:repetitions], leg: row[:leg], last: how["last"],
+            reached: how["reached"]&.to_f, felt: how["felt"] && words("felt.#{how["felt"]}"), sign: how["sign"] && Formats::Words.say("signs.#{how["sign"]}"),
+            watched_by: row[:watched_by_name], done_at: Application::Told.time(row[:done_at]) }
+        end
+
+        # Beside what the same client lifts on another machine of the other action.
+        def remarks(meeting, gym, log)
+          load_kg = log.today&.choice&.mass_kg
+          load_kg&.positive? ? [*beside(meeting, gym, load_kg)] : []
+        end
+
+        def beside(meeting, gym, load_kg)
+          own = meeting.machine.family.action
+          action = Loading::Remarks::BESIDE[own] or return
+          loads = Store::Queries::LatestLoads.new(gym).call(meeting.client[:id]).select { |(_, exercise), row| of_action?(row, exercise, action) && row[:load_kg].positive? }
+          other = loads.values.max_by { |row| row[:done_at] } or return
+          share = Loading::Remarks.beside(own, load_kg, other[:load_kg])
+          words("beside_machine", share: format("%.2f", share.share), machine: other[:name]) if share.remarked
+        end
+
+        def of_action?(row, exercise, action) = Verglas::Machines::Families.fetch(row[:family]).exercises[exercise[/.+/]]&.action == action
+
+        def felt(meeting)
+          family = meeting.machine.family
+          Verglas::Guidance::Regions.of(family).map { |region| { name: region.name, title: words("felt.#{region.name}"), meaning: region.meaning(family) } }
+        end
+
+        def signs(meeting) = Verglas::Guidance::Signs.of(meeting.machine).map { |name| { name: name, title: Formats::Words.say("signs.#{name}") } }
+
+        # What can be chosen around today's, lightest first; nothing above what is allowed.
+        def choices(meeting, log)
+          rig = meeting.rig or return []
+          allowed = rig.choices.choices.reject { |choice| Loading::NextLoad.over?(choice, meeting.load_limit_kg) }
+          at = allowed.index { |choice| choice.mass_kg >= log.today.choice.mass_kg } || 0
+          allowed[([at - AROUND, 0].max)..(at + AROUND)].map { |choice| Told::Load.one(rig, choice) }
+        end
+
+        def watchers(gym) = gym.db[:accounts].where(gym_id: gym.id, status_id: 2).order(:name).select(:id, :name).all
+        def words(key, **params) = Formats::Words.say("visits.#{key}", **params)
+        private_class_method :set, :remarks, :beside, :of_action?, :felt, :signs, :choices, :watchers, :words
+      end
+    end
+  end
+end
