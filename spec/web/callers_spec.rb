@@ -1,12 +1,14 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require_relative "../support/everything"
 require_relative "../support/known"
 
 # Every route of the interface, asked by everybody who might: nobody, whoever was let in once, a locked tablet, another gym's
 # staff, and whose it is. New routes are in it by standing in the document.
 RSpec.describe "Who asks" do
   include Known
+  include Everything
 
   operations = Fuzz.new(seed: 1).operations.reject { |_, path, _| path.start_with?("/auth/") }
   # Nothing here is anybody's.
@@ -21,7 +23,7 @@ RSpec.describe "Who asks" do
     last_response.body.start_with?("{") ? JSON.parse(last_response.body) : {}
   end
 
-  def tables = db.tables.reject { |table| %i[account_active_session_keys counters writes tablet_staff].include?(table) }.to_h { |table| [table, db[table].order(Sequel.lit("1")).all.to_s] }
+  def tables = everything(but: %i[account_active_session_keys counters writes tablet_staff])
 
   # What each is told, and that nothing was changed.
   def told_everywhere(operations)
