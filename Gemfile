@@ -9,6 +9,7 @@ gem "json", "~> 2.18"
 gem "json_schemer", "~> 2.5"
 gem "openapi_first", "~> 1.4.3"
 gem "pg", "~> 1.7"
+gem "prawn", "~> 2.5", require: false
 gem "puma", "~> 8.0"
 gem "rack", "~> 3.2"
 gem "rack-attack", "~> 6.8"
@@ -16,6 +17,7 @@ gem "rack-session", "~> 2.1"
 gem "rackup", "~> 2.3"
 gem "roda", "~> 3.109"
 gem "rodauth", "~> 2.49"
+gem "rqrcode_core", "~> 2.0.0", require: false # 2.1 refuses Ruby 3.1
 gem "ruby-vips", "~> 2.3"
 gem "sequel", "~> 5.110"
 gem "sequel_pg", "~> 1.20", require: false
@@ -23,11 +25,13 @@ gem "sinatra", "~> 4.2", require: false
 gem "zeitwerk", "~> 2.6.18"
 
 group :test do
+  gem "afm", "~> 0.2.2", require: false # of pdf-reader; 1.0 refuses Ruby 3.1
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.17"
   gem "ferrum", "~> 0.17"
   gem "nokogiri", "~> 1.18.10"
   gem "parallel_tests", "~> 4.7", require: false
+  gem "pdf-reader", "~> 2.16", require: false
   gem "rack-test", "~> 2.2"
   gem "rspec", "~> 3.13"
   gem "simplecov", "~> 0.22", require: false

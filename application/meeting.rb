@@ -15,6 +15,14 @@ module Verglas
         rows && new(gym, fitting: rows[:fitting], client: rows[:client], machine_row: rows[:machine], exercise: rows[:fitting][:exercise])
       end
 
+      # An accepted fitting's client on its machine as that is described now; nil where there is none.
+      def self.again(gym, fitting_id)
+        meeting = of(gym, fitting_id)
+        return unless meeting && meeting.fitting[:state] == "accepted"
+
+        new(gym, client: meeting.client, machine_row: gym.machines.find(meeting.machine_row[:id]), exercise: meeting.exercise, fitting: meeting.fitting)
+      end
+
       # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has, read once; given: what
       # else was.
       def self.among(gym, person, machine_row:, exercise:, shared:, given: {})

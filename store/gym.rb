@@ -24,9 +24,11 @@ module Verglas
       def row = db[:gyms].first(id: id)
 
       # Versions of what has no row of its own to carry one.
-      def versions = db[:gyms].where(id: id).first.slice(:equipment_version, :plates_version, :rules_version).transform_keys { |name| name.to_s.delete_suffix("_version").to_sym }
+      def versions
+        db[:gyms].where(id: id).first.slice(:equipment_version, :plates_version, :rules_version, :settings_version).transform_keys { |name| name.to_s.delete_suffix("_version").to_sym }
+      end
 
-      # Lets the block change a part of what the gym holds (:equipment, :plates, :rules), over the version which the writer saw;
+      # Lets the block change a part of what the gym holds (:equipment, :plates, :rules, :settings), over the version which the writer saw;
       # raises Stale with which part it is otherwise. Who writes at the same time waits for the end of it.
       def revise(part, version:)
         column = :"#{part}_version"
@@ -36,6 +38,9 @@ module Verglas
           yield
         end
       end
+
+      # fields: {address:, wall_names:}
+      def settle(version:, **fields) = revise(:settings, version: version) { db[:gyms].where(id: id).update(fields) }
 
       # Until the transaction ends nobody changes the gym's rules or what it owns.
       def hold = db[:gyms].where(id: id).for_share.get(:id)

@@ -56,8 +56,12 @@ module Verglas
       end
 
       def current_of_gym(part)
-        { equipment: -> { Views::Equipment.cushions(gym) }, plates: -> { Views::Equipment.plates(gym) }, rules: -> { Views::Rules.of_gym(gym) } }.fetch(part).call
+        { equipment: -> { Views::Equipment.cushions(gym) }, plates: -> { Views::Equipment.plates(gym) }, rules: -> { Views::Rules.of_gym(gym) },
+          settings: -> { Views::GymSettings.of(gym) } }.fetch(part).call
       end
+
+      # What only whoever leads the gym may do.
+      def lead_only = staff[:role] == "lead" || refuse(:lead_only)
 
       def client_row(id) = found(gym.clients.find(id))
       def machine_row(id) = found(gym.machines.find(id))

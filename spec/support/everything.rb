@@ -5,6 +5,7 @@ module Everything
   # but: tables that a request may change whatever becomes of it.
   def everything(but: [])
     tables = db.tables - [:schema_info, *but]
-    db.fetch(tables.map { |table| "SELECT '#{table}' AS name, md5(string_agg(md5(t::text), '' ORDER BY md5(t::text))) AS held FROM #{db.literal(table)} t" }.join(" UNION ALL ")).to_hash(:name, :held)
+    digests = tables.map { |table| "SELECT '#{table}' AS name, md5(string_agg(md5(t::text), '' ORDER BY md5(t::text))) AS held FROM #{db.literal(table)} t" }
+    db.fetch(digests.join(" UNION ALL ")).to_hash(:name, :held)
   end
 end

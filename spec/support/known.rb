@@ -9,6 +9,7 @@ module Known
   def known_gym
     loft = gym
     by = staff(loft)
+    db[:accounts].where(id: by).update(role: "lead")
     here = [machine(loft), machine(loft, "shared_seat", name: "Station")]
     people = [client(loft, by, name: "Perpetua Lowe", stature: 1648), client(loft, by, name: "Ione Fairweather", seat_to_kneecap: 580)]
     drafts = people.map { |person| loft.fittings.open(client_id: person[:id], machine_id: here.first[:id], description_number: 1, marks: known_marks, by: by).first }

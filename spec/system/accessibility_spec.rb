@@ -44,7 +44,9 @@ RSpec.describe "Every screen" do
                   "/fittings/#{on("chain_on_lever", "Belt squat")}" => "Room at the deepest", "/fittings/#{on("arms_turned_in", "Hip adduction")}" => "Hip to pivot",
                   "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/cautions" => "No caution is known",
                   "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/pin" => "Keep the PIN",
-                  "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }
+                  "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/fittings/#{accepted[:id]}/progress" => "Nothing lifted yet",
+                  "/machines/#{there[:id]}/sheet" => "First name and initial", "/gym" => "Names on a wall",
+                  "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }
       screens.each do |path, text|
         go path
         expect(page).to have_text(text)

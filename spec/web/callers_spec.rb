@@ -80,7 +80,8 @@ RSpec.describe "Who asks" do
     answer = ->(operation) { Array.new(5) { own.right(operation) }.lazy.map { |request| ask(request).then { status } }.find { |code| code != 404 } || 404 }
     told = operations.to_h { |operation| [operation.first(2).join(" "), answer[operation]] }
     # Not there: a fitting that is not yet accepted, a set or a caution that nobody wrote.
-    nowhere = ["get /api/fittings/{id}/set-up", "post /api/fittings/{id}/set-up", "post /api/fittings/{id}/sets", "get /api/fittings/{id}/progress", "post /api/sets/{id}/taking-back", "post /api/clients/{id}/cautions/removal", "post /api/clients/{id}/cautions/return"]
+    nowhere = ["get /api/fittings/{id}/set-up", "post /api/fittings/{id}/set-up", "post /api/fittings/{id}/sets", "get /api/fittings/{id}/progress", "post /api/sets/{id}/taking-back",
+               "post /api/clients/{id}/cautions/removal", "post /api/clients/{id}/cautions/return"]
     expect(told.reject { |route, code| [200, 201, 409, 422].include?(code) || (code == 404 && nowhere.include?(route)) }).to eq({})
     expect(told.values.count { |code| [200, 201].include?(code) }).to be > 25
   end

@@ -13,7 +13,10 @@ module Verglas
           @gym = gym
         end
 
-        def call(client_id)
+        # upto: as it stood before then (with what each was computed from); nil for now.
+        def call(client_id, upto: nil)
+          return Sealed.open_all(:fittings, as_of(client_id, upto).all) if upto
+
           accepted, drafts = %w[accepted draft].map { |state| Sealed.open_all(:fittings, latest(client_id, state).all).to_h { |row| [row.values_at(:machine_id, :exercise), row] } }
           accepted.merge(drafts) { |_, one, draft| one.merge(draft: draft) }.values
         end
@@ -26,6 +29,10 @@ module Verglas
         def latest(client_id, state)
           described(client_id, state).distinct(Sequel[:fittings][:machine_id], :exercise)
                                      .order(Sequel[:fittings][:machine_id], :exercise, Sequel.desc(:accepted_at))
+        end
+
+        def as_of(client_id, upto)
+          latest(client_id, "accepted").where(Sequel[:fittings][:accepted_at] < upto).select_append(Sequel[:fittings][:computed_from_cipher])
         end
 
         # Whether a length of the client was read after it was accepted.

@@ -63,11 +63,7 @@ module Verglas
           end
 
           # Of an accepted fitting, on the machine as it is described now.
-          def accepted_bench(id)
-            meeting = meeting(id)
-            refuse(:not_found) unless meeting.fitting[:state] == "accepted"
-            Application::Meeting.new(gym, client: meeting.client, machine_row: machine_row(meeting.machine_row[:id]), exercise: meeting.exercise, fitting: meeting.fitting)
-          end
+          def accepted_bench(id) = found(Application::Meeting.again(gym, id))
         end
       end
     end

@@ -3,7 +3,7 @@ import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import same from "fast-deep-equal";
 import { sameAids, sameMarks } from "../lib/same";
 import { api, getTablet, unwrap } from "./client";
-import type { Aids, Evaluation, ExerciseName, Marks, Sheet, Work } from "./types";
+import type { Aids, Evaluation, ExerciseName, Marks, Sheet, WallNames, Work } from "./types";
 
 export const meQuery = queryOptions({
   queryKey: ["me"],
@@ -163,6 +163,18 @@ export const progressQuery = (id: string) =>
   queryOptions({
     queryKey: ["progress", id],
     queryFn: () => unwrap(api.GET("/api/fittings/{id}/progress", { params: { path: { id } } })),
+  });
+
+export const gymQuery = queryOptions({ queryKey: ["gym"], queryFn: () => unwrap(api.GET("/api/gym")) });
+
+type SheetView = { exercise?: string; columns?: string; sort?: string; names?: WallNames };
+
+/** Everybody's marks on a machine. */
+export const wallSheetQuery = (id: string, query: SheetView) =>
+  queryOptions({
+    queryKey: ["machine", id, "sheet", query],
+    queryFn: () => unwrap(api.GET("/api/machines/{id}/sheet", { params: { path: { id }, query } })),
+    placeholderData: keepPreviousData,
   });
 
 export const queueQuery = (id: string, exercise: ExerciseName) =>

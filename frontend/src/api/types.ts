@@ -90,3 +90,5 @@ export type Visited = Schemas["Visited"];
 export type DoneSet = Schemas["DoneSet"];
 export type Progress = Schemas["Progress"];
 export type Region = Visit["felt"][number];
+export type WallNames = Schemas["WallNames"];
+export type GymSettings = Schemas["GymSettings"];

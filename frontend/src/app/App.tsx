@@ -38,6 +38,10 @@ const HouseRulesPage = page(() =>
   import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage),
 );
 const LimitsPage = page(() => import("../features/limits/LimitsPage").then(({ LimitsPage }) => LimitsPage));
+const GymPage = page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage));
+const WallSheetPage = page(() =>
+  import("../features/machines/WallSheetPage").then(({ WallSheetPage }) => WallSheetPage),
+);
 const ProgressPage = page(() => import("../features/progress/ProgressPage").then(({ ProgressPage }) => ProgressPage));
 const QueuePage = page(() => import("../features/set-up/QueuePage").then(({ QueuePage }) => QueuePage));
 const SetUpPage = page(() => import("../features/set-up/SetUpPage").then(({ SetUpPage }) => SetUpPage));
@@ -98,6 +102,8 @@ function Places() {
           <Route path="machines/new" element={<EnterMachinePage />} />
           <Route path="machines/:id" element={<MachinePage />} />
           <Route path="machines/:id/correct" element={<CorrectMachinePage />} />
+          <Route path="machines/:id/sheet" element={<WallSheetPage />} />
+          <Route path="gym" element={<GymPage />} />
           <Route path="machines/:id/tape" element={<TapingPage />} />
           <Route path="sessions" element={<SessionsPage />} />
           <Route path="rules" element={<HouseRulesPage />} />

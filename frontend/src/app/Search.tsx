@@ -29,6 +29,7 @@ const ACTIONS: Entry[] = [
   { id: "floor", to: "/", name: say("search.floor"), what: "place" },
   { id: "clients", to: "/clients", name: say("search.clients"), what: "place" },
   { id: "machines", to: "/machines", name: say("search.machines"), what: "place" },
+  { id: "gym", to: "/gym", name: say("search.theGym"), what: "place" },
 ];
 
 const fits = (entry: Entry, text: string) => entry.name.toLowerCase().includes(text.toLowerCase());

@@ -23,6 +23,7 @@ import { breakpoint, colour, size, space } from "../../ui/tokens";
 import { Needs } from "../shared/Needs";
 import { useOpenFitting } from "../shared/useOpenFitting";
 import { Predicted } from "./Predicted";
+import { Print } from "./Print";
 
 const CardRow = styled.li`
   display: grid;
@@ -49,6 +50,7 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
   return (
     <Section aria-labelledby="card">
       <SectionTitle id="card">{say("card.card")}</SectionTitle>
+      {lines.some(({ line }) => line?.accepted) ? <Print id={id} /> : null}
       {opening.error ? (
         <Notice tone="wrong">{refusal(opening.error)?.message ?? say("card.theBenchCouldNotBe")}</Notice>
       ) : null}

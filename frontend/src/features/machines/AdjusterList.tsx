@@ -62,6 +62,14 @@ export function AdjusterList({ id, page, exercise, unit }: Props) {
             {adjuster.shared ? <Small>{say("adjusterList.oneForEveryExercise")}</Small> : null}
             <br />
             <Small>{[spacing(adjuster, unit), ...walkRound(adjuster)].join(" · ")}</Small>
+            {adjuster.unit === "mm" && adjuster.travel?.length === adjuster.marks.length ? (
+              <>
+                <br />
+                <a href={scaleOf(id, exercise.name, adjuster.label)} target="_blank" rel="noreferrer">
+                  <Small>{say("adjusterList.paperScale")}</Small>
+                </a>
+              </>
+            ) : null}
           </span>
           <Photograph id={id} page={page} adjuster={adjuster.label} name={adjuster.name} />
           <MarkUse page={page} exercise={exercise} adjuster={adjuster} />
@@ -70,6 +78,9 @@ export function AdjusterList({ id, page, exercise, unit }: Props) {
     </List>
   );
 }
+
+const scaleOf = (id: string, exercise: string, label: string) =>
+  `/api/machines/${id}/scale.pdf?${new URLSearchParams({ exercise, adjuster: label }).toString()}`;
 
 function MarkUse({
   page,

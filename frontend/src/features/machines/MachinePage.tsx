@@ -72,6 +72,9 @@ function Machine({ id, page, unit, locale }: Props) {
           <SecondaryLink to={`/machines/${id}/queue${exercise.name ? `?exercise=${exercise.name}` : ""}`}>
             {say("machinePage.nextHere")}
           </SecondaryLink>
+          <SecondaryLink to={`/machines/${id}/sheet${exercise.name ? `?exercise=${exercise.name}` : ""}`}>
+            {say("machinePage.wallSheet")}
+          </SecondaryLink>
           <SecondaryLink to={`/machines/${id}/correct`}>{say("machinePage.correct")}</SecondaryLink>
           <Copy id={id} name={machine.name} />
         </Push>

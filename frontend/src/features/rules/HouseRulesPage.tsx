@@ -6,6 +6,7 @@ import { api, newKey, standing, unwrap } from "../../api/client";
 import { rulesQuery } from "../../api/queries";
 import type { Rules } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
+import { SecondaryLink } from "../../ui/LinkButton";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { type Asked, Consequences } from "./Consequences";
 import { QuestionList } from "./QuestionList";
@@ -44,6 +45,9 @@ export function HouseRulesPage() {
       <PageHead>
         <Title>{say("houseRulesPage.houseRules")}</Title>
         <Muted>{say("houseRulesPage.whereGoodInstructorsDisagreeAn")}</Muted>
+        <SecondaryLink to="/gym" style={{ marginLeft: "auto" }}>
+          {say("houseRulesPage.theGym")}
+        </SecondaryLink>
       </PageHead>
       <RuleRefused thrown={choose.error} />
       <QuestionList

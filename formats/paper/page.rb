@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Formats
+    module Paper
+      # What sheets have in common: text that shrinks rather than is cut, stamped tags, a code that opens an address. Points, from the lower
+      # left corner of the margins.
+      class Page
+        # Above a mark, its label; both within a tag's frame.
+        LABEL = 7.5
+        GAP = 6
+
+        def initialize(pdf)
+          @pdf = pdf
+        end
+
+        attr_reader :pdf
+
+        # One line or several in a box; smaller rather than past its edge. style: over PLAIN.
+        def text(words, at:, width:, height:, **style)
+          return if words.to_s.strip.empty?
+
+          style = { **PLAIN, **style }
+          pdf.fill_color(style[:colour])
+          pdf.font(style[:font], style: style[:bold] ? :bold : :normal) do
+            pdf.text_box(words.to_s, at: at, width: width, height: height, overflow: :shrink_to_fit, min_font_size: 5, **style.slice(:size, :align, :valign))
+          end
+          pdf.fill_color(INK)
+        end
+
+        PLAIN = { size: 10, bold: false, colour: INK, align: :left, valign: :top, font: "text" }.freeze
+
+        # How tall words stand in a column, at full size.
+        def height_of(words, width:, size:) = words.empty? ? 0 : pdf.height_of(words, width: width, size: size)
+
+        # Tags beside one another: [{name, mark}]; dashed where nobody has tried them.
+        def tags(tags, at:, width:, height:, dashed: false, filled: [])
+          return if tags.empty?
+
+          each = [(width - (GAP * (tags.size - 1))) / tags.size, height * 1.5].min
+          tags.each_with_index { |tag, index| tag(tag, [at[0] + (index * (each + GAP)), at[1]], each, height, dashed: dashed, filled: filled.include?(index)) }
+        end
+
+        # A code to be read by a camera; side in points.
+        def code(address, at:, side:)
+          modules = RQRCodeCore::QRCode.new(address, level: :m).modules
+          each = side.fdiv(modules.size)
+          pdf.fill_color("000000")
+          modules.each_with_index { |row, line| dark_runs(row).each { |from, count| pdf.fill_rectangle([at[0] + (from * each), at[1] - (line * each)], count * each, each + SEAM) } }
+          pdf.fill_color(INK)
+        end
+
+        # So that no hairline of paper shines between two rows.
+        SEAM = 0.05
+
+        private
+
+        # [[first column, how many], ...] of dark ones beside one another.
+        def dark_runs(row) = row.each_index.chunk_while { |one, other| row[one] == row[other] }.select { |run| row[run.first] }.map { |run| [run.first, run.size] }
+
+        def tag(tag, corner, width, height, dashed:, filled:)
+          frame(corner, width, height, dashed, filled)
+          text(tag[:name], at: [corner[0] + 3, corner[1] - 3], width: width - 6, height: LABEL + 3, size: LABEL, colour: MUTED, align: :center)
+          text(tag[:mark], at: [corner[0] + 3, corner[1] - LABEL - 5], width: width - 6, height: height - LABEL - 8, size: [height * 0.62, width * 0.5].min, bold: true, align: :center,
+                           font: tag[:mark].include?(" ") ? "text" : "mark", valign: :center)
+        end
+
+        def frame(corner, width, height, dashed, filled)
+          if filled
+            pdf.fill_color(QUIET)
+            pdf.fill_rounded_rectangle(corner, width, height, 3)
+            pdf.fill_color(INK)
+          end
+          pdf.dash(3, space: 2) if dashed
+          pdf.stroke_rounded_rectangle(corner, width, height, 3)
+          pdf.undash
+        end
+      end
+    end
+  end
+end

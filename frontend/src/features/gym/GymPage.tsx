@@ -1,0 +1,109 @@
+// What the gym says of itself: where its own network finds Verglas, how names stand on a wall. Whoever leads the gym sets it.
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Form } from "react-aria-components";
+import styled from "styled-components";
+import { api, complaintAt, newKey, refusal, standing, unwrap } from "../../api/client";
+import { gymQuery, meQuery } from "../../api/queries";
+import type { GymSettings, WallNames } from "../../api/types";
+import { say } from "../../lib/say";
+import { PrimaryButton } from "../../ui/Button";
+import { Choice } from "../../ui/Choice";
+import { Field } from "../../ui/Field";
+import { Notice } from "../../ui/Notice";
+import { Muted, Page, PageHead, Title } from "../../ui/Page";
+import { space } from "../../ui/tokens";
+import { useTitle } from "../../ui/useTitle";
+
+const Sheet = styled(Form)`
+  display: grid;
+  gap: ${space(5)};
+  justify-items: start;
+  max-width: 38rem;
+`;
+
+const LEAD = "lead";
+const NAMES: readonly (readonly [WallNames, string])[] = [
+  ["full", say("gymPage.full")],
+  ["initial", say("gymPage.firstNameAndInitial")],
+  ["number", say("gymPage.number")],
+];
+
+export function GymPage() {
+  useTitle(say("gymPage.theGym"));
+  const gym = useQuery(gymQuery);
+  const me = useQuery(meQuery);
+  if (!gym.data || !me.data) return null;
+  return (
+    <Page>
+      <PageHead>
+        <Title>{gym.data.name}</Title>
+        <Muted>{say("gymPage.whatTheGymSaysOfItself")}</Muted>
+      </PageHead>
+      <Settings first={gym.data} lead={me.data.role === LEAD} />
+    </Page>
+  );
+}
+
+function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
+  const [address, setAddress] = useState(first.address);
+  const [names, setNames] = useState(first.wall_names);
+  // What was seen here last: what a colleague kept since is overwritten only once it was shown.
+  const [version, setVersion] = useState(first.version);
+  const queryClient = useQueryClient();
+  const keep = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.PUT("/api/gym", {
+          params: { header: newKey() },
+          body: { version, address: address.trim().replace(/\/+$/, ""), wall_names: names },
+        }),
+      ),
+    onSuccess: (kept) => {
+      queryClient.setQueryData(gymQuery.queryKey, kept);
+      setVersion(kept.version);
+      setAddress(kept.address);
+    },
+    onError: (thrown) => {
+      const now = standing<GymSettings>(thrown);
+      if (now) setVersion(now.version);
+    },
+  });
+  const wrongAddress = complaintAt(keep.error, "/address");
+  return (
+    <Sheet
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep.mutate();
+      }}
+    >
+      <Field
+        label={say("gymPage.address")}
+        hint={say("gymPage.addressHint")}
+        value={address}
+        onChange={setAddress}
+        maxLength={110}
+        isDisabled={!lead}
+        autoComplete="off"
+        complaint={wrongAddress ? say("gymPage.notAnAddress") : undefined}
+        style={{ width: "100%" }}
+      />
+      <Choice
+        label={say("gymPage.namesOnAWall")}
+        hint={say("gymPage.namesHint")}
+        options={NAMES}
+        value={names}
+        onChange={setNames}
+      />
+      {lead ? (
+        <PrimaryButton type="submit" isDisabled={keep.isPending}>
+          {say("gymPage.keep")}
+        </PrimaryButton>
+      ) : (
+        <Notice>{say("gymPage.onlyALead")}</Notice>
+      )}
+      {keep.error && !wrongAddress ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
+      {keep.isSuccess ? <p role="status">{say("gymPage.kept")}</p> : null}
+    </Sheet>
+  );
+}

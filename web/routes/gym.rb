@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Routes
+      # What a gym says of itself: read by its staff, set by whoever leads it.
+      module Gym
+        def self.registered(app)
+          app.get("/api/gym") { reply(Views::GymSettings.of(gym)) }
+
+          app.put("/api/gym") do
+            write_once do
+              lead_only
+              gym.settle(version: input[:version], **input.slice(:address, :wall_names))
+              Views::GymSettings.of(gym)
+            end
+          end
+        end
+      end
+    end
+  end
+end

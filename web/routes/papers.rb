@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Verglas
+  module Web
+    module Routes
+      # What is printed: a client's card, and the same as text.
+      module Papers
+        CARDS = { "a6" => Formats::Paper::Cards, "a4" => Formats::Paper::FloorSheet }.freeze
+
+        def self.registered(app)
+          app.helpers Helpers
+
+          app.get("/api/clients/:id/card.pdf") do |id|
+            row = client_row(id)
+            pdf "card", CARDS.fetch(params.fetch("paper", "a6")).new(Views::Card.of(gym, row, day: day_asked), address: address_of("clients/#{row[:id]}")).render
+          end
+
+          app.get("/api/machines/:id/sheet") { |id| reply(sheet(machine_row(id))) }
+          app.get("/api/machines/:id/sheet.pdf") { |id| pdf "sheet", Formats::Paper::WallSheet.new(Views::WallSheet.to_print(sheet(machine_row(id)), Date.today)).render }
+
+          # In true size, for an adjuster whose marks are to be stuck on.
+          app.get("/api/machines/:id/scale.pdf") do |id|
+            pdf "scale", Formats::Paper::Scale.new(**Views::Scale.of(machine_row(id), params["exercise"].to_s, params["adjuster"].to_s)).render
+          end
+
+          app.get("/api/clients/:id/card.txt") do |id|
+            content_type "text/plain", charset: "utf-8"
+            cache_control :private, :no_store
+            Views::Card.text(Views::Card.of(gym, client_row(id), day: day_asked))
+          end
+        end
+
+        # What these routes share.
+        module Helpers
+          def pdf(name, bytes)
+            content_type "application/pdf"
+            headers "content-disposition" => "inline; filename=\"#{name}.pdf\""
+            cache_control :private, :no_store
+            bytes
+          end
+
+          # As the address asks for it: which columns, in which order, names in which way.
+          def sheet(row)
+            Views::WallSheet.of(gym, row, exercise_of(row, params["exercise"]), columns: params["columns"]&.split(","), sort: params.fetch("sort", "name"), names: params["names"])
+          end
+
+          # Where a place of this gym is found on its own network; nil where nobody said.
+          def address_of(place)
+            address = gym.row[:address]
+            "#{address}/#{place}" unless address.empty?
+          end
+
+          # nil: as of today.
+          def day_asked
+            day = params["day"] or return
+            Date.iso8601(day).then { |date| date < Date.today ? date : nil }
+          rescue Date::Error
+            raise Invalid.new(:wrong_form, path: "/day")
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # What a gym says of itself.
+      module GymSettings
+        def self.of(gym)
+          row = gym.row
+          { name: row[:name], address: row[:address], wall_names: row[:wall_names], version: row[:settings_version] }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A machine's marks for everybody who was fitted on it: which columns, in which order, and names as the gym wants them on a wall.
+      module WallSheet
+        MOST = 500
+        NAMES = { "full" => ->(row) { row[:name] }, "initial" => ->(row) { Client.initialled(row[:name]) }, "number" => ->(row) { Client.number(row) } }.freeze
+
+        module_function
+
+        # columns: labels of adjusters, and LOAD; nil for all. sort: "name" or a label. names: how, nil for the gym's own way.
+        def of(gym, row, exercise, columns: nil, sort: "name", names: nil)
+          labels = labels(row, exercise)
+          chosen = [*labels, LOAD] & (columns || [*labels, LOAD])
+          people = Store::Queries::MachineFittings.new(gym).clients(row[:id], limit: MOST)
+          lines = lines(gym, row, exercise, people[:rows], NAMES.fetch(names || gym.row[:wall_names]))
+          { machine: Told::Names.machine(row[:name], exercise), place: row[:place], gym: gym.row[:name], of: people[:of], labels: labels.map { |label| column(label) },
+            columns: chosen.map { |label| column(label) },
+            rows: sorted(lines, row, exercise, sort).map { |line| { id: line[:id], name: line[:name], cells: chosen.map { |column| line[:cells].fetch(column, "–") } } } }
+        end
+
+        LOAD = "@load"
+
+        def column(label) = { label: label, name: label == LOAD ? Formats::Words.say("paper.load") : Formats::Words.adjuster(label) }
+
+        # The same for Formats::Paper.
+        def to_print(sheet, day)
+          { **sheet.slice(:machine, :place, :gym), day: Card.dated(day), columns: sheet[:columns].map { |column| column[:name] },
+                                                   rows: sheet[:rows].map { |line| line.slice(:name, :cells) } }
+        end
+
+        def lines(gym, row, exercise, people, name)
+          ids = people.map { |person| person[:id] }
+          last = gym.fittings.last_accepted_of(ids, row[:id], exercise)
+          loads = Store::Queries::LatestLoads.new(gym).on(row[:id], exercise, ids)
+          rig = row[:loading] && Loading::Rig.read(row[:loading].to_h, pairs: gym.equipment.plates)
+          people.select { |person| last.key?(person[:id]) }.map do |person|
+            fitting = last[person[:id]]
+            { id: person[:id], name: name.call(person), cells: { **fitting[:marks].to_h, LOAD => load(rig, loads[person[:id]], fitting) }.reject { |_, text| text.empty? } }
+          end
+        end
+
+        # As it was lifted last, else as it was written at the fitting.
+        def load(rig, lifted, fitting) = rig && lifted ? Told::Load.printed(rig, lifted[:load_kg]) : fitting[:load]
+
+        # By the marks in the order in which they are printed; people at one mark by name.
+        def sorted(lines, row, exercise, sort)
+          adjuster = adjusters(row, exercise).find { |one| one["label"] == sort }
+          by_name = lines.sort_by { |line| [line[:name].unicode_normalize(:nfkd).downcase, line[:id]] }
+          adjuster ? by_name.sort_by.with_index { |line, index| [adjuster["marks"].index(line[:cells][sort]) || adjuster["marks"].size, index] } : by_name
+        end
+
+        def labels(row, exercise) = adjusters(row, exercise).map { |adjuster| adjuster["label"] }
+        def adjusters(row, exercise) = [*row[:adjusters].to_a, *row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
+        private_class_method :column, :lines, :load, :sorted, :labels, :adjusters
+      end
+    end
+  end
+end
