@@ -54,6 +54,9 @@ RSpec.describe "What is printed" do
     first = cards.pages.map(&:text).find { |page| page.include?("Leg extension 1") }
     labels = marks.keys.map { |label| label.sub(/\A./, &:upcase) }
     expect(first).to include("Ósk Brannagh", "mornings", "20 kg", "What helped: Toes up.", "Maren Oldcastle", "Pain is a reason to stop", *labels)
+    marks.each_value { |mark| expect(first).to match(/(^|\s)#{mark}(\s|$)/) }
+    expect(codes).to eq(["", ""])
+    call(:put, "/api/gym", { version: 1, address: "https://verglas.netloft.example", wall_names: "full" })
     printed("/api/clients/#{person[:id]}/card.pdf")
     expect(codes).to eq(["https://verglas.netloft.example/clients/#{person[:id]}"] * 2)
   end
