@@ -27,6 +27,9 @@ module Verglas
         raise invalid(failure) if failure
       end
 
+      # The name of what is asked, as the audit trail has it: "save_fitting".
+      def action(request) = definition.request(request).operation["operationId"].gsub(/[A-Z]/) { |letter| "_#{letter.downcase}" }
+
       private
 
       def body_wanted?(request)

@@ -38,9 +38,17 @@ module Verglas
       def write_once(status: 200)
         once = Store::Writes.new(db, account_id: staff[:id])
         code, body = once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do
-          [status, reply(yield)]
+          done = yield
+          on_record(params["id"] || done[:id] || done.dig(:machine, :id))
+          [status, reply(done)]
         end
         halt code, body
+      end
+
+      # What was done stands in the audit trail: every write, and every opening of what speaks of somebody's health or leaves the gym.
+      # subject: the id of whom or what it was done to.
+      def on_record(subject)
+        gym.trail.add(App::CONTRACT.action(request), by: staff[:id], subject: subject)
       end
 
       # What a writer who came too late is shown.

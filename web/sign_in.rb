@@ -88,6 +88,7 @@ module Verglas
       def let_in(account_id)
         guessing.signed_in(whose[:email], **whose.slice(:address, :familiar))
         remember_tablet(account_id)
+        Store::Gym.new(rodauth.db, rodauth.db[:accounts].where(id: account_id).get(:gym_id)).trail.add("signed_in", by: account_id)
       end
 
       # What is stored of a password.

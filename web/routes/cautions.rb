@@ -7,7 +7,11 @@ module Verglas
       module Cautions
         def self.registered(app)
           app.helpers Helpers
-          app.get("/api/clients/:id/cautions") { |id| reply(Views::Cautions.page(gym, client_row(id))) }
+          app.get("/api/clients/:id/cautions") do |id|
+            client = client_row(id)
+            on_record(id)
+            reply(Views::Cautions.page(gym, client))
+          end
 
           app.put("/api/clients/:id/cautions") do |id|
             write_caution(id) { |client, caution| gym.cautions.put(client, caution, version: input[:version], by: staff[:id], **Inputs::Caution.fields(input)) }

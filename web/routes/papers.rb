@@ -14,11 +14,16 @@ module Verglas
 
           app.get("/api/clients/:id/card.pdf") do |id|
             row = client_row(id)
+            on_record(id)
             pdf "card", CARDS.fetch(params.fetch("paper", "a6")).new(Views::Card.of(gym, row, day: day_asked), address: address_of("clients/#{row[:id]}")).render
           end
 
           app.get("/api/machines/:id/sheet") { |id| reply(sheet(machine_row(id))) }
-          app.get("/api/machines/:id/sheet.pdf") { |id| pdf "sheet", Formats::Paper::WallSheet.new(Views::WallSheet.to_print(sheet(machine_row(id)), Date.today)).render }
+          app.get("/api/machines/:id/sheet.pdf") do |id|
+            sheet = sheet(machine_row(id))
+            on_record(id)
+            pdf "sheet", Formats::Paper::WallSheet.new(Views::WallSheet.to_print(sheet, Date.today)).render
+          end
 
           # In true size, for an adjuster whose marks are to be stuck on.
           app.get("/api/machines/:id/scale.pdf") do |id|
@@ -26,9 +31,11 @@ module Verglas
           end
 
           app.get("/api/clients/:id/card.txt") do |id|
+            row = client_row(id)
+            on_record(id)
             content_type "text/plain", charset: "utf-8"
             cache_control :private, :no_store
-            Views::Card.text(Views::Card.of(gym, client_row(id), day: day_asked))
+            Views::Card.text(Views::Card.of(gym, row, day: day_asked))
           end
         end
 

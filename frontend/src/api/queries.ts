@@ -1,5 +1,5 @@
 // Server data: key, fetcher and type of each question in one place.
-import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
 import same from "fast-deep-equal";
 import { sameAids, sameMarks } from "../lib/same";
 import { api, getTablet, unwrap } from "./client";
@@ -166,6 +166,20 @@ export const progressQuery = (id: string) =>
   });
 
 export const gymQuery = queryOptions({ queryKey: ["gym"], queryFn: () => unwrap(api.GET("/api/gym")) });
+
+/** Who did what, page by page; of one client or machine, or of all. */
+export const auditQuery = (of: string | null) =>
+  infiniteQueryOptions({
+    queryKey: ["audit", of],
+    queryFn: ({ pageParam }) =>
+      unwrap(
+        api.GET("/api/audit", {
+          params: { query: { ...(of ? { of } : {}), ...(pageParam === null ? {} : { before: pageParam }) } },
+        }),
+      ),
+    initialPageParam: null as number | null,
+    getNextPageParam: (last) => last.next,
+  });
 
 type SheetView = { exercise?: string; columns?: string; sort?: string; names?: WallNames };
 

@@ -92,3 +92,4 @@ export type Progress = Schemas["Progress"];
 export type Region = Visit["felt"][number];
 export type WallNames = Schemas["WallNames"];
 export type GymSettings = Schemas["GymSettings"];
+export type AuditEntry = Schemas["AuditTrail"]["entries"][number];

@@ -38,6 +38,7 @@ const HouseRulesPage = page(() =>
   import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage),
 );
 const LimitsPage = page(() => import("../features/limits/LimitsPage").then(({ LimitsPage }) => LimitsPage));
+const AuditPage = page(() => import("../features/gym/AuditPage").then(({ AuditPage }) => AuditPage));
 const GymPage = page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage));
 const WallSheetPage = page(() =>
   import("../features/machines/WallSheetPage").then(({ WallSheetPage }) => WallSheetPage),
@@ -104,6 +105,7 @@ function Places() {
           <Route path="machines/:id/correct" element={<CorrectMachinePage />} />
           <Route path="machines/:id/sheet" element={<WallSheetPage />} />
           <Route path="gym" element={<GymPage />} />
+          <Route path="gym/audit" element={<AuditPage />} />
           <Route path="machines/:id/tape" element={<TapingPage />} />
           <Route path="sessions" element={<SessionsPage />} />
           <Route path="rules" element={<HouseRulesPage />} />

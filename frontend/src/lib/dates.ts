@@ -13,3 +13,7 @@ export function momentText(iso: string | null, locale: string, now: Date): strin
   if (date.toDateString() !== now.toDateString()) return dayText(iso, locale, now);
   return new Intl.DateTimeFormat(locale, { hour: "2-digit", minute: "2-digit" }).format(date);
 }
+
+/** "27 Nov 2026, 08:22:05": where the order of things matters. */
+export const timeText = (iso: string | null, locale: string): string =>
+  iso ? new Intl.DateTimeFormat(locale, { dateStyle: "medium", timeStyle: "medium" }).format(new Date(iso)) : "";

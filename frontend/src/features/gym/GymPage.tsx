@@ -10,6 +10,7 @@ import { say } from "../../lib/say";
 import { PrimaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
+import { SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
@@ -39,6 +40,11 @@ export function GymPage() {
       <PageHead>
         <Title>{gym.data.name}</Title>
         <Muted>{say("gymPage.whatTheGymSaysOfItself")}</Muted>
+        {me.data.role === LEAD ? (
+          <SecondaryLink to="/gym/audit" style={{ marginLeft: "auto" }}>
+            {say("gymPage.whoDidWhat")}
+          </SecondaryLink>
+        ) : null}
       </PageHead>
       <Settings first={gym.data} lead={me.data.role === LEAD} />
     </Page>

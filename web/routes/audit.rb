@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Routes
+      # Who did what: for whoever leads the gym.
+      module Audit
+        def self.registered(app)
+          app.get("/api/audit") do
+            lead_only
+            rows = Store::Queries::AuditTrail.new(gym).call(before: params["before"]&.to_i, of: params["of"])
+            reply(Views::AuditTrail.of(rows))
+          end
+        end
+      end
+    end
+  end
+end
