@@ -5,6 +5,7 @@ source "https://rubygems.org"
 
 gem "argon2", "~> 2.3"
 gem "i18n", "~> 1.14"
+gem "icalendar", "~> 2.11", require: false
 gem "json", "~> 2.18"
 gem "json_schemer", "~> 2.5"
 gem "openapi_first", "~> 1.4.3"

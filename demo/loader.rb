@@ -62,9 +62,16 @@ module Verglas
           @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
         end
         limits(row, person.fetch("limits", {}))
-        fittings(@gym.clients.find(row[:id]), person, person.fetch("loads", {}))
-        person.fetch("visits", {}).each { |name, rows| visits(@gym.clients.find(row[:id]), name, rows) }
+        remembered(@gym.clients.find(row[:id]), person)
         @db[:readings].where(client_id: row[:id], observation: person["read_anew"]).update(taken_at: Time.now - 3600)
+      end
+
+      # Fittings, and what was lifted since.
+      def remembered(client, person)
+        fittings(client, person, person.fetch("loads", {}))
+        accepted = @db[:fittings].where(client_id: client[:id]).exclude(accepted_at: nil)
+        accepted.update(accepted_at: Time.now - (person["days_ago"] * DAY_S)) if person.key?("days_ago")
+        person.fetch("visits", {}).each { |name, rows| visits(client, name, rows) }
       end
 
       def readings(client, values)

@@ -21,6 +21,7 @@ module Verglas
       def rules = Tables::Rules.new(self)
       def equipment = Tables::Equipment.new(self)
       def queues = Tables::Queues.new(self)
+      def snoozes = Tables::Snoozes.new(self)
       def trail = Tables::Trail.new(self)
       def row = db[:gyms].first(id: id)
 

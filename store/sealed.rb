@@ -17,7 +17,8 @@ module Verglas
         fittings: { signs: Field.new(:signs, []), work: Field.new(:work, {}), trail: Field.new(:trail, []), load: Field.new(:load, ""), stop_sign: Field.new(:stop_sign, ""),
                     result: Field.new(:result, nil), computed_from: Field.new(:computed_from, nil), note: Field.new(:note, ""), cue: Field.new(:cue, ""), reason: Field.new(:reason, ""),
                     flow: Field.new(:flow, nil), taken_back: Field.new(:taking_back, "") },
-        sets: { how: Field.new(:set_how, {}) }
+        sets: { how: Field.new(:set_how, {}) },
+        refit_snoozes: { reason: Field.new(:snooze_reason, "") }
       }.freeze
 
       module_function

@@ -34,7 +34,8 @@ RSpec.describe "Questions in a large gym" do
     "who was fitted lately" => ->(gym, *) { Verglas::Store::Queries::RecentClients.new(gym).call },
     "what was left open" => ->(gym, *) { Verglas::Store::Queries::OpenFittings.new(gym).call },
     "what was discarded" => ->(gym, *) { Verglas::Store::Queries::DiscardedFittings.new(gym).call },
-    "who was read anew" => ->(gym, *) { Verglas::Store::Queries::RemeasuredClients.new(gym).call },
+    "what may have to be fitted again" => ->(gym, *) { Verglas::Store::Queries::RefitFacts.new(gym).call(Date.today) },
+    "who did what" => ->(gym, _, person) { Verglas::Store::Queries::AuditTrail.new(gym).then { |trail| [trail.call, trail.call(before: 5, of: person)] } },
     "a card" => ->(gym, _, person) { Verglas::Store::Queries::ClientCard.new(gym).then { |card| [card.call(person), card.history(person)] } },
     "what was lifted on a machine" => lambda do |gym, _, person|
       Verglas::Store::Queries::Logbook.new(gym).call(person, *gym.visits.dataset.where(client_id: person).get(%i[machine_id exercise]))

@@ -95,7 +95,8 @@ RSpec.describe "Who asks" do
     without_key = operations.reject { |verb, _, _| verb == "get" } - writes
     expect(without_key.map { |operation| operation.first(2).join(" ") } - reading).to eq(["post /api/fittings/{id}/set-up"])
     making = ["post /api/machines", "post /api/clients", "post /api/fittings", "post /api/machines/{id}/copy", "put /api/machines/{id}/photographs",
-              "post /api/machines/{id}/photographs/removal", "post /api/fittings/{id}/sets", "post /api/sets/{id}/taking-back"]
+              "post /api/machines/{id}/photographs/removal", "post /api/fittings/{id}/sets", "post /api/sets/{id}/taking-back",
+              "put /api/refits/snooze"]
     versionless = writes.reject { |operation| right.right(operation).then { |request| "#{request.raw} #{request.path}" }.include?("version") }
     expect(versionless.map { |operation| operation.first(2).join(" ") } - making).to eq([])
   end

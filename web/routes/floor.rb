@@ -14,7 +14,6 @@ module Verglas
           app.get("/api/floor") do
             reply(open: Store::Queries::OpenFittings.new(gym).call.map { |row| Views::Fitting.open_line(row) },
                   discarded: Store::Queries::DiscardedFittings.new(gym).call.map { |row| Views::Fitting.discarded_line(row) },
-                  remeasured: Store::Queries::RemeasuredClients.new(gym).call.map { |row| { **row.slice(:id, :name, :detail), taken_at: Application::Told.time(row[:taken_at]) } },
                   recent: Store::Queries::RecentClients.new(gym).call.map { |row| Views::Client.recent(row) },
                   machines: gym.machines.all.map { |row| Views::Machine.summary(row) })
           end

@@ -167,6 +167,9 @@ export const progressQuery = (id: string) =>
 
 export const gymQuery = queryOptions({ queryKey: ["gym"], queryFn: () => unwrap(api.GET("/api/gym")) });
 
+/** Settings that should be looked at again: partly computed, so asked for beside the page. */
+export const refitsQuery = queryOptions({ queryKey: ["refits"], queryFn: () => unwrap(api.GET("/api/refits")) });
+
 /** Who did what, page by page; of one client or machine, or of all. */
 export const auditQuery = (of: string | null) =>
   infiniteQueryOptions({

@@ -93,3 +93,4 @@ export type Region = Visit["felt"][number];
 export type WallNames = Schemas["WallNames"];
 export type GymSettings = Schemas["GymSettings"];
 export type AuditEntry = Schemas["AuditTrail"]["entries"][number];
+export type Refit = Schemas["Refits"]["due"][number];

@@ -38,6 +38,7 @@ const HouseRulesPage = page(() =>
   import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage),
 );
 const LimitsPage = page(() => import("../features/limits/LimitsPage").then(({ LimitsPage }) => LimitsPage));
+const RefitsPage = page(() => import("../features/refits/RefitsPage").then(({ RefitsPage }) => RefitsPage));
 const AuditPage = page(() => import("../features/gym/AuditPage").then(({ AuditPage }) => AuditPage));
 const GymPage = page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage));
 const WallSheetPage = page(() =>
@@ -104,6 +105,7 @@ function Places() {
           <Route path="machines/:id" element={<MachinePage />} />
           <Route path="machines/:id/correct" element={<CorrectMachinePage />} />
           <Route path="machines/:id/sheet" element={<WallSheetPage />} />
+          <Route path="refits" element={<RefitsPage />} />
           <Route path="gym" element={<GymPage />} />
           <Route path="gym/audit" element={<AuditPage />} />
           <Route path="machines/:id/tape" element={<TapingPage />} />

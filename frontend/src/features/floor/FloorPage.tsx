@@ -2,15 +2,17 @@ import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
-import { floorQuery, meQuery } from "../../api/queries";
+import { floorQuery, meQuery, refitsQuery } from "../../api/queries";
+import type { Refit } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { momentText } from "../../lib/dates";
-import { PrimaryLink } from "../../ui/LinkButton";
+import { PrimaryLink, QuietLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
 import { Needs } from "../shared/Needs";
 import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, space } from "../../ui/tokens";
 import { ClientFinder } from "../shared/ClientFinder";
+import { Due } from "../shared/Due";
 
 const Columns = styled.div`
   display: grid;
@@ -36,10 +38,16 @@ const RowLink = styled(Link)`
   }
 `;
 
+/** Of those that are due: a line a client, the weightiest. */
+const SHOWN = 4;
+const firstOfEach = (due: readonly Refit[]) =>
+  due.filter((one, index) => due.findIndex(({ client }) => client.id === one.client.id) === index);
+
 export function FloorPage() {
   useTitle(say("floorPage.floor"));
   const floor = useQuery(floorQuery);
   const me = useQuery(meQuery);
+  const refits = useQuery(refitsQuery);
   const locale = me.data?.gym.locale ?? "en-GB";
   const needing = (floor.data?.machines ?? []).filter(
     ({ state, taped }) => state === "out_of_order" || (state !== "retired" && taped !== "taped"),
@@ -99,21 +107,21 @@ export function FloorPage() {
               </Rows>
             ) : null}
           </Section>
-          {floor.data && floor.data.remeasured.length > 0 ? (
+          {refits.data && refits.data.due.length > 0 ? (
             <Section>
-              <SectionTitle>{say("floorPage.readAnewSinceTheyWere")}</SectionTitle>
-              <Rows>
-                {floor.data.remeasured.map((client) => (
-                  <li key={client.id}>
-                    <RowLink to={`/clients/${client.id}`}>
-                      <span>
-                        <Strong>{client.name}</Strong> <Small>{client.detail}</Small>
-                      </span>
-                      <Small>{momentText(client.taken_at, locale, new Date())}</Small>
-                    </RowLink>
-                  </li>
-                ))}
+              <SectionTitle>{say("floorPage.dueToBeFittedAgain")}</SectionTitle>
+              <Rows data-refits>
+                {firstOfEach(refits.data.due)
+                  .slice(0, SHOWN)
+                  .map((due) => (
+                    <li key={due.fitting_id}>
+                      <RowLink to={`/clients/${due.client.id}`}>
+                        <Due due={due} locale={locale} most={1} />
+                      </RowLink>
+                    </li>
+                  ))}
               </Rows>
+              <QuietLink to="/refits">{say("floorPage.allOfThem", { count: refits.data.of })}</QuietLink>
             </Section>
           ) : null}
           {floor.data && floor.data.discarded.length > 0 ? (

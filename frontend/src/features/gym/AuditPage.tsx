@@ -21,6 +21,9 @@ export function AuditPage() {
   if (trail.error)
     return (
       <Page>
+        <PageHead>
+          <Title>{say("auditPage.whoDidWhat")}</Title>
+        </PageHead>
         <Notice tone="wrong">{refusal(trail.error)?.message ?? say("auditPage.couldNotBeOpened")}</Notice>
       </Page>
     );

@@ -79,6 +79,9 @@ export function WallSheetPage() {
   if (sheet.error)
     return (
       <Page>
+        <PageHead>
+          <Title>{say("wallSheetPage.wallSheet")}</Title>
+        </PageHead>
         <Notice tone="wrong">{refusal(sheet.error)?.message ?? say("wallSheetPage.couldNotBeOpened")}</Notice>
       </Page>
     );

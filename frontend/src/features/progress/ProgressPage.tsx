@@ -62,6 +62,9 @@ export function ProgressPage() {
   if (progress.error)
     return (
       <Page>
+        <PageHead>
+          <Title>{say("progressPage.visits")}</Title>
+        </PageHead>
         <Notice tone="wrong">{refusal(progress.error)?.message ?? say("progressPage.couldNotBeOpened")}</Notice>
       </Page>
     );

@@ -39,6 +39,12 @@ const PhaseName = styled.span`
   font-weight: ${font.strong};
   line-height: 1;
 `;
+const Breath = styled.span`
+  min-height: 1.2em;
+  font-size: ${size.title};
+  color: ${colour.inkMuted};
+  line-height: 1.2;
+`;
 const Seconds = styled.span`
   font-family: ${font.mark};
   font-weight: ${font.strong};
@@ -78,6 +84,13 @@ const NAMES: Record<Phase, string> = {
   down: say("pacer.down"),
   pause: say("pacer.pause"),
 };
+/** Out on the effort, in on the way back. */
+const BREATH: Record<Phase, string> = {
+  up: say("pacer.breatheOut"),
+  hold: "",
+  down: say("pacer.breatheIn"),
+  pause: "",
+};
 const PITCH_HZ: Record<Phase, number> = { up: 660, hold: 550, down: 440, pause: 330 };
 const TICK_MS = 100;
 
@@ -115,10 +128,12 @@ export function Pacer({ pacer }: { pacer: PacerState }) {
       {beat ? (
         <>
           <PhaseName>{NAMES[beat.phase]}</PhaseName>
+          <Breath>{BREATH[beat.phase]}</Breath>
           <Seconds>{Math.ceil(beat.left_s)}</Seconds>
           <Track aria-hidden>
             <Bar style={{ width: `${(1 - beat.left_s / beat.whole_s) * 100}%` }} />
           </Track>
+          {beat.repetition === 1 ? <Line>{say("pacer.firstRepetition")}</Line> : null}
           <Line>
             {run.tempo.set_s === null
               ? say("pacer.repetitionOf", { ...counted, repetitions: run.repetitions })

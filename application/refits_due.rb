@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Verglas
+  module Application
+    # Which of a gym's settings should be looked at again, and why: the facts of its latest cards, and the advice computed anew where a length
+    # was read since.
+    class RefitsDue
+      # Of so many of them the advice is computed, because somebody waits for it; the others are asked the next time.
+      COMPUTED = 25
+      # Where a fit can be seen by eye.
+      SEEN = :turns_on_pivot
+
+      Due = Struct.new(:row, :reasons)
+
+      def initialize(gym, today: Date.today)
+        @gym = gym
+        @today = today
+      end
+
+      # [Due], the weightiest first, the longest since among those.
+      def call
+        due = rows.map { |row| Due.new(row, Planning::Refits.of(card(row))) }.reject { |one| one.reasons.empty? }
+        due.sort_by { |one| [Planning::Refits.rank(one.reasons.first), one.row[:accepted_at]] }
+      end
+
+      # The day on which each card is due in any case: [row, Date].
+      def days = rows.map { |row| [row, row[:accepted_at].to_date >> Planning::Refits.months(years(row))] }
+
+      private
+
+      def rows = @rows ||= Store::Queries::RefitFacts.new(@gym).call(@today)
+
+      def card(row)
+        told = { months: months(row[:accepted_at].to_date), years: years(row), notches: notches[row[:id]], load_ratio: ratio(row), caution_changed: row[:caution_since] }
+        seen = { checkable: family(row).tags[SEEN], checked: !row[:knee_off_mm].nil? || row[:roller_seen] }
+        Planning::Refits::Card.new(**row.slice(:visits, :whole_visits, :redescribed), **told, **seen, sent_back: row[:sent_back] == true)
+      end
+
+      def months(from) = ((@today.year - from.year) * 12) + @today.month - from.month - (@today.day < from.day ? 1 : 0)
+      def years(row) = row[:birth_date] && (months(row[:birth_date]) / 12)
+      def ratio(row) = row[:first_kg]&.positive? ? (row[:last_kg] / row[:first_kg]).to_f : nil
+      def family(row) = Machines::Families.fetch(row[:family]).exercises.fetch(row[:exercise][/.+/])
+
+      # {fitting id => by how many notches the advice has moved at most}, of those whose client was read since.
+      def notches
+        @notches ||= begin
+          read = rows.select { |row| row[:read_since] }.first(COMPUTED)
+          people = Store::Queries::People.new(@gym).call(read.map { |row| row[:client_id] })
+          machines = @gym.machines.in_service.to_h { |row| [row[:id], row] }
+          read.to_h { |row| [row[:id], moved(row, meeting(row, people, machines))] }
+        end
+      end
+
+      def meeting(row, people, machines)
+        @shared ||= Meeting::Shared.of(@gym)
+        Meeting.among(@gym, people.fetch(row[:client_id]), machine_row: machines.fetch(row[:machine_id]), exercise: row[:exercise], shared: @shared)
+      end
+
+      def moved(row, meeting)
+        return if meeting.bars.any? || meeting.advice.status.nil?
+
+        meeting.machine.adjusters.filter_map do |adjuster|
+          pair = [row[:marks].to_h[adjuster.label], meeting.advice.marks[adjuster.label]].map { |mark| adjuster.marks.index(mark) }
+          (pair.first - pair.last).abs if pair.all?
+        end.max
+      end
+    end
+  end
+end

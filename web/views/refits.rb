@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # Settings that should be looked at again, each with why.
+      module Refits
+        MOST = 200
+
+        module_function
+
+        def of(due) = { due: due.first(MOST).map { |one| line(one) }, of: due.size }
+
+        def line(due)
+          row = due.row
+          { client: { id: row[:client_id], name: row[:client_name], detail: row[:client_detail] },
+            machine: { id: row[:machine_id], name: Told::Names.machine(row[:machine_name], row[:exercise]), place: row[:machine_place] }, exercise: row[:exercise],
+            fitting_id: row[:id], accepted_at: Application::Told.time(row[:accepted_at]), reasons: due.reasons.map { |reason| { name: reason.name, says: says(reason) } } }
+        end
+
+        # As a calendar, with names as the gym lets them stand where others may read them: those that are due today, and the day on which each
+        # other one will be in any case.
+        def calendar(gym, refits, today:, now:)
+          due = refits.call.to_h { |one| [one.row[:id], one] }
+          days = refits.days.map { |row, day| { id: row[:id], day: due[row[:id]] ? today : [day, today].max, title: title(gym, row), text: text(due[row[:id]]) } }
+          Formats::Calendar.of(days, name: words(:calendar, gym: gym.row[:name]), now: now)
+        end
+
+        def title(gym, row)
+          name = WallSheet::NAMES.fetch(gym.row[:wall_names]).call({ id: row[:client_id], name: row[:client_name] })
+          words(:title, client: name, machine: Told::Names.machine(row[:machine_name], row[:exercise]))
+        end
+
+        # Why, but for what speaks of somebody's health: a calendar is read by others too.
+        def text(due) = due ? due.reasons.reject { |reason| HEALTH.include?(reason.name) }.map { |reason| says(reason) }.join(" ") : ""
+
+        HEALTH = %i[caution_changed sign_unsolved].freeze
+
+        def says(reason) = words("why.#{reason.name}", **reason.numbers)
+        def words(key, **params) = Formats::Words.say("refits.#{key}", **params)
+        private_class_method :line, :title, :text, :says, :words
+      end
+    end
+  end
+end
