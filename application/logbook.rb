@@ -41,7 +41,8 @@ module Verglas
         Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), careful: @meeting.caution_effect.careful)
       end
 
-      def ladder = Guidance::Ladder.of(before.filter_map { |entry| entry.visit if entry.row || entry.visit.sends_back? || entry.visit.clean? })
+      # Nothing harder than a load is told to somebody whom a caution spares something.
+      def ladder = Guidance::Ladder.of(before.map(&:visit), **(@meeting.safety.rows.any? ? { most: :load } : {}))
 
       # Where the load met the leg at the last visit, where that is elsewhere today: {label => [from, to]}; nothing where it is not.
       def pad_moved

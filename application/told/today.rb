@@ -38,11 +38,11 @@ module Verglas
         # Where one stands, what opens the next rung and what sends one back.
         def ladder(ladder)
           says = [stands(ladder), (words(:ladder_back, rung: rung(ladder.back)) if ladder.back)].compact
-          { rung: ladder.rung, says: says, rungs: Guidance::Ladder::RUNGS.map { |name| { name: name, title: rung(name), here: name == ladder.rung } } }
+          { rung: ladder.rung, says: says, rungs: ladder.told.map { |name| { name: name, title: rung(name), here: name == ladder.rung } } }
         end
 
         def stands(ladder)
-          return words(:ladder_top) unless ladder.onward
+          return words(ladder.held_back? ? :ladder_held : :ladder_top) unless ladder.onward
 
           words(ladder.moved == :back ? :ladder_went_back : :ladder_next, rung: rung(ladder.onward), count: ladder.missing)
         end

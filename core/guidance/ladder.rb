@@ -11,34 +11,44 @@ module Verglas
       # Climbs a rung after so many visits with every set clean, goes down one after a visit that sends back; a set that was not reached, or of
       # which nobody said how it went, only begins the count anew.
       #   visits: oldest first, each answers clean? and sends_back? (Loading::Visit)
-      def self.of(visits)
-        visits.inject(new(0, 0, nil)) { |ladder, visit| ladder.after(visit) }
+      #   most: the highest rung that is told; where a caution acts on the machine nothing past the load
+      def self.of(visits, most: RUNGS.last)
+        visits.inject(new(0, 0, nil, RUNGS.index(most))) { |ladder, visit| ladder.after(visit) }
       end
 
       # clean: visits in a row that count towards the next; moved: whether the last visit went :up or :back, nil where it did neither.
       attr_reader :clean, :moved
 
-      def initialize(index, clean, moved)
+      def initialize(index, clean, moved, top)
+        @top = top
         @index = index
         @clean = clean
         @moved = moved
         freeze
       end
 
+      def told = RUNGS.take(@top + 1)
       def rung = RUNGS[@index]
-      def onward = RUNGS[@index + 1]
+      def onward = (RUNGS[@index + 1] if @index < @top)
+
+      # Whether there would be something further, and it is not told.
+      def held_back? = onward.nil? && @index < RUNGS.size - 1
       def back = (RUNGS[@index - 1] if @index.positive?)
 
       # Clean visits that are still missing; nil on the highest rung.
       def missing = (CLEAN_VISITS - @clean if onward)
 
       def after(visit)
-        return self.class.new([@index - 1, 0].max, 0, :back) if visit.sends_back?
-        return self.class.new(@index, 0, nil) unless visit.clean?
-        return self.class.new(@index, @clean + 1, nil) unless onward && @clean + 1 >= CLEAN_VISITS
+        return standing([@index - 1, 0].max, 0, :back) if visit.sends_back?
+        return standing(@index, 0, nil) unless visit.clean?
+        return standing(@index, @clean + 1, nil) unless onward && @clean + 1 >= CLEAN_VISITS
 
-        self.class.new(@index + 1, 0, :up)
+        standing(@index + 1, 0, :up)
       end
+
+      private
+
+      def standing(index, clean, moved) = self.class.new(index, clean, moved, @top)
     end
   end
 end

@@ -35,6 +35,7 @@ RSpec.describe "Questions in a large gym" do
     "what was left open" => ->(gym, *) { Verglas::Store::Queries::OpenFittings.new(gym).call },
     "what was discarded" => ->(gym, *) { Verglas::Store::Queries::DiscardedFittings.new(gym).call },
     "what may have to be fitted again" => ->(gym, *) { Verglas::Store::Queries::RefitFacts.new(gym).call(Date.today) },
+    "who was here, and what they were fitted on" => ->(gym, *) { Verglas::Store::Queries::BoardCards.new(gym).call(since: Time.now - (84 * 86_400)) },
     "who did what" => ->(gym, _, person) { Verglas::Store::Queries::AuditTrail.new(gym).then { |trail| [trail.call, trail.call(before: 5, of: person)] } },
     "a card" => ->(gym, _, person) { Verglas::Store::Queries::ClientCard.new(gym).then { |card| [card.call(person), card.history(person)] } },
     "what was lifted on a machine" => lambda do |gym, _, person|

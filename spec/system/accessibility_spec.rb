@@ -45,7 +45,8 @@ RSpec.describe "Every screen" do
                   "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/cautions" => "No caution is known",
                   "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/pin" => "Keep the PIN",
                   "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/fittings/#{accepted[:id]}/progress" => "Nothing lifted yet",
-                  "/machines/#{there[:id]}/sheet" => "First name and initial", "/gym" => "Names on a wall", "/refits" => "Nothing is due", "/gym/audit" => "Only whoever leads",
+                  "/machines/#{there[:id]}/sheet" => "First name and initial", "/gym" => "Names on a wall", "/refits" => "Nothing is due", "/board?weeks=52" => "With gaps",
+                  "/gym/audit" => "Only whoever leads",
                   "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }
       screens.each do |path, text|
         go path

@@ -132,6 +132,13 @@ RSpec.describe "A returning client's visit" do
     expect([db[:visits].count, db[:sets].count]).to eq([0, 0])
   end
 
+  it "tells nothing harder than the load to somebody with a caution" do
+    expect(visit["ladder"]["rungs"].map { |rung| rung["name"] }).to eq(%w[range control load harder])
+    loft.cautions.put(person[:id], "loose_joints", version: nil, by: account, note: "")
+    expect(JSON.generate(visit["ladder"])).not_to match(/harder version|slower/)
+    expect(visit["ladder"]["rungs"].map { |rung| rung["name"] }).to eq(%w[range control load])
+  end
+
   it "writes a set that is sent again once" do
     body = { load_kg: 20, repetitions: 10, last: "clean", reached: 1, felt: nil, sign: nil, leg: "", watched_by: nil }
     key = SecureRandom.uuid

@@ -18,6 +18,9 @@ module Verglas
             fitting_id: row[:id], accepted_at: Application::Told.time(row[:accepted_at]), reasons: due.reasons.map { |reason| { name: reason.name, says: says(reason) } } }
         end
 
+        # Why, in sentences.
+        def reasons(due) = due.reasons.map { |reason| says(reason) }
+
         # As a calendar, with names as the gym lets them stand where others may read them: those that are due today, and the day on which each
         # other one will be in any case.
         def calendar(gym, refits, today:, now:)

@@ -170,6 +170,15 @@ export const gymQuery = queryOptions({ queryKey: ["gym"], queryFn: () => unwrap(
 /** Settings that should be looked at again: partly computed, so asked for beside the page. */
 export const refitsQuery = queryOptions({ queryKey: ["refits"], queryFn: () => unwrap(api.GET("/api/refits")) });
 
+/** Clients by machines. */
+export const boardQuery = (weeks: string, place: string | null) =>
+  queryOptions({
+    queryKey: ["board", weeks, place],
+    queryFn: () =>
+      unwrap(api.GET("/api/board", { params: { query: { weeks: Number(weeks), ...(place ? { place } : {}) } } })),
+    placeholderData: keepPreviousData,
+  });
+
 /** Who did what, page by page; of one client or machine, or of all. */
 export const auditQuery = (of: string | null) =>
   infiniteQueryOptions({

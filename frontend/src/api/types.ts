@@ -94,3 +94,4 @@ export type WallNames = Schemas["WallNames"];
 export type GymSettings = Schemas["GymSettings"];
 export type AuditEntry = Schemas["AuditTrail"]["entries"][number];
 export type Refit = Schemas["Refits"]["due"][number];
+export type Board = Schemas["Board"];

@@ -38,6 +38,7 @@ const HouseRulesPage = page(() =>
   import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage),
 );
 const LimitsPage = page(() => import("../features/limits/LimitsPage").then(({ LimitsPage }) => LimitsPage));
+const BoardPage = page(() => import("../features/board/BoardPage").then(({ BoardPage }) => BoardPage));
 const RefitsPage = page(() => import("../features/refits/RefitsPage").then(({ RefitsPage }) => RefitsPage));
 const AuditPage = page(() => import("../features/gym/AuditPage").then(({ AuditPage }) => AuditPage));
 const GymPage = page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage));
@@ -105,6 +106,7 @@ function Places() {
           <Route path="machines/:id" element={<MachinePage />} />
           <Route path="machines/:id/correct" element={<CorrectMachinePage />} />
           <Route path="machines/:id/sheet" element={<WallSheetPage />} />
+          <Route path="board" element={<BoardPage />} />
           <Route path="refits" element={<RefitsPage />} />
           <Route path="gym" element={<GymPage />} />
           <Route path="gym/audit" element={<AuditPage />} />

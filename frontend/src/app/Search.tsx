@@ -29,6 +29,7 @@ const ACTIONS: Entry[] = [
   { id: "floor", to: "/", name: say("search.floor"), what: "place" },
   { id: "clients", to: "/clients", name: say("search.clients"), what: "place" },
   { id: "machines", to: "/machines", name: say("search.machines"), what: "place" },
+  { id: "board", to: "/board", name: say("search.board"), what: "place" },
   { id: "refits", to: "/refits", name: say("search.refits"), what: "place" },
   { id: "gym", to: "/gym", name: say("search.theGym"), what: "place" },
 ];

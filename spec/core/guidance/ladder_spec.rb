@@ -29,6 +29,13 @@ RSpec.describe Verglas::Guidance::Ladder do
     expect(described_class.of([clean])).to have_attributes(onward: :control, missing: 1, moved: nil)
   end
 
+  it "tells nothing past the rung that a caution leaves" do
+    held = described_class.of([clean] * 20, most: :load)
+    expect(held).to have_attributes(rung: :load, onward: nil, missing: nil, told: %i[range control load])
+    expect(held).to be_held_back
+    expect(described_class.of([clean] * 20)).not_to be_held_back
+  end
+
   it "has nothing above the last rung" do
     top = described_class.of([clean] * 20)
     expect(top).to have_attributes(rung: :harder, onward: nil, missing: nil, back: :load)

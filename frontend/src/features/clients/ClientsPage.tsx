@@ -7,7 +7,7 @@ import { api, unwrap } from "../../api/client";
 import { useTitle } from "../../ui/useTitle";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
-import { PrimaryLink } from "../../ui/LinkButton";
+import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { Empty, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
 import { colour, space } from "../../ui/tokens";
 
@@ -54,6 +54,7 @@ export function ClientsPage() {
       <Tools>
         <Field label={say("clientsPage.lettersOfAnyPartOf")} value={text} onChange={setText} autoComplete="off" />
         <PrimaryLink to="/clients/new">{say("clientsPage.addAClient")}</PrimaryLink>
+        <SecondaryLink to="/board">{say("clientsPage.board")}</SecondaryLink>
       </Tools>
       {pages.isSuccess && clients.length === 0 ? <Empty>{say("clientsPage.nobodyHasTheseLettersAdd")}</Empty> : null}
       {clients.length > 0 ? (
