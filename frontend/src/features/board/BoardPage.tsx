@@ -26,6 +26,7 @@ const Options = styled.div`
 `;
 /** Scrolls within itself; who it is stays in sight. */
 const Frame = styled.div`
+  position: relative;
   overflow-x: auto;
   border: 1px solid ${colour.line};
   border-radius: ${radius};
@@ -214,6 +215,8 @@ function People({ people, machines, locale }: PeopleProps) {
 const shortName = ({ code, name, exercise }: Board["machines"][number]) =>
   `${code || name.slice(0, 4)}${exercise ? ` ${exercise.slice(0, 1)}` : ""}`;
 
+const BANDS = { due: "close", fitted: "in line" } as const;
+
 type CellProps = { cell: Person["cells"][number]; person: Person; machine: string };
 
 function Cell({ cell, person, machine }: CellProps) {
@@ -229,7 +232,7 @@ function Cell({ cell, person, machine }: CellProps) {
       : say("boardPage.fittedOn", { machine });
   return (
     <Link to={`/fittings/${cell.fitting_id}/set-up`} aria-label={words}>
-      <BandShape band={cell.state === "due" ? "close" : "in line"} />
+      <BandShape band={BANDS[cell.state]} />
     </Link>
   );
 }
