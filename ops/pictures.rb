@@ -11,8 +11,8 @@ module Verglas
       include Capybara::DSL
       include BenchPictures
 
-      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hip bench-glute-ham bench-adduction record set-up queue locked
-                 rules machines machine-kinds machine-taping].freeze
+      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hip bench-glute-ham bench-adduction record set-up progress board queue
+                 rules machines machine machine-taping].freeze
 
       def initialize(folder)
         @folder = folder
@@ -30,10 +30,10 @@ module Verglas
         tape("Zéphyrine Maddox")
         benches
         record("Caspian Thwaite")
-        set_up("Sunniva Quill", "Leg curl 1")
+        set_up("Imre Talbot-Vane", "Leg extension 1")
+        board
         rules
         machines
-        locked
       ensure
         Capybara.reset_sessions!
       end
@@ -79,7 +79,17 @@ module Verglas
         open_client(name)
         find("[data-machine='#{machine}']").click_link(text: /Set up/)
         assert_text "It stands so"
+        click_button "Hard, clean"
         shot("set-up")
+        click_link "All visits"
+        assert_text "Every visit"
+        shot("progress")
+        queue("Sunniva Quill", "Leg curl 1")
+      end
+
+      def queue(name, machine)
+        open_client(name)
+        find("[data-machine='#{machine}']").click_link(text: /Set up/)
         click_button "It stands so"
         assert_selector "button", text: "Set up"
         click_link "Next client here"
@@ -87,14 +97,10 @@ module Verglas
         shot("queue")
       end
 
-      def locked
-        visit "/pin"
-        fill_in "Your password", with: Demo::Loader::SIGN_IN[:password]
-        fill_in "New PIN", with: "2468"
-        click_button "Keep the PIN"
-        click_button "Lock"
-        assert_text "What was open stays as it was."
-        shot("locked")
+      def board
+        visit "/board?weeks=52"
+        assert_selector "[data-person]", minimum: 3
+        shot("board")
       end
 
       def rules
@@ -104,9 +110,6 @@ module Verglas
       end
 
       def machines
-        visit "/machines/new"
-        assert_selector "[data-family]"
-        shot("machine-kinds")
         visit "/machines"
         assert_text "Cushions and pads"
         shot("machines")
