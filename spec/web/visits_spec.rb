@@ -60,6 +60,14 @@ RSpec.describe "A returning client's visit" do
     expect(db[:visits].count).to eq(1)
   end
 
+  it "stands on the card with what was lifted last" do
+    card = -> { call(:get, "/api/clients/#{person[:id]}")["card"].first["accepted"]["load"] }
+    fitting
+    expect(card.call).to eq("20 kg")
+    done(load_kg: 25)
+    expect(card.call).to eq("25 kg")
+  end
+
   it "is begun by setting the machine up, with what is lifted there, and goes on the same day" do
     call(:post, "/api/fittings/#{fitting}/set-up", {})
     expect(status).to eq(200)

@@ -60,11 +60,12 @@ module Verglas
         end
 
         # One line a machine and exercise: the marks that stand, and the draft on top of them.
-        def card_line(row)
+        # lifted: the load that was lifted there last, nil where nothing was since.
+        def card_line(row, lifted: nil)
           draft = row[:state] == "draft" ? row : row[:draft]
-          accepted = row[:state] == "accepted" ? row : nil
+          accepted = row[:state] == "accepted" ? history_line(row) : nil
           { machine: { id: row[:machine_id], name: row[:machine_name], place: row[:machine_place] }, exercise: row[:exercise],
-            accepted: accepted && history_line(accepted), draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) } }
+            accepted: accepted && { **accepted, load: lifted || accepted[:load] }, draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) } }
         end
 
         def history_line(row)
