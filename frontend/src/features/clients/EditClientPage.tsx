@@ -5,6 +5,7 @@ import { api, newKey, unwrap } from "../../api/client";
 import { clientQuery } from "../../api/queries";
 import { useTitle } from "../../ui/useTitle";
 import { Page, PageHead, Title } from "../../ui/Page";
+import { Belongings } from "./Belongings";
 import { ClientForm, type ClientFields } from "./ClientForm";
 
 export function EditClientPage() {
@@ -43,6 +44,7 @@ export function EditClientPage() {
         thrown={correct.error}
         onSubmit={(fields) => correct.mutate(fields)}
       />
+      <Belongings client={page.data.client} />
     </Page>
   );
 }

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # Everything that is kept about one client, as plain data in an order that stays: what a person is given who asks for it.
+    # docs/formats/person.md
+    class PersonArchive
+      FORMAT = "verglas.person"
+      VERSION = 1
+
+      def initialize(gym, client)
+        @gym = gym
+        @client = client
+        @id = client[:id]
+      end
+
+      def to_h
+        { format: FORMAT, version: VERSION, client: client, readings: readings, limits: @client[:limits], cautions: cautions, house_rules: rules, fittings: fittings, visits: visits,
+          put_off: put_off, trail: trail }
+      end
+
+      private
+
+      def plain(row, *names) = row.slice(*names).transform_values { |value| value_of(value) }
+
+      def value_of(value)
+        case value
+        when Time then Told.time(value)
+        when Date then value.iso8601
+        when BigDecimal then value.to_f
+        when Sequel::Postgres::JSONHash, Sequel::Postgres::JSONArray then JSON.parse(JSON.generate(value))
+        else value
+        end
+      end
+
+      def client = plain(@client, :id, :name, :detail, :sex, :birth_date, :body_mass_kg, :created_at, :updated_at)
+
+      def readings
+        @gym.readings.signed(@id).map { |row| { **plain(row, :observation, :value_mm, :unit, :confirmed, :taken_at), taken_by: row[:taken_by_name] } }
+      end
+
+      CAUTION = %i[caution side since cleared_by cleared_on degrees load_to_kg note set_at].freeze
+      FITTING = %i[id exercise state marks aids knee_off_mm roller_seen creep load signs work trail note cue reason stop_sign taken_back created_at accepted_at].freeze
+      private_constant :CAUTION, :FITTING
+
+      # Those that were taken out too, with why.
+      def cautions
+        removed = @gym.cautions.removed(@id).map { |row| { **plain(row, *CAUTION, :removed_at), why_removed: row[:removal] } }
+        [*@gym.cautions.of(@id).map { |row| plain(row, *CAUTION) }, *removed]
+      end
+
+      def rules = @gym.rules.of_client(@id).map { |row| { **plain(row, :question, :school, :reason, :set_at), set_by: row[:by_name] } }
+
+      # Every one, drafts and those that were let go too.
+      def fittings
+        rows = Store::Sealed.open_all(:fittings, @gym.fittings.dataset.where(client_id: @id).order(:created_at, :id).all)
+        rows.map { |row| { **plain(row, *FITTING), machine: machines[row[:machine_id]], **row.slice(:result, :computed_from) } }
+      end
+
+      def visits
+        rows = @gym.visits.dataset.where(client_id: @id).order(:begun_at, :id).all
+        sets = @gym.visits.sets_of(rows.map { |row| row[:id] })
+        rows.map do |row|
+          own = sets.fetch(row[:id], []).map { |set| set(set) }
+          { **plain(row, :id, :exercise, :fitting_id, :planned_kg, :stopped, :begun_at), machine: machines[row[:machine_id]], sets: own }
+        end
+      end
+
+      def set(row) = { **plain(row, :number, :load_kg, :repetitions, :leg, :done_at), how: row[:how], watched_by: row[:watched_by_name] }
+
+      def put_off
+        Store::Sealed.open_all(:refit_snoozes, @gym.db[:refit_snoozes].where(client_id: @id).order(:machine_id, :exercise).all)
+                     .map { |row| { **plain(row, :exercise, :until, :reason, :snoozed_at), machine: machines[row[:machine_id]] } }
+      end
+
+      # By whom and when; what, by its name.
+      def trail = Store::Queries::AuditTrail.new(@gym).call(of: @id).map { |row| plain(row, :at, :action, :by) }
+
+      def machines = @machines ||= @gym.machines.dataset.select_hash(:id, :name)
+    end
+  end
+end

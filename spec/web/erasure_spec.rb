@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+require "web_helper"
+require "json_schemer"
+
+RSpec.describe "What belongs to a person" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
+  let!(:person) { client(loft, account, name: "Perpetua Lowe", detail: "ferry crew", sex: "woman", stature: 1648, seat_to_kneecap: 576) }
+  let!(:other) { client(loft, account, name: "Imre Talbot-Vane", stature: 1700) }
+  let(:erasing) { { version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"], name: "Perpetua Lowe", keep_marks: false } }
+
+  before { sign_in }
+
+  # Something of every kind.
+  def remembered(who)
+    id = call(:post, "/api/fittings", { client_id: who[:id], machine_id: here[:id] })["id"]
+    page = call(:get, "/api/fittings/#{id}")
+    call(:post, "/api/fittings/#{id}/acceptance", { marks: page["marks"], version: 1, note: "Scar on the shin.", cue: "Toes up.", reason: "So." })
+    call(:post, "/api/fittings/#{id}/sets", { load_kg: nil, repetitions: 10, last: "clean", reached: 1, felt: "front_thigh", sign: nil, leg: "", watched_by: account })
+    call(:put, "/api/clients/#{who[:id]}/cautions", { caution: "loose_joints", version: nil, note: "Said so herself." })
+    loft.rules.set_for_client(who[:id], "extension_roller", "hand_above", reason: "A scar.", by: account)
+    call(:put, "/api/refits/snooze", { client_id: who[:id], machine_id: here[:id], exercise: "", weeks: 2, reason: "Away on the boats." })
+    queue = call(:get, "/api/machines/#{here[:id]}/queue")
+    call(:put, "/api/machines/#{here[:id]}/queue", { clients: [person[:id], other[:id]], version: queue["version"] })
+    page["marks"]
+  end
+
+  def erase(**changes) = call(:post, "/api/clients/#{person[:id]}/erasure", { **erasing, **changes })
+  def everything_kept = db.tables.flat_map { |table| db[table].all }.join
+
+  it "is one file with everything about them, in the form that is described, for whoever leads the gym" do
+    remembered(person)
+    archive = call(:get, "/api/clients/#{person[:id]}/archive.json")
+    text = JSON.generate(archive)
+    expect(text).to include("Perpetua Lowe", "ferry crew", "Scar on the shin.", "Toes up.", "Said so herself.", "A scar.", "Away on the boats.", "front_thigh", "seat_to_kneecap")
+    expect(text).not_to include("Imre")
+    schema = JSONSchemer.schema(Pathname(Verglas::ROOT).join("docs/formats/person.schema.json"))
+    expect(schema.validate(archive).map { |fault| fault["error"] }.to_a).to be_empty
+    expect(schema.valid?(archive.merge("extra" => 1))).to be(false)
+    expect(call(:get, "/api/audit")["entries"].first["says"]).to eq("took everything about a client")
+    db[:accounts].where(id: account).update(role: "instructor")
+    call(:get, "/api/clients/#{person[:id]}/archive.json")
+    expect(status).to eq(403)
+  end
+
+  it "is erased whole, once the name was typed, and tells of nobody else" do
+    remembered(person)
+    key = SecureRandom.uuid
+    call(:patch, "/api/clients/#{person[:id]}", { version: erasing[:version], body_mass_kg: 61 }, key: key)
+    again = { version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"] }
+    expect(erase(**again, name: "perpetua lowe")["code"]).to eq("name_differs")
+    expect(db[:clients].where(id: person[:id]).count).to eq(1)
+    expect(erase(**again)).to eq("ok" => true)
+    expect(everything_kept).not_to include(person[:id])
+    expect(everything_kept).not_to include("Perpetua")
+    expect(call(:get, "/api/machines/#{here[:id]}/queue")["entries"].map { |entry| entry["client"]["name"] }).to eq(["Imre Talbot-Vane"])
+    call(:patch, "/api/clients/#{person[:id]}", { version: erasing[:version], body_mass_kg: 61 }, key: key)
+    expect(status).to eq(404)
+    trail = call(:get, "/api/audit")["entries"].first
+    expect(trail).to include("says" => "erased a client", "client" => nil)
+  end
+
+  it "leaves the marks with the machine where the gym wants them, and no person" do
+    marks = remembered(person)
+    use = -> { call(:get, "/api/machines/#{here[:id]}")["use"].sum { |line| line["count"] } }
+    expect(use.call).to eq(marks.size)
+    erase(keep_marks: true)
+    expect(use.call).to eq(marks.size)
+    left = db[:nameless_fittings].first
+    expect(left.keys).to contain_exactly(:id, :gym_id, :machine_id, :exercise, :marks, :grade, :month)
+    expect(left[:month].day).to eq(1)
+    expect(everything_kept).not_to match(/Perpetua|#{person[:id]}/)
+  end
+
+  it "is not erased over a colleague's change, by an instructor, or from another gym" do
+    seen = erasing
+    call(:patch, "/api/clients/#{person[:id]}", { version: seen[:version], body_mass_kg: 61 })
+    expect([erase(**seen)["code"], status]).to eq(["stale", 409])
+    db[:accounts].where(id: account).update(role: "instructor")
+    erase
+    expect(status).to eq(403)
+    theirs = gym("Elsewhere")
+    spy = staff(theirs, email: "spy@elsewhere.example")
+    db[:accounts].where(id: spy).update(role: "lead")
+    call(:post, "/auth/logout", {})
+    sign_in(email: "spy@elsewhere.example")
+    call(:post, "/api/clients/#{person[:id]}/erasure", seen)
+    expect(status).to eq(404)
+    expect(db[:clients].where(id: person[:id]).count).to eq(1)
+  end
+end
