@@ -25,7 +25,7 @@ module Verglas
           @page = Page.new(@pdf)
           head
           rows.each { |kind, line| row(kind, line) }
-          number
+          @page.foot(Words.say("paper.pain"))
           @pdf.render
         end
 
@@ -75,16 +75,6 @@ module Verglas
           @pdf.start_new_page
           @page.text(@card[:client], at: [0, @pdf.bounds.top], width: width, height: 16, size: 11, bold: true)
           @y = @pdf.bounds.top - 22
-        end
-
-        # Once all pages are there.
-        def number
-          count = @pdf.page_count
-          (1..count).each do |page|
-            @pdf.go_to_page(page)
-            @page.text(Words.say("paper.pain"), at: [0, 12], width: width * 0.85, height: 12, size: 7, colour: MUTED)
-            @page.text("#{page} / #{count}", at: [width * 0.85, 12], width: width * 0.15, height: 12, size: 8, colour: MUTED, align: :right)
-          end
         end
       end
     end

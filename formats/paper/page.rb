@@ -41,6 +41,16 @@ module Verglas
           tags.each_with_index { |tag, index| tag(tag, [at[0] + (index * (each + GAP)), at[1]], each, height, dashed: dashed, filled: filled.include?(index)) }
         end
 
+        # At the foot of every page, once all are there: words, and which page of how many.
+        def foot(words)
+          width = pdf.bounds.width
+          (1..pdf.page_count).each do |page|
+            pdf.go_to_page(page)
+            text(words, at: [0, 12], width: width * 0.86, height: 12, size: 7, colour: MUTED)
+            text("#{page} / #{pdf.page_count}", at: [width * 0.86, 12], width: width * 0.14, height: 12, size: 8, colour: MUTED, align: :right)
+          end
+        end
+
         # A code to be read by a camera; side in points.
         def code(address, at:, side:)
           modules = RQRCodeCore::QRCode.new(address, level: :m).modules

@@ -21,7 +21,7 @@ module Verglas
           head
           @sheet[:rows].each_with_index { |row, index| row(row, index) }
           @page.text(Words.say("paper.nobody"), at: [0, @y - 8], width: width, height: 20, size: 12) if @sheet[:rows].empty?
-          number
+          @page.foot([@sheet[:gym], @sheet[:day], Words.say("paper.pain")].join(" · "))
           @pdf.render
         end
 
@@ -66,15 +66,6 @@ module Verglas
         def turn
           @pdf.start_new_page
           head
-        end
-
-        def number
-          count = @pdf.page_count
-          (1..count).each do |page|
-            @pdf.go_to_page(page)
-            @page.text([@sheet[:gym], @sheet[:day], Words.say("paper.pain")].join(" · "), at: [0, 12], width: width * 0.88, height: 12, size: 7, colour: MUTED)
-            @page.text("#{page} / #{count}", at: [width * 0.88, 12], width: width * 0.12, height: 12, size: 8, colour: MUTED, align: :right)
-          end
         end
       end
     end
