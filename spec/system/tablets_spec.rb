@@ -73,7 +73,10 @@ RSpec.describe "A shared tablet in the browser" do
       expect(page).to have_css("h1", text: "Clients")
       expect(page).to have_css("h1", text: "Locked", wait: 12)
     end
-    expect(db[:account_active_session_keys].where(account_id: maren).select_map(:locked)).to include(true)
+    # The page is locked at once, and then says so to the server.
+    page.document.synchronize(8, errors: [RSpec::Expectations::ExpectationNotMetError]) do
+      expect(db[:account_active_session_keys].where(account_id: maren).select_map(:locked)).to include(true)
+    end
   end
 
   it "stays locked across a reload, and goes to a colleague with the draft as it stands" do

@@ -20,9 +20,8 @@ export const Figure = styled.output`
   font-size: 5rem;
   line-height: 0.95;
   letter-spacing: -0.08em;
-  word-spacing: -0.3em;
+  word-spacing: -0.45em;
   small {
-    margin-left: 0.3em;
     font-family: ${font.text};
     font-weight: ${font.regular};
     font-size: ${size.title};
@@ -65,6 +64,7 @@ export function Lifted({ visit, draft, legs, onLoad }: Props) {
   const { now, down, up } = steps(visit, kg);
   const shown = now ?? today?.load ?? null;
   if (!today || !shown) return null;
+  const before = visit.history.at(-1)?.load?.text;
   const changed = today.load !== null && shown.kg !== today.load.kg;
   return (
     <div data-lifted={shown.text}>
@@ -97,6 +97,7 @@ export function Lifted({ visit, draft, legs, onLoad }: Props) {
       </Head>
       <p>
         <Strong>{shown.how}.</Strong> {changed ? say("lifted.notAsTold", { load: today.load?.text }) : today.says}
+        {before ? <Small> {say("lifted.lastTime", { load: before })}</Small> : null}
       </p>
     </div>
   );
@@ -107,8 +108,7 @@ export function Printed({ text }: { text: string }) {
   const [number, unit] = text.split(" ");
   return (
     <>
-      {number}
-      <small>{unit}</small>
+      {number} <small>{unit}</small>
     </>
   );
 }
