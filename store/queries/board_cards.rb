@@ -23,10 +23,12 @@ module Verglas
 
         private
 
+        # First who, then their names: so few that each is found by its key.
         def seen(since)
           here = lately(@gym.fittings.dataset.where(state: "accepted"), :accepted_at, since).union(lately(@gym.visits.dataset, :last_at, since), all: true)
-          @gym.db[:here].with(:here, here).join(:clients, id: :client_id).select_group(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher])
-              .select_append { max(:at).as(:seen_at) }.order(Sequel.desc(:seen_at), :name).limit(MOST)
+          seen = @gym.db[:here].group(:client_id).select(:client_id) { max(:at).as(:seen_at) }.order(Sequel.desc(:seen_at), :client_id).limit(MOST)
+          @gym.db[:seen].with(:here, here).with(:seen, seen, materialized: true).join(:clients, id: :client_id)
+              .select(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher], :seen_at).order(Sequel.desc(:seen_at), :name)
         end
 
         def lately(rows, column, since) = rows.where(Sequel[column] >= since).order(Sequel.desc(column)).limit(LATEST).select(:client_id, Sequel[column].as(:at)).from_self
