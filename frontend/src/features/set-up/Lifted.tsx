@@ -14,10 +14,11 @@ const Head = styled.div`
   align-items: end;
   gap: ${space(2)} ${space(4)};
 `;
-export const Figure = styled.output`
+export const Figure = styled.output<{ $long: boolean }>`
   font-family: ${font.mark};
   font-weight: ${font.strong};
-  font-size: 5rem;
+  font-size: ${({ $long }) => ($long ? "3.5rem" : "5rem")};
+  white-space: nowrap;
   line-height: 0.95;
   letter-spacing: -0.08em;
   word-spacing: -0.45em;
@@ -39,6 +40,7 @@ const Stepped = styled.div`
   align-items: center;
   gap: ${space(3)};
   ${StepButton} {
+    flex: none;
     width: ${target.step};
   }
 `;
@@ -55,6 +57,9 @@ const Light = styled.p`
     word-spacing: -0.3em;
   }
 `;
+
+/** Digits that stand at full size. */
+const SHORT = 3;
 
 type Props = { visit: Visit; draft: SetDraft; legs: ReactNode; onLoad: (kg: number) => void };
 
@@ -81,7 +86,10 @@ export function Lifted({ visit, draft, legs, onLoad }: Props) {
             >
               −
             </StepButton>
-            <Figure aria-label={say("lifted.loadTodayIs", { load: shown.text })}>
+            <Figure
+              $long={shown.text.indexOf(" ") > SHORT}
+              aria-label={say("lifted.loadTodayIs", { load: shown.text })}
+            >
               <Printed text={shown.text} />
             </Figure>
             <StepButton
