@@ -14,7 +14,9 @@ module Verglas
           fitted = day ? on_day(gym, row, day) : today(gym, row)
           return { **common, cautions: [], fitted: fitted, predicted: [], barred: [] } if day
 
-          { **common, cautions: gym.cautions.of(row[:id]).map { |one| caution(Told::Caution.line(one)) }, **not_fitted(gym, row, fitted), fitted: fitted }
+          others = not_fitted(gym, row, fitted)
+          fitted, kept_off = fitted.partition { |line| line[:bars].empty? } # nothing is carried that nobody may be set up from
+          { **common, cautions: gym.cautions.of(row[:id]).map { |one| caution(Told::Caution.line(one)) }, **others, fitted: fitted, barred: [*kept_off, *others[:barred]] }
         end
 
         # As it is set up again.
@@ -73,8 +75,9 @@ module Verglas
 
         # To be pasted into a message.
         def text(card)
+          barred = card[:barred].map { |line| [line[:name], *line[:bars]].join("\n") }
           fitted = card[:fitted].map { |line| [line[:name], *line[:bars], settings(line), *line[:told].map { |name, said| "#{name}: #{said}" }].join("\n") }
-          [[card[:client], card[:day]].compact.join(", "), *card[:cautions], *fitted, Formats::Words.say("paper.pain")].join("\n\n")
+          [[card[:client], card[:day]].compact.join(", "), *card[:cautions], *fitted, *barred, Formats::Words.say("paper.pain")].join("\n\n")
         end
 
         def settings(line) = [*line[:marks].map { |tag| "#{tag[:name]} #{tag[:mark]}" }, *line[:load]].join(" · ")
