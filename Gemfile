@@ -4,10 +4,12 @@
 source "https://rubygems.org"
 
 gem "argon2", "~> 2.3"
+gem "csv", "~> 3.3", require: false
 gem "i18n", "~> 1.14"
 gem "icalendar", "~> 2.11", require: false
 gem "json", "~> 2.18"
 gem "json_schemer", "~> 2.5"
+gem "oj", "~> 3.16", require: false
 gem "openapi_first", "~> 1.4.3"
 gem "pg", "~> 1.7"
 gem "prawn", "~> 2.5", require: false

@@ -109,7 +109,7 @@ module Verglas
         how = set[:how]
         meaning = how["felt"] && Guidance::Regions.fetch(how["felt"]).meaning(@meeting.machine.family)
         Loading::DoneSet.new(load_kg: set[:load_kg]&.to_f, last: how["last"]&.to_sym, reached: how["reached"]&.to_f, joint: meaning == :joint,
-                             sign: !how["sign"].nil? || meaning == :elsewhere, one_leg: !set[:leg].empty?)
+                             sign: !how["sign"].nil? || how["held_back"] || meaning == :elsewhere, one_leg: !set[:leg].empty?)
       end
 
       def lever_mm(marks)

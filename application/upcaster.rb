@@ -11,8 +11,22 @@ module Verglas
       # record: {result:, computed_from:} as kept (string keys below); family: of the machine's exercise, as it was described then.
       def self.read(record, family)
         format = record[:result].fetch("format", 1)
-        STEPS.select { |from, _| from >= format }.each_value.inject(record) { |kept, step| new(kept, family).public_send(step) }
+        whole(STEPS.select { |from, _| from >= format }.each_value.inject(record) { |kept, step| new(kept, family).public_send(step) })
       end
+
+      # What a record has of nothing where it was not computed here, or came without.
+      NOTHING = {
+        result: { "marks" => {}, "aids" => {}, "grade" => nil, "findings" => [], "quantities" => {}, "motion" => nil, "steps" => {}, "targets" => [], "scene" => nil }.freeze,
+        computed_from: { "model" => "", "readings" => [], "learned" => [], "rules" => [], "mean_mm" => {}, "sd_mm" => {}, "wishes" => {}, "envelope" => {}, "advised" => {},
+                         "advised_status" => nil }.freeze
+      }.freeze
+
+      def self.whole(kept)
+        short = !kept[:result].key?("scene")
+        { result: { **NOTHING[:result], **(short ? { "says" => Formats::Words.say("records.nothing_computed") } : {}), **kept[:result] },
+          computed_from: kept[:computed_from] && { **NOTHING[:computed_from], **kept[:computed_from] } }
+      end
+      private_class_method :whole
 
       def initialize(record, family)
         @result = record[:result]

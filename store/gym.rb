@@ -22,6 +22,7 @@ module Verglas
       def equipment = Tables::Equipment.new(self)
       def queues = Tables::Queues.new(self)
       def snoozes = Tables::Snoozes.new(self)
+      def imports = Tables::Imports.new(self)
       def trail = Tables::Trail.new(self)
       def row = db[:gyms].first(id: id)
 
@@ -43,6 +44,15 @@ module Verglas
 
       # fields: {address:, wall_names:}
       def settle(version:, **fields) = revise(:settings, version: version) { db[:gyms].where(id: id).update(fields) }
+
+      # {e-mail address in small letters => id} of who works here.
+      def staff_ids = db[:accounts].where(gym_id: id).select_hash(:email, :id).transform_keys(&:downcase)
+
+      # Whether nobody and nothing was entered yet.
+      def empty? = clients.dataset.empty? && machines.dataset.empty?
+
+      # Statements of this transaction may take so long.
+      def allow(milliseconds) = db.run("SET LOCAL statement_timeout = #{Integer(milliseconds)}")
 
       # Until the transaction ends nobody changes the gym's rules or what it owns.
       def hold = db[:gyms].where(id: id).for_share.get(:id)

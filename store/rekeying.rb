@@ -10,7 +10,7 @@ module Verglas
       Table = Struct.new(:name, :key, :ciphers, :digested)
 
       SEALED = Sealed::FIELDS.to_h { |name, fields| [name, fields.to_h { |field, how| [:"#{field}_cipher", how.purpose] }] }.freeze
-      KEYS = { client_rules: %i[client_id question], refit_snoozes: %i[client_id machine_id exercise] }.freeze
+      KEYS = { client_rules: %i[client_id question], refit_snoozes: %i[client_id machine_id exercise], import_chunks: %i[import_id number], import_pieces: %i[import_id number] }.freeze
       DIGESTED = { clients: [:gym_id], client_cautions: [:client_id] }.freeze
       TABLES = [*SEALED.map { |name, ciphers| Table.new(name, KEYS.fetch(name, [:id]), ciphers, DIGESTED.fetch(name, [])) },
                 Table.new(:writes, %i[account_id key], { body: :answer }, [])].freeze

@@ -18,7 +18,9 @@ module Verglas
                     result: Field.new(:result, nil), computed_from: Field.new(:computed_from, nil), note: Field.new(:note, ""), cue: Field.new(:cue, ""), reason: Field.new(:reason, ""),
                     flow: Field.new(:flow, nil), taken_back: Field.new(:taking_back, "") },
         sets: { how: Field.new(:set_how, {}) },
-        refit_snoozes: { reason: Field.new(:snooze_reason, "") }
+        refit_snoozes: { reason: Field.new(:snooze_reason, "") },
+        import_chunks: { bytes: Field.new(:import_bytes, "") },
+        import_pieces: { rows: Field.new(:import_rows, []), outcomes: Field.new(:import_outcomes, nil) }
       }.freeze
 
       module_function

@@ -15,6 +15,7 @@ module Verglas
       def now(db)
         Writes.sweep(db)
         Counters.sweep(db)
+        Tables::Imports.sweep(db)
       end
 
       # True once in EVERY_S.

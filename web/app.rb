@@ -26,7 +26,7 @@ module Verglas
 
       helpers Requests
       register Routes::Places, Routes::Floor, Routes::Clients, Routes::Readings, Routes::Machines, Routes::Photographs, Routes::Equipment, Routes::Rules, Routes::Cautions, Routes::Limits,
-               Routes::Fittings, Routes::SetUps, Routes::Papers, Routes::Gym, Routes::Audit, Routes::Refits, Routes::Board, Routes::Erasure
+               Routes::Fittings, Routes::SetUps, Routes::Papers, Routes::Gym, Routes::Audit, Routes::Refits, Routes::Board, Routes::Erasure, Routes::Exchange
 
       before "/api/*" do
         content_type :json

@@ -5,8 +5,9 @@ module Verglas
     # A request's body as text, read once; refuses what no route can use before anything parses it.
     module RequestBody
       MOST_BYTES = 64 * 1024
-      # A scaled photograph as text.
-      MOST_PICTURE_BYTES = 1000 * 1024
+      # A scaled photograph, or a part of a file, as text.
+      MOST_FILE_BYTES = 1000 * 1024
+      FILES = %w[/photographs /chunks].freeze
 
       # PostgreSQL's text cannot hold a NUL, nor anything that is not UTF-8.
       NUL = '\u0000'
@@ -54,7 +55,7 @@ module Verglas
         end
       end
 
-      def self.most_bytes(request) = request.path_info.end_with?("/photographs") ? MOST_PICTURE_BYTES : MOST_BYTES
+      def self.most_bytes(request) = request.path_info.end_with?(*FILES) ? MOST_FILE_BYTES : MOST_BYTES
       private_class_method :text_of, :most_bytes, :check_numbers!, :beyond?
     end
   end

@@ -35,11 +35,12 @@ module Verglas
 
       # Does the block's write once under the request's key: the same request again gets the same answer, whatever has
       # changed since. So all that a write asks first stands inside the block too.
-      def write_once(status: 200)
+      # trail: whether it stands in the audit trail; only what changes nothing of the gym's does not.
+      def write_once(status: 200, trail: true)
         once = Store::Writes.new(db, account_id: staff[:id])
         code, body = once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do
           done = yield
-          on_record(params["id"] || done[:id] || done.dig(:machine, :id))
+          on_record(params["id"] || done[:id] || done.dig(:machine, :id)) if trail
           [status, reply(done)]
         end
         halt code, body

@@ -23,7 +23,7 @@ module Verglas
         Throttle.count_in(db)
         Rack::Builder.new do
           use RequestLog, log if log
-          use Rack::Deflater, include: %w[application/json text/html text/javascript text/css image/svg+xml]
+          use Rack::Deflater, include: %w[application/json text/csv text/html text/javascript text/css image/svg+xml]
           use Headers, site
           use Faults, db
           use Refusals::OtherHost, site

@@ -11,5 +11,9 @@ module Verglas
         raise Invalid.new(:reading_not_positive, name: observation, value: value_mm)
       end
     end
+
+    # What a tape can have read of somebody who can be fitted, mm.
+    def Reading.range_mm(observation) = Observation.fetch(observation).limits_mm || Reading::LENGTH_MM
+    Reading::LENGTH_MM = (30..2000)
   end
 end

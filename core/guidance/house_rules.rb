@@ -29,6 +29,12 @@ module Verglas
 
       module_function
 
+      # Raises Invalid for a question or a school that is none.
+      def check(question, school)
+        known = fetch(question)
+        raise Invalid.new(:not_allowed, path: "/school", expected: known.schools.keys.join(", ")) unless known.schools.key?(school.to_sym)
+      end
+
       # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen there; known:
       # names of what is known of the machine.
       def chosen(gym: {}, client: {}, known: [])

@@ -18,7 +18,8 @@ module Known
     loft.visits.add(visit[:id], stops: false, by: by, load_kg: nil, repetitions: 10, leg: "", how: {}, clean: false, sends_back: false, watched_by: nil)
     elsewhere = gym("Elsewhere")
     spy = staff(elsewhere, email: "spy@elsewhere.example", name: "#{HIDDEN} spy")
-    { gym: loft, account: by, spy: spy, ids: { "clients" => ids(people), "machines" => ids(here), "fittings" => ids([*drafts, accepted]), "sets" => loft.db[:sets].select_map(:id) },
+    { gym: loft, account: by, spy: spy, ids: { "clients" => ids(people), "machines" => ids(here), "fittings" => ids([*drafts, accepted]), "sets" => loft.db[:sets].select_map(:id),
+                                               "imports" => [loft.imports.insert(kind: "clients", bytes: 4, units: { "length" => "cm", "mass" => "kg" }, by: by)[:id]] },
       theirs: { "clients" => [client(elsewhere, spy, name: "#{HIDDEN} client", detail: HIDDEN)[:id]], "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]] } }
   end
 

@@ -22,7 +22,7 @@ module Verglas
         end
 
         # Every fitting that was closed, accepted or stopped, newest first.
-        def history(client_id) = Sealed.open_all(:fittings, described(client_id, %w[accepted stopped taken_back]).order(Sequel.desc(:accepted_at)).all)
+        def history(client_id) = Sealed.open_all(:fittings, described(client_id, %w[accepted stopped taken_back]).order(Sequel.desc(:accepted_at), Sequel[:fittings][:id]).all)
 
         private
 

@@ -48,6 +48,15 @@ module Verglas
           ConstraintErrors.translate { version ? change(standing, client_id, caution, version, fields) : add(client_id, caution, fields) }
         end
 
+        # One and the same, without a word about it, for clients who have none of its kind.
+        def add_to_all(client_ids, caution, by:)
+          columns = %i[client_id caution_digest set_by body_cipher]
+          body = Sealed.columns(:client_cautions, { body: written({ caution: caution, side: "", cleared_by: "", degrees: {} }) }).values
+          ConstraintErrors.translate do
+            Copy.rows(@gym.db, :client_cautions, columns, client_ids.map { |id| [id, self.class.digests(id, caution).first, by, *body] })
+          end
+        end
+
         def remove(client_id, caution, version:, by:, reason:)
           @gym.clients.hold_to_write(client_id)
           change(standing, client_id, caution, version, removed_at: Sequel::CURRENT_TIMESTAMP, removed_by: by, **Sealed.columns(:client_cautions, { removal: reason }))

@@ -28,6 +28,13 @@ module Verglas
           ConstraintErrors.translate { Sealed.open(:clients, dataset.returning.insert(gym_id: @gym.id, **columns({ detail: "", **fields.slice(*WRITABLE) })).first) }
         end
 
+        # Many at once; each with an id.
+        def add_all(rows)
+          names = [:gym_id, :id, *WRITABLE.map { |name| name == :detail ? :detail_cipher : name }, :detail_digest]
+          values = rows.map { |row| columns(row).merge(gym_id: @gym.id).values_at(*names) }
+          ConstraintErrors.translate { Copy.rows(@gym.db, :clients, names, values) }
+        end
+
         # Writes only over the version which the writer saw; raises Stale otherwise.
         def update(id, version:, **fields)
           ConstraintErrors.translate { write(id, version, **fields.slice(*WRITABLE)) }

@@ -80,6 +80,40 @@ module Verglas
           end
         end
 
+        # {id => [client, machine, exercise]} of those that stand under these ids, whatever became of them; another gym's are nobody's here.
+        def known(ids)
+          return {} if ids.empty?
+
+          @gym.db[:fittings].where(id: ids).select(:id, :gym_id, :client_id, :machine_id, :exercise).to_h do |row|
+            [row[:id], row[:gym_id] == @gym.id ? row.values_at(:client_id, :machine_id, :exercise) : []]
+          end
+        end
+
+        # {[client, machine, exercise] => rows {id, accepted_at}} of several clients, the oldest first.
+        def accepted_of(client_ids)
+          return {} if client_ids.empty?
+
+          dataset.where(client_id: client_ids, state: "accepted").select(:id, :client_id, :machine_id, :exercise, :accepted_at).order(:accepted_at).all
+                 .group_by { |row| row.values_at(:client_id, :machine_id, :exercise) }
+        end
+
+        # [client, machine, exercise, when] of each.
+        def accepted_times(client_ids) = accepted_of(client_ids).flat_map { |key, rows| rows.map { |row| [*key, row[:accepted_at]] } }.to_set
+
+        ADDED = %i[id client_id machine_id exercise description_number marks grade knee_off_mm roller_seen accepted_at].freeze
+
+        # Accepted ones, many at once, as they were decided elsewhere: {**ADDED, load:, work:, result:, computed_from:, by:}.
+        def add_all(rows)
+          sealed = %i[load work result computed_from]
+          signed = %i[created_by updated_by accepted_by]
+          names = [:gym_id, :state, :touched, *ADDED, :created_at, :updated_at, *Sealed.names(:fittings, sealed), *signed]
+          values = rows.map do |row|
+            [@gym.id, "accepted", true, *ADDED.map { |name| name == :marks ? ::JSON.generate(row[name]) : row[name] }, row[:accepted_at], row[:accepted_at],
+             *Sealed.columns(:fittings, row.slice(*sealed)).values, *signed.map { row[:by] }]
+          end
+          ConstraintErrors.translate { Copy.rows(@gym.db, :fittings, names, values) }
+        end
+
         # Made by mistake: kept with why, and no more on a card nor in what a body was learned from.
         def take_back(id, version:, by:, reason:)
           change(id, version: version, from: "accepted", state: "taken_back", updated_by: by, taken_back_by: by, taken_back_at: Sequel::CURRENT_TIMESTAMP,

@@ -40,12 +40,12 @@ module Verglas
         def self.exercises(row) = Verglas::Machines::Families.fetch(row[:family]).exercises.keys
 
         # description: {constants:, adjusters:, exercises:, taped:}; nothing is known of what is left out.
-        def insert(family:, description:, by: nil, copied_from: nil, **facts)
+        def insert(family:, description:, by: nil, copied_from: nil, id: nil, **facts)
           ConstraintErrors.translate do
             @gym.db.transaction do
-              id = dataset.returning(:id).insert(gym_id: @gym.id, family: family, copied_from: copied_from, **columns(facts)).first[:id]
-              describe(id, 1, { constants: {}, adjusters: [], exercises: {}, taped: {}, **description }, by: by)
-              id
+              made = dataset.returning(:id).insert(gym_id: @gym.id, family: family, copied_from: copied_from, **{ id: id }.compact, **columns(facts)).first[:id]
+              describe(made, 1, { constants: {}, adjusters: [], exercises: {}, taped: {}, **description }, by: by)
+              made
             end
           end
         end

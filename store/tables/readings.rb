@@ -21,6 +21,32 @@ module Verglas
                             .join(:accounts, id: Sequel[:readings][:taken_by]).all
         end
 
+        # {client id => {observation => row}} of several clients, in one statement.
+        def of_many(client_ids)
+          return {} if client_ids.empty?
+
+          dataset.where(client_id: client_ids).all.group_by { |row| row[:client_id] }.transform_values { |rows| rows.to_h { |row| [row[:observation], row] } }
+        end
+
+        COLUMNS = %i[client_id observation value_mm unit confirmed taken_by taken_at].freeze
+
+        # Many at once, of clients who have none of these yet; taken_at nil: now.
+        def add_all(rows, by:)
+          now = Time.now
+          ConstraintErrors.translate do
+            Copy.rows(@gym.db, :readings, [:gym_id, *COLUMNS], rows.map { |row| [@gym.id, *{ taken_by: by, **row, taken_at: row[:taken_at] || now }.values_at(*COLUMNS)] })
+          end
+        end
+
+        # Many at once, each in the place of what stood there.
+        def put_all(rows)
+          return if rows.empty?
+
+          values = rows.map { |row| [@gym.id, *row.merge(taken_at: row[:taken_at] || Sequel.function(:clock_timestamp)).values_at(*COLUMNS)] }
+          update = (COLUMNS - %i[client_id observation]).to_h { |name| [name, Sequel[:excluded][name]] }
+          ConstraintErrors.translate { @gym.db[:readings].insert_conflict(target: %i[client_id observation], update: update).import([:gym_id, *COLUMNS], values) }
+        end
+
         # Takes the place of an earlier reading of the same observation.
         def put(client_id:, observation:, value_mm:, unit:, confirmed:, taken_by:)
           fields = { value_mm: value_mm, unit: unit, confirmed: confirmed, taken_by: taken_by, taken_at: Sequel.function(:clock_timestamp) }

@@ -29,6 +29,29 @@ module Verglas
           dataset.where(id: id).update(last_at: Sequel::CURRENT_TIMESTAMP, stopped: Sequel.|(:stopped, stops))
         end
 
+        # Visits of these clients and those under these ids, each with the numbers of its sets.
+        def known(client_ids, ids)
+          return [] if client_ids.empty? && ids.empty?
+
+          numbers = @gym.db[:sets].where(visit_id: Sequel[:visits][:id]).select { array_agg(:number) }
+          dataset.where(Sequel.|({ client_id: client_ids }, { id: ids })).select_all(:visits).select_append(Sequel.cast(numbers, :text).as(:numbers)).all
+                 .each { |row| row[:numbers] = row[:numbers].to_s.scan(/\d+/).map(&:to_i) }
+        end
+
+        ADDED = %i[id client_id machine_id exercise fitting_id planned_kg begun_at last_at].freeze
+        ADDED_SETS = %i[id visit_id number load_kg repetitions leg clean sends_back watched_by done_by done_at].freeze
+
+        # Many at once: {**ADDED, by:}.
+        def add_all(rows)
+          ConstraintErrors.translate { Copy.rows(@gym.db, :visits, [:gym_id, :begun_by, *ADDED], rows.map { |row| [@gym.id, row[:by], *row.values_at(*ADDED)] }) }
+        end
+
+        # {**ADDED_SETS, how:}
+        def add_sets(rows)
+          names = [:gym_id, :how_cipher, *ADDED_SETS]
+          ConstraintErrors.translate { Copy.rows(@gym.db, :sets, names, rows.map { |row| [@gym.id, *Sealed.columns(:sets, row.slice(:how)).values, *row.values_at(*ADDED_SETS)] }) }
+        end
+
         # [set, visit] of a set that stands; nil where the gym has none.
         def set(id)
           row = sets.first(id: id, taken_back_at: nil)

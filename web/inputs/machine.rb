@@ -30,26 +30,8 @@ module Verglas
         def adjusters(input, family, before: {})
           shared = list(input.fetch(:adjusters, []), [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)].uniq, "", before.fetch(:adjusters, []))
           exercises = exercises(input, family, before.fetch(:exercises, {}))
-          check_tries(family.exercises, shared, exercises)
+          Verglas::Machines::Tries.check(family.exercises, shared, exercises)
           { adjusters: shared, exercises: exercises }
-        end
-
-        # As if everything were taped already: told when it is entered, not when the last length is.
-        def check_tries(families, shared, exercises)
-          families.each do |name, family|
-            Machines::Family.check_tries(family.tries(ways(family, [*shared, *exercises.fetch(name, {}).fetch("adjusters", [])])))
-          end
-          return if families.one?
-
-          moving = shared.select { |adjuster| families.each_value.any? { |family| ways(family, [adjuster]).first.first.any? } }
-          own = families.map { |name, family| [family, ways(family, exercises.fetch(name).fetch("adjusters"))] }
-          Machines::Family.check_tries(Machines::Station.tries(moving.map { |adjuster| adjuster["marks"].size }, own))
-        end
-
-        # What each adjuster drives of a family's, and how many marks it has.
-        def ways(family, adjusters)
-          names = family.constants.keys.map(&:to_s)
-          adjusters.map { |adjuster| [adjuster["drives"].slice(*names).transform_keys(&:to_sym), adjuster["marks"].size] }
         end
 
         def exercises(input, family, before)
@@ -95,7 +77,7 @@ module Verglas
           old = before.find { |candidate| candidate["label"] == label && candidate["marks"] == marks && candidate["drives"] == drives }
           old && old["travel"]
         end
-        private_class_method :check_tries, :ways, :exercises, :list, :one, :check_loading, :kept_travel
+        private_class_method :exercises, :list, :one, :check_loading, :kept_travel
       end
     end
   end

@@ -5,9 +5,6 @@ module Verglas
     module Inputs
       # A tape reading as typed, in cm or inches, to millimetres.
       module Reading
-        # What can be fitted, and what any length of a body can be.
-        STATURE_MM = (1200..2300)
-        LENGTH_MM = (30..2000)
         MM_PER = { "cm" => 10.0, "in" => 25.4 }.freeze
 
         module_function
@@ -15,7 +12,7 @@ module Verglas
         def of(input, observation)
           Body::Observation.fetch(observation)
           value_mm = (input[:value] * MM_PER.fetch(input[:unit])).round(1)
-          refuse_outside(observation == "stature" ? STATURE_MM : LENGTH_MM, value_mm, input[:unit], observation == "stature" ? :stature_out_of_range : :length_out_of_range)
+          refuse_outside(Body::Reading.range_mm(observation), value_mm, input[:unit], observation == "stature" ? :stature_out_of_range : :length_out_of_range)
           Body::Reading.new(observation: observation.to_sym, value_mm: value_mm, confirmed: input.fetch(:confirmed, false))
         end
 

@@ -21,7 +21,7 @@ module Verglas
           glance = Store::Queries::MachinesAtAGlance.new(gym).call
           gym.machines.all.map do |row|
             known = glance.fetch(row[:id], {})
-            standing = known.fetch(:standing, {}).map { |exercise, marks| { exercise: exercise, marks: Told::Names.tags(marks) } }
+            standing = known.fetch(:standing, {}).sort.map { |exercise, marks| { exercise: exercise, marks: Told::Names.tags(marks) } }
             { **summary(row), standing: standing, fitted_at: Told.time(known[:fitted_at]) }
           end
         end

@@ -1,5 +1,5 @@
 // Short names for the schemas of web/openapi.yaml, from which generated/schema.d.ts is made at every build.
-import type { components } from "./generated/schema";
+import type { components, paths } from "./generated/schema";
 
 type Schemas = components["schemas"];
 
@@ -95,3 +95,9 @@ export type GymSettings = Schemas["GymSettings"];
 export type AuditEntry = Schemas["AuditTrail"]["entries"][number];
 export type Refit = Schemas["Refits"]["due"][number];
 export type Board = Schemas["Board"];
+export type Import = Schemas["Import"];
+export type ImportPage = Schemas["ImportPage"];
+type BeginImport = paths["/api/imports"]["post"]["requestBody"]["content"]["application/json"];
+export type ImportKind = BeginImport["kind"];
+export type LengthUnit = BeginImport["length_unit"];
+export type MassUnit = BeginImport["mass_unit"];

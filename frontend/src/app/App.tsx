@@ -41,6 +41,7 @@ const LimitsPage = page(() => import("../features/limits/LimitsPage").then(({ Li
 const BoardPage = page(() => import("../features/board/BoardPage").then(({ BoardPage }) => BoardPage));
 const RefitsPage = page(() => import("../features/refits/RefitsPage").then(({ RefitsPage }) => RefitsPage));
 const AuditPage = page(() => import("../features/gym/AuditPage").then(({ AuditPage }) => AuditPage));
+const ExchangePage = page(() => import("../features/exchange/ExchangePage").then(({ ExchangePage }) => ExchangePage));
 const GymPage = page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage));
 const WallSheetPage = page(() =>
   import("../features/machines/WallSheetPage").then(({ WallSheetPage }) => WallSheetPage),
@@ -110,6 +111,7 @@ function Places() {
           <Route path="refits" element={<RefitsPage />} />
           <Route path="gym" element={<GymPage />} />
           <Route path="gym/audit" element={<AuditPage />} />
+          <Route path="gym/exchange" element={<ExchangePage />} />
           <Route path="machines/:id/tape" element={<TapingPage />} />
           <Route path="sessions" element={<SessionsPage />} />
           <Route path="rules" element={<HouseRulesPage />} />

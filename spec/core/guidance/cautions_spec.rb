@@ -52,7 +52,7 @@ RSpec.describe Verglas::Guidance::Cautions do
 
   it "has a case here for every rule, and words for it" do
     expect(described_class::RULES.keys).to match_array(%i[knee knee_ligament knee_replacement hip_replacement heart blood_clot surgery pregnancy hip_pain back osteoporosis ankle
-                                                          blood_pressure head_down numb_feet loose_joints])
+                                                          blood_pressure head_down numb_feet loose_joints not_asked])
     described_class::RULES.each_key { |name| %w[title does].each { |part| expect(Verglas::Formats::Words.say("cautions.#{name}.#{part}")).not_to be_empty } }
   end
 

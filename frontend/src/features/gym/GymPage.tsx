@@ -23,6 +23,13 @@ const Sheet = styled(Form)`
   max-width: 38rem;
 `;
 
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(2)};
+  margin-left: auto;
+`;
+
 const LEAD = "lead";
 const NAMES: readonly (readonly [WallNames, string])[] = [
   ["full", say("gymPage.full")],
@@ -41,9 +48,10 @@ export function GymPage() {
         <Title>{gym.data.name}</Title>
         <Muted>{say("gymPage.whatTheGymSaysOfItself")}</Muted>
         {me.data.role === LEAD ? (
-          <SecondaryLink to="/gym/audit" style={{ marginLeft: "auto" }}>
-            {say("gymPage.whoDidWhat")}
-          </SecondaryLink>
+          <Ways>
+            <SecondaryLink to="/gym/exchange">{say("gymPage.outAndIn")}</SecondaryLink>
+            <SecondaryLink to="/gym/audit">{say("gymPage.whoDidWhat")}</SecondaryLink>
+          </Ways>
         ) : null}
       </PageHead>
       <Settings first={gym.data} lead={me.data.role === LEAD} />

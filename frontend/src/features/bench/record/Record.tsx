@@ -53,6 +53,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
   if (!me.data || !from) return null;
   const exercise = fitting.station?.exercises.find(({ active }) => active)?.name;
   const ended = { by: fitting.by, moment: momentText(fitting.accepted_at, me.data.gym.locale, new Date()) };
+  const computed = Object.keys(from.advised).length > 0;
   const stop = fitting.stops.find(({ name }) => name === fitting.stop_sign);
   return (
     <Page>
@@ -107,7 +108,8 @@ export function Record({ fitting }: { fitting: FittingPage }) {
           <Section>
             <SectionTitle>{say("record.computedFrom")}</SectionTitle>
             <Basis>
-              {from.readings.length === 0 ? <li>{say("record.noReadingEveryLengthEstimated")}</li> : null}
+              {computed ? null : <li>{evaluation.says}</li>}
+              {computed && from.readings.length === 0 ? <li>{say("record.noReadingEveryLengthEstimated")}</li> : null}
               {from.readings.map((reading) => (
                 <li key={reading.observation}>
                   {reading.title} {lengthText(reading.value_mm, me.data.length_unit)}
@@ -133,11 +135,15 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               <li>
                 <Small>
                   {machine.name} {say("record.asTapedVersion")} {from.machine.description_number}
-                  {say("record.advised")}{" "}
-                  {machine.adjusters
-                    .map((adjuster) => `${adjuster.name.toLowerCase()} ${from.advised[adjuster.label]}`)
-                    .join(", ")}
-                  {say("record.model")} {from.model}
+                  {computed ? (
+                    <>
+                      {say("record.advised")}{" "}
+                      {machine.adjusters
+                        .map((adjuster) => `${adjuster.name.toLowerCase()} ${from.advised[adjuster.label]}`)
+                        .join(", ")}
+                      {say("record.model")} {from.model}
+                    </>
+                  ) : null}
                 </Small>
               </li>
             </Basis>
@@ -150,7 +156,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               <SceneDrawing scene={evaluation.scene} description={evaluation.says} />
             </Picture>
           ) : (
-            <Empty>{say("record.notDrawnTheMachineWas")}</Empty>
+            <Empty>{computed ? say("record.notDrawnTheMachineWas") : evaluation.says}</Empty>
           )}
           <p style={{ marginTop: "1rem" }}>
             <PrimaryLink to={`/clients/${client.id}`}>{say("record.toTheCard")}</PrimaryLink>{" "}

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    class Intake
+      # What a row of a file would do.
+      #   line    where it stands in the file
+      #   action  :add, :change, :same (nothing), :refuse
+      #   wrong   why it is refused: Invalid
+      #   values  as they were read; known: what stands there already, as far as whoever writes wants to know
+      Outcome = Struct.new(:line, :action, :wrong, :values, :known) do
+        def self.refuse(line, wrong, values = {}) = new(line, :refuse, wrong, values, nil)
+        def refused? = action == :refuse
+      end
+    end
+  end
+end

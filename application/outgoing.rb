@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # A gym's data as tables, line by line (docs/formats/csv.md). Nothing of it speaks of anybody's health: of a set that sent somebody back it says
+    # that, not why.
+    class Outgoing
+      def initialize(gym)
+        @gym = gym
+        @out = Store::Queries::TablesOut.new(gym)
+      end
+
+      # kind: the name of a table. An Enumerator of lines, the header first.
+      def lines(kind)
+        sheet = Formats::Csv::Sheets.fetch(kind)
+        Enumerator.new do |told|
+          told << sheet.header
+          rows(sheet.name).each { |values| told << sheet.line(values) }
+        end
+      end
+
+      private
+
+      def rows(name)
+        case name
+        when :clients then @out.clients.lazy.map { |row| row.merge(body_mass: row[:body_mass_kg]) }
+        when :readings then @out.readings.lazy.map { |row| row.merge(reading: row[:observation], value: row[:value_mm]) }
+        when :machines then @gym.machines.all.map { |row| machine(row) }
+        when :marks then @gym.machines.all.flat_map { |row| marks(row) }
+        when :fittings then @out.fittings.lazy.map { |row| fitting(row) }
+        when :visits then @out.visits.lazy.map { |row| set(row) }
+        end
+      end
+
+      def machine(row) = row.merge(user_mass_limit: row[:user_mass_limit_kg], loading: row[:loading]&.to_h, lengths: Intake::Lengths.of(row))
+
+      # A row a mark: the shared adjusters first, then each exercise's own.
+      def marks(row)
+        parts = { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
+        parts.flat_map { |exercise, adjusters| adjusters.flat_map { |adjuster| marks_of(row, exercise, adjuster) } }
+      end
+
+      def marks_of(row, exercise, adjuster)
+        round = adjuster.fetch("walk_round", {}).transform_keys(&:to_sym)
+        same = { **round, machine_id: row[:id], machine: row[:name], exercise: exercise, adjuster: adjuster["label"], moves: adjuster["drives"] }
+        adjuster["marks"].each_with_index.map { |mark, index| { **same, mark: mark, travel: adjuster["travel"]&.fetch(index, nil) } }
+      end
+
+      def fitting(row)
+        work = row[:work]
+        { **row, marks: row[:marks].to_h, load_mass: work["load_kg"], repetitions: work["repetitions"], sets: work["sets"], last: work["last"] }
+      end
+
+      def set(row)
+        done = row[:number].nil? ? {} : { last: row[:how]["last"], range: row[:how]["reached"], counts: counts(row) }
+        { **row, planned: row[:planned_kg], set: row[:number], load: row[:load_kg], leg: row[:leg].to_s, **done }
+      end
+
+      def counts(row)
+        return "back" if row[:sends_back]
+
+        row[:clean] ? "clean" : "held"
+      end
+    end
+  end
+end

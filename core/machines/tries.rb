@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Machines
+    # How many ways to stand the solver has to compare on a machine as it is described, before anything is taped: as if everything were.
+    module Tries
+      module_function
+
+      # families: {exercise => Family}; shared, exercises: adjusters as plain data, those of all exercises and {exercise => its own}. Raises Invalid
+      # where there are more than can be compared while somebody waits.
+      def check(families, shared, exercises)
+        families.each do |name, family|
+          Family.check_tries(family.tries(ways(family, [*shared, *exercises.fetch(name, {}).fetch("adjusters", [])])))
+        end
+        return if families.one?
+
+        moving = shared.select { |adjuster| families.each_value.any? { |family| ways(family, [adjuster]).first.first.any? } }
+        own = families.map { |name, family| [family, ways(family, exercises.fetch(name).fetch("adjusters"))] }
+        Family.check_tries(Station.tries(moving.map { |adjuster| adjuster["marks"].size }, own))
+      end
+
+      # What each adjuster drives of a family's, and how many marks it has.
+      def ways(family, adjusters)
+        names = family.constants.keys.map(&:to_s)
+        adjusters.map { |adjuster| [adjuster["drives"].slice(*names).transform_keys(&:to_sym), adjuster["marks"].size] }
+      end
+      private_class_method :ways
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+require "time"
+
+module Verglas
+  module Store
+    module Archive
+      # Records of an archive as rows of a gym that holds nothing yet. Who is named by an e-mail address has to be among its staff: those of the
+      # archive are, once they were written; until somebody gives them a password nobody signs in as them.
+      class Incoming
+        EMAIL = /\A[^\s@]{1,100}@[^\s@]{1,150}\z/
+
+        def initialize(gym)
+          @gym = gym
+          @db = gym.db
+        end
+
+        # The gym's own row.
+        def settle(fields)
+          @db[:gyms].where(id: @gym.id).update(fields.transform_keys(&:to_sym).slice(*GYM))
+        end
+
+        # records: plain data, of one section. Raises Invalid for what the database refuses.
+        def write(section, records)
+          ConstraintErrors.translate do
+            section.name == :staff ? staff(records) : Copy.rows(@db, section.table, columns(section), records.map { |record| row(section, record) })
+          end
+          @ids = nil if section.name == :staff
+        end
+
+        private
+
+        def columns(section) = [*([:gym_id] if owned?(section)), *section.columns(@db), *digests(section)]
+        def owned?(section) = @db[section.table].columns.include?(:gym_id)
+        def digests(section) = { clients: [:detail_digest], cautions: [:caution_digest] }.fetch(section.name, [])
+
+        # Whoever works here already is left as they are.
+        def staff(records)
+          records.each do |record|
+            known = @db[:accounts].where(gym_id: @gym.id).where(Sequel.function(:lower, :email) => record["email"].downcase)
+            next unless known.empty?
+
+            @db[:accounts].insert(gym_id: @gym.id, **record.slice("email", "name", "role", "length_unit", "created_at").transform_keys(&:to_sym))
+          end
+        end
+
+        def row(section, record)
+          given = record.transform_keys(&:to_sym)
+          given[:taped] = given[:taped].transform_values { |one| one.merge("by" => id_of(one["by"])) } if given[:taped]
+          sealed = Sealed.columns(section.table, given.slice(*section.sealed.keys)) if section.sealed.any?
+          values = { **given, **sealed.to_h, gym_id: @gym.id, **made(section, given) }
+          columns(section).map { |name| column(name, values[name]) }
+        end
+
+        def made(section, given)
+          case section.name
+          when :clients then { detail_digest: Tables::Clients.detail_digest(@gym.id, given.fetch(:detail, "")) }
+          when :cautions then { caution_digest: Tables::Cautions.digests(given[:client_id], given[:body]["caution"]).first }
+          else {}
+          end
+        end
+
+        def column(name, value)
+          case value
+          when String then value_of(name, value)
+          when Hash, Array then JSON.generate(value)
+          else value
+          end
+        end
+
+        def value_of(name, text)
+          return id_of(text) if name.end_with?("_by")
+
+          name == :jpeg ? "\\x#{text.unpack1("m0").unpack1("H*")}" : text
+        end
+
+        def id_of(email)
+          return if email.nil?
+
+          (@ids ||= @gym.staff_ids).fetch(email.to_s.downcase) { raise Invalid.new(:staff_unknown, path: "/staff") }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Tables
+      # Files on their way into one gym: bytes as they came (chunks), rows that were read of them (pieces) and what each would do (outcomes).
+      # Everything lies encrypted and is forgotten within a day.
+      class Imports
+        KEPT_SECONDS = 24 * 60 * 60
+        # The piece that stands for all of them.
+        WHOLE = 0
+
+        def initialize(gym)
+          @gym = gym
+        end
+
+        def dataset = @gym.db[:imports].where(gym_id: @gym.id)
+        def find(id) = dataset.first(id: id)
+
+        # Until the transaction ends nobody else goes on with it.
+        def hold(id) = dataset.where(id: id).for_update.first
+
+        def insert(kind:, bytes:, units:, by:)
+          dataset.returning.insert(gym_id: @gym.id, kind: kind, bytes: bytes, units: Sequel.pg_json(units), made_by: by).first
+        end
+
+        def update(id, **fields)
+          dataset.where(id: id).update(fields.transform_values { |value| value.is_a?(Hash) ? Sequel.pg_json(value) : value })
+        end
+
+        def delete(id) = dataset.where(id: id).delete
+
+        # Takes the place of what came under the same number before.
+        def put_chunk(id, number, bytes)
+          fields = { size: bytes.bytesize, **Sealed.columns(:import_chunks, { bytes: [bytes].pack("m0") }) }
+          @gym.db[:import_chunks].insert_conflict(target: %i[import_id number], update: fields).insert(import_id: id, number: number, **fields)
+        end
+
+        def arrived(id) = @gym.db[:import_chunks].where(import_id: id).sum(:size).to_i
+
+        # Yields the bytes of each chunk, in turn.
+        def each_chunk(id)
+          of = @gym.db[:import_chunks].where(import_id: id).order(:number)
+          of.select_map(:number).each { |number| yield Sealed.open(:import_chunks, of.first(number: number))[:bytes].unpack1("m0") }
+        end
+
+        def forget_chunks(id) = @gym.db[:import_chunks].where(import_id: id).delete
+
+        # rows: plain data.
+        def add_piece(id, number, rows) = @gym.db[:import_pieces].insert(import_id: id, number: number, **Sealed.columns(:import_pieces, { rows: rows }))
+        def piece(id, number) = Sealed.open(:import_pieces, @gym.db[:import_pieces].first(import_id: id, number: number))[:rows]
+
+        def put_outcomes(id, number, outcomes)
+          @gym.db[:import_pieces].where(import_id: id, number: number).update(Sealed.columns(:import_pieces, { outcomes: outcomes }))
+        end
+
+        # {piece => outcomes}, in turn, of those that have something to tell.
+        def outcomes(id)
+          rows = @gym.db[:import_pieces].where(import_id: id).exclude(outcomes_cipher: nil).order(:number).select(:number, :outcomes_cipher).all
+          Sealed.open_all(:import_pieces, rows).to_h { |row| [row[:number], row[:outcomes]] }
+        end
+
+        # What was found of the whole file, after its pieces: the same again takes the place of it.
+        def put_extra(id, outcomes)
+          add_piece(id, WHOLE, [WHOLE])
+          put_outcomes(id, WHOLE, outcomes)
+        end
+
+        # {line => Invalid} of what was found there.
+        def refused_lines(id)
+          row = Sealed.open(:import_pieces, @gym.db[:import_pieces].first(import_id: id, number: WHOLE))
+          row ? row[:outcomes].to_h { |line, _, wrong| [line, Invalid.new(wrong["code"].to_sym, path: wrong["path"])] } : {}
+        end
+
+        # Taken in: nothing of the file is left but what was counted.
+        def close(id, counts)
+          forget_chunks(id)
+          %i[import_pieces import_keys].each { |table| @gym.db[table].where(import_id: id).delete }
+          update(id, state: "taken", counts: counts)
+        end
+
+        # keys: [[row, key, refers]]
+        def add_keys(id, keys) = keys.empty? || @gym.db[:import_keys].import(%i[import_id row key refers], keys.map { |key| [id, *key] }, slice: 2000)
+
+        # {row => the row before it under the same key}; and rows that refer to what is not there.
+        def repeated(id, limit:)
+          keys = @gym.db[:import_keys].where(import_id: id, refers: false)
+          numbered = keys.select(:row, Sequel.function(:min, :row).over(partition: :key).as(:first))
+          @gym.db[numbered.as(:numbered)].exclude(row: :first).order(:row).limit(limit).select_hash(:row, :first)
+        end
+
+        def dangling(id, limit:)
+          keys = @gym.db[:import_keys].where(import_id: id)
+          known = @gym.db[Sequel[:import_keys].as(:known)].where(Sequel[:known][:import_id] => id, Sequel[:known][:refers] => false, Sequel[:known][:key] => Sequel[:import_keys][:key])
+          keys.where(:refers).exclude(known.select(1).exists).distinct(:row).order(:row).limit(limit).select_map(%i[row key])
+        end
+
+        # Whoever left them lying.
+        def self.sweep(db)
+          db[:imports].where { made_at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{KEPT_SECONDS} seconds'") }.delete
+        end
+      end
+    end
+  end
+end
