@@ -17,6 +17,8 @@ module Verglas
       MOST_TOLD = 500
       CHUNK_BYTES = 700_000
       TAKEN_MS = 10 * 60 * 1000
+      # Those that others refer to by the thousand.
+      GROWING = %i[clients fittings visits].freeze
 
       # by: the id of whoever takes it in.
       def initialize(gym, by:)
@@ -55,6 +57,7 @@ module Verglas
 
         @gym.db.transaction do
           @gym.allow(TAKEN_MS)
+          @gym.expect_many(GROWING) if row[:pieces] > 1
           counts = row[:kind].to_sym == GYM ? Archive.new(@gym, row, by: @by).take : take_rows(row, leave, until_asked)
           @imports.close(row[:id], counts)
         end
@@ -114,7 +117,7 @@ module Verglas
 
       def plain(outcome)
         wrong = outcome.wrong && { "code" => outcome.wrong.code, "path" => outcome.wrong.path, "message" => Formats::Words.error(outcome.wrong.code, outcome.wrong.params) }
-        [outcome.line, outcome.action, wrong, about(outcome.values)]
+        [outcome.line, outcome.action, wrong, about(outcome.said)]
       end
 
       # By what somebody finds the row.

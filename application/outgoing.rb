@@ -21,21 +21,18 @@ module Verglas
 
       private
 
-      def rows(name)
-        case name
-        when :clients then @out.clients.lazy.map { |row| row.merge(body_mass: row[:body_mass_kg]) }
-        when :readings then @out.readings.lazy.map { |row| row.merge(reading: row[:observation], value: row[:value_mm]) }
-        when :machines then @gym.machines.all.map { |row| machine(row) }
-        when :marks then @gym.machines.all.flat_map { |row| marks(row) }
-        when :fittings then @out.fittings.lazy.map { |row| fitting(row) }
-        when :visits then @out.visits.lazy.map { |row| set(row) }
-        end
-      end
+      def rows(name) = send(name)
+      def clients = @out.clients.lazy.map { |row| row.merge(body_mass: row[:body_mass_kg]) }
+      def readings = @out.readings.lazy.map { |row| row.merge(reading: row[:observation], value: row[:value_mm]) }
+      def machines = @gym.machines.all.map { |row| machine(row) }
+      def marks = @gym.machines.all.flat_map { |row| marks_of_machine(row) }
+      def fittings = @out.fittings.lazy.map { |row| fitting(row) }
+      def visits = @out.visits.lazy.map { |row| set(row) }
 
       def machine(row) = row.merge(user_mass_limit: row[:user_mass_limit_kg], loading: row[:loading]&.to_h, lengths: Intake::Lengths.of(row))
 
       # A row a mark: the shared adjusters first, then each exercise's own.
-      def marks(row)
+      def marks_of_machine(row)
         parts = { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
         parts.flat_map { |exercise, adjusters| adjusters.flat_map { |adjuster| marks_of(row, exercise, adjuster) } }
       end

@@ -73,8 +73,8 @@ module Verglas
                      .map { |row| { **plain(row, :exercise, :until, :reason, :snoozed_at), machine: machines[row[:machine_id]] } }
       end
 
-      # By whom and when; what, by its name.
-      def trail = Store::Queries::AuditTrail.new(@gym).call(of: @id).map { |row| plain(row, :at, :action, :by) }
+      # By whom and when; what, by its name. The latest first.
+      def trail = Store::Queries::AuditTrail.new(@gym).all(of: @id).map { |row| plain(row, :at, :action, :by) }
 
       def machines = @machines ||= @gym.machines.dataset.select_hash(:id, :name)
     end

@@ -20,11 +20,12 @@ module Verglas
 
       def initialize(name)
         @document = JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))))
+        @parts = {}
       end
 
       # Raises Invalid for the first complaint about data under #/$defs/definition.
       def check!(definition, data)
-        complaint = @document.ref("#/$defs/#{definition}").validate(data).first
+        complaint = (@parts[definition] ||= @document.ref("#/$defs/#{definition}")).validate(data).first
         raise self.class.invalid(complaint) if complaint
       end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "securerandom"
-require_relative "cluster"
+require_relative "prepared"
 
 module Verglas
   module Ops
@@ -16,6 +16,9 @@ module Verglas
 
       def file = @environment["NOTES_KEY_FILE"].to_s[/.+/] || File.join(@folder, "notes_key")
 
+      # The file, made with a first key where there is none.
+      def kept = file.tap { |name| File.write(name, SecureRandom.hex(32), perm: 0o600) unless File.exist?(name) }
+
       # Puts a new key before the others, under the next free id; answers the id. The file is replaced whole or not at all.
       def make
         raise ArgumentError, "NOTES_KEY is set in the environment: put the new key before it there, as id:digits" if @environment["NOTES_KEY"]
@@ -29,31 +32,16 @@ module Verglas
 
       # Yields a line of progress from time to time; answers whether everything lies under the newest key.
       def turn
-        started = prepare
-        rekeying = Store::Rekeying.new(DB)
-        turned = rekeying.call { |now| yield "#{now[:table]}: #{now[:done]} of #{now[:of]}" }
-        left = rekeying.left
-        yield left.zero? ? "Everything lies under the newest key (#{turned} rows turned). Older keys may go after a day." : "#{left} rows were in use: run it again."
-        left.zero?
-      ensure
-        DB.disconnect if Verglas.const_defined?(:DB)
-        @cluster.stop if started
+        Prepared.with(self, @environment, folder: @folder) do
+          rekeying = Store::Rekeying.new(DB)
+          turned = rekeying.call { |now| yield "#{now[:table]}: #{now[:done]} of #{now[:of]}" }
+          left = rekeying.left
+          yield left.zero? ? "Everything lies under the newest key (#{turned} rows turned). Older keys may go after a day." : "#{left} rows were in use: run it again."
+          left.zero?
+        end
       end
 
       private
-
-      # True when this started the database.
-      def prepare
-        @environment["NOTES_KEY_FILE"] ||= file unless @environment["NOTES_KEY"]
-        unless @environment["DATABASE_URL"]
-          @cluster = Cluster.new(File.join(@folder, "postgres"))
-          started = @cluster.start
-          @environment["DATABASE_URL"] = @cluster.database("verglas")
-        end
-        require_relative "../config/application"
-        Store::Database.migrate(DB)
-        started
-      end
 
       def replace(text)
         whole = "#{file}.new"

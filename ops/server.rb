@@ -4,6 +4,7 @@ require "fileutils"
 require "securerandom"
 require "socket"
 require_relative "cluster"
+require_relative "keys"
 
 module Verglas
   module Ops
@@ -39,10 +40,7 @@ module Verglas
       def load_demo
         ENV["DATABASE_URL"] = @cluster.database("verglas")
         ENV["SESSION_SECRET"] ||= secret("session_secret", 64)
-        unless ENV["NOTES_KEY"] || ENV["NOTES_KEY_FILE"]
-          secret("notes_key", 32)
-          ENV["NOTES_KEY_FILE"] = File.join(@folder, "notes_key")
-        end
+        ENV["NOTES_KEY_FILE"] ||= Keys.new(ENV, folder: @folder).kept unless ENV["NOTES_KEY"]
         ENV["APP_ENV"] ||= "production"
         require_relative "../config/application"
         Store::Database.migrate(DB)

@@ -48,18 +48,27 @@ module Verglas
           Outcome.refuse(number, e.below("/#{section}"), record.slice("name").transform_keys(&:to_sym))
         end
 
-        # What only the core can tell.
+        # What only the core can tell, by section.
+        KNOWN = {
+          "machines" => :machine, "fittings" => :whole, "photographs" => :photograph, "rules" => :rule, "client_rules" => :rule,
+          "readings" => ->(record) { Body::Observation.fetch(record["observation"]) },
+          "cautions" => ->(record) { Guidance::Cautions.fetch(record.dig("body", "caution")) },
+          "stricter_cautions" => ->(record) { Guidance::Cautions.fetch(record["caution"]) },
+          "sets" => ->(record) { record.dig("how", "felt")&.then { |felt| Guidance::Regions.fetch(felt) } }
+        }.freeze
+        private_constant :KNOWN
+
         def known(section, record)
-          case section
-          when "machines" then machine(record)
-          when "readings" then Body::Observation.fetch(record["observation"])
-          when "rules", "client_rules" then Guidance::HouseRules.check(record["question"], record["school"])
-          when "cautions" then Guidance::Cautions.fetch(record.dig("body", "caution"))
-          when "stricter_cautions" then Guidance::Cautions.fetch(record["caution"])
-          when "sets" then record.dig("how", "felt")&.then { |felt| Guidance::Regions.fetch(felt) }
-          when "fittings" then whole(record)
-          when "photographs" then raise Invalid.new(:not_a_jpeg, path: "/jpeg") unless record["jpeg"].unpack1("m0").start_with?(JPEG)
-          end
+          asked = KNOWN[section]
+          asked.is_a?(Symbol) ? send(asked, record) : asked&.call(record)
+        end
+
+        def rule(record) = Guidance::HouseRules.check(record["question"], record["school"])
+
+        def photograph(record)
+          raise Invalid.new(:not_a_jpeg, path: "/jpeg") unless record["jpeg"].unpack1("m0").start_with?(JPEG)
+        rescue ArgumentError
+          raise Invalid.new(:not_a_jpeg, path: "/jpeg")
         end
 
         CLOSED = %w[accepted stopped taken_back].freeze

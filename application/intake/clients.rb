@@ -15,11 +15,11 @@ module Verglas
         # Adds at once, changes one by one over the version that was seen.
         def write(outcomes)
           adds, changes = outcomes.reject { |outcome| outcome.action == :same }.partition { |outcome| outcome.action == :add }
-          adds.each { |outcome| outcome.values[:id] ||= SecureRandom.uuid }
-          @gym.clients.add_all(adds.map { |outcome| row(outcome.values) })
-          @gym.readings.add_all(adds.flat_map { |outcome| readings(outcome.values[:id], outcome.values) }, by: @by)
-          changes.each { |outcome| change(outcome.known, outcome.values) }
-          adds.map { |outcome| outcome.values[:id] }
+          adds.each { |outcome| outcome.said[:id] ||= SecureRandom.uuid }
+          @gym.clients.add_all(adds.map { |outcome| row(outcome.said) })
+          @gym.readings.add_all(adds.flat_map { |outcome| readings(outcome.said[:id], outcome.said) }, by: @by)
+          changes.each { |outcome| change(outcome.known, outcome.said) }
+          adds.map { |outcome| outcome.said[:id] }
         end
 
         def key(values) = values[:id] || [values[:name], values[:detail]].compact.join("\n").unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase.tr("-'", "  ")
@@ -45,8 +45,8 @@ module Verglas
         end
 
         def standing(line, values)
-          row = @by_id[values[:id]] || (called(values) unless values[:id])
           namesake = called(values)
+          row = values[:id] ? @by_id[values[:id]] : namesake
           raise Invalid.new(:namesake, path: "/detail") if namesake && namesake[:id] != row&.fetch(:id)
           return Outcome.new(line, :add, nil, values, nil) unless row
 
@@ -62,7 +62,7 @@ module Verglas
         def said(values) = values[:id] ? columns(values) : columns(values).except(:name)
         def changed?(values, row) = differs?(said(values), row) || new_readings(values, row[:id]).any?
         def columns(values) = values.slice(*FIELDS).transform_keys { |name| name == :body_mass ? :body_mass_kg : name }
-        def new_readings(values, id) = READINGS.select { |name| values[name] && @readings.dig(id, name.to_s, :value_mm)&.to_f != values[name] }
+        def new_readings(values, id) = READINGS.select { |name| values[name] && !same?(values[name], @readings.dig(id, name.to_s, :value_mm)) }
         def row(values) = { id: values[:id], detail: "", **columns(values) }
 
         def readings(id, values, names = READINGS)

@@ -16,7 +16,7 @@ module Verglas
         def key(values) = values[:id] || values.values_at(:client_id, :client, :client_detail, :machine_id, :machine, :exercise, :accepted_at).join("\n").downcase
 
         def write(outcomes)
-          @gym.fittings.add_all(outcomes.select { |outcome| outcome.action == :add }.map { |outcome| row(outcome.values) })
+          @gym.fittings.add_all(outcomes.select { |outcome| outcome.action == :add }.map { |outcome| row(outcome.said) })
           []
         end
 
@@ -69,8 +69,9 @@ module Verglas
 
         def row(values)
           work = { **Application::Sheet::NO_WORK, "load_kg" => values[:load_mass], **values.slice(:repetitions, :sets, :last).transform_keys(&:to_s) }
-          { **values.slice(:client_id, :machine_id, :exercise, :marks, :grade, :knee_off_mm, :by, :accepted_at), id: values[:id] || SecureRandom.uuid, description_number: values[:number],
-                                                                                                                 roller_seen: values.fetch(:roller_seen, false), load: values.fetch(:load, ""), work: work, **record(values) }
+          same = values.slice(:client_id, :machine_id, :exercise, :marks, :grade, :knee_off_mm, :by, :accepted_at)
+          { **same, id: values[:id] || SecureRandom.uuid, description_number: values[:number], roller_seen: values.fetch(:roller_seen, false), load: values.fetch(:load, ""), work: work,
+                    **record(values) }
         end
 
         # A record of which the grade alone is kept: what it has nothing of is filled in when it is read (Upcaster).

@@ -13,8 +13,8 @@ module Verglas
         def write(outcomes)
           outcomes.each do |outcome|
             case outcome.action
-            when :add then add(outcome.values)
-            when :change then change(outcome.known, outcome.values)
+            when :add then add(outcome.said)
+            when :change then change(outcome.known, outcome.said)
             end
           end
           []
@@ -38,14 +38,15 @@ module Verglas
           Outcome.new(line, differs?(facts(values), plain(row)) || lengths_differ?(values, row) ? :change : :same, nil, values, row)
         end
 
-        # Two machines must not be called the same.
+        # Two machines must not be called the same, and none becomes another kind.
         def check_names(values, row)
-          others = ->(found) { found && found[:id] != row&.fetch(:id) }
-          raise Invalid.new(:machine_name_taken, path: "/name") if others.call(@by_name[values[:name].downcase])
-          raise Invalid.new(:machine_code_taken, path: "/code") if values[:code] && others.call(@by_code[values[:code]])
+          raise Invalid.new(:machine_name_taken, path: "/name") if another?(@by_name[values[:name].downcase], row)
+          raise Invalid.new(:machine_code_taken, path: "/code") if another?(@by_code[values[:code]], row)
           raise Invalid.new(:missing, path: "/family", name: "family") unless row || values[:family]
-          raise Invalid.new(:family_stays, path: "/family") if row && values[:family] && values[:family] != row[:family]
+          raise Invalid.new(:family_stays, path: "/family") unless row.nil? || [nil, row[:family]].include?(values[:family])
         end
+
+        def another?(found, row) = !found.nil? && found[:id] != row&.fetch(:id)
 
         # "exercise/name" where a station has several.
         def check_lengths(values, row)

@@ -21,7 +21,7 @@ module Verglas
 
         def write(outcomes)
           outcomes.select { |outcome| outcome.action == :change }.group_by(&:known).each do |row, list|
-            @gym.machines.update(row[:id], version: row[:version], by: @by, description: described(row, list.map(&:values)))
+            @gym.machines.update(row[:id], version: row[:version], by: @by, description: described(row, list.map(&:said)))
           end
           []
         end
@@ -71,13 +71,18 @@ module Verglas
         end
 
         def adjuster(label, rows)
+          said = rows.inject { |first, values| values.merge(first) }
+          round = said.slice(*WALK_ROUND).transform_keys(&:to_s)
+          drives = said[:moves]&.transform_values { |value| plain(value) }
+          { "label" => label, "marks" => rows.map { |values| values[:mark] }, "travel" => travel(label, rows), **{ "drives" => drives, "walk_round" => round }.compact }
+        end
+
+        # Of every mark or of none.
+        def travel(label, rows)
           travel = rows.map { |values| values[:travel] }
           raise Invalid.new(:travel_per_mark, path: "/travel", adjuster: label) unless travel.all? || travel.none?
 
-          round = WALK_ROUND.to_h { |name| [name.to_s, rows.map { |values| values[name] }.compact.first] }.compact
-          drives = rows.filter_map { |values| values[:moves] }.first
-          { "label" => label, "marks" => rows.map { |values| values[:mark] }, "travel" => (travel.map { |value| plain(value) } if travel.all?),
-            **(drives ? { "drives" => drives.transform_values { |value| plain(value) } } : {}), **(round.empty? ? {} : { "walk_round" => round }) }
+          travel.map { |value| plain(value) } if travel.all?
         end
 
         def plain(value) = (value % 1).zero? ? value.to_i : value

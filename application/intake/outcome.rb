@@ -7,9 +7,9 @@ module Verglas
       #   line    where it stands in the file
       #   action  :add, :change, :same (nothing), :refuse
       #   wrong   why it is refused: Invalid
-      #   values  as they were read; known: what stands there already, as far as whoever writes wants to know
-      Outcome = Struct.new(:line, :action, :wrong, :values, :known) do
-        def self.refuse(line, wrong, values = {}) = new(line, :refuse, wrong, values, nil)
+      #   said    its values as they were read; known: what stands there already, as far as whoever writes wants to know
+      Outcome = Struct.new(:line, :action, :wrong, :said, :known) do
+        def self.refuse(line, wrong, said = {}) = new(line, :refuse, wrong, said, nil)
         def refused? = action == :refuse
       end
     end

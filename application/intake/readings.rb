@@ -39,14 +39,14 @@ module Verglas
 
         def action(known, values)
           return :add unless known
-          return :same if known[:value_mm].to_f == values[:value] && [nil, known[:taken_at]].include?(values[:taken_at])
+          return :same if same?(values[:value], known[:value_mm]) && [nil, known[:taken_at]].include?(values[:taken_at])
           raise Invalid.new(:older_reading, path: "/taken_at") if values[:taken_at] && values[:taken_at] < known[:taken_at]
 
           :change
         end
 
         def row(outcome)
-          values = outcome.values
+          values = outcome.said
           { client_id: values[:client_id], observation: values[:reading], value_mm: values[:value], unit: values.fetch(:unit, "cm"), confirmed: values.fetch(:confirmed, false),
             taken_by: values[:staff], taken_at: values[:taken_at] }
         end

@@ -5,6 +5,9 @@ module Verglas
     class Intake
       # A kind of table on its way in: what its rows would do (asked of the database as it stands, nothing written), and doing it.
       class Sheet
+        # Of numbers, as they are kept.
+        PRECISION = 0.0005
+
         # gym, by: whose they become and who takes them in; staff without a word about who did something is them.
         def initialize(gym, by:)
           @gym = gym
@@ -40,7 +43,8 @@ module Verglas
         end
 
         # Only what was said is held against what stands.
-        def differs?(values, row) = values.any? { |name, value| value != row[name] && !(value.is_a?(Numeric) && row[name] && value == row[name].to_f) }
+        def differs?(values, row) = values.any? { |name, value| !same?(value, row[name]) }
+        def same?(said, kept) = said.is_a?(Numeric) && kept.is_a?(Numeric) ? (said - kept).abs < PRECISION : said == kept
       end
     end
   end

@@ -14,8 +14,8 @@ module Verglas
         end
 
         def write(outcomes)
-          groups = outcomes.select { |outcome| outcome.action == :add }.group_by { |outcome| visit_key(outcome.values) }.values
-          visits, sets = groups.map { |list| rows(list.map(&:values), list.first.known) }.transpose
+          groups = outcomes.select { |outcome| outcome.action == :add }.group_by { |outcome| visit_key(outcome.said) }.values
+          visits, sets = groups.map { |list| rows(list.map(&:said), list.first.known) }.transpose
           @gym.visits.add_all(visits.to_a.compact)
           @gym.visits.add_sets(sets.to_a.flatten(1))
           []

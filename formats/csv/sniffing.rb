@@ -41,10 +41,10 @@ module Verglas
           cut = bytes.index(BEGUN, [bytes.bytesize - 3, 0].max) || bytes.bytesize
           whole = bytes[0...cut]
           @left = bytes[cut..]
-          @zero ||= whole.include?("\0")
-          @utf8 &&= whole.dup.force_encoding(Encoding::UTF_8).valid_encoding?
-          @wide ||= whole.match?(WIDE)
-          @other ||= whole.match?(NO_TEXT)
+          @zero = true if whole.include?("\0")
+          @utf8 = false unless whole.dup.force_encoding(Encoding::UTF_8).valid_encoding?
+          @wide = true if whole.match?(WIDE)
+          @other = true if whole.match?(NO_TEXT)
         end
       end
     end

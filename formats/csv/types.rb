@@ -80,6 +80,7 @@ module Verglas
           def write(value) = value.to_s
         end
 
+        # As people write it.
         module YesNo
           WORDS = { "yes" => true, "no" => false, "true" => true, "false" => false, "1" => true, "0" => false, "y" => true, "n" => false }.freeze
 
@@ -129,6 +130,7 @@ module Verglas
           end
         end
 
+        # A UUID.
         module Id
           module_function
 

@@ -8,9 +8,8 @@ module TakingIn
     import = call(:post, "/api/imports", { kind: kind, bytes: bytes.bytesize, length_unit: length_unit, mass_unit: mass_unit })
     return import unless import["id"]
 
-    (0...bytes.bytesize).step(chunk).map do |from|
-      bytes[from, chunk]
-    end.each_with_index { |piece, number| call(:put, "/api/imports/#{import["id"]}/chunks", { number: number, base64: [piece].pack("m0") }) }
+    pieces = (0...bytes.bytesize).step(chunk).map { |from| bytes[from, chunk] }
+    pieces.each_with_index { |piece, number| call(:put, "/api/imports/#{import["id"]}/chunks", { number: number, base64: [piece].pack("m0") }) }
     until %w[checked taken].include?(import["state"])
       step = call(:post, "/api/imports/#{import["id"]}/step")
       return step unless step["id"]

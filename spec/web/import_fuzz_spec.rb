@@ -14,8 +14,8 @@ RSpec.describe "Fuzzed files" do
   let(:random) { Random.new(Integer(ENV.fetch("IMPORT_SEED", "20261127"))) }
   let(:files) { Integer(ENV.fetch("IMPORT_FILES", "70")) }
   let(:cells) do
-    ["=HYPERLINK(\"x\")", "+1", "-1", "@x", "\u0000", "\u202E", "x" * 25_000, "\"", "\n", "\r", ";", ",", "'", "NaN", "1e999", "9" * 40, "null", "{\"a\":[[[[[[[[1]]]]]]]]}", "2026-99-99", "%3B", "=", ";;;=",
-     "00000000-0000-0000-0000-000000000000", "\u{1F9CA}" * 30, "<script>", "' OR 1=1 --", "", " "]
+    ["=HYPERLINK(\"x\")", "+1", "-1", "@x", "\u0000", "\u202E", "x" * 25_000, "\"", "\n", "\r", ";", ",", "'", "NaN", "1e999", "9" * 40, "null", "{\"a\":[[[[[[[[1]]]]]]]]}", "2026-99-99",
+     "%3B", "=", ";;;=", "00000000-0000-0000-0000-000000000000", "\u{1F9CA}" * 30, "<script>", "' OR 1=1 --", "", " "]
   end
 
   def kept = everything(but: [:account_active_session_keys, :counters, :writes, :tablet_staff, :imports, :import_chunks, :import_pieces, :import_keys, Sequel[:kept][:audit]])

@@ -34,13 +34,12 @@ module Verglas
         def owned?(section) = @db[section.table].columns.include?(:gym_id)
         def digests(section) = { clients: [:detail_digest], cautions: [:caution_digest] }.fetch(section.name, [])
 
-        # Whoever works here already is left as they are.
+        # Whoever works here already is who the archive says, and may do what they could.
         def staff(records)
           records.each do |record|
+            fields = record.slice("email", "name", "length_unit", "created_at").transform_keys(&:to_sym)
             known = @db[:accounts].where(gym_id: @gym.id).where(Sequel.function(:lower, :email) => record["email"].downcase)
-            next unless known.empty?
-
-            @db[:accounts].insert(gym_id: @gym.id, **record.slice("email", "name", "role", "length_unit", "created_at").transform_keys(&:to_sym))
+            @db[:accounts].insert(gym_id: @gym.id, role: record["role"], **fields) if known.update(fields).zero?
           end
         end
 

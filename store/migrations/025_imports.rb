@@ -10,7 +10,7 @@ Sequel.migration do
       column :kind, :text, null: false
       column :units, :json, null: false
       column :state, :text, null: false, default: "arriving"
-      column :bytes, :integer, null: false
+      column :bytes, :Bignum, null: false
       column :head, :json, null: false, default: "{}"
       column :rows, :integer, null: false, default: 0
       column :pieces, :integer, null: false, default: 0
@@ -20,7 +20,7 @@ Sequel.migration do
       column :made_at, :timestamptz, null: false, default: Sequel::CURRENT_TIMESTAMP
       constraint(:import_kind_form) { Sequel.lit("kind ~ '\\A[a-z_]{1,20}\\Z'") }
       constraint :import_state_known, state: %w[arriving checking checked taken]
-      constraint(:import_bytes_range) { bytes =~ (1..(64 * 1024 * 1024)) }
+      constraint(:import_bytes_range) { bytes > 0 }
       index %i[gym_id made_at], name: :imports_of_gym
     end
 

@@ -19,6 +19,16 @@ module Verglas
           named(page).all
         end
 
+        # Every page of it.
+        def all(of:)
+          rows = []
+          loop do
+            page = call(before: rows.last&.fetch(:id), of: of)
+            rows.concat(page)
+            return rows if page.size < PAGE
+          end
+        end
+
         private
 
         # The id itself, and those of the fittings that are about it.

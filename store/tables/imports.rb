@@ -80,7 +80,7 @@ module Verglas
         end
 
         # keys: [[row, key, refers]]
-        def add_keys(id, keys) = keys.empty? || @gym.db[:import_keys].import(%i[import_id row key refers], keys.map { |key| [id, *key] }, slice: 2000)
+        def add_keys(id, keys) = Copy.rows(@gym.db, :import_keys, %i[import_id row key refers], keys.map { |key| [id, *key] })
 
         # {row => the row before it under the same key}; and rows that refer to what is not there.
         def repeated(id, limit:)
