@@ -89,7 +89,7 @@ RSpec.describe "Who asks" do
   it "every way to write carries a key, and the version of what it changes" do
     writes = operations.select { |verb, path, operation| verb != "get" && operation.fetch("parameters", []).any? { |one| one["$ref"].to_s.end_with?("/Key") } && !path.end_with?("/set-up") }
     expect(writes.size).to be > 20
-    reading = ["post /api/clients/search", "post /api/fittings/{id}/evaluation", "post /api/fittings/{id}/signs", "post /api/fittings/{id}/again",
+    reading = ["post /api/search", "post /api/clients/search", "post /api/fittings/{id}/evaluation", "post /api/fittings/{id}/signs", "post /api/fittings/{id}/again",
                "post /api/fittings/{id}/creep", "post /api/fittings/{id}/loads",
                "post /api/machines/{id}/trial", "post /api/rules/{question}/changes"]
     without_key = operations.reject { |verb, _, _| verb == "get" } - writes

@@ -15,6 +15,9 @@ module Verglas
             reply(clients: rows.map { |row| Views::Client.summary(row) }, next: last&.values_at(:search_name, :id))
           end
 
+          # From anywhere; for the same reason a POST.
+          app.post("/api/search") { reply(Views::Found.of(Application::Finding.new(gym), input[:text])) }
+
           app.post("/api/clients") do
             write_once(status: 201) { Views::Client.summary(gym.clients.insert(Inputs::Client.fields(input))) }
           end

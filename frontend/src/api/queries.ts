@@ -89,6 +89,14 @@ export const searchQuery = (text: string) =>
     placeholderData: keepPreviousData,
   });
 
+/** Everything of the gym that has these letters. */
+export const findQuery = (text: string) =>
+  queryOptions({
+    queryKey: ["found", text],
+    queryFn: () => unwrap(api.POST("/api/search", { body: { text } })),
+    placeholderData: keepPreviousData,
+  });
+
 export const fittingQuery = (id: string) =>
   queryOptions({
     queryKey: ["fitting", id],

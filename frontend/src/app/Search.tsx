@@ -5,7 +5,7 @@ import { useState } from "react";
 import { Autocomplete, Input, SearchField } from "react-aria-components";
 import { useNavigate } from "react-router";
 import styled from "styled-components";
-import { machinesQuery, searchQuery } from "../api/queries";
+import { findQuery, machinesQuery } from "../api/queries";
 import { Dialogue } from "../ui/Dialogue";
 import { type Found, FoundList } from "../ui/FoundList";
 import { colour, radius, size, space, target } from "../ui/tokens";
@@ -32,6 +32,7 @@ const ACTIONS: Entry[] = [
   { id: "board", to: "/board", name: say("search.board"), what: "place" },
   { id: "refits", to: "/refits", name: say("search.refits"), what: "place" },
   { id: "gym", to: "/gym", name: say("search.theGym"), what: "place" },
+  { id: "exchange", to: "/gym/exchange", name: say("exchange.outAndIn"), what: "place" },
 ];
 
 const fits = (entry: Entry, text: string) => entry.name.toLowerCase().includes(text.toLowerCase());
@@ -48,24 +49,26 @@ function Finder({ onClose }: { onClose: () => void }) {
   const [text, setText] = useState("");
   const navigate = useNavigate();
   const wanted = text.trim();
-  const clients = useQuery({ ...searchQuery(wanted), enabled: wanted.length >= 2 });
-  const machines = useQuery(machinesQuery);
+  const typed = wanted.length >= 2;
+  const found = useQuery({ ...findQuery(wanted), enabled: typed });
+  const machines = useQuery({ ...machinesQuery, enabled: !typed });
   const entries: Entry[] = [
-    ...(wanted.length >= 2 ? (clients.data?.clients ?? []) : []).map((client) => ({
+    ...(typed ? (found.data?.clients ?? []) : []).map((client) => ({
       id: client.id,
       to: `/clients/${client.id}`,
       name: client.name,
-      what: client.detail || "client",
+      what: client.detail || say("search.client"),
     })),
-    ...[
-      ...(machines.data ?? []).map((machine) => ({
-        id: machine.id,
-        to: `/machines/${machine.id}`,
-        name: machine.name,
-        what: machine.place,
-      })),
-      ...ACTIONS,
-    ].filter((entry) => fits(entry, wanted)),
+    ...(typed ? (found.data?.machines ?? []) : []).map((machine) => ({
+      id: machine.id,
+      to: machine.marks ? `/machines/${machine.id}/sheet` : `/machines/${machine.id}`,
+      name: machine.name,
+      what: machine.why ?? machine.place,
+    })),
+    ...(typed ? [] : (machines.data ?? []))
+      .map(({ id, name, place }) => ({ id, to: `/machines/${id}`, name, what: place }))
+      .filter((entry) => fits(entry, wanted)),
+    ...ACTIONS.filter((entry) => fits(entry, wanted)),
   ];
   const open = (id: string) => {
     const entry = entries.find((candidate) => candidate.id === id);

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # What a gym has under some letters: clients by name; machines by name, code, place, what the walk-round found, an adjuster or one of its marks. Never in
+    # what speaks of somebody's health: notes of fittings and cautions are asked by nobody.
+    class Finding
+      CLIENTS = 20
+      MACHINES = 20
+      # Of a machine, beside what it is called, in the order in which they are told.
+      NOTES = %i[state_note getting_in getting_out left_behind].freeze
+      Found = Struct.new(:row, :why)
+
+      def initialize(gym)
+        @gym = gym
+      end
+
+      def self.folded(text) = text.to_s.unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase
+
+      # Client rows; those in whose name a word begins so first.
+      def clients(text) = text.strip.length < 2 ? [] : Store::Queries::SearchClients.new(@gym).call(text, limit: CLIENTS)
+
+      # Found, those first that are called so; why: nil, or {note:, says:}, or {adjuster:, mark:, cards:}.
+      def machines(text)
+        wanted = self.class.folded(text.strip)
+        return [] if wanted.empty?
+
+        @gym.machines.all.filter_map { |row| machine(row, wanted) }.sort_by { |found| [found.why ? 1 : 0, found.row[:name]] }.first(MACHINES)
+      end
+
+      private
+
+      def machine(row, wanted)
+        return Found.new(row, nil) if has?(row.values_at(:name, :code, :place).join(" "), wanted)
+
+        note = NOTES.find { |name| has?(row[name], wanted) }
+        return Found.new(row, { note: note, says: row[note] }) if note
+
+        mark = wanted.length > 1 && marks(row).find { |label, mark| has?([label, mark].compact.join(" "), wanted) }
+        Found.new(row, { adjuster: mark.first, mark: mark.last, cards: mark.last && cards(row, *mark) }) if mark
+      end
+
+      # Each adjuster, then each of its marks.
+      def marks(row)
+        adjusters = [*row[:adjusters].to_a, *row[:exercises].to_h.each_value.flat_map { |part| part.fetch("adjusters", []) }]
+        adjusters.flat_map { |adjuster| [[adjuster["label"], nil], *adjuster["marks"].map { |mark| [adjuster["label"], mark] }] }
+      end
+
+      # On how many of the latest cards it stands.
+      def cards(row, label, mark)
+        Store::Queries::MarkUse.new(@gym).call(row[:id]).select { |use| use[:label] == label && use[:mark] == mark }.sum { |use| use[:count] }
+      end
+
+      def has?(text, wanted) = self.class.folded(text).include?(wanted)
+    end
+  end
+end
