@@ -31,6 +31,7 @@ RSpec.describe "Questions in a large gym" do
   def walked_whole(sql) = db.fetch("EXPLAIN #{sql}").map { |row| row.values.first }.grep(/Seq Scan on (clients|readings|fittings|visits|sets)\b/)
 
   questions = {
+    "who is on a machine, and who waits" => ->(gym, *) { Verglas::Store::Queries::OnTheFloor.new(gym).then { |floor| [floor.visits, floor.queues] } },
     "who was fitted lately" => ->(gym, *) { Verglas::Store::Queries::RecentClients.new(gym).call },
     "what was left open" => ->(gym, *) { Verglas::Store::Queries::OpenFittings.new(gym).call },
     "what was discarded" => ->(gym, *) { Verglas::Store::Queries::DiscardedFittings.new(gym).call },

@@ -11,12 +11,7 @@ module Verglas
           # As little as a route here can do: benchmarks compare the others with it.
           app.get("/api/ping") { reply({ ok: true }) }
 
-          app.get("/api/floor") do
-            reply(open: Store::Queries::OpenFittings.new(gym).call.map { |row| Views::Fitting.open_line(row) },
-                  discarded: Store::Queries::DiscardedFittings.new(gym).call.map { |row| Views::Fitting.discarded_line(row) },
-                  recent: Store::Queries::RecentClients.new(gym).call.map { |row| Views::Client.recent(row) },
-                  machines: gym.machines.all.map { |row| Views::Machine.summary(row) })
-          end
+          app.get("/api/floor") { reply(Views::Floor.of(gym)) }
         end
       end
     end

@@ -101,3 +101,4 @@ type BeginImport = paths["/api/imports"]["post"]["requestBody"]["content"]["appl
 export type ImportKind = BeginImport["kind"];
 export type LengthUnit = BeginImport["length_unit"];
 export type MassUnit = BeginImport["mass_unit"];
+export type MachineAtAGlance = Schemas["MachineAtAGlance"];

@@ -1,6 +1,5 @@
 import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
 import styled from "styled-components";
 import { floorQuery, meQuery, refitsQuery } from "../../api/queries";
 import type { Refit } from "../../api/types";
@@ -8,9 +7,11 @@ import { useTitle } from "../../ui/useTitle";
 import { momentText } from "../../lib/dates";
 import { PrimaryLink, QuietLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
-import { Needs } from "../shared/Needs";
+import { Now } from "./Now";
+import { Places } from "./Places";
+import { RowLink } from "./RowLink";
 import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
-import { breakpoint, colour, space } from "../../ui/tokens";
+import { breakpoint, space } from "../../ui/tokens";
 import { ClientFinder } from "../shared/ClientFinder";
 import { Due } from "../shared/Due";
 
@@ -23,21 +24,6 @@ const Columns = styled.div`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
-const RowLink = styled(Link)`
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: center;
-  gap: ${space(2)} ${space(4)};
-  min-height: 56px;
-  padding: ${space(3)} ${space(4)};
-  color: ${colour.ink};
-  text-decoration: none;
-  &:hover {
-    background: ${colour.actionQuiet};
-  }
-`;
-
 /** Of those that are due: a line a client, the weightiest. */
 const SHOWN = 4;
 const firstOfEach = (due: readonly Refit[]) =>
@@ -49,9 +35,6 @@ export function FloorPage() {
   const me = useQuery(meQuery);
   const refits = useQuery(refitsQuery);
   const locale = me.data?.gym.locale ?? "en-GB";
-  const needing = (floor.data?.machines ?? []).filter(
-    ({ state, taped }) => state === "out_of_order" || (state !== "retired" && taped !== "taped"),
-  );
   return (
     <Page>
       <PageHead>
@@ -85,6 +68,7 @@ export function FloorPage() {
           </Section>
         </div>
         <div>
+          {floor.data ? <Now floor={floor.data} locale={locale} /> : null}
           <Section>
             <SectionTitle>{say("floorPage.leftOpen")}</SectionTitle>
             {floor.data && floor.data.open.length === 0 ? <Empty>{say("floorPage.noFittingIsOpen")}</Empty> : null}
@@ -145,28 +129,9 @@ export function FloorPage() {
               </Rows>
             </Section>
           ) : null}
-          <Section>
-            <SectionTitle>{say("floorPage.machinesThatNeedSomething")}</SectionTitle>
-            {needing.length === 0 && floor.data ? (
-              <Empty>
-                {say("floorPage.nothingAllAreTapedAnd")} <Link to="/machines">{say("floorPage.allMachines")}</Link>
-              </Empty>
-            ) : null}
-            <Rows>
-              {needing.map((machine) => (
-                <li key={machine.id}>
-                  <RowLink to={`/machines/${machine.id}`}>
-                    <span>
-                      <Strong>{machine.name}</Strong> <Small>{machine.place}</Small>
-                    </span>
-                    <Needs machine={machine} />
-                  </RowLink>
-                </li>
-              ))}
-            </Rows>
-          </Section>
         </div>
       </Columns>
+      {floor.data ? <Places machines={floor.data.machines} /> : null}
     </Page>
   );
 }
