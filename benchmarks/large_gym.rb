@@ -6,6 +6,18 @@
 require_relative "support"
 require_relative "large_gym/generator"
 
+# The statements that a block makes, asked again by themselves: what a bare route with the same SQL would wait for.
+def same_sql(db)
+  made = []
+  logger = Class.new { define_method(:info) { |line| made << line } }.new
+  %i[debug warn error].each { |level| logger.define_singleton_method(level) { |*| nil } }
+  db.loggers << logger
+  yield
+  db.loggers.delete(logger)
+  statements = made.map { |line| line.sub(/\A\([\d.]+s\) /, "").sub(/; \[.*\z/m, "") }.grep(/\A(SELECT|WITH)/)
+  [statements.size, Measure.median(15) { statements.each { |sql| db.fetch(sql).all } }]
+end
+
 clients, fittings = [ARGV[0] || 100_000, ARGV[1] || 1_000_000].map { |count| Integer(count) }
 Measure.with_demo do
   db = Verglas::DB
@@ -31,5 +43,18 @@ Measure.with_demo do
         Measure.report("#{what}: #{name}", Measure.median(15) { caller.call(*request) }, compared_with: ping)
       end
     end
+  end
+  # Each page without HTTP, against its own statements alone.
+  gym = Verglas::Store::Gym.new(db, large[:gym])
+  person = gym.fittings.dataset.where(state: "accepted").get(:client_id)
+  row = gym.clients.find(person)
+  views = Verglas::Web::Views
+  { "the board" => -> { views::Board.of(gym, weeks: 12) }, "search" => -> { views::Found.of(Verglas::Application::Finding.new(gym), "tal") },
+    "the card" => -> { views::ClientPage.of(gym, row) },
+    "the history" => -> { Verglas::Store::Queries::ClientCard.new(gym).history(person).map { |one| views::Fitting.history_line(one) } } }.each do |what, page|
+    3.times { page.call }
+    count, sql = same_sql(db, &page)
+    Measure.report("#{what}: #{count} statements, asked by themselves", sql)
+    Measure.report("  made of them", Measure.median(15) { page.call }, compared_with: sql, limit: "3 x")
   end
 end
