@@ -78,9 +78,12 @@ module Verglas
       # {question => school} which a caution sets otherwise than gym or instructor chose.
       def spared = Guidance::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
 
-      # The seconds of a repetition, without holds where a caution forbids them.
-      def tempo
-        tempo = Loading::Tempo.of(rules[tempo_question])
+      # The gym's aim of that name; of the fitting where none is said. nil: none was chosen, or it is no more.
+      def aim(name = fitting&.dig(:work, "aim")) = name && Loading::Aim.table(gym.aims.all).find { |aim| aim.name == name }
+
+      # The seconds of a repetition by aim, else by the house rule, without holds where a caution forbids them.
+      def tempo(aim = self.aim)
+        tempo = Loading::Tempo.of(rules[tempo_question]).then { |by_rule| aim ? aim.paced(by_rule) : by_rule }
         caution_effect.no_holds ? tempo.without_holds : tempo
       end
 

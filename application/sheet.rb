@@ -10,7 +10,7 @@ module Verglas
       CREEP_TEST = "creep_test"
       NO_FLOW = { "at" => nil, "done" => {}, "skipped" => {} }.freeze
       NO_WORK = { "load_kg" => nil, "left_kg" => nil, "right_kg" => nil, "repetitions" => nil, "sets" => nil, "last" => nil, "felt" => nil, "felt_side" => nil,
-                  "belt" => nil }.freeze
+                  "belt" => nil, "aim" => nil }.freeze
 
       module_function
 

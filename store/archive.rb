@@ -34,6 +34,7 @@ module Verglas
         Section.new(:staff, :accounts, %i[email], %i[id status_id]),
         Section.new(:equipment, :gym_equipment, %i[kind size_mm], []),
         Section.new(:plates, :gym_plates, %i[mass_kg], []),
+        Section.new(:aims, :gym_aims, %i[position], []),
         Section.new(:rules, :gym_rules, %i[question], []),
         Section.new(:stricter_cautions, :gym_cautions, %i[caution], []),
         Section.new(:machines, :machines, %i[created_at id], []),

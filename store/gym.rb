@@ -22,16 +22,17 @@ module Verglas
       def equipment = Tables::Equipment.new(self)
       def queues = Tables::Queues.new(self)
       def snoozes = Tables::Snoozes.new(self)
+      def aims = @aims ||= Tables::Aims.new(self)
       def imports = Tables::Imports.new(self)
       def trail = Tables::Trail.new(self)
       def row = db[:gyms].first(id: id)
 
       # Versions of what has no row of its own to carry one.
-      def versions
-        db[:gyms].where(id: id).first.slice(:equipment_version, :plates_version, :rules_version, :settings_version).transform_keys { |name| name.to_s.delete_suffix("_version").to_sym }
-      end
+      PARTS = %i[equipment plates rules settings aims].freeze
 
-      # Lets the block change a part of what the gym holds (:equipment, :plates, :rules, :settings), over the version which the writer saw;
+      def versions = row.then { |gym| PARTS.to_h { |part| [part, gym[:"#{part}_version"]] } }
+
+      # Lets the block change a part of what the gym holds (:equipment, :plates, :rules, :settings, :aims), over the version which the writer saw;
       # raises Stale with which part it is otherwise. Who writes at the same time waits for the end of it.
       def revise(part, version:)
         column = :"#{part}_version"

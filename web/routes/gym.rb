@@ -8,6 +8,15 @@ module Verglas
         def self.registered(app)
           app.get("/api/gym") { reply(Views::GymSettings.of(gym)) }
 
+          app.get("/api/aims") { reply(Views::Aims.of(gym)) }
+
+          app.put("/api/aims") do
+            write_once do
+              gym.aims.replace(input[:aims].map { |aim| Inputs::Aim.row(aim) }, version: input[:version])
+              Views::Aims.of(gym)
+            end
+          end
+
           app.put("/api/gym") do
             write_once do
               lead_only

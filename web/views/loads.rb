@@ -11,10 +11,10 @@ module Verglas
 
         # meeting: a fitting's; input: {wanted_kg, last, left_kg, right_kg, repetitions}, each may be missing.
         def of(meeting, input)
-          tempo = meeting.tempo
+          tempo = input.key?(:aim) ? meeting.tempo(meeting.aim(input[:aim])) : meeting.tempo
           made = meeting.rig ? made(meeting, input) : undescribed(meeting)
           { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: tempo_text(tempo) },
-                    set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]) }
+                    set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]), aims: Loading::Aim.table(meeting.gym.aims.all).map { |aim| Aims.one(aim) } }
         end
 
         USUAL = Tables[:loads][:usual]

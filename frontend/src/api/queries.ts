@@ -54,6 +54,8 @@ export const cautionsQuery = (id: string) =>
     queryFn: () => unwrap(api.GET("/api/clients/{id}/cautions", { params: { path: { id } } })),
   });
 
+export const aimsQuery = queryOptions({ queryKey: ["aims"], queryFn: () => unwrap(api.GET("/api/aims")) });
+
 export const rulesQuery = queryOptions({ queryKey: ["rules"], queryFn: () => unwrap(api.GET("/api/rules")) });
 
 export const clientRulesQuery = (id: string) =>
@@ -150,8 +152,8 @@ export const creepQuery = (id: string, { marks, aids, creep }: Sheet) =>
 
 /** How a load is made on this machine, and what belongs to it. */
 export const loadsQuery = (id: string, work: Work) => {
-  const { load_kg: wanted_kg, left_kg, right_kg, last, repetitions } = work;
-  const body = { wanted_kg, left_kg, right_kg, last, repetitions };
+  const { load_kg: wanted_kg, left_kg, right_kg, last, repetitions, aim = null } = work;
+  const body = { wanted_kg, left_kg, right_kg, last, repetitions, aim };
   return queryOptions({
     queryKey: ["fitting", id, "loads", body],
     queryFn: () => unwrap(api.POST("/api/fittings/{id}/loads", { params: { path: { id } }, body })),

@@ -102,3 +102,5 @@ export type ImportKind = BeginImport["kind"];
 export type LengthUnit = BeginImport["length_unit"];
 export type MassUnit = BeginImport["mass_unit"];
 export type MachineAtAGlance = Schemas["MachineAtAGlance"];
+export type Aim = Schemas["Aim"];
+export type Aims = Schemas["Aims"];

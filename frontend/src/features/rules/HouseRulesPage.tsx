@@ -8,6 +8,7 @@ import type { Rules } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { SecondaryLink } from "../../ui/LinkButton";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
+import { AimsTable } from "./AimsTable";
 import { type Asked, Consequences } from "./Consequences";
 import { QuestionList } from "./QuestionList";
 import { RuleRefused } from "./RuleRefused";
@@ -58,6 +59,7 @@ export function HouseRulesPage() {
           else choose.mutate({ question, school });
         }}
       />
+      <AimsTable />
       <StricterCautions rules={rules.data} />
       {asked ? (
         <Consequences

@@ -11,23 +11,33 @@ const numbers = (from: number, to: number) =>
   Array.from({ length: to - from + 1 }, (_, index) => [String(from + index), String(from + index)] as const);
 const REPETITIONS = numbers(1, 30);
 const SETS = numbers(1, 8);
+const NO_AIM = "";
 const USUAL = { repetitions: 10, sets: 2 };
 
 type Props = {
   work: Work;
-  tempo: Loads["tempo"];
-  seconds: number;
+  loads: Pick<Loads, "tempo" | "set_seconds" | "aims">;
   pacer: PacerState;
   onChange: (fields: Partial<Work>) => void;
 };
 
 /** Sets and repetitions, and the pacer that counts them across the room. */
-export function Counts({ work, tempo, seconds, pacer, onChange }: Props) {
+export function Counts({ work, loads, pacer, onChange }: Props) {
+  const { tempo, set_seconds: seconds, aims } = loads;
   const repetitions = work.repetitions ?? USUAL.repetitions;
   return (
     <div>
       <PanelTitle>{say("counts.tempo", { tempo: tempo.says })}</PanelTitle>
       <Small>{say("counts.upHoldDownPauseIn", { seconds: Math.round(seconds) })}</Small>
+      <Select
+        label={say("counts.aim")}
+        options={[[NO_AIM, say("counts.noAim")], ...aims.map(({ name }) => [name, name] as const)]}
+        value={aims.some(({ name }) => name === work.aim) ? (work.aim ?? NO_AIM) : NO_AIM}
+        onChange={(name) => {
+          const aim = aims.find((one) => one.name === name);
+          onChange(aim ? { aim: name, sets: aim.sets, repetitions: aim.repetitions ?? repetitions } : { aim: null });
+        }}
+      />
       <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: space(2), margin: `${space(2)} 0` }}>
         <Select
           label={say("counts.sets")}

@@ -98,7 +98,7 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
       {loads.kind === null || loads.kind === "body" ? null : (
         <WantedLoad unit={loads.unit ?? "kg"} onWant={(kg) => void nearest(kg)} />
       )}
-      <Counts work={work} tempo={loads.tempo} seconds={loads.set_seconds} pacer={pacer} onChange={write} />
+      <Counts work={work} loads={loads} pacer={pacer} onChange={write} />
       {loads.belt ? <p data-belt={loads.belt.worn ? "on" : "off"}>{loads.belt.says}</p> : null}
       {light ? null : (
         <>
