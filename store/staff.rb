@@ -12,6 +12,9 @@ module Verglas
                     db[:accounts].where(id: Sequel.cast(:$id, :bigint), status_id: OPEN).prepare(:first, :staff_of)
         statement.call(id: id)
       end
+
+      # Their own choices; answers the row.
+      def self.choose(db, id, choices) = db[:accounts].where(id: id).returning.update(choices).first
     end
   end
 end

@@ -40,11 +40,14 @@ module Verglas
         once = Store::Writes.new(db, account_id: staff[:id])
         code, body = once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do
           done = yield
-          on_record(params["id"] || done[:id] || done.dig(:machine, :id)) if trail
+          on_record(params["id"] || subject(done)) if trail
           [status, reply(done)]
         end
         halt code, body
       end
+
+      # The id of what was made, where it has one of the kind that the trail holds.
+      def subject(done) = [done[:id], done.dig(:machine, :id)].grep(String).first
 
       # What was done stands in the audit trail: every write, and every opening of what speaks of somebody's health or leaves the gym.
       # subject: the id of whom or what it was done to.

@@ -37,7 +37,7 @@ module Verglas
         # Whoever works here already is who the archive says, and may do what they could.
         def staff(records)
           records.each do |record|
-            fields = record.slice("email", "name", "length_unit", "created_at").transform_keys(&:to_sym)
+            fields = record.slice("email", "name", "length_unit", "created_at", "short_bench").transform_keys(&:to_sym)
             known = @db[:accounts].where(gym_id: @gym.id).where(Sequel.function(:lower, :email) => record["email"].downcase)
             @db[:accounts].insert(gym_id: @gym.id, role: record["role"], **fields) if known.update(fields).zero?
           end

@@ -1,6 +1,6 @@
 import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
-import { useReducer } from "react";
+import { type ReactNode, useReducer } from "react";
 import { refusal } from "../../api/client";
 import { againQuery, evaluationQuery } from "../../api/queries";
 import type { FittingPage, Staff } from "../../api/types";
@@ -8,6 +8,7 @@ import { useShortcut } from "../../ui/useShortcut";
 import { activeStep, type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
 import { sameAids, sameMarks } from "../../lib/same";
 import { WRITE } from "../../model/sheet";
+import { QuietButton } from "../../ui/Button";
 import { Muted } from "../../ui/Page";
 import { CautionChips } from "../shared/CautionLines";
 import { Conflict } from "./draft/Conflict";
@@ -19,7 +20,9 @@ import { Kept } from "./draft/Kept";
 import { ClientLink, FigureArea, Frame, Head, Push } from "./layout";
 import { Pacer, usePacer } from "./loads/Pacer";
 import { Picture } from "./drawing/Picture";
+import { AtHand, Safe } from "./ShortBench";
 import { SidePanel } from "./SidePanel";
+import { useShortBench } from "./useShortBench";
 import { Steps } from "./steps/Steps";
 import { Stop } from "./draft/Stop";
 import { useAccept } from "./draft/useAccept";
@@ -41,6 +44,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const moved = again.data && again.isEnabled ? again.data.moved : [];
   const accept = useAccept(fitting, bench, draft);
   const pacer = usePacer();
+  const short = useShortBench(me);
 
   const active = activeStep(bench, order);
   const ranging =
@@ -62,8 +66,11 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const seenNever = machine.signs.filter(({ name, never }) => never && bench.sheet.signs.includes(name));
   const busy = accept.busy || bench.saving.kind === "conflict";
 
+  const discard: ReactNode = <Discard draft={draft} clientId={client.id} version={bench.version} />;
+  const hand = { fitting, bench, active, evaluation, moved, pacer, dispatch };
+
   return (
-    <Frame>
+    <Frame $short={short.chosen}>
       <Head>
         <h1>
           <ClientLink to={`/clients/${client.id}`}>{client.name}</ClientLink>
@@ -75,18 +82,18 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         </Muted>
         <ExerciseSwitch fitting={fitting} busy={bench.saving.kind === "saving"} />
         <Push>
+          <QuietButton onPress={short.toggle}>
+            {short.chosen ? say("shortBench.withSteps") : say("shortBench.onOnePage")}
+          </QuietButton>
           <Kept saving={bench.saving} locale={me.gym.locale} />
           <Stop fitting={fitting} bench={bench} draft={draft} />
         </Push>
       </Head>
-      <Steps
-        fitting={fitting}
-        bench={bench}
-        active={active}
-        moved={moved}
-        dispatch={dispatch}
-        discard={<Discard draft={draft} clientId={client.id} version={bench.version} />}
-      />
+      {short.chosen ? (
+        <Safe fitting={fitting} bench={bench} evaluation={evaluation} foot={discard} dispatch={dispatch} />
+      ) : (
+        <Steps fitting={fitting} bench={bench} active={active} moved={moved} dispatch={dispatch} discard={discard} />
+      )}
       <FigureArea aria-label={say("bench.sideView")}>
         {pacer.running ? (
           <Pacer pacer={pacer} />
@@ -110,18 +117,10 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
           </>
         )}
       </FigureArea>
-      <SidePanel
-        fitting={fitting}
-        bench={bench}
-        active={active}
-        evaluation={evaluation}
-        moved={moved}
-        pacer={pacer}
-        dispatch={dispatch}
-      />
+      {short.chosen ? <AtHand {...hand} /> : <SidePanel {...hand} />}
       <FindingsBar
         evaluation={evaluation}
-        writing={active === WRITE}
+        writing={short.chosen || active === WRITE}
         barred={fitting.bars.length > 0}
         unjudged={seenNever.length > 0}
         clientId={client.id}

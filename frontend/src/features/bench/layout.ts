@@ -3,9 +3,11 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { breakpoint, colour, size, space } from "../../ui/tokens";
 
-export const Frame = styled.main`
+/** $short: the steps are folded away, and both sides need more room. */
+export const Frame = styled.main<{ $short: boolean }>`
   display: grid;
-  grid-template: auto minmax(0, 1fr) auto / 15.5rem minmax(0, 1fr) 15.5rem;
+  grid-template: auto minmax(0, 1fr) auto / ${({ $short }) =>
+      $short ? "17.5rem minmax(0, 1fr) 17.5rem" : "15.5rem minmax(0, 1fr) 15.5rem"};
   grid-template-areas: "head head head" "steps figure controls" "findings findings findings";
   height: 100vh;
   min-height: 40rem;

@@ -34,17 +34,60 @@ const FELT = {
   elsewhere: say("writeDown.feltElsewhere"),
 };
 
-type Props = { fitting: FittingPage; sheet: Sheet; evaluation: Evaluation; dispatch: Dispatch<BenchEvent> };
+type Props = {
+  fitting: FittingPage;
+  sheet: Sheet;
+  evaluation: Evaluation;
+  /** beside what it would sum up */
+  short?: boolean;
+  dispatch: Dispatch<BenchEvent>;
+};
 
-export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
+export function WriteDown({ fitting, sheet, evaluation, short = false, dispatch }: Props) {
   const { machine } = fitting;
   const write = (fields: Partial<Omit<Sheet, "marks" | "aids">>) => dispatch({ type: "write", fields });
   const off = evaluation.findings.filter((finding) => finding.severity >= 2 && !finding.by_hand);
   const wrong = off.map(({ title }) => title.toLowerCase()).join(", ");
+  return (
+    <Panel aria-label={say("writeDown.writeDown")}>
+      {short ? null : <SummedUp fitting={fitting} sheet={sheet} evaluation={evaluation} dispatch={dispatch} />}
+      {off.length > 0 ? (
+        <TextField value={sheet.reason} onChange={(reason) => write({ reason })} maxLength={300} isRequired>
+          <FieldLabel>
+            {off.length > 1
+              ? say("writeDown.whyThoughSeveral", { off: wrong })
+              : say("writeDown.whyThough", { off: wrong })}
+          </FieldLabel>
+          <Text />
+          <FieldHint slot="description">{say("writeDown.staysOnTheRecordKept")}</FieldHint>
+        </TextField>
+      ) : null}
+      {machine.loaded ? null : (
+        <Field
+          label={say("writeDown.load")}
+          hint={say("writeDown.asPrintedSuchAs25")}
+          value={sheet.load}
+          maxLength={40}
+          autoComplete="off"
+          onChange={(load) => write({ load })}
+        />
+      )}
+      <TextField value={sheet.note} onChange={(note) => write({ note })} maxLength={1000}>
+        <FieldLabel>{say("writeDown.note")}</FieldLabel>
+        <Text />
+        <FieldHint slot="description">{say("writeDown.whySoAndWhatHelped")}</FieldHint>
+      </TextField>
+    </Panel>
+  );
+}
+
+/** What was set, seen and lifted, before it is accepted. */
+function SummedUp({ fitting, sheet, evaluation, dispatch }: Omit<Props, "short">) {
+  const { machine } = fitting;
   const open = fitting.steps.filter(({ id }) => !sheet.flow.done[id] && sheet.flow.skipped[id] === undefined);
   const titles = machine.signs.filter(({ name }) => sheet.signs.includes(name)).map(({ title }) => title);
   return (
-    <Panel aria-label={say("writeDown.writeDown")}>
+    <>
       <MarkRow>
         {machine.adjusters.map((adjuster) => (
           <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
@@ -81,32 +124,6 @@ export function WriteDown({ fitting, sheet, evaluation, dispatch }: Props) {
           </li>
         ) : null}
       </Summary>
-      {off.length > 0 ? (
-        <TextField value={sheet.reason} onChange={(reason) => write({ reason })} maxLength={300} isRequired>
-          <FieldLabel>
-            {off.length > 1
-              ? say("writeDown.whyThoughSeveral", { off: wrong })
-              : say("writeDown.whyThough", { off: wrong })}
-          </FieldLabel>
-          <Text />
-          <FieldHint slot="description">{say("writeDown.staysOnTheRecordKept")}</FieldHint>
-        </TextField>
-      ) : null}
-      {machine.loaded ? null : (
-        <Field
-          label={say("writeDown.load")}
-          hint={say("writeDown.asPrintedSuchAs25")}
-          value={sheet.load}
-          maxLength={40}
-          autoComplete="off"
-          onChange={(load) => write({ load })}
-        />
-      )}
-      <TextField value={sheet.note} onChange={(note) => write({ note })} maxLength={1000}>
-        <FieldLabel>{say("writeDown.note")}</FieldLabel>
-        <Text />
-        <FieldHint slot="description">{say("writeDown.whySoAndWhatHelped")}</FieldHint>
-      </TextField>
-    </Panel>
+    </>
   );
 }
