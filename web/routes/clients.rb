@@ -24,6 +24,12 @@ module Verglas
 
           app.get("/api/clients/:id") { |id| reply(Views::ClientPage.of(gym, client_row(id))) }
 
+          app.get("/api/clients/:id/history") do |id|
+            client = client_row(id)
+            machine = machine_row(params["machine"])
+            reply(Views::History.of(gym, client, machine, exercise_of(machine, params["exercise"])))
+          end
+
           # Computed for every machine: asked for by a page that shows already what is known.
           app.get("/api/clients/:id/predictions") { |id| reply(Views::Predictions.of(gym, client_row(id)[:id])) }
 

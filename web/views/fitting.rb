@@ -70,11 +70,11 @@ module Verglas
 
         def history_line(row)
           worst = row[:result]["findings"].max_by { |finding| finding["severity"] }
-          { id: row[:id], machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), marks: Told::Names.tags(row[:marks].to_h), load: row[:load],
-            grade: row[:result]["grade"],
-            worst: worst ? worst["says"] : nothing_found(row[:result]), stopped: stopped(row), taken_back: taken_back(row),
-            version: row[:version], remeasured: row.fetch(:remeasured, false), cushions: cushions(row),
-            checked: !row[:knee_off_mm].nil? || row[:roller_seen], by: row[:by_name], accepted_at: Told.time(row[:accepted_at]) }
+          { **row.slice(:id, :machine_id, :exercise, :load), machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), marks: Told::Names.tags(row[:marks].to_h),
+                                                             grade: row[:result]["grade"],
+                                                             worst: worst ? worst["says"] : nothing_found(row[:result]), stopped: stopped(row), taken_back: taken_back(row),
+                                                             version: row[:version], remeasured: row.fetch(:remeasured, false), cushions: cushions(row),
+                                                             checked: !row[:knee_off_mm].nil? || row[:roller_seen], by: row[:by_name], accepted_at: Told.time(row[:accepted_at]) }
         end
 
         # Not taped then, or not computed here.

@@ -168,6 +168,14 @@ export const setUpQuery = (id: string) =>
     queryFn: () => unwrap(api.GET("/api/fittings/{id}/set-up", { params: { path: { id } } })),
   });
 
+/** A client's fittings on one machine, side by side. */
+export const historyQuery = (id: string, machine: string, exercise: ExerciseName) =>
+  queryOptions({
+    queryKey: ["client", id, "history", machine, exercise],
+    queryFn: () =>
+      unwrap(api.GET("/api/clients/{id}/history", { params: { path: { id }, query: { machine, exercise } } })),
+  });
+
 /** A client's visits on the machine of an accepted fitting. */
 export const progressQuery = (id: string) =>
   queryOptions({

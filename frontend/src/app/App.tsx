@@ -21,6 +21,9 @@ const EditClientPage = page(() =>
 const NewClientPage = page(() =>
   import("../features/clients/NewClientPage").then(({ NewClientPage }) => NewClientPage),
 );
+const SideBySidePage = page(() =>
+  import("../features/clients/SideBySidePage").then(({ SideBySidePage }) => SideBySidePage),
+);
 const SessionsPage = page(() => import("../features/later/LaterPages").then(({ SessionsPage }) => SessionsPage));
 const CorrectMachinePage = page(() =>
   import("../features/machines/EnterMachinePage").then(({ CorrectMachinePage }) => CorrectMachinePage),
@@ -93,6 +96,7 @@ function Places() {
           <Route path="clients/new" element={<NewClientPage />} />
           <Route path="clients/:id" element={<ClientPage />} />
           <Route path="clients/:id/details" element={<EditClientPage />} />
+          <Route path="clients/:id/history/:machine" element={<SideBySidePage />} />
           <Route path="clients/:id/cautions" element={<CautionsPage />} />
           <Route path="clients/:id/rules" element={<ClientRulesPage />} />
           <Route path="clients/:id/tape" element={<TapePage />} />

@@ -15,6 +15,10 @@ const HistoryRow = styled.li`
   gap: ${space(1)} ${space(4)};
 `;
 
+type Line = ClientPageData["history"][number];
+const several = (all: readonly Line[], { machine_id, exercise }: Line) =>
+  all.filter((one) => one.machine_id === machine_id && one.exercise === exercise).length > 1;
+
 /** Every fitting that was closed, newest first. */
 export function History({ page, locale }: { page: ClientPageData; locale: string }) {
   if (page.history.length === 0) return null;
@@ -36,7 +40,14 @@ export function History({ page, locale }: { page: ClientPageData; locale: string
                     : line.worst}
               </Small>
             </span>
-            {line.taken_back ? null : <BandName band={line.grade} />}
+            <span>
+              {several(page.history, line) ? (
+                <Link to={`/clients/${page.client.id}/history/${line.machine_id}?exercise=${line.exercise}`}>
+                  {say("history.sideBySide")}
+                </Link>
+              ) : null}{" "}
+              {line.taken_back ? null : <BandName band={line.grade} />}
+            </span>
           </HistoryRow>
         ))}
       </Rows>
