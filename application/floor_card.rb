@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require "date"
+require "digest"
+
 module Verglas
   module Application
     # A client met by every machine of the gym: what the bench would advise on each, from the tape and from what was checked elsewhere, before
@@ -12,8 +15,14 @@ module Verglas
 
       # {[machine id, exercise] => Meeting} of all machines in service, each exercise.
       def meetings
-        @meetings ||= @gym.machines.in_service.flat_map { |row| Store::Tables::Machines.exercises(row).map { |exercise| [row, exercise.to_s] } }
+        @meetings ||= rows.flat_map { |row| Store::Tables::Machines.exercises(row).map { |exercise| [row, exercise.to_s] } }
                           .to_h { |row, exercise| [[row[:id], exercise], Meeting.among(@gym, person, machine_row: row, exercise: exercise, shared: shared, given: { shown: shown })] }
+      end
+
+      # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym owns are, on one day.
+      def basis(today = Date.today)
+        machines = rows.map { |row| row.except(:taped) }
+        Digest::SHA256.hexdigest([@gym.id, person.to_a, machines, shared.to_a, shown, today].inspect)
       end
 
       # Where a machine does not serve: the gym's others that do (Substitutes), best first.
@@ -21,6 +30,7 @@ module Verglas
 
       private
 
+      def rows = @rows ||= @gym.machines.in_service
       def person = @person ||= Store::Queries::People.new(@gym).call([@client_id]).fetch(@client_id)
       def shown = @shown ||= Store::Queries::ShownEfforts.new(@gym).call(@client_id, families: Readiness::FAMILIES)
       def shared = @shared ||= Meeting::Shared.of(@gym)

@@ -30,7 +30,7 @@ RSpec.describe "Fittings side by side" do
     expect(cells(told, "Back pad")).to eq([["3", false], ["3", false]])
     taped = told["rows"].select { |row| row["part"] == "body" }.map { |row| row["cells"].map { |cell| cell["text"] } }
     expect(taped).to include(["1700 mm", "1700 mm"], ["600 mm", ""])
-    expect(told["rows"].select { |row| row["part"] == "fit" }.size).to be >= 3
+    expect(told["rows"].count { |row| row["part"] == "fit" }).to be >= 3
   end
 
   it "keep one that was taken back, with why" do

@@ -34,6 +34,29 @@ RSpec.describe "Predictions over HTTP" do
     expect(on(untaped)).to include("status" => nil, "marks" => [], "bars" => [])
   end
 
+  it "are kept until body, cautions, rules, machines or what the gym owns change, and then made anew" do
+    here = machine(loft, "slide_back", name: "Leg extension 1")
+    made = 0
+    allow(Verglas::Web::Views::Predictions).to(receive(:computed).and_wrap_original { |original, *given| (made += 1) && original.call(*given) })
+    version = -> { call(:get, "/api/clients/#{person[:id]}")["client"]["version"] }
+    changes = [
+      -> {},
+      -> { call(:put, "/api/clients/#{person[:id]}/readings/thigh_depth", { value: 15.5, unit: "cm", version: version.call }) },
+      -> { call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "loose_joints", version: nil }) },
+      -> { call(:put, "/api/rules/extension_roller", { school: "hand_above", version: 1 }) },
+      -> { call(:put, "/api/machines/#{here[:id]}/lengths", { exercise: "", name: "back_face", value: -470, version: 1, confirmed: true }) },
+      -> { call(:patch, "/api/machines/#{here[:id]}", { state: "out_of_order", version: loft.machines.find(here[:id])[:version] }) },
+      -> { loft.equipment.replace({ "cushion_back" => [20] }) },
+      -> { call(:patch, "/api/clients/#{person[:id]}", { body_mass_kg: 90, version: version.call }) }
+    ]
+    counts = changes.map do |change|
+      change.call
+      2.times { predictions }
+      made
+    end
+    expect(counts).to eq([1, 2, 3, 4, 5, 6, 7, 8])
+  end
+
   it "name the gym's other machine where one does not fit" do
     short = client(loft, account, name: "Dagny Holm-Reyes", sex: "woman", stature: 1480)
     machine(loft, "shoulder_sled", name: "Hack squat 1")

@@ -8,8 +8,15 @@ module Verglas
       module Predictions
         module_function
 
+        # Kept until something changes of which it is made.
+        KEPT = Application::Recent.new(300)
+
         def of(gym, client_id)
           card = Application::FloorCard.new(gym, client_id)
+          KEPT.fetch(card.basis) { computed(card) }
+        end
+
+        def computed(card)
           { predictions: card.meetings.map { |(machine_id, exercise), meeting| { machine_id: machine_id, exercise: exercise, **one(card, meeting) } } }
         end
 
@@ -34,7 +41,7 @@ module Verglas
         end
 
         def instead(card, meeting) = card.instead(meeting).map { |found| Told::Names.machine(found.row[:name], found.exercise) }
-        private_class_method :one, :marks, :source, :instead
+        private_class_method :computed, :one, :marks, :source, :instead
       end
     end
   end

@@ -48,9 +48,17 @@ type Props = {
   height: number;
   /** a bar under each for how far it went */
   ranges?: boolean;
+  /** when a caution was written, cleared or taken out */
+  cautions?: readonly { at: string | null; says: string }[];
 };
 
-export function VisitLine({ visits, today, locale, width, height, ranges = false }: Props) {
+/** Which visit is the first one after a moment: as many as there are where none is. */
+export const firstAfter = (visits: readonly { at: string | null }[], moment: string): number => {
+  const index = visits.findIndex(({ at }) => at !== null && Date.parse(at) >= Date.parse(moment));
+  return index < 0 ? visits.length : index;
+};
+
+export function VisitLine({ visits, today, locale, width, height, ranges = false, cautions = [] }: Props) {
   const loads = [...visits.map(({ load }) => load?.kg), today?.kg].filter((kg) => kg !== undefined);
   const [least, most] = [Math.min(...loads, Infinity), Math.max(...loads, -Infinity)];
   const names = [...visits.map((_, index) => String(index)), ...(today ? ["today"] : [])];
@@ -61,7 +69,17 @@ export function VisitLine({ visits, today, locale, width, height, ranges = false
   const at = (index: number) => [x(String(index)) ?? 0, y(visits[index]?.load?.kg ?? least)] as const;
   const told = visits.some(({ load }) => load !== null);
   return (
-    <Drawing viewBox={`0 0 ${width} ${height}`} role="img" aria-label={inWords(visits, today)} data-visit-line>
+    <Drawing
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={inWords(visits, today, cautions)}
+      data-visit-line
+    >
+      {cautions.map(({ at: moment, says }) => {
+        const index = moment === null ? visits.length : firstAfter(visits, moment);
+        const left = index < visits.length ? at(index)[0] - 20 : at(visits.length - 1)[0] + 20;
+        return <Caution key={`${moment} ${says}`} says={says} left={left} base={base} room={width - left} />;
+      })}
       {told
         ? runs(visits).map((run) => (
             <path
@@ -127,10 +145,11 @@ export function runs(visits: readonly Visited[]): number[][] {
   return all;
 }
 
-const inWords = (visits: readonly Visited[], today: Load | null) =>
+const inWords = (visits: readonly Visited[], today: Load | null, cautions: NonNullable<Props["cautions"]>) =>
   [
     ...visits.map((visit) => [visit.load?.text ?? "", ...visit.changes].filter(Boolean).join(", ")),
     ...(today ? [say("visitLine.todayText", { load: today.text })] : []),
+    ...cautions.map(({ says }) => says),
   ].join("; ");
 
 function Mark({ kind, left, top }: { kind: "full" | "half" | "ring"; left: number; top: number }) {
@@ -158,6 +177,19 @@ function Change({ visit, left, base, room }: { visit: Visited; left: number; bas
       <path d={`M${at} 16V${base}`} stroke={colour.close} strokeWidth="1.5" strokeDasharray="4 4" />
       <text className="change" x={close ? at - 6 : at + 6} y="14" textAnchor={close ? "end" : "start"}>
         {visit.changes[0]}
+      </text>
+    </g>
+  );
+}
+
+/** A line through everything from a caution on, its words above those of what moved. */
+function Caution({ says, left, base, room }: { says: string; left: number; base: number; room: number }) {
+  const close = room < 260;
+  return (
+    <g data-caution>
+      <path d={`M${left} 20V${base}`} stroke={colour.off} strokeWidth="2" />
+      <text className="change" x={close ? left - 6 : left + 6} y="30" textAnchor={close ? "end" : "start"}>
+        {says}
       </text>
     </g>
   );

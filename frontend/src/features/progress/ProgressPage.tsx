@@ -91,7 +91,15 @@ export function ProgressPage() {
       ) : (
         <>
           <Plot>
-            <VisitLine visits={visits} today={today?.load ?? null} locale={locale} width={1120} height={250} ranges />
+            <VisitLine
+              visits={visits}
+              today={today?.load ?? null}
+              locale={locale}
+              width={1120}
+              height={250}
+              ranges
+              cautions={progress.data.cautions}
+            />
           </Plot>
           <Section>
             <SectionTitle>{say("progressPage.whatComesNext")}</SectionTitle>
