@@ -53,7 +53,7 @@ module Verglas
       ].to_h { |section| [section.name, section] }.freeze
 
       # Of the gym's own row.
-      GYM = %i[name locale address wall_names].freeze
+      GYM = %i[name locale address wall_names keep_years].freeze
     end
   end
 end

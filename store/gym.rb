@@ -43,7 +43,7 @@ module Verglas
         end
       end
 
-      # fields: {address:, wall_names:}
+      # fields: {address:, wall_names:, keep_years:}
       def settle(version:, **fields) = revise(:settings, version: version) { db[:gyms].where(id: id).update(fields) }
 
       # {e-mail address in small letters => id} of who works here.

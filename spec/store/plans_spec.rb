@@ -39,6 +39,7 @@ RSpec.describe "Questions in a large gym" do
     "who was here, and what they were fitted on" => ->(gym, *) { Verglas::Store::Queries::BoardCards.new(gym).call(since: Time.now - (84 * 86_400)) },
     "who did what" => ->(gym, _, person) { Verglas::Store::Queries::AuditTrail.new(gym).then { |trail| [trail.call, trail.call(before: 5, of: person)] } },
     "a card" => ->(gym, _, person) { Verglas::Store::Queries::ClientCard.new(gym).then { |card| [card.call(person), card.history(person)] } },
+    "who is past their time" => ->(gym, *) { Verglas::Store::Queries::PastTheirTime.new(gym).call(Time.now - (900 * 86_400)) },
     "fittings side by side" => lambda do |gym, _, person|
       Verglas::Store::Queries::FittingsSideBySide.new(gym).call(person, *gym.visits.dataset.where(client_id: person).get(%i[machine_id exercise]))
     end,

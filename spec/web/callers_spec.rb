@@ -97,7 +97,8 @@ RSpec.describe "Who asks" do
     making = ["post /api/machines", "post /api/clients", "post /api/fittings", "post /api/machines/{id}/copy", "put /api/machines/{id}/photographs",
               "post /api/machines/{id}/photographs/removal", "post /api/fittings/{id}/sets", "post /api/sets/{id}/taking-back",
               "put /api/refits/snooze", "post /api/imports", "put /api/imports/{id}/chunks", "post /api/imports/{id}/step", "post /api/imports/{id}/taking",
-              "post /api/imports/{id}/removal", "put /api/me"]
+              "post /api/imports/{id}/removal", "put /api/me",
+              "post /api/past-their-time/erasure"]
     versionless = writes.reject { |operation| right.right(operation).then { |request| "#{request.raw} #{request.path}" }.include?("version") }
     expect(versionless.map { |operation| operation.first(2).join(" ") } - making).to eq([])
   end

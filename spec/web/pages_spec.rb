@@ -66,7 +66,7 @@ RSpec.describe "The contract" do
     keyless = YAML.safe_load_file(Verglas::Web::Contract::FILE, aliases: true)["paths"].flat_map do |path, item|
       item.except("parameters").filter_map { |method, operation| "#{method} #{path}" unless operation.to_s.include?("parameters/Key") || method == "get" }
     end
-    expect(keyless).to match_array(%w[/auth/login /auth/logout /auth/lock /auth/pin /auth/switch /api/clients/search /api/fittings/{id}/evaluation /api/fittings/{id}/signs
+    expect(keyless).to match_array(%w[/auth/login /auth/logout /auth/lock /auth/pin /auth/switch /api/search /api/clients/search /api/fittings/{id}/evaluation /api/fittings/{id}/signs
                                       /api/fittings/{id}/again /api/fittings/{id}/creep /api/fittings/{id}/loads /api/machines/{id}/trial /api/rules/{question}/changes]
                                    .map { |path| "post #{path}" })
   end
@@ -79,7 +79,7 @@ RSpec.describe Verglas::Formats::Words do
     expect((codes - command_line_only).reject do |code|
       described_class.maybe("errors.#{code}", **Hash.new do |_, _|
         "x"
-      end, adjuster: "a", mark: "m", difference: "d", direction: "more", what: "w", says: "s", low: 1, high: 2, most: 3, tries: 4, minutes: 5)
+      end, adjuster: "a", mark: "m", difference: "d", direction: "more", what: "w", says: "s", low: 1, high: 2, most: 3, tries: 4, minutes: 5, column: "c", known: "k", line: 6, expected: 7)
     end).to be_empty
   end
 

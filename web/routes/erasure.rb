@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Verglas
   module Web
     module Routes
@@ -18,6 +20,23 @@ module Verglas
             archive
           end
 
+          app.get("/api/past-their-time") do
+            lead_only
+            reply(clients: past_their_time.map { |row| Views::Client.summary(row) })
+          end
+
+          # Confirmed by their number, as it was shown; whoever came back meanwhile is left.
+          app.post("/api/past-their-time/erasure") do
+            write_once do
+              lead_only
+              rows = past_their_time.select { |row| input[:ids].include?(row[:id]) }
+              raise Invalid.new(:number_differs, path: "/number") unless input[:number] == input[:ids].size && rows.size == input[:ids].size
+
+              rows.each { |row| Store::Erasure.new(gym).call(gym.clients.find(row[:id]), version: row[:version], keep_marks: input[:keep_marks], gone: gone) }
+              { ok: true }
+            end
+          end
+
           # Confirmed by the name, as it is written; what is left is the trail, which holds ids alone.
           app.post("/api/clients/:id/erasure") do |id|
             write_once do
@@ -33,6 +52,12 @@ module Verglas
 
         # What these routes share.
         module Helpers
+          # Those of whom nothing was written for as many years as the gym keeps what it keeps; nobody where it keeps for ever.
+          def past_their_time
+            years = gym.row[:keep_years]
+            years ? Store::Queries::PastTheirTime.new(gym).call(Date.today.prev_year(years).to_time) : []
+          end
+
           # What a request about somebody who was erased is answered.
           def gone = [404, JSON.generate(Errors.body(Invalid.new(:not_found)))]
         end

@@ -20,7 +20,7 @@ module Verglas
           app.put("/api/gym") do
             write_once do
               lead_only
-              gym.settle(version: input[:version], **input.slice(:address, :wall_names))
+              gym.settle(version: input[:version], **input.slice(:address, :wall_names, :keep_years))
               Views::GymSettings.of(gym)
             end
           end

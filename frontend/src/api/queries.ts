@@ -54,6 +54,11 @@ export const cautionsQuery = (id: string) =>
     queryFn: () => unwrap(api.GET("/api/clients/{id}/cautions", { params: { path: { id } } })),
   });
 
+export const pastTheirTimeQuery = queryOptions({
+  queryKey: ["past-their-time"],
+  queryFn: () => unwrap(api.GET("/api/past-their-time")),
+});
+
 export const aimsQuery = queryOptions({ queryKey: ["aims"], queryFn: () => unwrap(api.GET("/api/aims")) });
 
 export const rulesQuery = queryOptions({ queryKey: ["rules"], queryFn: () => unwrap(api.GET("/api/rules")) });

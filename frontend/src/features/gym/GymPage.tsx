@@ -12,6 +12,8 @@ import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
 import { SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
+import { Select } from "../../ui/Select";
+import { PastTheirTime } from "./PastTheirTime";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
 import { useTitle } from "../../ui/useTitle";
@@ -31,6 +33,11 @@ const Ways = styled.div`
 `;
 
 const LEAD = "lead";
+const FOR_EVER = 0;
+const YEARS: readonly (readonly [string, string])[] = [
+  [String(FOR_EVER), say("gymPage.forEver")],
+  ...[1, 2, 3, 5, 10, 20, 30].map((count) => [String(count), say("gymPage.years", { count })] as const),
+];
 const NAMES: readonly (readonly [WallNames, string])[] = [
   ["full", say("gymPage.full")],
   ["initial", say("gymPage.firstNameAndInitial")],
@@ -55,6 +62,7 @@ export function GymPage() {
         ) : null}
       </PageHead>
       <Settings first={gym.data} lead={me.data.role === LEAD} />
+      {me.data.role === LEAD && gym.data.keep_years !== null ? <PastTheirTime years={gym.data.keep_years} /> : null}
     </Page>
   );
 }
@@ -62,6 +70,7 @@ export function GymPage() {
 function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
   const [address, setAddress] = useState(first.address);
   const [names, setNames] = useState(first.wall_names);
+  const [years, setYears] = useState(String(first.keep_years ?? FOR_EVER));
   // What was seen here last: what a colleague kept since is overwritten only once it was shown.
   const [version, setVersion] = useState(first.version);
   const queryClient = useQueryClient();
@@ -70,10 +79,16 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
       unwrap(
         api.PUT("/api/gym", {
           params: { header: newKey() },
-          body: { version, address: address.trim().replace(/\/+$/, ""), wall_names: names },
+          body: {
+            version,
+            address: address.trim().replace(/\/+$/, ""),
+            wall_names: names,
+            keep_years: Number(years) || null,
+          },
         }),
       ),
     onSuccess: (kept) => {
+      void queryClient.invalidateQueries({ queryKey: ["past-their-time"] });
       queryClient.setQueryData(gymQuery.queryKey, kept);
       setVersion(kept.version);
       setAddress(kept.address);
@@ -108,6 +123,13 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
         options={NAMES}
         value={names}
         onChange={setNames}
+      />
+      <Select
+        label={say("gymPage.keepYears")}
+        hint={say("gymPage.keepYearsHint")}
+        options={YEARS}
+        value={years}
+        onChange={setYears}
       />
       {lead ? (
         <PrimaryButton type="submit" isDisabled={keep.isPending}>
