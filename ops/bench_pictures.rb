@@ -21,7 +21,7 @@ module Verglas
         hips
       end
 
-      # A hinge with ten kilograms at the chest, a raise with the band to begin with, an adduction's start.
+      # A hinge with ten kilograms at the chest; and the bench with its steps folded away.
       def hips
         bench("Ione Fairweather", "Hip bench 1", nil)
         click_button "Back to the advised"
@@ -30,13 +30,16 @@ module Verglas
         assert_selector "[data-placed=held_kg]", text: "10"
         assert_selector "[data-effort-curve]", text: "body weight alone"
         shot("bench-hip")
-        bench("Wendell Achterberg", "Level bench 1: hip extension", nil)
-        click_button "Glute-ham raise"
-        assert_selector "[data-placed=band_help_n]"
-        shot("bench-glute-ham")
-        bench("Perpetua Lowe", "Hip adduction 1", nil)
-        at("start")
-        shot("bench-adduction")
+        on_one_page("Perpetua Lowe", "Leg extension 1")
+      end
+
+      def on_one_page(name, machine)
+        bench(name, machine, nil)
+        click_button "On one page"
+        assert_selector "[data-short-bench]"
+        shot("bench-short")
+        click_button "With steps"
+        assert_selector "[data-step]"
       end
 
       # From before anyone sits to watching: the back pad is moved after roller and thigh pad were seen.

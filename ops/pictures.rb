@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "capybara/dsl"
+require "tempfile"
 require_relative "bench_pictures"
 require_relative "browser"
 
@@ -11,8 +12,8 @@ module Verglas
       include Capybara::DSL
       include BenchPictures
 
-      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hip bench-glute-ham bench-adduction record set-up progress board queue
-                 rules machines machine machine-taping].freeze
+      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hip bench-short record set-up progress board queue
+                 exchange rules machines machine machine-taping].freeze
 
       def initialize(folder)
         @folder = folder
@@ -32,6 +33,7 @@ module Verglas
         record("Caspian Thwaite")
         set_up("Imre Talbot-Vane", "Leg extension 1")
         board
+        exchange
         rules
         machines
       ensure
@@ -102,6 +104,22 @@ module Verglas
         assert_selector "[data-person]", minimum: 3
         shot("board")
       end
+
+      def exchange
+        visit "/gym/exchange"
+        file = Tempfile.new(["members", ".csv"])
+        File.write(file.path, MEMBERS)
+        find("input[type=file]", visible: :all).attach_file(file.path)
+        click_button "Look through it"
+        assert_text "not known and left aside"
+        shot("exchange")
+        click_button "Let it go"
+      end
+
+      # As somebody's own list has it, with one slip and a column of theirs.
+      MEMBERS = "Full name;Told apart by;Weight (lb);Height (in);Born;Locker\nRosalind Keane;rower;158;64,9;31.5.1990;41\nBarnaby Strake;;150;;;39\n" \
+                "Perpetua Lowe;ferry crew;136;;;12\nOdile Wharf;;;;31.2.1990;7\n"
+      private_constant :MEMBERS
 
       def rules
         visit "/rules"
