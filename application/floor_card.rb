@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "date"
-require "digest"
 
 module Verglas
   module Application
@@ -20,10 +19,7 @@ module Verglas
       end
 
       # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym owns are, on one day.
-      def basis(today = Date.today)
-        machines = rows.map { |row| row.except(:taped) }
-        Digest::SHA256.hexdigest([@gym.id, person.to_a, machines, shared.to_a, shown, today].inspect)
-      end
+      def basis(today = Date.today) = Basis.of(@gym.id, person.to_a, rows.map { |row| Basis.machine(row) }, shared.to_a, shown, today)
 
       # Where a machine does not serve: the gym's others that do (Substitutes), best first.
       def instead(meeting) = Substitutes.of(meeting, others: meetings.values)

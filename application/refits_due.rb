@@ -12,6 +12,9 @@ module Verglas
       # Where a fit can be seen by eye.
       SEEN = :turns_on_pivot
 
+      # How far the advice of a card has moved, kept until body, cautions, rules or machine change.
+      KEPT = Recent.new(1000)
+
       Due = Struct.new(:row, :reasons)
 
       def initialize(gym, today: Date.today)
@@ -49,13 +52,14 @@ module Verglas
           read = rows.select { |row| row[:read_since] }.first(COMPUTED)
           people = Store::Queries::People.new(@gym).call(read.map { |row| row[:client_id] })
           machines = @gym.machines.in_service.to_h { |row| [row[:id], row] }
-          read.to_h { |row| [row[:id], moved(row, meeting(row, people, machines))] }
+          read.to_h { |row| [row[:id], kept(row, people.fetch(row[:client_id]), machines.fetch(row[:machine_id]))] }
         end
       end
 
-      def meeting(row, people, machines)
+      def kept(row, person, machine_row)
         @shared ||= Meeting::Shared.of(@gym)
-        Meeting.among(@gym, people.fetch(row[:client_id]), machine_row: machines.fetch(row[:machine_id]), exercise: row[:exercise], shared: @shared)
+        basis = Basis.of(row.slice(:id, :exercise), row[:marks].to_h, person.to_a, Basis.machine(machine_row), @shared.to_a, @today)
+        KEPT.fetch(basis) { [moved(row, Meeting.among(@gym, person, machine_row: machine_row, exercise: row[:exercise], shared: @shared))] }.first
       end
 
       def moved(row, meeting)

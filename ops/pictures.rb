@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "capybara/dsl"
-require "tempfile"
+require "tmpdir"
 require_relative "bench_pictures"
 require_relative "browser"
 
@@ -107,12 +107,14 @@ module Verglas
 
       def exchange
         visit "/gym/exchange"
-        file = Tempfile.new(["members", ".csv"])
-        File.write(file.path, MEMBERS)
-        find("input[type=file]", visible: :all).attach_file(file.path)
-        click_button "Look through it"
-        assert_text "not known and left aside"
-        shot("exchange")
+        Dir.mktmpdir do |folder|
+          file = File.join(folder, "members.csv")
+          File.write(file, MEMBERS)
+          find("input[type=file]", visible: :all).attach_file(file)
+          click_button "Look through it"
+          assert_text "not known and left aside"
+          shot("exchange")
+        end
         click_button "Let it go"
       end
 

@@ -5,6 +5,9 @@ module Verglas
     module Views
       # Everything that stands on a client's page: who, the body, the tape, the card, the history.
       module ClientPage
+        # Which reading is worth taking next, kept until body or machines change.
+        RANKED = Application::Recent.new(300)
+
         module_function
 
         def of(gym, row)
@@ -12,7 +15,9 @@ module Verglas
           machines = gym.machines.in_service
           checked = Store::Queries::CheckedFittings.new(gym).call(row[:id])
           estimation = Application::ClientBody.estimation(row, readings, checked: Application::CheckedFittings.of(checked))
-          ranking = ranking(readings, open_machines(machines, checked), estimation)
+          ranking = RANKED.fetch(Application::Basis.of(row, readings, checked, machines.map { |machine| Application::Basis.machine(machine) })) do
+            ranking(readings, open_machines(machines, checked), estimation)
+          end
           card = Store::Queries::ClientCard.new(gym)
           cautions = gym.cautions.of(row[:id])
           { client: details(row), own_rules: Rules.own(gym, row), cautions: cautions.map { |one| Told::Caution.line(one) }, body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
