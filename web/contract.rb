@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "openapi_first"
+require "uri"
 
 module Verglas
   module Web
@@ -22,6 +23,7 @@ module Verglas
       # Raises Invalid for the first thing that does not agree.
       def check_request!(request)
         raise Invalid, :wrong_content_type if request.media_type.nil? && body_wanted?(request)
+        raise Invalid, :not_json unless text?(request.query_string)
 
         failure = definition.validate_request(request).error
         raise invalid(failure) if failure
@@ -31,6 +33,9 @@ module Verglas
       def action(request) = definition.request(request).operation["operationId"].gsub(/[A-Z]/) { |letter| "_#{letter.downcase}" }
 
       private
+
+      # Bytes that are no text match no pattern: whoever tries one on them fails.
+      def text?(query) = URI::DEFAULT_PARSER.unescape(query).force_encoding(Encoding::UTF_8).valid_encoding?
 
       def body_wanted?(request)
         asked = definition.request(request)

@@ -43,5 +43,7 @@ RSpec.describe "Fittings side by side" do
   it "are nobody's of another gym, and none of a machine that is not there" do
     expect(history(machine(gym("Elsewhere"), name: "Theirs")[:id])["code"]).to eq("not_found")
     expect(history["fittings"]).to eq([])
+    expect(history("#{here[:id]}?version=9")["code"]).to eq("wrong_form")
+    expect(history("#{here[:id]}%FF")["code"]).to eq("not_json")
   end
 end

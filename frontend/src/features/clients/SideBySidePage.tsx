@@ -72,7 +72,7 @@ export function SideBySidePage() {
           <Table>
             <thead>
               <tr>
-                <th />
+                <td />
                 {fittings.map((fitting) => (
                   <th key={fitting.id} scope="col">
                     <Link to={`/fittings/${fitting.id}`}>{momentText(fitting.accepted_at, locale, new Date())}</Link>

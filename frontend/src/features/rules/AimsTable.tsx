@@ -37,6 +37,14 @@ const Rows = styled.ul`
       grid-template-columns: repeat(3, minmax(0, 1fr));
     }
   }
+  @media ${breakpoint.phone} {
+    > li {
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+    }
+    > li > :first-child {
+      grid-column: 1 / -1;
+    }
+  }
 `;
 const Ways = styled.div`
   display: flex;
