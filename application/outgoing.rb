@@ -33,8 +33,7 @@ module Verglas
 
       # A row a mark: the shared adjusters first, then each exercise's own.
       def marks_of_machine(row)
-        parts = { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
-        parts.flat_map { |exercise, adjusters| adjusters.flat_map { |adjuster| marks_of(row, exercise, adjuster) } }
+        Store::Tables::Machines.parts(row).flat_map { |exercise, adjusters| adjusters.flat_map { |adjuster| marks_of(row, exercise, adjuster) } }
       end
 
       def marks_of(row, exercise, adjuster)

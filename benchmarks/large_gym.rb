@@ -49,7 +49,7 @@ Measure.with_demo do
   person = gym.fittings.dataset.where(state: "accepted").get(:client_id)
   row = gym.clients.find(person)
   views = Verglas::Web::Views
-  { "the board" => -> { views::Board.of(gym, weeks: 12) }, "search" => -> { views::Found.of(Verglas::Application::Finding.new(gym), "tal") },
+  { "the board" => -> { views::Board.of(gym, weeks: 12) }, "search" => -> { views::Search.of(Verglas::Application::Search.new(gym), "tal") },
     "the card" => -> { views::ClientPage.of(gym, row) },
     "the history" => -> { Verglas::Store::Queries::ClientCard.new(gym).history(person).map { |one| views::Fitting.history_line(one) } } }.each do |what, page|
     3.times { page.call }

@@ -22,7 +22,7 @@ module Verglas
           adds.map { |outcome| outcome.said[:id] }
         end
 
-        def key(values) = values[:id] || [values[:name], values[:detail]].compact.join("\n").unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase.tr("-'", "  ")
+        def key(values) = values[:id] || Store::Folded.of(values.values_at(:name, :detail).compact.join("\n"))
 
         private
 

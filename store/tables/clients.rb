@@ -11,9 +11,9 @@ module Verglas
           @gym = gym
         end
 
-        # Accents, case, hyphens and apostrophes taken off, as the database folds names; of nothing it says so.
+        # Of the folded text; of nothing it says so.
         def self.detail_digest(gym_id, detail)
-          folded = detail.unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase.tr("-'", "  ")
+          folded = Folded.of(detail)
           folded.empty? ? "" : Secrets.digest("#{gym_id}:#{folded}", :detail)
         end
 

@@ -39,6 +39,9 @@ module Verglas
         # The names of the exercises that are done on a row's machine: [nil] where there is one.
         def self.exercises(row) = Verglas::Machines::Families.fetch(row[:family]).exercises.keys
 
+        # {exercise => adjusters} as plain data: those that all of them share under "".
+        def self.parts(row) = { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
+
         # description: {constants:, adjusters:, exercises:, taped:}; nothing is known of what is left out.
         def insert(family:, description:, by: nil, copied_from: nil, id: nil, **facts)
           ConstraintErrors.translate do

@@ -16,7 +16,7 @@ module Verglas
           end
 
           # From anywhere; for the same reason a POST.
-          app.post("/api/search") { reply(Views::Found.of(Application::Finding.new(gym), input[:text])) }
+          app.post("/api/search") { reply(Views::Search.of(Application::Search.new(gym), input[:text])) }
 
           app.post("/api/clients") do
             write_once(status: 201) { Views::Client.summary(gym.clients.insert(Inputs::Client.fields(input))) }

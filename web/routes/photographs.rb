@@ -37,9 +37,9 @@ module Verglas
         module Helpers
           # "" is the machine itself.
           def adjuster_of(row)
-            parts = [row[:adjusters].to_a, *row[:exercises].to_h.values.map { |part| part["adjusters"] }].flatten
             label = input[:adjuster]
-            raise Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label) unless label.empty? || parts.any? { |adjuster| adjuster["label"] == label }
+            adjusters = Store::Tables::Machines.parts(row).values.flatten(1)
+            raise Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label) unless label.empty? || adjusters.any? { |adjuster| adjuster["label"] == label }
 
             label
           end

@@ -13,7 +13,8 @@ import { Secure } from "./steps/Secure";
 import { Watch } from "./watching/Watch";
 import { WriteDown } from "./writing/WriteDown";
 
-type Props = {
+/** What is at hand at the bench. */
+export type Hand = {
   fitting: FittingPage;
   bench: Bench;
   active: string;
@@ -23,7 +24,7 @@ type Props = {
   dispatch: Dispatch<BenchEvent>;
 };
 
-export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, dispatch }: Props) {
+export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, dispatch }: Hand) {
   const order = fitting.steps.map((step) => step.id);
   switch (active) {
     case "@again":

@@ -4,11 +4,11 @@ module Verglas
   module Web
     module Views
       # What was found under some letters.
-      module Found
+      module Search
         module_function
 
-        def of(finding, text)
-          { clients: finding.clients(text).map { |row| Client.summary(row) }, machines: finding.machines(text).map { |found| machine(found) } }
+        def of(search, text)
+          { clients: search.clients(text).map { |row| Client.summary(row) }, machines: search.machines(text).map { |found| machine(found) } }
         end
 
         def machine(found)

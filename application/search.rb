@@ -4,7 +4,7 @@ module Verglas
   module Application
     # What a gym has under some letters: clients by name; machines by name, code, place, what the walk-round found, an adjuster or one of its marks. Never in
     # what speaks of somebody's health: notes of fittings and cautions are asked by nobody.
-    class Finding
+    class Search
       CLIENTS = 20
       MACHINES = 20
       # Of a machine, beside what it is called, in the order in which they are told.
@@ -15,14 +15,12 @@ module Verglas
         @gym = gym
       end
 
-      def self.folded(text) = text.to_s.unicode_normalize(:nfkd).gsub(/\p{M}/, "").downcase
-
       # Client rows; those in whose name a word begins so first.
       def clients(text) = text.strip.length < 2 ? [] : Store::Queries::SearchClients.new(@gym).call(text, limit: CLIENTS)
 
       # Found, those first that are called so; why: nil, or {note:, says:}, or {adjuster:, mark:, cards:}.
       def machines(text)
-        wanted = self.class.folded(text.strip)
+        wanted = Store::Folded.of(text.strip)
         return [] if wanted.empty?
 
         @gym.machines.all.filter_map { |row| machine(row, wanted) }.sort_by { |found| [found.why ? 1 : 0, found.row[:name]] }.first(MACHINES)
@@ -42,8 +40,7 @@ module Verglas
 
       # Each adjuster, then each of its marks.
       def marks(row)
-        adjusters = [*row[:adjusters].to_a, *row[:exercises].to_h.each_value.flat_map { |part| part.fetch("adjusters", []) }]
-        adjusters.flat_map { |adjuster| [[adjuster["label"], nil], *adjuster["marks"].map { |mark| [adjuster["label"], mark] }] }
+        Store::Tables::Machines.parts(row).values.flatten(1).flat_map { |adjuster| [[adjuster["label"], nil], *adjuster["marks"].map { |mark| [adjuster["label"], mark] }] }
       end
 
       # On how many of the latest cards it stands.
@@ -51,7 +48,7 @@ module Verglas
         Store::Queries::MarkUse.new(@gym).call(row[:id]).select { |use| use[:label] == label && use[:mark] == mark }.sum { |use| use[:count] }
       end
 
-      def has?(text, wanted) = self.class.folded(text).include?(wanted)
+      def has?(text, wanted) = Store::Folded.of(text).include?(wanted)
     end
   end
 end
