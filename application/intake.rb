@@ -12,7 +12,6 @@ module Verglas
       PIECES = { gym: 200, marks: 10_000 }.freeze
       SHEETS = { clients: "Clients", readings: "Readings", machines: "Machines", marks: "Marks", fittings: "Fittings", visits: "Visits" }.freeze
       GYM = :gym
-      KINDS = [*SHEETS.keys, GYM].freeze
       # Told one by one.
       MOST_TOLD = 500
       CHUNK_BYTES = 700_000
@@ -85,7 +84,7 @@ module Verglas
       def read(row)
         raise Invalid.new(:import_incomplete, path: "") unless @imports.arrived(row[:id]) == row[:bytes]
 
-        read = Reading.new(@imports, row)
+        read = Parsing.new(@imports, row)
         read.call
         @imports.forget_chunks(row[:id])
         @imports.update(row[:id], state: read.pieces.zero? ? "checked" : "checking", rows: read.rows, pieces: read.pieces, head: read.head)
@@ -130,6 +129,7 @@ module Verglas
       def take_rows(row, leave, until_asked)
         rows = Rows.new(sheet(row), row)
         aside = @imports.refused_lines(row[:id])
+        leave &&= rows.sheet.apart?
         (1..row[:pieces]).inject({}) do |all, number|
           outcomes = rows.outcomes(@imports.piece(row[:id], number), aside)
           raise Invalid.new(:rows_refused, path: "", count: outcomes.count(&:refused?)) if !leave && outcomes.any?(&:refused?)

@@ -12,11 +12,14 @@ module Verglas
 
       module_function
 
-      # Yields the name of each member with its value, or with each record where it is a list. io: JSON in UTF-8. Raises Invalid for what is none.
+      # Yields the name of each member with its value, or with each record where it is a list; answers the names of the lists, empty ones too. io: JSON in
+      # UTF-8. Raises Invalid for what is none.
       def each(io, &)
         handler = Handler.new(&)
         Oj.sc_parse(handler, io, bigdecimal_load: :bigdecimal)
         raise Invalid.new(:not_json, path: "") unless handler.whole?
+
+        handler.lists
       rescue Oj::ParseError, EncodingError
         raise Invalid.new(:not_json, path: "")
       end
@@ -31,7 +34,10 @@ module Verglas
           @told = told
           @depth = 0
           @whole = false
+          @lists = []
         end
+
+        attr_reader :lists
 
         def whole? = @whole
 
@@ -61,7 +67,7 @@ module Verglas
         def hash_set(hash, key, value)
           return hash[checked(key)] = checked(value) unless ROOT.equal?(hash)
 
-          @told.call(checked(key), checked(value)) unless STREAM.equal?(value)
+          STREAM.equal?(value) ? @lists << key : @told.call(checked(key), checked(value))
         end
 
         # The document itself: an object, once.

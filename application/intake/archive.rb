@@ -22,8 +22,7 @@ module Verglas
         # rows: [[number, section, record]]. [outcomes, keys].
         def call(rows)
           outcomes = rows.map { |number, section, record| outcome(number, section, record) }
-          good = rows.zip(outcomes).reject { |_, outcome| outcome.refused? }.map(&:first)
-          [outcomes, keys(good)]
+          [outcomes, rows.zip(outcomes).flat_map { |row, outcome| keys(*row, good: !outcome.refused?) }]
         end
 
         # Everything, into the gym. Raises Invalid where anything is refused.
@@ -48,13 +47,13 @@ module Verglas
           Outcome.refuse(number, e.below("/#{section}"), record.slice("name").transform_keys(&:to_sym))
         end
 
-        # What only the core can tell, by section.
+        # What only the core can tell, by section: names that it does not know, and clearances that nobody signed, would be found where somebody
+        # is fitted.
         KNOWN = {
-          "machines" => :machine, "fittings" => :whole, "photographs" => :photograph, "rules" => :rule, "client_rules" => :rule,
+          "equipment" => :equipment, "machines" => :machine, "clients" => :limits, "cautions" => :caution, "fittings" => :fitting, "sets" => :set, "photographs" => :photograph,
+          "rules" => :rule, "client_rules" => :rule,
           "readings" => ->(record) { Body::Observation.fetch(record["observation"]) },
-          "cautions" => ->(record) { Guidance::Cautions.fetch(record.dig("body", "caution")) },
-          "stricter_cautions" => ->(record) { Guidance::Cautions.fetch(record["caution"]) },
-          "sets" => ->(record) { record.dig("how", "felt")&.then { |felt| Guidance::Regions.fetch(felt) } }
+          "stricter_cautions" => ->(record) { Guidance::Cautions.fetch(record["caution"]) }
         }.freeze
         private_constant :KNOWN
 
@@ -62,6 +61,33 @@ module Verglas
           asked = KNOWN[section]
           asked.is_a?(Symbol) ? send(asked, record) : asked&.call(record)
         end
+
+        def equipment(record) = one_of(record["kind"], Aids::KINDS, "/kind")
+        def limits(record) = record.fetch("limits", {}).each_key { |name| Guidance::Limits.fetch(name) }
+
+        def caution(record)
+          body = record["body"]
+          Guidance::Cautions.fetch(body["caution"])
+          Guidance::Cautions.check_word(cleared_by: body["cleared_by"].to_s, cleared_on: body["cleared_on"], degrees: body.fetch("degrees", {}), load_to_kg: body["load_to_kg"])
+        end
+
+        def set(record)
+          felt, sign = record["how"].values_at("felt", "sign")
+          Guidance::Regions.fetch(felt) if felt
+          one_of(sign, SIGNS, "/how/sign") if sign
+        end
+
+        SIGNS = Guidance::Signs::ALL.keys.map(&:to_s).freeze
+        STOPS = ["", *Guidance::Signs::STOPS.map(&:to_s)].freeze
+        private_constant :SIGNS, :STOPS
+
+        def fitting(record)
+          whole(record)
+          record.fetch("signs", []).each { |sign| one_of(sign, SIGNS, "/signs") }
+          one_of(record.fetch("stop_sign", ""), STOPS, "/stop_sign")
+        end
+
+        def one_of(name, names, path) = names.include?(name) || raise(Invalid.new(:not_allowed, path: path, expected: ""))
 
         def rule(record) = Guidance::HouseRules.check(record["question"], record["school"])
 
@@ -87,15 +113,13 @@ module Verglas
           Loading::Rig.read(record["loading"]) if record["loading"]
         end
 
-        # Each record's own key, and what it points at.
-        def keys(rows)
-          rows.flat_map do |number, section, record|
-            own = UNKEYED.include?(section) ? [] : [[number, "#{section}/#{own_key(section, record)}", false]]
-            own + references(record).map { |key| [number, key, true] }
-          end
+        # A record's own key, also of one that is refused: what points at it is not refused for that; and what it points at.
+        def keys(number, section, record, good:)
+          own = UNKEYED.include?(section) ? [] : [[number, "#{section}/#{own_key(section, record)}", false]]
+          good ? own + references(record).map { |key| [number, key, true] } : own
         end
 
-        def own_key(section, record) = record["id"] || record.values_at(*Store::Archive::SECTIONS.fetch(section.to_sym).order.map(&:to_s)).join("/").downcase
+        def own_key(section, record) = (record["id"] || record.values_at(*Store::Archive::SECTIONS.fetch(section.to_sym).order.map(&:to_s)).join("/")).to_s.downcase.slice(0, 300)
 
         def references(record)
           rows = REFERS.filter_map { |name, section| record[name] && "#{section}/#{record[name]}" }

@@ -4,11 +4,14 @@ module Verglas
   module Application
     class Intake
       # Adjusters with their marks, one mark a row, in the order in which they stand. An adjuster that is named is described anew, whole; the others of
-      # its machine stay. Where one row of a machine is refused, all of them are.
+      # its machine stay. Where one row of a machine is refused, all of them are; and as a row that cannot be read may belong to any, a table with one
+      # is not taken in.
       class Marks < Sheet
         WALK_ROUND = %i[side handle unlocks reachable_seated weight_off_first].freeze
 
         def key(values) = values.values_at(:machine_id, :machine, :exercise, :adjuster, :mark).join("\n").downcase
+
+        def apart? = false
 
         # By machine; an outcome a row.
         def check(rows)
@@ -49,7 +52,7 @@ module Verglas
 
         # The machine's description with what the rows say.
         def described(row, list)
-          parts = { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part["adjusters"] } }
+          parts = Store::Tables::Machines.parts(row)
           list.group_by { |values| values.fetch(:exercise, "") }.each do |exercise, rows|
             raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise, known: parts.keys.join(", ")) unless parts.key?(exercise)
 

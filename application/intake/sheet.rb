@@ -21,6 +21,9 @@ module Verglas
           rows.map { |line, values| values.is_a?(Invalid) ? Outcome.refuse(line, values) : judged(line, values) }
         end
 
+        # Whether a row that is refused may be left aside and the others taken.
+        def apart? = true
+
         # What a row is known by within its file; nil where nothing tells it from another.
         def key(values) = values[:id]
 

@@ -64,6 +64,19 @@ module Verglas
 
       def fetch(name) = RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
 
+      # What a clinician allows is signed, and of joints that there are. cleared_by: "" for nobody; cleared_on: nil where nobody did; degrees:
+      # {"motion" => [from, to]}. Raises Invalid.
+      def check_word(cleared_by:, cleared_on:, degrees:, load_to_kg:)
+        degrees.each { |motion, span| check_span(motion, *span) }
+        raise Invalid.new(:clearance_unsigned, path: cleared_by.empty? ? "/cleared_by" : "/cleared_on") if cleared_by.empty? != cleared_on.nil?
+        raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (degrees.any? || load_to_kg) && cleared_on.nil?
+      end
+
+      def check_span(motion, from, upto)
+        raise Invalid.new(:unknown_motion, path: "/degrees/#{motion}") unless Body::Envelope::MOTIONS.include?(motion.to_sym)
+        raise Invalid.new(:degrees_reversed, path: "/degrees/#{motion}") if from && upto && from > upto
+      end
+
       # Where two say something of the same wish, the stricter holds, as the family says which it is.
       # cautions: the client's; measured: motions that were; aims: what would be aimed at without them (by the names of Wishes); stricter: names of those with
       # which this gym fits nobody on anything until a clinician has cleared them.
@@ -125,7 +138,7 @@ module Verglas
       end
 
       def belt(rules) = rules.filter_map(&:belt).min_by { |worn| %i[never always].index(worn) }
-      private_class_method :bars, :barred?, :degrees?, :of_action, :wishes, :less, :without, :belt
+      private_class_method :check_span, :bars, :barred?, :degrees?, :of_action, :wishes, :less, :without, :belt
     end
   end
 end

@@ -17,6 +17,8 @@ RSpec.describe "The bench on one page, in the browser" do
     expect(page).to have_css("[data-short-bench]")
     expect(page).not_to have_css("[data-step]")
     ["Before anyone sits", "Very loose joints", "Where is it felt", "Working load", "Stop", "Accept and write down"].each { |text| expect(page).to have_text(text) }
+    %w[@before @light @working].each { |step| expect(page).to have_css("[data-kept='#{step}']") }
+    expect(find("[data-kept='@working']")).to have_text("Stop 10° short of straight.")
     expect_accessible("the bench on one page")
     expect(db[:accounts].where(id: account).get(:short_bench)).to be(true)
     visit "/fittings/#{draft[:id]}"

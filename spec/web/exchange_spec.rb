@@ -81,10 +81,11 @@ RSpec.describe "A gym's data" do
       call(:put, "/api/clients/#{id}/cautions", { caution: "loose_joints", version: nil, note: secret })
       fitting = Verglas::Store::Sealed.columns(:fittings, { note: secret, reason: secret, cue: secret, signs: ["numb_thigh"] })
       db[:fittings].update(fitting)
+      db[:visits].update(stopped: true)
       db[:sets].update(Verglas::Store::Sealed.columns(:sets, { how: { last: "clean", reached: 1, felt: "knee", sign: "hips_lift" } }))
       expect(export("gym-with-health-notes.json")).to include(secret, "loose_joints", "numb_thigh", "hips_lift")
       without = ["gym.json", *tables.map { |name| "#{name}.csv" }].map { |file| export(file) }.join
-      expect(without).not_to match(/#{secret}|loose_joints|numb_thigh|hips_lift|"felt"|"signs"|"limits"|"envelope"|"cautions"/)
+      expect(without).not_to match(/#{secret}|loose_joints|numb_thigh|hips_lift|"felt"|"signs"|"limits"|"envelope"|"wishes"|"cautions"|"stopped":true/)
       expect(db[Sequel[:kept][:audit]].select_map(:action).uniq).to include("export_gym_with_health_notes", "export_clients")
     end
   end
@@ -112,6 +113,28 @@ RSpec.describe "A gym's data" do
                       a_string_including("points at something"))
       expect([take(import)["code"], kept]).to eq(["rows_refused", before])
       expect(take(import, leave_refused: true)["code"]).to eq("rows_refused")
+    end
+
+    it "takes nothing that is missing for none, nobody's word for a clinician's, and no name that the program does not know" do
+      document = whole
+      emptied
+      expect(look_through("gym", JSON.generate(document.except("cautions"))).values_at("code", "path")).to eq(["missing", "/cautions"])
+      expect(look_through("gym", JSON.generate(document.except("readings"))).values_at("code", "path")).to eq(["missing", "/readings"])
+      spoil = lambda do |&change|
+        copy = JSON.parse(JSON.generate(document))
+        change.call(copy)
+        look_through("gym", JSON.generate(copy))["told"].to_a.map { |row| row["column"] }
+      end
+      cleared = document["cautions"].index { |caution| caution["body"]["cleared_on"] }
+      expect(spoil.call do |copy|
+        copy["cautions"][cleared]["body"].merge!("cleared_on" => nil, "cleared_by" => "", "degrees" => { "knee_flexion" => [0, 140] })
+      end).to eq(["/cautions/cleared_by"])
+      expect(spoil.call { |copy| copy["cautions"][cleared]["body"].merge!("cleared_on" => nil, "load_to_kg" => 90) }).to eq(["/cautions/cleared_on"])
+      expect(spoil.call { |copy| copy["cautions"][cleared]["body"]["degrees"] = { "wing_flexion" => [0, 9] } }).to eq(["/cautions/degrees/wing_flexion"])
+      expect(spoil.call { |copy| copy["clients"][0]["limits"] = { "wingspan" => { "deg" => 1 } } }).to eq(["/clients/limit"])
+      expect(spoil.call { |copy| copy["fittings"][0]["signs"] = ["wings"] }).to eq(["/fittings/signs"])
+      expect(spoil.call { |copy| copy["sets"][0]["how"]["sign"] = "wings" }).to eq(["/sets/how/sign"])
+      expect(spoil.call { |copy| copy["equipment"][0]["kind"] = "wings" }).to eq(["/equipment/kind"])
     end
 
     it "goes into an empty gym alone" do
@@ -254,6 +277,8 @@ RSpec.describe "A gym's data" do
       bad = good.sub(",90,", ",60,")
       expect(look_through("marks", bad)["counts"]).to include("refuse" => 4)
       expect(look_through("marks", good.gsub("roller_reach", "rocket"))["counts"]).to include("refuse" => 4)
+      torn = look_through("marks", good.sub("E1,roller,B,30", "E1,roller,,30"))
+      expect([torn["counts"].values_at("change", "refuse"), take(torn, leave_refused: true)["code"]]).to eq([[3, 1], "rows_refused"])
     end
 
     it "a machine with its lengths, refused where one is out of range or the loading makes no sense" do

@@ -8,7 +8,7 @@ module Verglas
       module Health
         SECTIONS = %i[cautions].freeze
         LEFT = { clients: %i[limits], client_rules: %i[reason], fittings: %i[signs trail flow note cue reason stop_sign], put_off: %i[reason] }.freeze
-        KEPT = { result: %w[format grade], computed_from: %w[model readings mean_mm sd_mm machine wishes advised advised_status],
+        KEPT = { result: %w[format grade], computed_from: %w[model readings mean_mm sd_mm machine advised advised_status],
                  work: %w[load_kg left_kg right_kg repetitions sets last belt], how: %w[last reached] }.freeze
 
         module_function
@@ -16,12 +16,13 @@ module Verglas
         # Rows that are nothing without it: an exercise that a stop sign ended.
         def rows(section, rows) = section.name == :fittings ? rows.exclude(state: "stopped") : rows
 
-        # A set that sent somebody back still says that it did, not why.
+        # A set that sent somebody back still says that it did, not why; what a visit was stopped by is over with its day.
         def without(section, record)
           kept = record.except(*LEFT.fetch(section.name, []))
           KEPT.each { |name, parts| kept[name] = kept[name].slice(*parts) if kept[name].is_a?(Hash) }
           kept[:result] &&= { **kept[:result], "findings" => [] }
           kept[:how] = kept[:how].merge("held_back" => true) if kept[:sends_back]
+          kept[:stopped] = false if kept.key?(:stopped)
           kept[:taken_back] = WITHHELD if kept[:state] == "taken_back"
           kept
         end

@@ -43,6 +43,8 @@ module Verglas
 
         def why(meeting, last)
           from = last[:computed_from]
+          return words(:"why.chosen") unless from.key?("rules") # nothing was computed here, so nothing can be told of why
+
           changed = basis(meeting).reject { |reason, now| past(from).fetch(reason) == now }.keys
           (changed.empty? ? [:chosen] : changed).map { |reason| words(:"why.#{reason}") }.join(", ")
         end

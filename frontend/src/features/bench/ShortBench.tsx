@@ -8,9 +8,9 @@ import type { Bench, BenchEvent } from "../../model/bench";
 import { breakpoint, colour, size, space } from "../../ui/tokens";
 import { Controls } from "./controls/Controls";
 import { LoadPanel } from "./loads/LoadPanel";
-import type { PacerState } from "./loads/Pacer";
 import { PanelTitle } from "./Panel";
-import { Again, type Moved } from "./steps/Again";
+import type { Hand } from "./SidePanel";
+import { Again } from "./steps/Again";
 import { Secure } from "./steps/Secure";
 import { Watch } from "./watching/Watch";
 import { WriteDown } from "./writing/WriteDown";
@@ -53,39 +53,34 @@ type SafeProps = {
 };
 
 export function Safe({ fitting, bench, evaluation, foot, dispatch }: SafeProps) {
-  const before = fitting.steps.find(({ stage }) => stage === BEFORE);
   const props = { fitting, sheet: bench.sheet, dispatch };
   return (
     <Column $area="steps" aria-label={say("shortBench.safeAndSeen")} tabIndex={0} data-short-bench>
-      <Before>
-        {before ? (
-          <>
-            <PanelTitle>{before.title}</PanelTitle>
-            <p>{before.do}</p>
-            {before.notes.map((note) => (
-              <p key={note}>{note}</p>
-            ))}
-          </>
-        ) : null}
-      </Before>
+      <Kept fitting={fitting} stages={BEFORE} />
       <Secure {...props} />
+      <Kept fitting={fitting} stages={WORKING} />
       <Watch {...props} evaluation={evaluation} />
       <Foot>{foot}</Foot>
     </Column>
   );
 }
 
-type HandProps = {
-  fitting: FittingPage;
-  bench: Bench;
-  active: string;
-  evaluation: Evaluation;
-  moved: Moved[];
-  pacer: PacerState;
-  dispatch: Dispatch<BenchEvent>;
-};
+/** Of the steps of these stages what is to be done and kept to: what keeps the client safe is not folded with them. */
+function Kept({ fitting, stages }: { fitting: FittingPage; stages: readonly string[] }) {
+  return fitting.steps
+    .filter(({ stage, adjuster }) => adjuster === null && stages.includes(stage))
+    .map((step) => (
+      <Before key={step.id} data-kept={step.id}>
+        <PanelTitle>{step.title}</PanelTitle>
+        <p>{step.do}</p>
+        {step.notes.map((note) => (
+          <p key={note}>{note}</p>
+        ))}
+      </Before>
+    ));
+}
 
-export function AtHand({ fitting, bench, active, evaluation, moved, pacer, dispatch }: HandProps) {
+export function AtHand({ fitting, bench, active, evaluation, moved, pacer, dispatch }: Hand) {
   const order = fitting.steps.map((step) => step.id);
   const props = { fitting, sheet: bench.sheet, dispatch };
   return (
@@ -110,5 +105,6 @@ export function AtHand({ fitting, bench, active, evaluation, moved, pacer, dispa
   );
 }
 
-/** The stage of the steps before anybody sits. */
-const BEFORE = "before";
+/** Stages whose steps stand before anybody sits, and those of the sets. */
+const BEFORE = ["before", "practise"];
+const WORKING = ["light", "working"];

@@ -52,7 +52,8 @@ export function LookedThrough({ page, busy, onTake, onStop }: Props) {
   const [leaveRefused, setLeaveRefused] = useState(false);
   const [untilAsked, setUntilAsked] = useState(true);
   const { add, change, same, refuse } = page.counts;
-  const archive = page.kind === "gym";
+  // An archive, and marks, which belong together by machine: all of it or nothing.
+  const whole = page.kind === "gym" || page.kind === "marks";
   const people = page.kind === "clients" && add > 0;
   const nothing = add + change === 0;
   return (
@@ -80,13 +81,13 @@ export function LookedThrough({ page, busy, onTake, onStop }: Props) {
       {page.unknown.length > 0 ? (
         <Notice>{say("exchange.unknown", { columns: page.unknown.join(", ") })}</Notice>
       ) : null}
-      {archive && page.health_notes === false ? <Notice tone="wrong">{say("exchange.archiveBars")}</Notice> : null}
+      {page.health_notes === false ? <Notice tone="wrong">{say("exchange.archiveBars")}</Notice> : null}
       {people ? (
         <Tick isSelected={untilAsked} onChange={setUntilAsked}>
           {say("exchange.untilAsked", { count: add })}
         </Tick>
       ) : null}
-      {refuse > 0 && !archive && !nothing ? (
+      {refuse > 0 && !whole && !nothing ? (
         <Tick isSelected={leaveRefused} onChange={setLeaveRefused}>
           {say("exchange.leaveRefused", { count: refuse })}
         </Tick>
@@ -96,7 +97,7 @@ export function LookedThrough({ page, busy, onTake, onStop }: Props) {
           <Notice>{say("exchange.nothingToTake")}</Notice>
         ) : (
           <PrimaryButton
-            isDisabled={busy || (refuse > 0 && (archive || !leaveRefused))}
+            isDisabled={busy || (refuse > 0 && (whole || !leaveRefused))}
             onPress={() => onTake({ leaveRefused, untilAsked: people && untilAsked })}
           >
             {say("exchange.takeAllIn", { count: add + change })}

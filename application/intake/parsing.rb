@@ -6,7 +6,7 @@ module Verglas
   module Application
     class Intake
       # From the bytes of a file to pieces of rows, as they come by: neither the file nor its rows are ever held whole.
-      class Reading
+      class Parsing
         attr_reader :rows, :pieces, :head
 
         def initialize(imports, row)
@@ -42,13 +42,21 @@ module Verglas
 
         # One section a piece; records are numbered through.
         def archive
-          flowing("UTF-8") do |io|
+          lists = flowing("UTF-8") do |io|
             Formats::GymArchive.each(io) { |member, value| Store::Archive::SECTIONS.key?(member.to_sym) ? record(member, value) : single(member, value) }
           end
           raise Invalid.new(:no_archive, path: "/format") unless @head.values_at("format", "version") == [Store::Archive::FORMAT, Store::Archive::VERSION]
 
           SCHEMA.check!("gym", @head["gym"])
           raise Invalid.new(:missing, path: "/health_notes", name: "health_notes") unless [true, false].include?(@head["health_notes"])
+
+          check_whole(lists)
+        end
+
+        # What is missing is not none: least of all cautions.
+        def check_whole(lists)
+          missing = (SECTIONS - lists) - (@head["health_notes"] ? [] : Store::Archive::Health::SECTIONS.map(&:to_s))
+          raise Invalid.new(:missing, path: "/#{missing.first}", name: missing.first) if missing.any?
         end
 
         MEMBERS = %w[format version health_notes gym].freeze
