@@ -7,6 +7,8 @@ module Verglas
     class Writes
       KEPT_SECONDS = 24 * 60 * 60
       SWEPT_AT_ONCE = 5000
+      RETRIES = 3
+      GIVE_WAY = ->(*) { sleep(0.01 + (rand * 0.04)) }
 
       def initialize(db, account_id:)
         @db = db
@@ -16,8 +18,8 @@ module Verglas
       # request: what makes two requests the same (method, path, body). The block answers [status, body].
       def once(key, request, &block)
         done = ConstraintErrors.translate do
-          # Two that wait for one another are begun again once: the one that was chosen to give way finds the other done.
-          @db.transaction(retry_on: Sequel::SerializationFailure, num_retries: 1) { first_or_replay(key, Secrets.digests(request, :write), &block) }
+          # Of two that wait for one another the one that was chosen to give way begins again, after the other had time to take what it waited for.
+          @db.transaction(retry_on: Sequel::SerializationFailure, num_retries: RETRIES, before_retry: GIVE_WAY) { first_or_replay(key, Secrets.digests(request, :write), &block) }
         end
         Upkeep.when_due(@db)
         done

@@ -123,7 +123,7 @@ RSpec.describe "Nothing falsified" do
         end
       end
       expect(threads.map { |thread| thread.value.first }).to eq([200, 200])
-      expect(tries.size).to eq(3)
+      expect(tries.size).to be > 2
     end
   end
 
