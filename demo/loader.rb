@@ -27,6 +27,7 @@ module Verglas
           @staff = @data["staff"].map { |person| account(person) }
           @gym.equipment.replace(@data["equipment"])
           @gym.equipment.replace_plates(@data["plates"])
+          @gym.tempos.replace(@data["tempos"].map { |row| row.transform_keys(&:to_sym) }, version: 1)
           @machines = @data["machines"].to_h { |machine| [machine["name"], @gym.machines.find(machine_id(machine))] }
           @data["clients"].each { |person| client(person) }
           @data["queues"].each { |machine, names| queue(@machines.fetch(machine), names) }

@@ -8,7 +8,9 @@ module Verglas
     # docs/formats/gym.md
     module Archive
       FORMAT = "verglas.gym"
-      VERSION = 1
+      VERSION = 2
+      # From which version on a list is there; an older archive is taken without it.
+      SINCE = { tempos: 2 }.freeze
       # How long one statement may think on the way out.
       TAKEN_MS = 10 * 60 * 1000
       # What stands where a text has to be and is left out.
@@ -35,6 +37,7 @@ module Verglas
         Section.new(:equipment, :gym_equipment, %i[kind size_mm], []),
         Section.new(:plates, :gym_plates, %i[mass_kg], []),
         Section.new(:aims, :gym_aims, %i[position], []),
+        Section.new(:tempos, :gym_tempos, %i[family], []),
         Section.new(:rules, :gym_rules, %i[question], []),
         Section.new(:stricter_cautions, :gym_cautions, %i[caution], []),
         Section.new(:machines, :machines, %i[created_at id], []),

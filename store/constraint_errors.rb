@@ -34,6 +34,9 @@ module Verglas
         gym_plates_pkey: [:mass_repeated, "/plates"],
         equipment_size_range: [:out_of_range, ""],
         gym_equipment_pkey: [:repeated, ""],
+        gym_tempos_pkey: [:tempo_repeated, "/tempos"],
+        tempo_slow_whole: [:tempo_half_said, "/tempos"],
+        tempo_slow_range: [:tempo_all_slow, "/tempos"],
         aim_names_differ: [:aim_repeated, "/aims"],
         fitting_knee_off_range: [:out_of_range, "/knee_off_mm"],
         one_draft_a_client_and_exercise: [:draft_exists, ""]

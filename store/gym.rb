@@ -23,16 +23,17 @@ module Verglas
       def queues = Tables::Queues.new(self)
       def snoozes = Tables::Snoozes.new(self)
       def aims = @aims ||= Tables::Aims.new(self)
+      def tempos = @tempos ||= Tables::Tempos.new(self)
       def imports = Tables::Imports.new(self)
       def trail = Tables::Trail.new(self)
       def row = db[:gyms].first(id: id)
 
       # Versions of what has no row of its own to carry one.
-      PARTS = %i[equipment plates rules settings aims].freeze
+      PARTS = %i[equipment plates rules settings aims tempos].freeze
 
       def versions = row.then { |gym| PARTS.to_h { |part| [part, gym[:"#{part}_version"]] } }
 
-      # Lets the block change a part of what the gym holds (:equipment, :plates, :rules, :settings, :aims), over the version which the writer saw;
+      # Lets the block change a part of what the gym holds (one of PARTS), over the version which the writer saw;
       # raises Stale with which part it is otherwise. Who writes at the same time waits for the end of it.
       def revise(part, version:)
         column = :"#{part}_version"

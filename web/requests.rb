@@ -69,7 +69,8 @@ module Verglas
 
       def current_of_gym(part)
         { equipment: -> { Views::Equipment.cushions(gym) }, plates: -> { Views::Equipment.plates(gym) }, rules: -> { Views::Rules.of_gym(gym) },
-          settings: -> { Views::GymSettings.of(gym) }, aims: -> { Views::Aims.of(gym) } }.fetch(part).call
+          settings: -> { Views::GymSettings.of(gym) }, aims: -> { Views::Aims.of(gym) },
+          tempos: -> { Views::Tempos.of(gym) } }.fetch(part).call
       end
 
       # What only whoever leads the gym may do.

@@ -51,6 +51,7 @@ module Verglas
         # is fitted.
         KNOWN = {
           "equipment" => :equipment, "machines" => :machine, "clients" => :limits, "cautions" => :caution, "fittings" => :fitting, "sets" => :set, "photographs" => :photograph,
+          "tempos" => :tempo,
           "rules" => :rule, "client_rules" => :rule,
           "readings" => ->(record) { Body::Observation.fetch(record["observation"]) },
           "stricter_cautions" => ->(record) { Guidance::Cautions.fetch(record["caution"]) }
@@ -106,6 +107,12 @@ module Verglas
           return if CLOSED.include?(record["state"]) ? said.all? : said.none?
 
           raise Invalid.new(:missing, path: "/accepted_at", name: "accepted_at")
+        end
+
+        def tempo(record)
+          raise Invalid.new(:unknown_family, path: "/family", family: record["family"]) if Verglas::Machines::Families.single.none? { |family| family.id.to_s == record["family"] }
+
+          Loading::Tempo.read(record.transform_keys(&:to_sym))
         end
 
         def machine(record)

@@ -45,7 +45,7 @@ module Verglas
           lists = flowing("UTF-8") do |io|
             Formats::GymArchive.each(io) { |member, value| Store::Archive::SECTIONS.key?(member.to_sym) ? record(member, value) : single(member, value) }
           end
-          raise Invalid.new(:no_archive, path: "/format") unless @head.values_at("format", "version") == [Store::Archive::FORMAT, Store::Archive::VERSION]
+          raise Invalid.new(:no_archive, path: "/format") unless @head["format"] == Store::Archive::FORMAT && (1..Store::Archive::VERSION).to_a.include?(@head["version"])
 
           SCHEMA.check!("gym", @head["gym"])
           raise Invalid.new(:missing, path: "/health_notes", name: "health_notes") unless [true, false].include?(@head["health_notes"])
@@ -53,9 +53,11 @@ module Verglas
           check_whole(lists)
         end
 
-        # What is missing is not none: least of all cautions.
+        # What is missing is not none: least of all cautions. An older archive has only what there was then.
         def check_whole(lists)
-          missing = (SECTIONS - lists) - (@head["health_notes"] ? [] : Store::Archive::Health::SECTIONS.map(&:to_s))
+          later = Store::Archive::SINCE.select { |_, version| version > @head["version"] }.keys
+          withheld = @head["health_notes"] ? [] : Store::Archive::Health::SECTIONS
+          missing = SECTIONS - lists - [*later, *withheld].map(&:to_s)
           raise Invalid.new(:missing, path: "/#{missing.first}", name: missing.first) if missing.any?
         end
 

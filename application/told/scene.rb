@@ -43,7 +43,8 @@ module Verglas
           lengths.merge(says: plate.says.map { |says| Formats::Words.of(says) }, closed: plate.closed && Formats::Words.of(plate.closed), choice: plate.choice)
         end
 
-        def part(part, known)
+        # known: the constants that are taped; nil where nothing of it is a guess.
+        def part(part, known = nil)
           { id: part.id, role: part.role, shape: part.shape, points: part.points.map { |point| at(point) }, radii: part.radii.map { |mm| mm.to_f.round(1) },
             degrees: part.degrees.map { |deg| deg.to_f.round(2) }, ghost: part.ghost, moves: part.moves, faded: part.faded, guess: !known.nil? && !(part.of - known).empty? }
         end
@@ -53,7 +54,7 @@ module Verglas
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]
-        private_class_method :part, :dimension, :pose, :plate, :curve, :torques, :drawn, :moved
+        private_class_method :dimension, :pose, :plate, :curve, :torques, :drawn, :moved
       end
     end
   end

@@ -16,7 +16,7 @@ module Verglas
 
       # The tempo of a set with this aim, where the house rule's is another.
       def paced(by_rule)
-        own = tempo ? Tempo.new(**tempo, set_s: nil, most_repetitions: nil) : by_rule
+        own = tempo ? Tempo.read(tempo) : by_rule
         seconds ? own.with(set_s: seconds, most_repetitions: repetitions) : own
       end
     end

@@ -67,6 +67,12 @@ module Verglas
           bottom_room_mm: bottom_room_mm(place), clip_squat_mm: lift_mm(place), fits: most_links(place) >= 1, missing_mm: [chain_of(1, place) - longest_mm(place), 0.0].max }
       end
 
+      # The knee, to nearly straight; where it is a hinge instead, nothing of it is told.
+      def lead(place)
+        deepest = ranges(place)[:knee_flexion].first.target_deg
+        Quickening::Lead.new(motion: :knee_flexion, from_deg: deepest, upto_deg: ClosedLeg::TOP_BEND_DEG) unless family.traits[:without] == :floor_hinge
+      end
+
       # The client decides how deep.
       def ranges(_place)
         knee = 90.0 + ankle_limit_deg

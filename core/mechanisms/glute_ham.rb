@@ -31,6 +31,8 @@ module Verglas
         HingeEffort.knee_nm(body, mass_kg: mass_kg, body_deg: body_deg, band_n: band, band_lever_mm: FIGURES[:band][:knee_lever_mm]) + held_nm(held, body_deg)
       end
 
+      def lead(_place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: bottom_deg, upto_deg: top_deg)
+
       def findings(_group, place) = [grade(:knee_over_pad, knee_off_mm(place))]
 
       def quantities_of(_group, place)

@@ -113,6 +113,8 @@ module Verglas
       # The hip's bend at a share of the movement: 0 where it turns, 1 at its top.
       def bend_at(place, share) = bottom_deg(place) + ((top_deg - bottom_deg(place)) * share)
 
+      def lead(place) = Quickening::Lead.new(motion: :hip_flexion, from_deg: bottom_deg(place), upto_deg: top_deg)
+
       # Whether it is the client's own bend, and not the house rule, that ends it.
       def end_limited? = own_bends_deg.any? { |deg| deg < wishes[:bottom_bend_deg] }
 

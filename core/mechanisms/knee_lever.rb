@@ -46,6 +46,8 @@ module Verglas
       # The client decides how low the heels go.
       def ranges(_place) = { heel_drop: [Reached.new(at: :bottom, deg: heel_drop_deg, forced: false, target_deg: heel_drop_deg)] }
 
+      def lead(_place) = Quickening::Lead.new(motion: :heel_drop, from_deg: heel_drop_deg, upto_deg: TOP_DEG)
+
       # The highest mark that lets the heels down, and no other.
       def preference(place) = [slack_mm(place).negative? ? 1 : 0, slack_mm(place).abs]
 

@@ -57,6 +57,12 @@ module Verglas
       # it turns, 1 at its other end.
       def limits_at(_place, _share) = {}
 
+      # The joint that leads a rising and its two ends (Quickening::Lead), nil where no movement is told; at which share of the movement it is bent
+      # so far; and what is drawn, where an arc is, of a rising that is slow up to there.
+      def lead(_place) = nil
+      def share_at(place, deg) = lead(place).share(deg)
+      def draw_slow(_sketch, _place, _deg) = nil
+
       # What a document of an evaluation tells at its top (Formats::Answers): {name => number, text or the like}, units in the names.
       def report(_place) = {}
 

@@ -99,6 +99,14 @@ module Verglas
         [((wanted - first) * side).positive? ? first : wanted, 0.0]
       end
 
+      # The knee, from where the machine begins to where the client turns back.
+      def lead(place)
+        return unless family.told.include?(:arm)
+
+        from, upto = [place[:start_angle], turning(place).first].map { |arm_deg| knee_bend_deg(contact(place, arm_deg).shin_deg) }
+        Quickening::Lead.new(motion: :knee_flexion, from_deg: from, upto_deg: upto)
+      end
+
       # The arm's angle with the knee bent so far, the knee where it now is (degrees).
       def arm_at(bend_deg, place)
         RollerContact.arm_deg(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: bend_deg + thigh_slope_deg)

@@ -145,6 +145,14 @@ module Verglas
         leg(place).towards_plate(from + ((top(place).x_mm - from) * share), foot_mm(place))
       end
 
+      # The knee, which straightens; as far as the plate has gone by then.
+      def lead(place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: bottom(place).state.knee_bend_deg, upto_deg: top(place).knee_bend_deg)
+
+      def share_at(place, deg)
+        from, at, upto = [bottom(place).state, leg(place).towards_bend(deg, foot_mm(place)), top(place)].map(&:x_mm)
+        (at - from) / (upto - from)
+      end
+
       # Standing nearly straight, where a set begins and ends.
       def top(place) = place.once(:top) { leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)) }
 

@@ -125,6 +125,19 @@ module Verglas
 
       def arm_along(place, share) = place[:start_angle] + ((turning(place).first - place[:start_angle]) * share)
 
+      # How far the thighs are apart.
+      def lead(place)
+        return unless arms?
+
+        from, upto = [0, 1].map { |share| contact(place, arm_along(place, share)).shin_deg }
+        Quickening::Lead.new(motion: :hip_abduction, from_deg: from, upto_deg: upto)
+      end
+
+      def share_at(place, deg)
+        from, upto = [place[:start_angle], turning(place).first]
+        (arm_at(deg, place) - from) / (upto - from)
+      end
+
       # Whether an abduction ends where the client's own range does.
       def end_limited? = opens? && end_target_deg < family.wishes.fetch(:spread_limit_deg).default
 

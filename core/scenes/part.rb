@@ -13,6 +13,6 @@ module Verglas
       def at = points.first
     end
 
-    Part::ROLES = %i[frame machine pad roller arm cushion block weight body joint path beyond target travelled wanted].freeze
+    Part::ROLES = %i[frame machine pad roller arm cushion block weight body joint path beyond target travelled wanted slow].freeze
   end
 end

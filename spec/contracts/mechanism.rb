@@ -10,6 +10,15 @@ RSpec.shared_examples "a mechanism" do
     [mechanics, mechanics.place(machine.parameters(indices))]
   end
 
+  # The best marks for the middle body.
+  def solved = Verglas::Fitting::Solver.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine)).solutions.first
+
+  # The leading joint's bends in the two poses around a share; the share's own where nothing is posed.
+  def bends_around(poses, quickening)
+    around = poses.each_cons(2).find { |low, high| quickening.share.between?(low.share, high.share) }
+    around ? around.map { |pose| pose.deg.fetch(quickening.motion) } : [quickening.deg]
+  end
+
   it "answers the same findings group by group as all together, each a number within what can be" do
     20.times do
       mechanics, place = placed(body: random_body(random))
@@ -45,6 +54,20 @@ RSpec.shared_examples "a mechanism" do
   it "keeps the joint where another place has it" do
     mechanics, place = placed
     expect(mechanics.place(place.parameters, standing: place).joint).to eq(place.joint)
+  end
+
+  it "tells where a slow start is over: on the way, the leading joint bent so far, as the picture has it there" do
+    mechanics, place = placed(indices: solved.indices, body: Worked.body("middle"))
+    expect(Verglas::Mechanisms::Quickening.of(mechanics, place, nil)).to be_nil
+    expect(Verglas::Mechanisms::Quickening.of(mechanics, place, 170)).to be_nil
+    quickening = Verglas::Mechanisms::Quickening.of(mechanics, place, 15)
+    lead = mechanics.lead(place)
+    next expect(quickening).to be_nil unless lead&.within?(lead.slow_to(15))
+
+    expect(quickening.deg).to be_between(*[lead.from_deg, lead.upto_deg].minmax)
+    expect(quickening.share).to be_between(0.0, 0.9999)
+    expect(quickening.deg).to be_between(*bends_around(mechanics.scene(place).poses, quickening).minmax.zip([-1e-6, 1e-6]).map(&:sum))
+    expect(quickening.parts.map(&:role) - [:slow]).to be_empty
   end
 
   it "prefers something that can be compared, the same for the same place" do

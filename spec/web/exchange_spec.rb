@@ -135,6 +135,16 @@ RSpec.describe "A gym's data" do
       expect(spoil.call { |copy| copy["fittings"][0]["signs"] = ["wings"] }).to eq(["/fittings/signs"])
       expect(spoil.call { |copy| copy["sets"][0]["how"]["sign"] = "wings" }).to eq(["/sets/how/sign"])
       expect(spoil.call { |copy| copy["equipment"][0]["kind"] = "wings" }).to eq(["/equipment/kind"])
+      expect(spoil.call { |copy| copy["tempos"][0]["family"] = "wings" }).to eq(["/tempos/family"])
+      expect(spoil.call { |copy| copy["tempos"][0].merge!("slow_s" => 2.0, "slow_deg" => 15, "up_s" => 2.0) }).to eq(["/tempos/tempo"])
+    end
+
+    it "is taken from a time before there were tempos, and then has none" do
+      document = whole
+      expect(document["tempos"].map { |row| row["family"] }).to eq(["curl"])
+      emptied
+      expect(take_in("gym", JSON.generate(document.except("tempos").merge("version" => 1)))["state"]).to eq("taken")
+      expect(JSON.parse(export("gym-with-health-notes.json"))).to eq(document.merge("tempos" => []))
     end
 
     it "goes into an empty gym alone" do

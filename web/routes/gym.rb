@@ -17,6 +17,15 @@ module Verglas
             end
           end
 
+          app.get("/api/tempos") { reply(Views::Tempos.of(gym)) }
+
+          app.put("/api/tempos") do
+            write_once do
+              gym.tempos.replace(input[:tempos].map { |row| Inputs::Tempo.row(row) }, version: input[:version])
+              Views::Tempos.of(gym)
+            end
+          end
+
           app.put("/api/gym") do
             write_once do
               lead_only

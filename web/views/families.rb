@@ -14,6 +14,9 @@ module Verglas
           end
         end
 
+        # Those that an exercise is of, in the same order.
+        def single = ordered.flat_map { |family| family.exercises.values }.uniq
+
         # By what they train, then by name.
         def ordered
           Machines::Families.all.sort_by { |family| [Machines::Declaration::ACTIONS.index(family.exercises.values.first.action), Formats::Words.say("families.#{family.id}")] }

@@ -30,7 +30,8 @@ module Verglas
           { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), **Cautions.on_bench(meeting), **shown }
         end
 
-        def told(meeting, evaluation) = Told::Evaluation.of(evaluation, without: meeting.caution_effect.without)
+        # Of a draft: under today's cautions, at the tempo of its kind of machine.
+        def told(meeting, evaluation) = Told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.tempo(nil))
 
         # Limits that can be read off the machine where somebody sees them reached.
         def findable(meeting, evaluation)

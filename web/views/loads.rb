@@ -13,7 +13,7 @@ module Verglas
         def of(meeting, input)
           tempo = input.key?(:aim) ? meeting.tempo(meeting.aim(input[:aim])) : meeting.tempo
           made = meeting.rig ? made(meeting, input) : undescribed(meeting)
-          { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: tempo_text(tempo) },
+          { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: Told::Tempo.figures(tempo) },
                     set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]), aims: Loading::Aim.table(meeting.gym.aims.all).map { |aim| Aims.one(aim) } }
         end
 
@@ -112,13 +112,6 @@ module Verglas
           words(:beside_the_other, share: format("%.2f", share.share)) if share.remarked
         end
 
-        # Without what is not held.
-        def tempo_words(tempo)
-          [[:up, tempo.up_s], [:hold, tempo.hold_s], [:down, tempo.down_s], [:pause, tempo.pause_s]].reject { |_, seconds| seconds.zero? }
-                                                                                                    .map { |part, seconds| words("tempo_#{part}", seconds: Load.number(seconds)) }.join(", ")
-        end
-
-        def tempo_text(tempo) = [tempo.up_s, tempo.hold_s, tempo.down_s, tempo.pause_s].map { |seconds| Load.number(seconds) }.join("-")
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
         private_class_method :made, :undescribed, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :one_leg, :beside_the_other, :words
       end

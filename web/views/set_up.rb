@@ -13,9 +13,11 @@ module Verglas
           row = meeting.fitting
           sheet = Application::Sheet.of_row(row)
           marks = Application::Sheet.repaired(meeting, sheet[:marks])
+          evaluation = meeting.evaluation(marks, sheet[:aids])
           { id: row[:id], client: Client.summary(meeting.client), machine: machine(meeting), exercise: meeting.exercise, repaired: marks != sheet[:marks],
             lines: lines(meeting, marks, gym), aids: aids(sheet[:aids]), cue: sheet[:cue], **meeting.machine_row.slice(:left_behind, :getting_in, :getting_out), **load(meeting, sheet),
-            cautions: Cautions.on_bench(meeting)[:cautions], allowed: Told::Allowed.of(meeting), bars: bars(meeting, marks, sheet[:aids]),
+            begins: Told::Tempo.quickens(evaluation, meeting.tempo)&.fetch(:says),
+            cautions: Cautions.on_bench(meeting)[:cautions], allowed: Told::Allowed.of(meeting), bars: bars(meeting, evaluation),
             visit: Visit.of(meeting, gym), by: Fitting.staff_name(gym, row[:accepted_by]), accepted_at: Told.time(row[:accepted_at]) }
         end
 
@@ -38,8 +40,8 @@ module Verglas
         end
 
         # What keeps this client off, and what can no more stand as it was accepted.
-        def bars(meeting, marks, aids)
-          faults = meeting.refusals(meeting.evaluation(marks, aids)) - [:barred]
+        def bars(meeting, evaluation)
+          faults = meeting.refusals(evaluation) - [:barred]
           [*Cautions.bars(meeting), *faults.map { |code| Formats::Words.say("set_up.#{code}") }]
         end
 

@@ -23,7 +23,7 @@ RSpec.describe Verglas::Loading::Rig do
   it "has a tempo for every school of the house rule, and a ceiling for timed sets" do
     schools = %i[tempo tempo_hinge].flat_map { |question| Verglas::Guidance::HouseRules.fetch(question).schools.keys }
     seconds = schools.to_h { |school| [school, Verglas::Loading::Tempo.of(school).seconds_of_set(10)] }
-    expect(seconds).to eq({ slow_down: 60, even_slow: 70, slow_start: 50, slow_timed: 60, squeeze: 50, both_pauses: 80, drive: 40 })
+    expect(seconds).to eq({ slow_down: 60, even_slow: 70, very_slow_down: 80, slow_start: 50, slow_timed: 60, squeeze: 50, both_pauses: 80, drive: 40 })
     expect(Verglas::Loading::Tempo.of(:slow_timed).most_repetitions).to eq(8)
   end
 end
