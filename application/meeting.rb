@@ -78,22 +78,10 @@ module Verglas
       # {question => school} which a caution sets otherwise than gym or instructor chose.
       def spared = Guidance::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
 
-      # The gym's aim of that name; of the fitting where none is said. nil: none was chosen, or it is no more.
-      def aim(name = fitting&.dig(:work, "aim")) = name && Loading::Aim.table(gym.aims.all).find { |aim| aim.name == name }
+      def pace = @pace ||= Pace.new(self)
 
-      # The seconds of a repetition by aim, else by the school chosen for the client, else by the gym's own seconds for such machines, else by the
-      # gym's school; without holds where a caution forbids them.
-      def tempo(aim = self.aim)
-        tempo = (own_seconds || Loading::Tempo.of(rules[tempo_question])).then { |standing| aim ? aim.paced(standing) : standing }
-        caution_effect.no_holds ? tempo.without_holds : tempo
-      end
-
-      # Questions whose school is not what was told: an end that the client's own range sets, a tempo without its holds or in other seconds.
-      def overridden
-        [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *(tempo_question if caution_effect.no_holds || own_seconds)]
-      end
-
-      def tempo_question = Guidance::HouseRules.tempo(machine.family)
+      # Questions whose school is not what was told: an end that the client's own range sets, a tempo.
+      def overridden = [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *pace.overridden]
 
       # Whether a lap belt is there and may be worn.
       def belt? = machine_row[:belt] && caution_effect.belt != :never
@@ -183,13 +171,6 @@ module Verglas
       def one_part = station? ? machine_row[:adjusters].to_a.map { |adjuster| adjuster["label"] } : []
 
       private
-
-      # The gym's, by family; nil where it has none there, or a school was chosen for the client or by a caution.
-      def own_seconds
-        return if own_rules.key?(tempo_question) || caution_schools.key?(tempo_question)
-
-        gym.tempos.all[machine.family.id]&.then { |row| Loading::Tempo.read(row) }
-      end
 
       def equipment_sizes = @given[:equipment] || gym.equipment.sizes
 

@@ -16,7 +16,8 @@ module Verglas
           Told.rounded(
             marks: evaluation.marks, grade: evaluation.grade, likely: evaluation.likely?, findings: findings, quantities: evaluation.quantities, motion: motion,
             aids: Aids.of(evaluation.wishes.values), steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, targets: Target.all(evaluation)
-          ).merge(placed: Placed.all(evaluation, without: without), scene: scene(evaluation), quickens: tempo && Tempo.quickens(evaluation, tempo), says: spoken(findings, motion, evaluation.mechanics.pictured_at))
+          ).merge(placed: Placed.all(evaluation, without: without), scene: scene(evaluation), quickens: tempo && Tempo.quickens(evaluation, tempo),
+                  says: spoken(findings, motion, evaluation.mechanics.pictured_at))
         end
 
         def scene(evaluation) = Scene.of(evaluation.mechanics.scene(evaluation.place), ends: evaluation.mechanics.travel_words)

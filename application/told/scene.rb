@@ -49,12 +49,13 @@ module Verglas
             degrees: part.degrees.map { |deg| deg.to_f.round(2) }, ghost: part.ghost, moves: part.moves, faded: part.faded, guess: !known.nil? && !(part.of - known).empty? }
         end
 
+        # A number in the picture.
         def dimension(one)
           { of: one.of, from: at(one.from), to: at(one.to), at: at(one.at), anchor: one.anchor, value: one.value.round(3), unit: one.unit }
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]
-        private_class_method :dimension, :pose, :plate, :curve, :torques, :drawn, :moved
+        private_class_method :pose, :plate, :curve, :torques, :drawn, :moved
       end
     end
   end

@@ -17,15 +17,16 @@ module Verglas
           [up, *others.map { |part, seconds| say(part, seconds: Load.number(seconds)) }].join(", ")
         end
 
-        # {deg:, share: of the movement, parts: as they are drawn, says:} for the marks of an evaluation; nil where up is one part. Where the machine tells no
-        # such place deg and share are null.
+        # {share: of the movement, parts: as they are drawn, shown: the number beside them, says:} for the marks of an evaluation; nil where up is one part.
+        # Where the machine tells no such place only says says something.
         def quickens(evaluation, tempo)
           return unless tempo.slow_s
 
           found = Mechanisms::Quickening.of(evaluation.mechanics, evaluation.place, tempo.slow_deg)
-          return { deg: nil, share: nil, parts: [], says: say(:begin_slowly) } unless found
+          return { share: nil, parts: [], shown: nil, says: say(:begin_slowly) } unless found
 
-          { deg: found.deg.round, share: found.share.round(3), parts: found.parts.map { |part| Scene.part(part) }, says: say("quickens.#{found.motion}", **amount(found.deg.round)) }
+          { share: found.share.round(3), parts: found.parts.map { |part| Scene.part(part) }, shown: found.shown && Scene.dimension(found.shown),
+            says: say("quickens.#{found.motion}", **amount(found.deg.round)) }
         end
 
         # How far, and which way where a joint goes both ways.

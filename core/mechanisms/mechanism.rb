@@ -58,7 +58,7 @@ module Verglas
       def limits_at(_place, _share) = {}
 
       # The joint that leads a rising and its two ends (Quickening::Lead), nil where no movement is told; at which share of the movement it is bent
-      # so far; and what is drawn, where an arc is, of a rising that is slow up to there.
+      # so far; and, where an arc is drawn, draws a rising that is slow up to there and answers the number beside it (Scenes::Dimension).
       def lead(_place) = nil
       def share_at(place, deg) = lead(place).share(deg)
       def draw_slow(_sketch, _place, _deg) = nil

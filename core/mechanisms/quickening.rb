@@ -6,7 +6,8 @@ module Verglas
     #   motion   of the joint that leads the movement; deg: its bend there (degrees)
     #   share    of the movement, 0 where it turns at the bottom, 1 at its other end
     #   parts    what is drawn of it: the slow stretch of an arc and where that ends (Scenes::Part); none where no arc is drawn
-    Quickening = Value.define(:motion, :deg, :share, :parts) do
+    #   shown    the number beside it (Scenes::Dimension); nil where none is drawn
+    Quickening = Value.define(:motion, :deg, :share, :parts, :shown) do
       # slow_deg: how far it is slow. nil where the mechanism tells no movement, or that ends before.
       def self.of(mechanism, place, slow_deg)
         lead = mechanism.lead(place)
@@ -14,8 +15,8 @@ module Verglas
         return unless deg && lead.within?(deg)
 
         sketch = Scenes::Sketch.new
-        mechanism.draw_slow(sketch, place, deg)
-        new(motion: lead.motion, deg: deg, share: mechanism.share_at(place, deg), parts: sketch.parts.freeze)
+        shown = mechanism.draw_slow(sketch, place, deg)
+        new(motion: lead.motion, deg: deg, share: mechanism.share_at(place, deg), parts: sketch.parts.freeze, shown: shown)
       end
     end
 

@@ -134,8 +134,8 @@ module Verglas
       end
 
       def share_at(place, deg)
-        from, upto = [place[:start_angle], turning(place).first]
-        (arm_at(deg, place) - from) / (upto - from)
+        from = place[:start_angle]
+        (arm_at(deg, place) - from) / (turning(place).first - from)
       end
 
       # Whether an abduction ends where the client's own range does.

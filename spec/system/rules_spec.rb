@@ -36,6 +36,28 @@ RSpec.describe "House rules in the browser" do
     expect(mark("roller")).to eq("A")
   end
 
+  it "keeps the gym's own seconds of a kind of machine, and the bench draws where a slow start goes faster and paces both parts" do
+    visit "/rules"
+    within("[data-tempo-of=extension]") do
+      fill_in "Leg extension", with: "1+1-0"
+      expect(page).to have_text("House rule: 2-1-3-0")
+    end
+    click_button "Keep the tempos"
+    within("[data-tempo-of=extension]") { expect(page).to have_text("2-1-3-0, or 1+1-0-3-0") }
+    fill_in "Leg extension", with: "1+1-0-3-0"
+    within("[data-tempo-of=extension]") { fill_in "Slow over (°)", with: "20" }
+    click_button "Keep the tempos"
+    expect(page).to have_css("[role=status]", text: "Kept.")
+    bench_of(person, "Leg extension 1")
+    expect(page).to have_css("[data-part=quickens]")
+    expect(find("[data-part=number-quickens]").text).to eq("70°")
+    find("[data-step='@working'] button").click
+    expect(page).to have_css("[data-quickens]", text: "Slowly to 70° of knee bend, then faster.")
+    click_button "Pace a set"
+    expect(page).to have_css("[data-pacer=slow]", text: "Up, slowly")
+    expect(page).to have_css("[data-pacer=fast]", text: "Up, faster")
+  end
+
   it "asks why when an instructor chooses otherwise for a client, and shows it" do
     visit "/clients/#{person[:id]}/rules"
     within("[data-question=extension_end]") { find("label", text: "Just short").click }

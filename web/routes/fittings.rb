@@ -25,7 +25,7 @@ module Verglas
           # Pure computation: nothing is written, so it may be asked as often as an adjuster is stepped.
           app.post("/api/fittings/:id/evaluation") do |id|
             meeting = meeting(id)
-            reply(Views::Fitting.told(meeting, evaluation(meeting)))
+            reply(Views::Fitting.told(meeting, evaluation(meeting), input))
           end
 
           app.post("/api/fittings/:id/signs") do |id|

@@ -30,8 +30,8 @@ module Verglas
           { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), **Cautions.on_bench(meeting), **shown }
         end
 
-        # Of a draft: under today's cautions, at the tempo of its kind of machine.
-        def told(meeting, evaluation) = Told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.tempo(nil))
+        # Of a draft: under today's cautions. input: with the aim, where it is another.
+        def told(meeting, evaluation, input = {}) = Told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.asked(input))
 
         # Limits that can be read off the machine where somebody sees them reached.
         def findable(meeting, evaluation)

@@ -11,7 +11,7 @@ module Verglas
 
         # meeting: a fitting's; input: {wanted_kg, last, left_kg, right_kg, repetitions}, each may be missing.
         def of(meeting, input)
-          tempo = input.key?(:aim) ? meeting.tempo(meeting.aim(input[:aim])) : meeting.tempo
+          tempo = meeting.pace.asked(input)
           made = meeting.rig ? made(meeting, input) : undescribed(meeting)
           { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: Told::Tempo.figures(tempo) },
                     set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]), aims: Loading::Aim.table(meeting.gym.aims.all).map { |aim| Aims.one(aim) } }

@@ -52,7 +52,7 @@ module Verglas
 
         def numbers(meeting)
           { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, **meeting.mechanics.step_numbers, **placed(meeting), aid: aid_mm(meeting).round,
-            tempo: Told::Tempo.words(meeting.tempo) }
+            tempo: Told::Tempo.words(meeting.pace.tempo) }
         end
 
         def placed(meeting) = meeting.advised_aids.slice(*Application::Aids::PLACED).to_h { |name, size| [name.to_sym, size.round] }

@@ -16,7 +16,7 @@ module Verglas
         def of(meeting, gym, log = Application::Logbook.of(meeting))
           plan = meeting.fitting[:work]
           { today: Today.load(meeting, log), one_leg: (Today.load(meeting, log, one_leg: true) if meeting.machine_row[:one_leg]), one_leg_possible: meeting.machine_row[:one_leg],
-            sets: plan["sets"] || Loads::USUAL[:sets], repetitions: plan["repetitions"] || Loads::USUAL[:repetitions], rest_s: meeting.aim&.rest_s || Tables[:loads][:rest][:seconds],
+            sets: plan["sets"] || Loads::USUAL[:sets], repetitions: plan["repetitions"] || Loads::USUAL[:repetitions], rest_s: meeting.pace.aim&.rest_s || Tables[:loads][:rest][:seconds],
             ladder: Today.ladder(log.ladder), going_on: going_on(meeting, log), history: Progress.points(meeting, log, log.before.last(SHOWN)),
             remarks: remarks(meeting, gym, log), felt: felt(meeting), signs: signs(meeting), choices: choices(meeting, log), watchers: watchers(gym) }
         end

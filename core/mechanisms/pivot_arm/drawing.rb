@@ -25,11 +25,14 @@ module Verglas
                            points: tape_points(place, poses))
         end
 
-        # Along the arc, and a tick across it where it goes faster.
+        # Along the arc, and from it past the roller's rim a line where it goes faster: on the side where nothing else stands.
         def draw_slow(sketch, place, deg)
-          from, upto = [place[:start_angle], arm_at(deg, place)]
-          sketch.arc(:slow, :slow, PIVOT, place[:roller_reach], [from, upto].map { |arm_deg| turned(arm_deg) }, moves: true)
-          tick(sketch, :quickens, :slow, upright(Geometry::Point.towards(upto) * place[:roller_reach]))
+          upto = arm_at(deg, place)
+          sketch.arc(:slow, :slow, PIVOT, place[:roller_reach], [place[:start_angle], upto].map { |arm_deg| turned(arm_deg) }, moves: true)
+          at = upright(Geometry::Point.towards(upto) * place[:roller_reach])
+          past = ->(mm) { at + (at.unit * (straightens? ? -mm : place[:roller_radius] + mm)) }
+          sketch.line(:quickens, :slow, at, past[TICK_MM], width: 7, moves: true)
+          Scenes::Dimension.new(of: :quickens, from: at, to: at, at: past[TICK_MM + BESIDE_MM], anchor: :middle, value: deg, unit: :deg)
         end
 
         private
@@ -81,13 +84,8 @@ module Verglas
           turns = turning(place).first
           sketch.arc(:arc, :path, PIVOT, place[:roller_reach], [place[:start_angle], turns].map { |deg| turned(deg) }, moves: true)
           sketch.arc(:beyond, :beyond, PIVOT, place[:roller_reach], [turns, place[:end_angle]].map { |deg| turned(deg) }, moves: true) if (place[:end_angle] - turns).abs > 1
-          tick(sketch, :target, :target, poses[:end][:roller])
-        end
-
-        # Across the arc.
-        def tick(sketch, id, role, at)
-          out = at.unit * TICK_MM
-          sketch.line(id, role, at - out, at + out, width: 7, moves: true)
+          out = poses[:end][:roller].unit * TICK_MM
+          sketch.line(:target, :target, poses[:end][:roller] - out, poses[:end][:roller] + out, width: 7, moves: true)
         end
 
         def draw_arm(sketch, place, pose)

@@ -3,7 +3,7 @@ import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/
 import same from "fast-deep-equal";
 import { sameAids, sameMarks } from "../lib/same";
 import { api, getTablet, unwrap } from "./client";
-import type { Aids, Evaluation, ExerciseName, Marks, Sheet, WallNames, Work } from "./types";
+import type { ExerciseName, FittingPage, Sheet, WallNames, Work } from "./types";
 
 export const meQuery = queryOptions({
   queryKey: ["me"],
@@ -59,6 +59,8 @@ export const pastTheirTimeQuery = queryOptions({
   queryFn: () => unwrap(api.GET("/api/past-their-time")),
 });
 
+export const temposQuery = queryOptions({ queryKey: ["tempos"], queryFn: () => unwrap(api.GET("/api/tempos")) });
+
 export const aimsQuery = queryOptions({ queryKey: ["aims"], queryFn: () => unwrap(api.GET("/api/aims")) });
 
 export const rulesQuery = queryOptions({ queryKey: ["rules"], queryFn: () => unwrap(api.GET("/api/rules")) });
@@ -113,12 +115,17 @@ export const fittingQuery = (id: string) =>
   });
 
 /** What marks do. The same marks are not asked twice while the body is the same. */
-export const evaluationQuery = (id: string, { marks, aids }: { marks: Marks; aids: Aids }, first: Evaluation) =>
+export const evaluationQuery = (
+  id: string,
+  { marks, aids, work: { aim = null } }: Pick<Sheet, "marks" | "aids" | "work">,
+  { evaluation: first, work }: Pick<FittingPage, "evaluation" | "work">,
+) =>
   queryOptions({
-    queryKey: ["fitting", id, "evaluation", marks, aids],
+    queryKey: ["fitting", id, "evaluation", marks, aids, aim],
     queryFn: () =>
-      unwrap(api.POST("/api/fittings/{id}/evaluation", { params: { path: { id } }, body: { marks, aids } })),
-    initialData: () => (sameMarks(first.marks, marks) && sameAids(first.aids, aids) ? first : undefined),
+      unwrap(api.POST("/api/fittings/{id}/evaluation", { params: { path: { id } }, body: { marks, aids, aim } })),
+    initialData: () =>
+      sameMarks(first.marks, marks) && sameAids(first.aids, aids) && (work.aim ?? null) === aim ? first : undefined,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });

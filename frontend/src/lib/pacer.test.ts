@@ -7,6 +7,7 @@ const tempo = (up_s: number, hold_s: number, down_s: number, pause_s: number): T
   hold_s,
   down_s,
   pause_s,
+  slow_s: null,
   set_s: null,
   most_repetitions: null,
 });
@@ -18,6 +19,13 @@ describe("a paced set", () => {
     expect([0, 2, 3, 5.5, 6].map((at) => beatAt(slow, 10, at)?.phase)).toEqual(["up", "hold", "down", "down", "up"]);
     expect(beatAt(slow, 10, 6)?.repetition).toBe(2);
     expect([setSeconds(slow, 10), beatAt(slow, 10, 60)]).toEqual([60, null]);
+  });
+
+  it("goes up slowly and then faster, in the seconds of one rising", () => {
+    const twofold = { ...tempo(2.5, 0, 3, 0), slow_s: 1.5 };
+    expect([0, 1.4, 1.5, 2.5].map((at) => beatAt(twofold, 10, at)?.phase)).toEqual(["slow", "slow", "fast", "down"]);
+    expect(beatAt(twofold, 10, 1.5)).toMatchObject({ left_s: 1, whole_s: 1 });
+    expect(setSeconds(twofold, 10)).toBe(55);
   });
 
   it("leaves out what takes no time", () => {

@@ -1,23 +1,28 @@
 // A repetition's tempo over time: which repetition and phase it is after so many seconds, and how much of the phase is left.
 export type Tempo = {
   up_s: number;
+  /** of up, before it goes faster; null where it is one part */
+  slow_s: number | null;
   hold_s: number;
   down_s: number;
   pause_s: number;
   set_s: number | null;
   most_repetitions: number | null;
 };
-export type Phase = "up" | "hold" | "down" | "pause";
+export type Phase = "slow" | "up" | "fast" | "hold" | "down" | "pause";
 export type Beat = { repetition: number; phase: Phase; left_s: number; whole_s: number };
+
+const upwards = ({ up_s, slow_s }: Tempo): [Phase, number][] =>
+  slow_s === null
+    ? [["up", up_s]]
+    : [
+        ["slow", slow_s],
+        ["fast", up_s - slow_s],
+      ];
 
 const phasesOf = (tempo: Tempo): [Phase, number][] =>
   (
-    [
-      ["up", tempo.up_s],
-      ["hold", tempo.hold_s],
-      ["down", tempo.down_s],
-      ["pause", tempo.pause_s],
-    ] as [Phase, number][]
+    [...upwards(tempo), ["hold", tempo.hold_s], ["down", tempo.down_s], ["pause", tempo.pause_s]] as [Phase, number][]
   ).filter(([, seconds]) => seconds > 0);
 
 /** How long a set lasts: a slow timed set its own time, any other its repetitions. */

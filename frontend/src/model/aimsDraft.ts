@@ -1,18 +1,16 @@
 // The gym's table by aim as it is typed: texts to rows, and back.
 import type { Aim } from "../api/types";
-import { parseNumber } from "../lib/lengths";
+import { tempoOf, tempoText } from "./tempoText";
 
 export type AimDraft = Record<"name" | "sets" | "repetitions" | "seconds" | "tempo" | "rest", string>;
 export const EMPTY: AimDraft = { name: "", sets: "2", repetitions: "10", seconds: "", tempo: "", rest: "90" };
-
-const TEMPO = ["up_s", "hold_s", "down_s", "pause_s"] as const;
 
 export const draftOf = ({ name, sets, repetitions, seconds, tempo, rest_s }: Aim): AimDraft => ({
   name,
   sets: String(sets),
   repetitions: repetitions === null ? "" : String(repetitions),
   seconds: seconds === null ? "" : String(seconds),
-  tempo: tempo ? TEMPO.map((part) => tempo[part]).join("-") : "",
+  tempo: tempo ? tempoText({ ...tempo, slow_s: null }) : "",
   rest: String(rest_s),
 });
 
@@ -21,13 +19,11 @@ const whole = (text: string, from: number, to: number): number | null => {
   return number >= from && number <= to ? number : null;
 };
 
-/** "2-1-3-0": seconds up, held, down, paused; undefined where it is none. Nothing typed: the house rule's. */
-const tempoOf = (text: string): Aim["tempo"] | undefined => {
+/** Undefined where it is none; nothing typed: the house rule's. An aim is not of one kind of machine, and says nothing of where up goes faster. */
+const aimTempoOf = (text: string): Aim["tempo"] | undefined => {
   if (text.trim() === "") return null;
-  const parts = text.split("-").map((part) => parseNumber(part.trim()));
-  if (parts.length !== 4 || parts.some((part) => part === null || part > 60)) return undefined;
-  const [up_s = 0, hold_s = 0, down_s = 0, pause_s = 0] = parts.map(Number);
-  return up_s >= 0.5 && down_s >= 0.5 ? { up_s, hold_s, down_s, pause_s } : undefined;
+  const { slow_s, ...seconds } = tempoOf(text) ?? { slow_s: 0 };
+  return slow_s === null && "up_s" in seconds ? seconds : undefined;
 };
 
 /** Which part of a row is wrong; a row where nothing is. */
@@ -36,7 +32,7 @@ export function aimOf(draft: AimDraft): Aim | keyof AimDraft {
   const sets = whole(draft.sets, 1, 10);
   const repetitions = draft.repetitions.trim() === "" ? null : whole(draft.repetitions, 1, 100);
   const seconds = draft.seconds.trim() === "" ? null : whole(draft.seconds, 5, 600);
-  const tempo = tempoOf(draft.tempo);
+  const tempo = aimTempoOf(draft.tempo);
   const rest_s = whole(draft.rest, 0, 900);
   if (name === "" || name.length > 30) return "name";
   if (sets === null) return "sets";

@@ -38,7 +38,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
     return unsaved ? { ...startBench(fitting, unsaved), saving: { kind: "saving" } } : startBench(fitting);
   });
   useDraft(draft, bench, fitting, dispatch);
-  const answer = useQuery(evaluationQuery(id, bench.sheet, fitting.evaluation));
+  const answer = useQuery(evaluationQuery(id, bench.sheet, fitting));
   const evaluation = answer.data ?? fitting.evaluation;
   const again = useQuery(againQuery(id, bench.sheet));
   const moved = again.data && again.isEnabled ? again.data.moved : [];

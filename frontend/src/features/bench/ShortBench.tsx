@@ -99,7 +99,7 @@ export function AtHand({ fitting, bench, active, evaluation, moved, pacer, dispa
           <Again fitting={fitting} moved={moved} order={order} dispatch={dispatch} />
         </Before>
       ) : null}
-      <LoadPanel {...props} light={false} pacer={pacer} />
+      <LoadPanel {...props} quickens={evaluation.quickens ?? null} light={false} pacer={pacer} />
       <WriteDown {...props} evaluation={evaluation} short />
     </Column>
   );

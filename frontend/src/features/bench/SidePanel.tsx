@@ -41,6 +41,7 @@ export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, di
         <LoadPanel
           fitting={fitting}
           sheet={bench.sheet}
+          quickens={evaluation.quickens ?? null}
           light={active === "@light"}
           pacer={pacer}
           dispatch={dispatch}

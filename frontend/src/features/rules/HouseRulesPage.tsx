@@ -13,6 +13,7 @@ import { type Asked, Consequences } from "./Consequences";
 import { QuestionList } from "./QuestionList";
 import { RuleRefused } from "./RuleRefused";
 import { StricterCautions } from "./StricterCautions";
+import { TemposTable } from "./TemposTable";
 
 export function HouseRulesPage() {
   useTitle(say("houseRulesPage.houseRules"));
@@ -59,6 +60,7 @@ export function HouseRulesPage() {
           else choose.mutate({ question, school });
         }}
       />
+      <TemposTable />
       <AimsTable />
       <StricterCautions rules={rules.data} />
       {asked ? (

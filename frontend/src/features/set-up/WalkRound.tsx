@@ -177,6 +177,7 @@ function How({ setUp, compact = false }: { setUp: SetUp; compact?: boolean }) {
           tempo: setUp.tempo.says,
         })}
       </Entry>
+      {setUp.begins ? <Entry name={say("walkRound.begins")}>{setUp.begins}</Entry> : null}
       {setUp.belt ? <Entry name={say("walkRound.belt")}>{setUp.belt.says}</Entry> : null}
       {setUp.cue ? <Entry name={say("walkRound.whatHelped")}>{setUp.cue}</Entry> : null}
       {setUp.getting_out ? <Entry name={say("walkRound.gettingOut")}>{setUp.getting_out}</Entry> : null}

@@ -3,7 +3,7 @@
 import { say } from "../../../lib/say";
 import { type ReactNode, useState } from "react";
 import styled from "styled-components";
-import type { Evaluation, MachineOnBench, Scene } from "../../../api/types";
+import type { Evaluation, MachineOnBench, Quickens, Scene } from "../../../api/types";
 import { EffortCurve } from "../../../scene/EffortCurve";
 import { PlateFront } from "../../../scene/PlateFront";
 import { posed } from "../../../scene/posed";
@@ -97,6 +97,8 @@ type Props = {
 };
 type MovingProps = {
   scene: Scene;
+  /** share of the movement up to which it begins slowly; null where it does not, or none is told */
+  slowTo: number | null;
   description: string;
   lens: ReactNode;
   onPlace: Props["onPlace"];
@@ -127,11 +129,28 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace, fo
     return (
       <Alone viewBox={`${-REACH_MM - 90} ${-REACH_MM - 40} ${2 * REACH_MM + 180} ${2 * REACH_MM + 80}`}>{lens}</Alone>
     );
-  return <Moving scene={scene} description={evaluation.says} lens={lens} onPlace={onPlace} found={found} />;
+  const quickens = evaluation.quickens ?? null;
+  const description = [evaluation.says, quickens?.says].filter(Boolean).join(" ");
+  return (
+    <Moving
+      scene={
+        quickens
+          ? { ...scene, parts: [...scene.parts, ...quickens.parts], dimensions: withShown(scene, quickens) }
+          : scene
+      }
+      slowTo={quickens?.share ?? null}
+      description={description}
+      lens={lens}
+      onPlace={onPlace}
+      found={found}
+    />
+  );
 }
 
+const withShown = ({ dimensions }: Scene, { shown }: Quickens) => (shown ? [...dimensions, shown] : dimensions);
+
 /** A picture whose moving parts can be moved by hand, with the plate from the front beside it where there is one. */
-function Moving({ scene, description, lens, onPlace, found }: MovingProps) {
+function Moving({ scene, slowTo, description, lens, onPlace, found }: MovingProps) {
   const [at, setAt] = useState(0);
   const poses = scene.poses ?? [];
   const pose = poses[at];
@@ -158,7 +177,13 @@ function Moving({ scene, description, lens, onPlace, found }: MovingProps) {
         {curve?.corner ? <Corner $at={curve.corner}>{effort}</Corner> : null}
       </div>
       <Moved $beside={Boolean(curve && !curve.corner)}>
-        <Travel poses={poses} ends={scene.ends ?? []} at={Math.min(at, poses.length - 1)} onChange={setAt}>
+        <Travel
+          poses={poses}
+          ends={scene.ends ?? []}
+          at={Math.min(at, poses.length - 1)}
+          slowTo={slowTo}
+          onChange={setAt}
+        >
           {found(pose?.share ?? 0)}
         </Travel>
         {curve?.corner ? null : effort}

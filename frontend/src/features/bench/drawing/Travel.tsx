@@ -47,6 +47,30 @@ const Track = styled(Slider)`
     }
   }
 `;
+/** The stretch of a slow start, ended by a tick; its name stands where there is room. */
+const Slow = styled.span<{ $name: "before" | "after" }>`
+  position: absolute;
+  left: 0;
+  top: 0;
+  height: 24px;
+  border-right: 3px solid ${colour.action};
+  > span {
+    position: absolute;
+    ${({ $name }) => ($name === "after" ? "left: 100%" : "right: 0")};
+    top: 0;
+    padding: 0 ${space(2)};
+    white-space: nowrap;
+    color: ${colour.ink};
+    line-height: 1;
+  }
+  &::after {
+    content: "";
+    position: absolute;
+    inset: auto 0 0;
+    height: 4px;
+    background: ${colour.action};
+  }
+`;
 const Bends = styled.dl`
   display: flex;
   gap: ${space(5)};
@@ -71,11 +95,13 @@ type Props = {
   /** what the two ends of the movement are called */
   ends: readonly string[];
   at: number;
+  /** share of the movement up to which it begins slowly */
+  slowTo: number | null;
   onChange: (index: number) => void;
   children?: ReactNode;
 };
 
-export function Travel({ poses, ends, at, onChange, children }: Props) {
+export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
   const pose = poses[at];
   return (
     <Area data-travel>
@@ -87,6 +113,11 @@ export function Travel({ poses, ends, at, onChange, children }: Props) {
       >
         <Label>{ends[0]}</Label>
         <SliderTrack>
+          {slowTo === null ? null : (
+            <Slow $name={slowTo < 0.5 ? "after" : "before"} style={{ width: `${slowTo * 100}%` }} data-slow-to={slowTo}>
+              <span>{say("travel.slowTo")}</span>
+            </Slow>
+          )}
           <SliderThumb aria-label={say("travel.alongTheMovement")} />
         </SliderTrack>
         <span aria-hidden="true">{ends[1]}</span>

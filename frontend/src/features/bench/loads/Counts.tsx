@@ -1,5 +1,5 @@
 import { say } from "../../../lib/say";
-import type { Loads, Work } from "../../../api/types";
+import type { Loads, Quickens, Work } from "../../../api/types";
 import { SecondaryButton } from "../../../ui/Button";
 import { Select } from "../../../ui/Select";
 import { Small } from "../../../ui/Page";
@@ -17,17 +17,19 @@ const USUAL = { repetitions: 10, sets: 2 };
 type Props = {
   work: Work;
   loads: Pick<Loads, "tempo" | "set_seconds" | "aims">;
+  quickens: Quickens | null;
   pacer: PacerState;
   onChange: (fields: Partial<Work>) => void;
 };
 
 /** Sets and repetitions, and the pacer that counts them across the room. */
-export function Counts({ work, loads, pacer, onChange }: Props) {
+export function Counts({ work, loads, quickens, pacer, onChange }: Props) {
   const { tempo, set_seconds: seconds, aims } = loads;
   const repetitions = work.repetitions ?? USUAL.repetitions;
   return (
     <div>
       <PanelTitle>{say("counts.tempo", { tempo: tempo.says })}</PanelTitle>
+      {quickens ? <p data-quickens>{quickens.says}</p> : null}
       <Small>{say("counts.upHoldDownPauseIn", { seconds: Math.round(seconds) })}</Small>
       <Select
         label={say("counts.aim")}

@@ -5,7 +5,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type Dispatch, useState } from "react";
 import styled from "styled-components";
 import { loadsQuery } from "../../../api/queries";
-import type { FittingPage, Load, Sheet, Work } from "../../../api/types";
+import type { FittingPage, Load, Quickens, Sheet, Work } from "../../../api/types";
 import type { BenchEvent } from "../../../model/bench";
 import { parseNumber } from "../../../lib/lengths";
 import { toKg } from "../../../lib/loads";
@@ -36,13 +36,14 @@ const LAST = [
 type Props = {
   fitting: FittingPage;
   sheet: Sheet;
+  quickens: Quickens | null;
   /** the light set is at hand, not the working load */
   light: boolean;
   pacer: PacerState;
   dispatch: Dispatch<BenchEvent>;
 };
 
-export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
+export function LoadPanel({ fitting, sheet, quickens, light, pacer, dispatch }: Props) {
   const { work } = sheet;
   const queryClient = useQueryClient();
   const { data: loads, isPlaceholderData: earlier } = useQuery(loadsQuery(fitting.id, work));
@@ -98,7 +99,7 @@ export function LoadPanel({ fitting, sheet, light, pacer, dispatch }: Props) {
       {loads.kind === null || loads.kind === "body" ? null : (
         <WantedLoad unit={loads.unit ?? "kg"} onWant={(kg) => void nearest(kg)} />
       )}
-      <Counts work={work} loads={loads} pacer={pacer} onChange={write} />
+      <Counts work={work} loads={loads} quickens={quickens} pacer={pacer} onChange={write} />
       {loads.belt ? <p data-belt={loads.belt.worn ? "on" : "off"}>{loads.belt.says}</p> : null}
       {light ? null : (
         <>

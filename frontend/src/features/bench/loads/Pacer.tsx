@@ -79,19 +79,23 @@ const Ends = styled.div`
 `;
 
 const NAMES: Record<Phase, string> = {
+  slow: say("pacer.slow"),
   up: say("pacer.up"),
+  fast: say("pacer.fast"),
   hold: say("pacer.hold"),
   down: say("pacer.down"),
   pause: say("pacer.pause"),
 };
 /** Out on the effort, in on the way back. */
 const BREATH: Record<Phase, string> = {
+  slow: say("pacer.breatheOut"),
   up: say("pacer.breatheOut"),
+  fast: say("pacer.breatheOut"),
   hold: "",
   down: say("pacer.breatheIn"),
   pause: "",
 };
-const PITCH_HZ: Record<Phase, number> = { up: 660, hold: 550, down: 440, pause: 330 };
+const PITCH_HZ: Record<Phase, number> = { slow: 600, up: 660, fast: 740, hold: 550, down: 440, pause: 330 };
 const TICK_MS = 100;
 
 /** A short quiet tone at each change of phase. */
