@@ -4,8 +4,10 @@ module Verglas
   module Formats
     module Csv
       # Finds out in which encoding bytes are text, as they come by: by their mark, else UTF-8, else Windows-1252. Bytes of both kinds in one file
-      # are nobody's text.
+      # are nobody's text, and what never ends a line is no table.
       class Sniffing
+        # Of a line: more than a table's fields can hold, four bytes a letter.
+        MOST_IN_LINE = 4 * 40 * MOST_IN_FIELD
         # None of them stands for anything in Windows-1252; nor does a zero in a text.
         NO_TEXT = /[\x00\x81\x8D\x8F\x90\x9D]/n
         # A letter whose bytes are not all there yet.
@@ -14,12 +16,14 @@ module Verglas
 
         def initialize
           @left = "".b
+          @lines = @since = 0
           @utf8 = true
           @wide = @other = @zero = false
         end
 
         def <<(bytes)
           @mark ||= [Csv::BOMS.find { |mark, _| bytes.b.start_with?(mark) }&.last]
+          count(bytes)
           look(@left + bytes) unless @mark.first&.start_with?("UTF-16")
         end
 
@@ -35,6 +39,13 @@ module Verglas
         end
 
         private
+
+        # Before a reader would hold it whole.
+        def count(bytes)
+          @lines += bytes.count("\n")
+          @since = (last = bytes.rindex("\n")) ? bytes.bytesize - last : @since + bytes.bytesize
+          raise Invalid.new(:not_a_table, path: "/#{@lines + 1}", line: @lines + 1) if @since > MOST_IN_LINE
+        end
 
         # What may be the beginning of a letter waits for the next bytes.
         def look(bytes)

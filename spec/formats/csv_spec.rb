@@ -52,6 +52,12 @@ RSpec.describe Verglas::Formats::Csv do
     expect(refused { encoding("\xEF\xBB\xBFname\nJos\xE9\n") }&.first).to eq(:mixed_encodings)
   end
 
+  it "refuses a line that does not end before anybody holds it, wherever it is cut, and takes any number that do" do
+    endless = ["name\nAda\n", *["x" * 700_000] * 5]
+    expect(refused { encoding(*endless) }).to eq([:not_a_table, "/3"])
+    expect(encoding("name\n", *["#{"x" * 699_999}\n"] * 8)).to eq("UTF-8")
+  end
+
   it "cuts random text into pieces anywhere and always finds the same" do
     random = Random.new(11)
     100.times do
