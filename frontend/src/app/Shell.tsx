@@ -201,11 +201,12 @@ export function Shell() {
         </Rail>
         {/* Whoever takes the tablet over begins with pages of their own: what another left unsaved stays theirs. */}
         <div id="place" key={me.data.id}>
-          <PageBoundary key={location.pathname}>
-            <Suspense fallback={null}>
+          {/* Around all of them: a place that has to be fetched leaves the last one standing until it is there. */}
+          <Suspense fallback={null}>
+            <PageBoundary key={location.pathname}>
               <Outlet />
-            </Suspense>
-          </PageBoundary>
+            </PageBoundary>
+          </Suspense>
         </div>
         <Search isOpen={searching && locked === null} onClose={() => setSearching(false)} />
         <ShortcutsHelp isOpen={helping && locked === null} onClose={() => setHelping(false)} />

@@ -1,0 +1,65 @@
+// Every place by its address. Each is a file of its own, fetched when it is first opened or when there is nothing else to do.
+import { matchPath } from "react-router";
+import { type Page, page } from "./lazyPage";
+
+export const SignInPage = page(() => import("../features/sign-in/SignInPage").then(({ SignInPage }) => SignInPage));
+
+export const PLACES: readonly (readonly [path: string, Page])[] = [
+  ["clients", page(() => import("../features/clients/ClientsPage").then(({ ClientsPage }) => ClientsPage))],
+  ["clients/new", page(() => import("../features/clients/NewClientPage").then(({ NewClientPage }) => NewClientPage))],
+  ["clients/:id", page(() => import("../features/clients/ClientPage").then(({ ClientPage }) => ClientPage))],
+  [
+    "clients/:id/details",
+    page(() => import("../features/clients/EditClientPage").then(({ EditClientPage }) => EditClientPage)),
+  ],
+  [
+    "clients/:id/history/:machine",
+    page(() => import("../features/clients/SideBySidePage").then(({ SideBySidePage }) => SideBySidePage)),
+  ],
+  [
+    "clients/:id/cautions",
+    page(() => import("../features/cautions/CautionsPage").then(({ CautionsPage }) => CautionsPage)),
+  ],
+  [
+    "clients/:id/rules",
+    page(() => import("../features/rules/ClientRulesPage").then(({ ClientRulesPage }) => ClientRulesPage)),
+  ],
+  ["clients/:id/tape", page(() => import("../features/tape/TapePage").then(({ TapePage }) => TapePage))],
+  ["clients/:id/limits", page(() => import("../features/limits/LimitsPage").then(({ LimitsPage }) => LimitsPage))],
+  ["fittings/:id", page(() => import("../features/bench/BenchPage").then(({ BenchPage }) => BenchPage))],
+  ["fittings/:id/set-up", page(() => import("../features/set-up/SetUpPage").then(({ SetUpPage }) => SetUpPage))],
+  [
+    "fittings/:id/progress",
+    page(() => import("../features/progress/ProgressPage").then(({ ProgressPage }) => ProgressPage)),
+  ],
+  ["machines/:id/queue", page(() => import("../features/set-up/QueuePage").then(({ QueuePage }) => QueuePage))],
+  ["pin", page(() => import("../features/tablet/PinPage").then(({ PinPage }) => PinPage))],
+  ["machines", page(() => import("../features/machines/MachinesPage").then(({ MachinesPage }) => MachinesPage))],
+  [
+    "machines/new",
+    page(() => import("../features/machines/EnterMachinePage").then(({ EnterMachinePage }) => EnterMachinePage)),
+  ],
+  ["machines/:id", page(() => import("../features/machines/MachinePage").then(({ MachinePage }) => MachinePage))],
+  [
+    "machines/:id/correct",
+    page(() => import("../features/machines/EnterMachinePage").then(({ CorrectMachinePage }) => CorrectMachinePage)),
+  ],
+  [
+    "machines/:id/sheet",
+    page(() => import("../features/machines/WallSheetPage").then(({ WallSheetPage }) => WallSheetPage)),
+  ],
+  ["board", page(() => import("../features/board/BoardPage").then(({ BoardPage }) => BoardPage))],
+  ["refits", page(() => import("../features/refits/RefitsPage").then(({ RefitsPage }) => RefitsPage))],
+  ["gym", page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage))],
+  ["gym/audit", page(() => import("../features/gym/AuditPage").then(({ AuditPage }) => AuditPage))],
+  ["gym/exchange", page(() => import("../features/exchange/ExchangePage").then(({ ExchangePage }) => ExchangePage))],
+  ["machines/:id/tape", page(() => import("../features/machines/TapingPage").then(({ TapingPage }) => TapingPage))],
+  ["sessions", page(() => import("../features/later/LaterPages").then(({ SessionsPage }) => SessionsPage))],
+  ["rules", page(() => import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage))],
+];
+
+/** Fetches the place at an address beforehand, so that it stands with the first picture. */
+export async function fetchPlace(pathname: string): Promise<void> {
+  const found = PLACES.find(([path]) => matchPath(`/${path}`, pathname));
+  await (pathname === "/sign-in" ? SignInPage : found?.[1])?.fetch();
+}
