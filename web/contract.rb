@@ -11,13 +11,28 @@ module Verglas
       FAILURES = { not_found: :not_found, method_not_allowed: :method_not_allowed, unsupported_media_type: :wrong_content_type,
                    invalid_path: :not_found }.freeze
 
+      # Paths and operations of a document, made once and not for each request, with the schemas that they hold: making those took more of a small
+      # request than checking it.
+      module Kept
+        module Operations
+          def operation(method) = (@kept ||= {})[method] ||= super
+        end
+
+        private
+
+        def path_items = @path_items ||= super.each { |item| item.extend(Operations) }
+        def by_path = @by_path ||= path_items.to_h { |item| [item.path, item] }
+        def find_path_item_and_params(path) = by_path.key?(path) ? [by_path[path], {}] : super
+      end
+      private_constant :Kept
+
       attr_reader :definition
 
       # Loaded once: reading the document takes a tenth of a second.
       def self.shared = @shared ||= new
 
       def initialize
-        @definition = OpenapiFirst.load(FILE)
+        @definition = OpenapiFirst.load(FILE).extend(Kept)
       end
 
       # Raises Invalid for the first thing that does not agree.
