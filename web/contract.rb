@@ -14,6 +14,7 @@ module Verglas
       # Paths and operations of a document, made once and not for each request, with the schemas that they hold: making those took more of a small
       # request than checking it.
       module Kept
+        # Of one path, by method.
         module Operations
           def operation(method) = (@kept ||= {})[method] ||= super
         end
