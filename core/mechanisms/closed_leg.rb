@@ -14,7 +14,7 @@ module Verglas
       TOP_BEND_DEG = Tables[:press][:movement][:top_bend_deg]
 
       # The leg with the heel at one height: where the plate is (x_mm), the joints, their bends, and how far the knee is past the toes.
-      State = Struct.new(:x_mm, :ankle, :knee, :middle_of_foot, :knee_bend_deg, :thigh_deg, :hip_bend_deg, :ankle_bend_deg, :past_toes_mm, keyword_init: true) do
+      State = Struct.new(:x_mm, :ankle, :knee, :middle_of_foot, :knee_bend_deg, :thigh_deg, :hip_bend_deg, :ankle_bend_deg, :past_toes_mm) do
         # From hip to ankle (mm).
         def reach_mm = ankle.norm
 
@@ -79,11 +79,9 @@ module Verglas
       end
 
       # From hip to ankle with the knee bent so far (mm), and back (degrees).
-      def reach_mm(bend_deg) = Math.sqrt((body.thigh**2) + (body.shank**2) + (2 * body.thigh * body.shank * cos(bend_deg)))
+      def reach_mm(bend_deg) = Math.sqrt(@squares + (@twice * cos(bend_deg)))
 
-      def bend_deg(reach_mm)
-        180 - arccos_deg(((body.thigh**2) + (body.shank**2) - (reach_mm**2)) / (2 * body.thigh * body.shank))
-      end
+      def bend_deg(reach_mm) = 180 - arccos_deg((@squares - (reach_mm * reach_mm)) / @twice)
 
       # How high the ankle is with the heel f up the plate, and the heel for it (mm).
       def ankle_y_mm(f_mm) = plate_y_mm + (up_to_ankle_mm(f_mm) * @up.n) + @off.n
@@ -105,7 +103,7 @@ module Verglas
       private
 
       def to_toes_mm = (FOOT[:ankle_to_toes] * body.foot) + FOOT[:shoe_end_mm]
-      def over_reach(reach_mm) = ((body.thigh**2) + (reach_mm**2) - (body.shank**2)) / (2 * body.thigh * reach_mm)
+      def over_reach(reach_mm) = (@difference + (reach_mm * reach_mm)) / (2 * @thigh * reach_mm)
 
       # From the plate's lower edge to the ankle, up the plate (mm).
       def up_to_ankle_mm(f_mm) = f_mm + (FOOT[:heel_to_ankle] * body.foot)
@@ -115,8 +113,8 @@ module Verglas
         knee = ray(thigh_deg) * body.thigh
         shin = knee - ankle
         up_the_plate = shin.dot(@up)
-        State.new(x_mm: ankle.s - @off.s - (up_to_ankle_mm(f_mm) * @up.s), ankle: ankle, knee: knee, middle_of_foot: middle_of_foot(ankle), knee_bend_deg: bend_deg, thigh_deg: thigh_deg,
-                  hip_bend_deg: 180 - (trunk_deg - thigh_deg).abs, ankle_bend_deg: 90 - arccos_deg(up_the_plate / shin.norm), past_toes_mm: up_the_plate + body.knee_front - to_toes_mm)
+        State.new(ankle.s - @off.s - (up_to_ankle_mm(f_mm) * @up.s), ankle, knee, middle_of_foot(ankle), bend_deg, thigh_deg, 180 - (trunk_deg - thigh_deg).abs,
+                  90 - arccos_deg(up_the_plate / shin.norm), up_the_plate + body.knee_front - to_toes_mm)
       end
 
       def middle_of_foot(ankle) = ankle - @off + (@up * (FOOT[:ankle_to_middle] * body.foot))

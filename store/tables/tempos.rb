@@ -12,12 +12,8 @@ module Verglas
           @gym = gym
         end
 
-        # {family => row}, seconds as floats. Read once a request.
-        def all
-          @all ||= dataset.order(:family).select(:family, *COLUMNS).to_hash(:family).to_h do |family, row|
-            [family.to_sym, row.except(:family).to_h { |name, value| [name, SECONDS.include?(name) ? value&.to_f : value] }]
-          end
-        end
+        # {family => row}, seconds as floats. Read once a request: asked at every step of an adjuster.
+        def all = @all ||= prepared.call(gym_id: @gym.id).to_h { |row| [row.delete(:family).to_sym, row.to_h { |name, value| [name, SECONDS.include?(name) ? value&.to_f : value] }] }
 
         # rows: {family:, up_s: ...} each, the whole table. Over the version which the writer saw.
         def replace(rows, version:)
@@ -29,6 +25,11 @@ module Verglas
         end
 
         private
+
+        def prepared
+          @gym.db.prepared_statement(:tempos_of) ||
+            @gym.db[:gym_tempos].where(gym_id: Sequel.cast(:$gym_id, :uuid)).order(:family).select(:family, *COLUMNS).prepare(:select, :tempos_of)
+        end
 
         def dataset = @gym.db[:gym_tempos].where(gym_id: @gym.id)
       end
