@@ -7,11 +7,8 @@ module Verglas
   module Ops
     # Debian's headless Chromium for system specs and pictures: no network but this machine, no sandbox as root.
     module Browser
-      # Nothing is scrolled under anybody's fingers here: one thread draws, which saves a fifth of what the browser takes.
-      DRAWN_AT_ONCE = { "disable-threaded-compositing" => nil, "num-raster-threads" => 1 }.freeze
       OPTIONS = { "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil, "no-proxy-server" => nil,
-                  "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb", "force-prefers-reduced-motion" => nil,
-                  **DRAWN_AT_ONCE }.freeze
+                  "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb", "force-prefers-reduced-motion" => nil }.freeze
 
       def self.prepare(app, window: [1280, 800])
         Capybara.app = app
