@@ -51,8 +51,7 @@ module Verglas
         # is fitted.
         KNOWN = {
           "equipment" => :equipment, "machines" => :machine, "clients" => :limits, "cautions" => :caution, "fittings" => :fitting, "sets" => :set, "photographs" => :photograph,
-          "tempos" => :tempo,
-          "rules" => :rule, "client_rules" => :rule,
+          "tempos" => :tempo, "rules" => :rule, "client_rules" => :rule,
           "readings" => ->(record) { Body::Observation.fetch(record["observation"]) },
           "stricter_cautions" => ->(record) { Guidance::Cautions.fetch(record["caution"]) }
         }.freeze
@@ -110,8 +109,7 @@ module Verglas
         end
 
         def tempo(record)
-          raise Invalid.new(:unknown_family, path: "/family", family: record["family"]) if Verglas::Machines::Families.single.none? { |family| family.id.to_s == record["family"] }
-
+          Verglas::Machines::Families.of_exercise(record["family"])
           Loading::Tempo.read(record.transform_keys(&:to_sym))
         end
 

@@ -89,6 +89,16 @@ module Verglas
                    **FLAGS.to_h { |flag| [flag, rules.any?(&flag)] })
       end
 
+      # Whether a school is kept back where nothing computes what cautions leave of it: one of them sets another or takes the holds from a tempo, or the
+      # school aims at something. names: of a client's cautions.
+      def keep_back?(names, question, school)
+        rules = names.map { |name| fetch(name) }
+        return false if rules.empty?
+
+        HouseRules.fetch(question).schools.fetch(school, {}).any? ||
+          rules.any? { |rule| rule.schools.fetch(question, school) != school || (rule.no_holds && HouseRules::TEMPOS.include?(question)) }
+      end
+
       # What one caution alone narrows. measured: motions that were.
       def envelope(family, caution, measured = [])
         rule = fetch(caution.name)

@@ -52,8 +52,10 @@ module Verglas
       # Those of a family's questions whose school stands on the card.
       def on_card(family) = QUESTIONS.each_value.select { |question| question.card && question.asked_of?(family) }
 
+      TEMPOS = %i[tempo tempo_hinge].freeze
+
       # The question of a family's tempo.
-      def tempo(family) = %i[tempo tempo_hinge].find { |name| QUESTIONS.fetch(name).asked_of?(family) }
+      def tempo(family) = TEMPOS.find { |name| QUESTIONS.fetch(name).asked_of?(family) }
 
       # The questions which a step of a fitting says on a family.
       def told_at(stage, family) = QUESTIONS.each_value.select { |question| question.told == stage && question.asked_of?(family) }

@@ -13,6 +13,7 @@ module Verglas
       def self.read(row) = new(**members.to_h { |part| [part, row[part]] })
 
       def check
+        raise Invalid.new(:tempo_half_said, path: "/tempo") if slow_s.nil? ^ slow_deg.nil?
         raise Invalid.new(:tempo_all_slow, path: "/tempo") if slow_s && !(slow_s.positive? && slow_s < up_s)
       end
 

@@ -28,6 +28,11 @@ module Verglas
         # Every family that a machine's exercise is of, whether a machine can be nothing else or not, once.
         def single = all.flat_map { |family| family.exercises.values }.uniq
 
+        # A family that an exercise is of. Raises Invalid where it is none.
+        def of_exercise(id)
+          single.find { |family| family.id.to_s == id.to_s } || raise(Invalid.new(:unknown_family, path: "/family", family: id.to_s))
+        end
+
         # Of two words for one family, what it is and of which kind: its id.
         def named(family, kind)
           both = "#{family}_#{kind}"

@@ -136,6 +136,7 @@ RSpec.describe "A gym's data" do
       expect(spoil.call { |copy| copy["sets"][0]["how"]["sign"] = "wings" }).to eq(["/sets/how/sign"])
       expect(spoil.call { |copy| copy["equipment"][0]["kind"] = "wings" }).to eq(["/equipment/kind"])
       expect(spoil.call { |copy| copy["tempos"][0]["family"] = "wings" }).to eq(["/tempos/family"])
+      expect(spoil.call { |copy| copy["tempos"][0]["slow_deg"] = nil }).to eq(["/tempos/tempo"])
       expect(spoil.call { |copy| copy["tempos"][0].merge!("slow_s" => 2.0, "slow_deg" => 15, "up_s" => 2.0) }).to eq(["/tempos/tempo"])
     end
 

@@ -41,6 +41,18 @@ RSpec.describe "House rules over HTTP" do
     expect(used).to include("school" => "hand_above", "school_title" => "A hand's width above")
   end
 
+  it "does not tell on a client's page what was chosen for them where a caution keeps it back" do
+    { "extension_end" => "fully_straight", "tempo" => "slow_down", "grip" => "hard", "belt" => "always" }.each.with_index(1) do |(question, school), version|
+      call(:put, "/api/clients/#{person[:id]}/rules/#{question}", { school: school, reason: "So.", version: version })
+    end
+    own = -> { call(:get, "/api/clients/#{person[:id]}")["own_rules"].map { |rule| rule[/[^:]+/] } }
+    expect(own.call.size).to eq(4)
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "loose_joints", version: nil })
+    expect(own.call).to contain_exactly("Tempo", "Grip", "Belt, where there is one")
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "blood_pressure", version: nil })
+    expect(own.call).to eq(["Belt, where there is one"])
+  end
+
   it "lets an instructor choose otherwise for one client, with why, and go back" do
     other = client(loft, account, name: "Other", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541)
     shown = call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: "just_short", reason: "Snaps it otherwise.", version: 1 })

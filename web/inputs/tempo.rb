@@ -5,12 +5,10 @@ module Verglas
     module Inputs
       # A gym's own seconds for one family, as they were typed.
       module Tempo
-        # Raises Invalid for a family that no exercise is of, or where nothing of "up" is left to go faster.
+        # Raises Invalid for a family that no exercise is of, and for half a slow start or one of which nothing is left to go faster.
         def self.row(typed)
           row = typed.transform_keys(&:to_sym)
-          raise Invalid.new(:unknown_family, path: "/tempos") if Machines::Families.single.none? { |family| family.id.to_s == row[:family] }
-          raise Invalid.new(:tempo_half_said, path: "/tempos") if row[:slow_s].nil? ^ row[:slow_deg].nil?
-
+          Machines::Families.of_exercise(row[:family])
           Loading::Tempo.read(row)
           row
         end

@@ -5,24 +5,20 @@ module Verglas
     module Routes
       # What a gym says of itself: read by its staff, set by whoever leads it.
       module Gym
+        # Tables that are written whole, over the version that was seen: what a row of each is typed as, and how they are shown.
+        WHOLE = { aims: [Inputs::Aim, Views::Aims], tempos: [Inputs::Tempo, Views::Tempos] }.freeze
+
         def self.registered(app)
           app.get("/api/gym") { reply(Views::GymSettings.of(gym)) }
 
-          app.get("/api/aims") { reply(Views::Aims.of(gym)) }
+          WHOLE.each do |name, (typed, shown)|
+            app.get("/api/#{name}") { reply(shown.of(gym)) }
 
-          app.put("/api/aims") do
-            write_once do
-              gym.aims.replace(input[:aims].map { |aim| Inputs::Aim.row(aim) }, version: input[:version])
-              Views::Aims.of(gym)
-            end
-          end
-
-          app.get("/api/tempos") { reply(Views::Tempos.of(gym)) }
-
-          app.put("/api/tempos") do
-            write_once do
-              gym.tempos.replace(input[:tempos].map { |row| Inputs::Tempo.row(row) }, version: input[:version])
-              Views::Tempos.of(gym)
+            app.put("/api/#{name}") do
+              write_once do
+                gym.public_send(name).replace(input[name].map { |row| typed.row(row) }, version: input[:version])
+                shown.of(gym)
+              end
             end
           end
 

@@ -20,7 +20,7 @@ module Verglas
           end
           card = Store::Queries::ClientCard.new(gym)
           cautions = gym.cautions.of(row[:id])
-          { client: details(row), own_rules: Rules.own(gym, row), cautions: cautions.map { |one| Told::Caution.line(one) }, body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
+          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map { |one| Told::Caution.line(one) }, body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(row, readings), next: best(ranking),
             **closed(gym, row, card, machines),
             machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions) } } }
