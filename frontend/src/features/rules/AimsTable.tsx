@@ -1,9 +1,9 @@
 // The gym's table by aim: how many sets, of how many repetitions or seconds, at which tempo, with how much rest.
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
-import { api, newKey, refusal, standing, unwrap } from "../../api/client";
+import { api, newKey, refusal, unwrap } from "../../api/client";
 import { aimsQuery } from "../../api/queries";
 import type { Aim, Aims } from "../../api/types";
 import { say } from "../../lib/say";
@@ -13,6 +13,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { useWholeTable } from "./useWholeTable";
 
 const Rows = styled.ul`
   margin: ${space(3)} 0;
@@ -77,21 +78,16 @@ export function AimsTable() {
 
 function Typed({ first }: { first: Aims }) {
   const [rows, setRows] = useState<AimDraft[]>(() => first.aims.map(draftOf));
-  const [version, setVersion] = useState(first.version);
   const [shown, setShown] = useState(false);
-  const queryClient = useQueryClient();
   const read = rows.map(aimOf);
-  const keep = useMutation({
-    mutationFn: (list: Aim[]) =>
-      unwrap(api.PUT("/api/aims", { params: { header: newKey() }, body: { aims: list, version } })),
-    onSuccess: (kept) => {
-      setVersion(kept.version);
+  const keep = useWholeTable(first, {
+    queryKey: aimsQuery.queryKey,
+    put: (aims: Aim[], version) =>
+      unwrap(api.PUT("/api/aims", { params: { header: newKey() }, body: { aims, version } })),
+    onKept: (kept) => {
       setRows(kept.aims.map(draftOf));
       setShown(false);
-      queryClient.setQueryData(aimsQuery.queryKey, kept);
-      void queryClient.invalidateQueries({ queryKey: ["fitting"] });
     },
-    onError: (thrown) => setVersion(standing<Aims>(thrown)?.version ?? version),
   });
   const change = (at: number, fields: Partial<AimDraft>) =>
     setRows(rows.map((row, index) => (index === at ? { ...row, ...fields } : row)));

@@ -1,9 +1,9 @@
 // The gym's own seconds by kind of machine, where they are not those of the school it chose.
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
-import { api, newKey, refusal, standing, unwrap } from "../../api/client";
+import { api, newKey, refusal, unwrap } from "../../api/client";
 import { temposQuery } from "../../api/queries";
 import type { FamilyTempo, Tempos } from "../../api/types";
 import { say } from "../../lib/say";
@@ -13,6 +13,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
+import { useWholeTable } from "./useWholeTable";
 
 const Rows = styled.ul`
   display: grid;
@@ -42,22 +43,17 @@ export function TemposTable() {
 
 function Typed({ first }: { first: Tempos }) {
   const [rows, setRows] = useState(() => draftOf(first));
-  const [version, setVersion] = useState(first.version);
   const [shown, setShown] = useState(false);
-  const queryClient = useQueryClient();
   const rowAt = (family: string) => rows[family] ?? BLANK;
   const read = first.tempos.map(({ family }) => rowOf(family, rowAt(family)));
-  const keep = useMutation({
-    mutationFn: (tempos: FamilyTempo[]) =>
+  const keep = useWholeTable(first, {
+    queryKey: temposQuery.queryKey,
+    put: (tempos: FamilyTempo[], version) =>
       unwrap(api.PUT("/api/tempos", { params: { header: newKey() }, body: { tempos, version } })),
-    onSuccess: (kept) => {
-      setVersion(kept.version);
+    onKept: (kept) => {
       setRows(draftOf(kept));
       setShown(false);
-      queryClient.setQueryData(temposQuery.queryKey, kept);
-      void queryClient.invalidateQueries({ queryKey: ["fitting"] });
     },
-    onError: (thrown) => setVersion(standing<Tempos>(thrown)?.version ?? version),
   });
   const change = (family: string, fields: Partial<TempoDraft>) =>
     setRows({ ...rows, [family]: { ...rowAt(family), ...fields } });
