@@ -21,7 +21,7 @@ module Browsing
 
   # By the form's own request: the form itself is in the specs of signing in. at: where to go then; nil for nowhere yet.
   def sign_in(email: "maren@netloft.example", password: Given::PASSWORD, at: nil)
-    visit "/robots.txt"
+    visit "/robots.txt" unless page.current_path == "/robots.txt"
     asked "/auth/login", email: email, password: password
     visit at if at
   end
@@ -48,7 +48,7 @@ module Browsing
   def bench_of(client, line)
     name, exercise = line.split(": ")
     machine = db[:machines].where(name: name).get(:id)
-    visit "/fittings/#{asked("/api/fittings", client_id: client[:id], machine_id: machine, exercise: exercise.to_s)["id"]}"
+    go "/fittings/#{asked("/api/fittings", client_id: client[:id], machine_id: machine, exercise: exercise.to_s)["id"]}"
     expect(page).to have_css("[data-step]", minimum: 2)
   end
 
@@ -115,7 +115,7 @@ module CleanBrowser
     Capybara.current_session.visit("/robots.txt")
     browser.execute(STORED)
     browser.cookies.clear
-    Capybara.current_session.visit("about:blank")
+    browser.network.clear(:traffic)
   rescue Ferrum::Error
     Capybara.reset_sessions!
   end
