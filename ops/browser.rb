@@ -9,7 +9,8 @@ module Verglas
     # twice over: no page stays long enough to gain by it.
     module Browser
       OPTIONS = { "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil, "no-proxy-server" => nil,
-                  "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb", "force-prefers-reduced-motion" => nil, "js-flags" => "--no-maglev --no-turbofan" }.freeze
+                  "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb", "force-prefers-reduced-motion" => nil,
+                  "js-flags" => "--no-maglev --no-turbofan" }.freeze
 
       def self.prepare(app, window: [1280, 800])
         Capybara.app = app

@@ -31,7 +31,7 @@ module Verglas
       def refuse(code) = raise(Invalid, code)
       def refuse_body(invalid, **extra) = JSON.generate(Errors.body(invalid, **extra))
       def found(row) = row || refuse(:not_found)
-      def reply(data) = JSON.generate(data)
+      def reply(data) = JSON.generate(data, strict: true)
 
       # Does the block's write once under the request's key: the same request again gets the same answer, whatever has
       # changed since. So all that a write asks first stands inside the block too.

@@ -13,12 +13,18 @@ module Verglas
 
       def initialize(*values)
         super
-        each_pair do |name, value|
-          raise Invalid.new(:body_parameter_not_positive, path: "/#{name}", name: name, value: value) unless value.is_a?(Numeric) && value.finite? && value.positive?
-        end
+        refuse(to_a.index { |value| !length?(value) }) unless all? { |value| length?(value) }
         raise Invalid.new(:thigh_too_short, path: "/thigh", value: thigh) unless thigh > (hip_rise - knee_under).abs
 
         freeze
+      end
+
+      private
+
+      def length?(value) = value.is_a?(Numeric) && value.finite? && value.positive?
+
+      def refuse(place)
+        raise Invalid.new(:body_parameter_not_positive, path: "/#{PARAMETERS[place]}", name: PARAMETERS[place], value: self[place])
       end
     end
   end

@@ -13,10 +13,10 @@ module Verglas
 
       attr_reader :machine, :estimate, :indices, :parameters
 
-      # mechanics: of this body and these wishes, where somebody has them already.
-      def initialize(machine:, estimate:, wishes:, indices:, mechanics: nil)
+      # free: the mechanics of this body and these wishes, where somebody has them already.
+      def initialize(machine:, estimate:, wishes:, indices:, free: nil)
         @machine = machine
-        @mechanics = mechanics
+        @free = free
         @estimate = estimate
         @given = wishes
         @indices = indices
@@ -26,16 +26,16 @@ module Verglas
       # What is aimed at; a placed choice that nobody has made stands where it is best at these marks, for this body as it is on the
       # whole: how sure the numbers are is asked of that one place.
       def wishes
-        @wishes ||= open_places? ? @given.wishing(**free_mechanics.settled(free_mechanics.place(parameters))) : @given
+        @wishes ||= open_places? ? @given.wishing(**free.settled(free.place(parameters))) : @given
       end
 
       # The same body under the same wishes at other marks.
-      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, mechanics: open_places? ? nil : mechanics)
+      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, free: free)
 
       # The same at the same marks, with a choice placed elsewhere.
       def placing(choice, value) = self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
 
-      def mechanics = @mechanics ||= mechanics_for(estimate.dimensions)
+      def mechanics = @mechanics ||= open_places? ? mechanics_for(estimate.dimensions) : free
       def marks = machine.marks(indices)
       def place = @place ||= mechanics.place(parameters)
       def quantities = @quantities ||= mechanics.quantities(place)
@@ -113,8 +113,10 @@ module Verglas
       def open_places? = @given.values.value?(nil) && !machine.family.findings.empty?
 
       def mechanics_for(body) = Mechanisms.for(machine, body, wishes)
-      def free_mechanics = @free_mechanics ||= Mechanisms.for(machine, estimate.dimensions, @given)
-      def numbers(mechanics, parameters) = mechanics.quantities(mechanics.place(parameters)).values
+
+      # Before what is open is placed.
+      def free = @free ||= Mechanisms.for(machine, estimate.dimensions, @given)
+      def numbers(names, mechanics, parameters) = mechanics.numbers(names, mechanics.place(parameters))
 
       def probability(finding)
         band = kind(finding.code).band
@@ -126,10 +128,10 @@ module Verglas
         share.clamp(0.0, 1.0)
       end
 
-      def variance(one, other) = estimate.normal.covariance_of(body_gradients[one], body_gradients[other])
+      def variance(one, other) = estimate.normal.covariance_of(body_gradient(one), body_gradient(other))
 
       def taped_covariance(one, other)
-        mine, theirs = taped_gradients.values_at(one, other)
+        mine, theirs = [one, other].map { |name| taped_gradient(name) }
         taped_variances.each_with_index.sum { |variance, index| mine[index] * theirs[index] * variance }
       end
 
@@ -138,21 +140,29 @@ module Verglas
       # Constants that were taped: what is read off the machine is known.
       def taped = @taped ||= machine.constants.keys.select { |name| machine.family.constant(name).taped_sd.positive? }
 
-      def body_gradients
-        @body_gradients ||= quantities.keys.zip(
-          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| numbers(mechanics_for(body), parameters) }
-        ).to_h
-      end
-
-      def taped_gradients
-        @taped_gradients ||= begin
-          names = taped
-          slopes = Statistics::Gradient.onwards(parameters.values_at(*names), here: quantities.values) do |values|
-            numbers(mechanics, parameters.merge(names.zip(values).to_h))
-          end
-          quantities.keys.zip(slopes).to_h
+      def body_gradient(name)
+        of_each(@body_gradients ||= {}, name) do |names|
+          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| numbers(names, mechanics_for(body), parameters) }
         end
       end
+
+      def taped_gradient(name)
+        of_each(@taped_gradients ||= {}, name) do |names|
+          Statistics::Gradient.onwards(parameters.values_at(*taped), here: quantities.values_at(*names)) do |values|
+            numbers(names, mechanics, parameters.merge(taped.zip(values).to_h))
+          end
+        end
+      end
+
+      # What is kept of a quantity; the first time it is worked out for what findings stand on together, or for everything else.
+      def of_each(kept, name)
+        kept.fetch(name) do
+          names = quantities.keys.partition { |one| stood_on.include?(one) }.find { |some| some.include?(name) }
+          kept.update(names.zip(yield(names)).to_h)[name]
+        end
+      end
+
+      def stood_on = @stood_on ||= machine.family.findings.each_value.flat_map(&:quantities)
     end
   end
 end

@@ -17,7 +17,14 @@ module Verglas
       def norm = Math.hypot(s, n)
       def unit = norm.zero? ? self : self * (1 / norm)
 
-      # A quarter turn, from +s towards +n.
+      # Turned about the origin, from +s towards +n; and by a quarter.
+      def turned(angle_deg)
+        angle = Angle.radians(angle_deg)
+        cos = Math.cos(angle)
+        sin = Math.sin(angle)
+        Point.new((s * cos) - (n * sin), (s * sin) + (n * cos))
+      end
+
       def front = Point.new(-n, s)
 
       # Angle of this displacement in degrees, in the sense of `towards`.

@@ -11,19 +11,20 @@ module Verglas
 
       # from, upto: ends at which the block's values are negative and positive; close: how near to zero it has to come.
       def between(from, upto, close:)
-        ends = { under: [from, yield(from)], over: [upto, yield(upto)] }
-        kept = nil
+        under = [from, yield(from)]
+        over = [upto, yield(upto)]
+        stays = nil
         TRIES.times do
-          at = crossing(*ends[:under], *ends[:over])
+          at = crossing(*under, *over)
           value = yield(at)
           return at if value.abs < close
 
-          side, other = value.negative? ? %i[under over] : %i[over under]
-          ends[side] = [at, value]
-          ends[other][1] /= 2 if kept == other
-          kept = other
+          moves, other = value.negative? ? [under, over] : [over, under]
+          moves.replace([at, value])
+          other[1] /= 2 if other.equal?(stays)
+          stays = other
         end
-        ends[:under].first
+        under.first
       end
 
       def crossing(from, low, upto, high) = upto - (high * (upto - from) / (high - low))

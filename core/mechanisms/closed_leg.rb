@@ -42,18 +42,19 @@ module Verglas
         @twice = 2 * body.thigh * body.shank
         # From a place on the plate to the ankle's height over it, towards the client.
         @off = @up.front * (body.ankle_height + sole_mm)
+        @to_middle = (@up * (FOOT[:ankle_to_middle] * body.foot)) - @off
       end
 
       # The leg with the plate at x and the heel f up it (mm); nil where the leg is too short to lie there.
       def at_plate(x_mm, f_mm)
-        ankle = Geometry::Point.new(x_mm, plate_y_mm) + (@up * up_to_ankle_mm(f_mm)) + @off
+        ankle = ankle_at(x_mm, f_mm)
         distance = ankle.norm
         state(ankle, bend_deg(distance), f_mm) if distance.between?((body.thigh - body.shank).abs, body.thigh + body.shank)
       end
 
       # The same, stretched towards a plate that is too far, or folded under one that is too near.
       def towards_plate(x_mm, f_mm)
-        ankle = Geometry::Point.new(x_mm, plate_y_mm) + (@up * up_to_ankle_mm(f_mm)) + @off
+        ankle = ankle_at(x_mm, f_mm)
         state(ankle, bend_deg(ankle.norm), f_mm)
       end
 
@@ -108,16 +109,16 @@ module Verglas
       # From the plate's lower edge to the ankle, up the plate (mm).
       def up_to_ankle_mm(f_mm) = f_mm + (FOOT[:heel_to_ankle] * body.foot)
 
+      def ankle_at(x_mm, f_mm) = Geometry::Point.new(x_mm + (up_to_ankle_mm(f_mm) * @up.s) + @off.s, ankle_y_mm(f_mm))
+
       def state(ankle, bend_deg, f_mm)
         thigh_deg = degrees_of(ankle) + arccos_deg(over_reach(ankle.norm))
         knee = ray(thigh_deg) * body.thigh
         shin = knee - ankle
         up_the_plate = shin.dot(@up)
-        State.new(ankle.s - @off.s - (up_to_ankle_mm(f_mm) * @up.s), ankle, knee, middle_of_foot(ankle), bend_deg, thigh_deg, 180 - (trunk_deg - thigh_deg).abs,
+        State.new(ankle.s - @off.s - (up_to_ankle_mm(f_mm) * @up.s), ankle, knee, ankle + @to_middle, bend_deg, thigh_deg, 180 - (trunk_deg - thigh_deg).abs,
                   90 - arccos_deg(up_the_plate / shin.norm), up_the_plate + body.knee_front - to_toes_mm)
       end
-
-      def middle_of_foot(ankle) = ankle - @off + (@up * (FOOT[:ankle_to_middle] * body.foot))
 
       # Point.towards and #angle_deg count from +s towards -n; this frame the other way round.
       def ray(deg) = Geometry::Point.towards(-deg)

@@ -77,13 +77,15 @@ module Verglas
       # beyond the target. nil where not even the top can be reached.
       def deepest(f_mm = heel_mm, beyond_deg: BEYOND_DEG)
         ankle_y = leg.ankle_y_mm(f_mm)
-        return if stops(ClosedLeg::TOP_BEND_DEG, ankle_y)
-
         free = ClosedLeg::TOP_BEND_DEG
+        thigh = leg.thigh_at(free, ankle_y)
+        return if stops(free, thigh)
+
         last = @wanted_deg + beyond_deg
         while free < last
-          bend = [free + surely_free(free, ankle_y), last].min
-          by = stops(bend, ankle_y)
+          bend = [free + surely_free(free, thigh), last].min
+          thigh = leg.thigh_at(bend, ankle_y)
+          by = stops(bend, thigh)
           return Deepest.new(last_free(free, bend, ankle_y), by) if by
 
           free = bend
@@ -110,9 +112,10 @@ module Verglas
       # A plate shorter than the foot leaves nothing either.
       def off_the_plate? = @room_mm.negative? || lowest_of_body > @last_mm || highest_of_body < @first_mm
 
-      # The limit that a bend passes, or :reach where the leg has no such place; nil where it passes none.
-      def stops(bend_deg, ankle_y)
-        thigh = leg.thigh_at(bend_deg, ankle_y) or return :reach
+      # The limit that a bend passes with the thigh lying so (degrees), or :reach where the leg has no such place (thigh nil); nil where
+      # it passes none.
+      def stops(bend_deg, thigh)
+        return :reach unless thigh
         return :hip if thigh > furthest_thigh_deg
 
         cap_by if bend_deg - thigh > ankle_room_deg
@@ -120,8 +123,7 @@ module Verglas
 
       # How many whole steps (degrees of knee bend) no limit can come from a bend that passes none: while thigh and shin lean forward,
       # neither hip nor ankle bends faster than the knee (thigh' = shank * cos(shin) / x of the ankle). At least one.
-      def surely_free(bend_deg, ankle_y)
-        thigh = leg.thigh_at(bend_deg, ankle_y)
+      def surely_free(bend_deg, thigh)
         room = [furthest_thigh_deg - thigh, ankle_room_deg - bend_deg + thigh, 90 - thigh, 90 + thigh - bend_deg].min
         [(room / STEP_DEG).floor * STEP_DEG, STEP_DEG].max
       end
@@ -146,7 +148,7 @@ module Verglas
       def halved(free, stopped, ankle_y)
         TRIES.times do
           middle = (free + stopped) / 2.0
-          stops(middle, ankle_y) ? stopped = middle : free = middle
+          stops(middle, leg.thigh_at(middle, ankle_y)) ? stopped = middle : free = middle
         end
         free
       end

@@ -15,11 +15,6 @@ module Verglas
         reach: Rule.of(:latch_distance, constants: 2) { |hack, at| hack.reach_mm(at) - LATCH[:past_latch_mm] }
       }.freeze
 
-      def initialize(machine:, **given)
-        super
-        @machine = machine
-      end
-
       def hip(_place) = @hip ||= Geometry::Point.new(body.torso, body.hip_depth)
       def trunk_deg(_place) = 180.0
 
@@ -27,10 +22,10 @@ module Verglas
       def reach_mm(place) = body.torso + leg(place).towards_bend(LATCH[:standing_bend_deg], foot_mm(place)).x_mm
 
       # What is left when the carriage stands clear of its latch; under load pads give and shoulders sink.
-      def reach_room_mm(place) = reach_mm(place) - place[:latch_distance] - LATCH[:past_latch_mm] - wishes[:sink_mm]
+      def latch_room_mm(place) = reach_mm(place) - place[:latch_distance] - LATCH[:past_latch_mm] - wishes[:sink_mm]
 
       # What is left for the way back onto the latch with 100 kg (mm), the shoulders having sunk.
-      def loaded_room_mm(place) = reach_room_mm(place) - place[:sink_per_100_kg]
+      def loaded_room_mm(place) = latch_room_mm(place) - place[:sink_per_100_kg]
 
       def asides(place, **)
         if place[:sink_per_100_kg].positive?
@@ -42,7 +37,7 @@ module Verglas
       end
 
       # What is missing without a block (mm).
-      def shortfall_mm(place) = [-without_block(place) { |bare, there| bare.reach_room_mm(there) }, 0.0].max
+      def shortfall_mm(place) = [-without_block(place) { |bare, there| bare.latch_room_mm(there) }, 0.0].max
 
       def report(place)
         short = shortfall_mm(place)
@@ -67,12 +62,12 @@ module Verglas
 
       # Out of reach is a fault; with a block it is close at best.
       def further(place)
-        room = reach_room_mm(place)
+        room = latch_room_mm(place)
         latch = grade(:latch_room, room, room, (:latch_out_of_reach if room.negative?))
         [wishes[:block_mm].positive? && latch.severity.zero? ? latch.with_severity(1) : latch]
       end
 
-      def further_quantities(place) = { reach_mm: reach_mm(place), latch_room_mm: reach_room_mm(place), loaded_room_mm: loaded_room_mm(place) }
+      def further_quantities(place) = { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), loaded_room_mm: loaded_room_mm(place) }
     end
   end
 end

@@ -132,8 +132,12 @@ module Verglas
       def quantities(place)
         return {} if @kinds.empty?
 
-        place.once(:quantities) { @told.map { |group| quantities_of(group, place) }.inject({}, :merge) }
+        place.once(:quantities) { @told.each_with_object({}) { |group, all| all.update(quantities_of(group, place)) } }
       end
+
+      # Some of them, in the order of their names: how sure they are is asked of some twenty bodies and machines. A mechanism answers what
+      # findings stand on by itself where the others cost much.
+      def numbers(names, place) = quantities(place).values_at(*names)
 
       # Where an adjuster should stand, nil where what is preferred decides; and where a place has it (mm or degrees).
       def required(decision, place) = self.class::RULES.fetch(decision).required&.call(self, place)

@@ -21,9 +21,7 @@ module Verglas
 
       def initialize(machine:, **given)
         super
-        @stops = machine.adjusters.filter_map { |adjuster| [adjuster, adjuster.drives[ends]] if adjuster.drives?(ends) }
-        @first_end = machine.constants[ends]
-        @most_upright_deg = machine.reach(:trunk_angle).min if machine.constants.key?(:trunk_angle)
+        @machine = machine
       end
 
       # The name of the constant that ends the travel, and of the finding that grades it.
@@ -168,8 +166,6 @@ module Verglas
       # With an ankle caution the feet stay in the middle of the plate or above.
       def lowest_mm(place) = wishes[:lowest_share] * [place[:plate_length] - body.foot, 0.0].max
 
-      def depth_room_deg(place) = deepest(place).bend_deg - window(place).target_deg
-
       def depth(place)
         room = depth_room_deg(place)
         found = grade(:knee_depth, room, room.abs < FootWindow::TOUCHES ? 0.0 : room, depth_fault(place))
@@ -188,7 +184,9 @@ module Verglas
       end
 
       # Half a degree is what a mark may be off.
-      def reclined_too_far?(place) = upright? && !@most_upright_deg.nil? && trunk_deg(place) > @most_upright_deg + 0.5
+      def reclined_too_far?(place)
+        upright? && @machine.constants.key?(:trunk_angle) && trunk_deg(place) > @machine.reach(:trunk_angle).min + 0.5
+      end
 
       # A stop that lets a joint past its limit is a fault, however well it lies.
       def stop(place) = grade(stop_finding, slack_mm(place), slack_mm(place), stop_fault(stopped(place)))

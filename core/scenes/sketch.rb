@@ -5,7 +5,7 @@ module Verglas
     # Parts as they are drawn, one after another.
     class Sketch
       # What most parts are: firm, at rest, drawn from nothing that is taped.
-      PLAIN = { radii: [].freeze, degrees: [].freeze, ghost: false, moves: false, faded: false, of: [].freeze }.freeze
+      PLAIN = { ghost: false, moves: false, faded: false, of: [].freeze }.freeze
 
       attr_reader :parts
 
@@ -13,11 +13,11 @@ module Verglas
         @parts = []
       end
 
-      def slab(id, role, *points, **how) = add(id, role, :slab, points, **how)
-      def line(id, role, *points, width:, **how) = add(id, role, :line, points, radii: [width], **how)
-      def circle(id, role, centre, radius, **how) = add(id, role, :circle, [centre], radii: [radius], **how)
-      def capsule(id, role, ends, radii, **how) = add(id, role, :capsule, ends, radii: radii, **how)
-      def arc(id, role, centre, radius, degrees, **how) = add(id, role, :arc, [centre], radii: [radius], degrees: degrees, **how)
+      def slab(id, role, *points, **how) = add(id, role, :slab, points, how)
+      def line(id, role, *points, width:, **how) = add(id, role, :line, points, how, radii: [width])
+      def circle(id, role, centre, radius, **how) = add(id, role, :circle, [centre], how, radii: [radius])
+      def capsule(id, role, ends, radii, **how) = add(id, role, :capsule, ends, how, radii: radii)
+      def arc(id, role, centre, radius, degrees, **how) = add(id, role, :arc, [centre], how, radii: [radius], degrees: degrees)
 
       # An upright box by its corner, in mm.
       def box(id, role, left:, bottom:, width:, height:, **how)
@@ -35,17 +35,17 @@ module Verglas
       class Places < Sketch
         private
 
-        def add(id, _role, _shape, points, **) = @parts << Place.new(id, points)
+        def add(id, _role, _shape, points, _how, **) = @parts << Place.new(id, points)
       end
 
       Place = Struct.new(:id, :points)
 
       private
 
-      def add(id, role, shape, points, **how)
+      def add(id, role, shape, points, how, radii: [], degrees: [])
         raise ArgumentError, "#{role} is no role of a part" unless Part::ROLES.include?(role)
 
-        @parts << Part.new(id: id, role: role, shape: shape, points: points.freeze, **PLAIN, **how.each_value(&:freeze))
+        @parts << Part.new(id: id, role: role, shape: shape, points: points.freeze, radii: radii.freeze, degrees: degrees.freeze, **PLAIN, **how.each_value(&:freeze))
       end
     end
   end

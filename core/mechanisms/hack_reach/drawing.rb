@@ -26,10 +26,7 @@ module Verglas
         end
 
         # x down the rail, y away from it, as drawn.
-        def on_rail(place, x, y)
-          along = Geometry::Point.towards(place[:rail_incline])
-          (along * x) + (along.front * y)
-        end
+        def on_rail(place, x, y) = Geometry::Point.new(x, y).turned(-place[:rail_incline])
 
         def draw_machine(sketch, place)
           low, high = [place[:latch_to_feet] + 120, -330].map { |x| on_rail(place, x, -BEHIND_MM) }

@@ -23,7 +23,7 @@ module Verglas
         end
 
         # x down the rail and away from the client's head, y away from the back pad.
-        def turned(place, point) = rotated(point, -place[:rail_incline])
+        def turned(place, point) = point.turned(-place[:rail_incline])
 
         def hip_at(place, state) = drawn(place, state, Geometry::Point.new(0, 0))
 

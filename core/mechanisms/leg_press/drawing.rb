@@ -17,13 +17,13 @@ module Verglas
         def number_side = :start
 
         # A point of the hip's rail frame as it is drawn.
-        def drawn(place, _state, point) = rotated(point + hip(place), place[:rail_incline])
+        def drawn(place, _state, point) = (point + hip(place)).turned(place[:rail_incline])
         def hip_at(place, state) = drawn(place, state, Geometry::Point.new(0, 0))
 
         # On the rail at an x from the hip; off: so far from its middle, + away from the body.
         def under_plate(place, x_mm, off = 0) = drawn(place, nil, Geometry::Point.new(x_mm, leg(place).plate_y_mm - UNDER_MM - off))
 
-        def corner_ray(place, deg, length) = rotated(Geometry::Point.towards(-deg) * length, place[:rail_incline])
+        def corner_ray(place, deg, length) = (Geometry::Point.towards(-deg) * length).turned(place[:rail_incline])
 
         def draw_machine(sketch, place)
           last = [top(place).x_mm, from_hip(place, latches? ? :latch_x : ends)].max + 190
@@ -42,14 +42,14 @@ module Verglas
 
         def draw_trunk(sketch, place, _state)
           half = body.hip_depth * 0.86
-          along = rotated(Geometry::Point.towards(-trunk_deg(place)), place[:rail_incline])
+          along = Geometry::Point.towards(-trunk_deg(place)).turned(place[:rail_incline])
           forward = along.front * -1
           limbs = Scenes::Limbs.new(body)
           limbs.trunk(sketch, hip_at(place, nil) + (forward * (half - body.hip_depth)), along, half, half * 0.86)
         end
 
         def fade(place)
-          along = rotated(Geometry::Point.towards(-trunk_deg(place)), place[:rail_incline])
+          along = Geometry::Point.towards(-trunk_deg(place)).turned(place[:rail_incline])
           [hip_at(place, nil) + (along * (body.torso * 0.95)), hip_at(place, nil) + (along * (body.torso * 0.35))]
         end
 
@@ -66,7 +66,7 @@ module Verglas
 
         def tape_points(place)
           low, high = plate_ends(place, bottom(place).state)
-          on_rail = ->(x, y) { rotated(Geometry::Point.new(x, y), place[:rail_incline]) }
+          on_rail = ->(x, y) { Geometry::Point.new(x, y).turned(place[:rail_incline]) }
           at = place[:plate_y]
           { corner: on_rail[0, 0], rail_ahead: on_rail[420, 0], back_top: corner_ray(place, place[:trunk_angle], 420), seat_front: corner_ray(place, place[:seat_angle], 300),
             rail_low: under_plate(place, -60), rail_level: under_plate(place, -60) + Geometry::Point.new(420, 0), rail_high: under_plate(place, 400),

@@ -93,14 +93,16 @@ module Verglas
 
         # Every mark of what moves the stop, beside the rail.
         def labels(place)
-          @stops.flat_map do |adjuster, factor|
-            here = place[ends]
-            travels = adjuster.travel.map { |travel| factor * travel }
-            set = travels.min_by { |travel| (@first_end + travel - here).abs }
-            adjuster.marks.zip(travels).map do |mark, travel|
-              x = here + travel - set - hip(place).s
-              Scenes::Label.new(text: mark, at: under_plate(place, x, TICK_MM + 26), set: travel == set, of: adjuster.label)
-            end
+          place.once(:labels) { @machine.adjusters.select { |adjuster| adjuster.drives?(ends) }.flat_map { |adjuster| labels_of(adjuster, place) } }
+        end
+
+        def labels_of(adjuster, place)
+          here = place[ends]
+          travels = adjuster.travel.map { |travel| adjuster.drives[ends] * travel }
+          set = travels.min_by { |travel| (@machine.constants[ends] + travel - here).abs }
+          adjuster.marks.zip(travels).map do |mark, travel|
+            x = here + travel - set - hip(place).s
+            Scenes::Label.new(text: mark, at: under_plate(place, x, TICK_MM + 26), set: travel == set, of: adjuster.label)
           end
         end
 
@@ -132,11 +134,6 @@ module Verglas
         end
 
         def feet(place) = { **settled(place), **wishes.values.compact }.slice(:stance_mm, :turn_deg)
-
-        def rotated(point, degrees)
-          along = Geometry::Point.towards(-degrees)
-          (along * point.s) + (along.front * point.n)
-        end
       end
     end
   end
