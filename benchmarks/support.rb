@@ -9,18 +9,24 @@ require "securerandom"
 module Measure
   module_function
 
-  def median(count)
-    times = Array.new(count) do
-      started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      yield
-      (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
-    end
-    times.sort[count / 2]
+  def median(count, &block) = Array.new(count) { timed(&block) }.sort[count / 2]
+
+  # A median for each of several that take turns, some times in a row each: a machine is not as fast all the time.
+  def medians(turns, *what, in_a_row: 20)
+    times = Array.new(turns) { what.map { |one| Array.new(in_a_row) { timed(&one) } } }
+    times.transpose.map { |rows| rows.flatten.sort[turns * in_a_row / 2] }
+  end
+
+  # Milliseconds.
+  def timed
+    started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    yield
+    (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
   end
 
   def report(what, ms, compared_with: nil, limit: nil)
     ratio = compared_with && (ms / compared_with)
-    puts format("%-62s %8.2f ms%s%s", what, ms, ratio ? format("  %5.2f x", ratio) : "", limit ? "  (wanted: at most #{limit})" : "")
+    puts format("%-78s %8.2f ms%s%s", what, ms, ratio ? format("  %5.2f x", ratio) : "", limit ? "  (wanted: at most #{limit})" : "")
   end
 
   # The application with the demo gym, on a database of its own.

@@ -25,9 +25,7 @@ module Verglas
 
       # What is aimed at; a placed choice that nobody has made stands where it is best at these marks, for this body as it is on the
       # whole: how sure the numbers are is asked of that one place.
-      def wishes
-        @wishes ||= open_places? ? @given.wishing(**free.settled(free.place(parameters))) : @given
-      end
+      def wishes = mechanics.wishes
 
       # The same body under the same wishes at other marks.
       def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, free: free)
@@ -35,7 +33,7 @@ module Verglas
       # The same at the same marks, with a choice placed elsewhere.
       def placing(choice, value) = self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
 
-      def mechanics = @mechanics ||= open_places? ? mechanics_for(estimate.dimensions) : free
+      def mechanics = @mechanics ||= open_places? ? free.settling(free.settled(free.place(parameters))) : free
       def marks = machine.marks(indices)
       def place = @place ||= mechanics.place(parameters)
       def quantities = @quantities ||= mechanics.quantities(place)

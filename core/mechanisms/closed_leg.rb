@@ -69,8 +69,16 @@ module Verglas
         at_bend(bend_deg, f_mm) || state(Geometry::Point.new(0.0, ankle_y_mm(f_mm)), bend_deg, f_mm)
       end
 
+      # Where the plate is then (mm), and where the ankle is with the plate at x (Point): all that most questions ask of a leg, at a fraction of
+      # a State's price.
+      def x_towards_bend(bend_deg, f_mm)
+        Math.sqrt([(reach_mm(bend_deg)**2) - (ankle_y_mm(f_mm)**2), 0.0].max) - @off.s - (up_to_ankle_mm(f_mm) * @up.s)
+      end
+
+      def ankle_at(x_mm, f_mm) = Geometry::Point.new(x_mm + (up_to_ankle_mm(f_mm) * @up.s) + @off.s, ankle_y_mm(f_mm))
+
       # The thigh's direction (degrees) with the knee bent so far and the ankle so high (mm, as ankle_y_mm); nil where there is no such
-      # place. All that a search for limits asks, at a fraction of a State's price.
+      # place.
       def thigh_at(bend_deg, ankle_y)
         reach = Math.sqrt(@squares + (@twice * Math.cos(bend_deg / Geometry::Angle::DEGREES_PER_RADIAN)))
         return if ankle_y.abs > reach
@@ -108,8 +116,6 @@ module Verglas
 
       # From the plate's lower edge to the ankle, up the plate (mm).
       def up_to_ankle_mm(f_mm) = f_mm + (FOOT[:heel_to_ankle] * body.foot)
-
-      def ankle_at(x_mm, f_mm) = Geometry::Point.new(x_mm + (up_to_ankle_mm(f_mm) * @up.s) + @off.s, ankle_y_mm(f_mm))
 
       def state(ankle, bend_deg, f_mm)
         thigh_deg = degrees_of(ankle) + arccos_deg(over_reach(ankle.norm))

@@ -17,9 +17,13 @@ module Verglas
       # What closes it. toes: how far a knee may come, by the house rule, :over the ankle, :up to the toes, or :past them.
       Limits = Struct.new(:hip_bend_deg, :ankle_bend_deg, :knee_bend_deg, :toes, keyword_init: true)
 
-      # Where a movement turns back: the ClosedLeg::State, and what ends it (:target, :knee where the knee's own limit cut the target,
-      # :hip, :ankle, :toes, or :reach where the leg is too short).
-      Bottom = Struct.new(:state, :by)
+      # Where a movement turns back: the leg with its knee bent so far and its heel at a height (mm), and what ends it (:target, :knee where
+      # the knee's own limit cut the target, :hip, :ankle, :toes, or :reach where the leg is too short).
+      Bottom = Struct.new(:leg, :bend_deg, :f_mm, :by) do
+        # ClosedLeg::State; and where the plate is then (mm), without it.
+        def state = @state ||= leg.towards_bend(bend_deg, f_mm)
+        def x_mm = leg.x_towards_bend(bend_deg, f_mm)
+      end
 
       # How deep the knee could bend (degrees), and what ends it there; by nil where nothing does within what was looked at.
       Deepest = Struct.new(:bend_deg, :by)
@@ -98,7 +102,7 @@ module Verglas
         return unless deepest
 
         limited = deepest.bend_deg < target_deg
-        Bottom.new(leg.at_bend(limited ? deepest.bend_deg : target_deg, f_mm), limited ? deepest.by : aim)
+        Bottom.new(leg, limited ? deepest.bend_deg : target_deg, f_mm, limited ? deepest.by : aim)
       end
 
       private

@@ -11,7 +11,7 @@ module Verglas
       LATCH = TABLE[:latch]
       BODY_PARAMETERS = [*LEG, :torso].freeze
       RULES = {
-        stop: Rule.of(:stop_x, constants: 2) { |hack, at| hack.bottom(at).state.x_mm + hack.hip(at).s - hack.slack_target_mm },
+        stop: Rule.of(:stop_x, constants: 2) { |hack, at| hack.bottom(at).x_mm + hack.hip(at).s - hack.slack_target_mm },
         reach: Rule.of(:latch_distance, constants: 2) { |hack, at| hack.reach_mm(at) - LATCH[:past_latch_mm] }
       }.freeze
 
@@ -19,7 +19,7 @@ module Verglas
       def trunk_deg(_place) = 180.0
 
       # From the shoulder pads to the plate with the client standing, the whole foot down and the knees just off straight (mm).
-      def reach_mm(place) = body.torso + leg(place).towards_bend(LATCH[:standing_bend_deg], foot_mm(place)).x_mm
+      def reach_mm(place) = body.torso + leg(place).x_towards_bend(LATCH[:standing_bend_deg], foot_mm(place))
 
       # What is left when the carriage stands clear of its latch; under load pads give and shoulders sink.
       def latch_room_mm(place) = reach_mm(place) - place[:latch_distance] - LATCH[:past_latch_mm] - wishes[:sink_mm]

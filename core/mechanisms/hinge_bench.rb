@@ -21,7 +21,6 @@ module Verglas
       def initialize(machine:, **given)
         super
         @pad = machine.adjusters.find { |adjuster| adjuster.drives?(:pad_top) }
-        @machine = machine
       end
 
       # Between the marks of what moves the pad (mm); of the pad's marks each serves all creases up to the next one.

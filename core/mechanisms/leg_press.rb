@@ -11,9 +11,9 @@ module Verglas
       BODY_PARAMETERS = [*LEG, :hip_rise].freeze
       RULES = {
         recline: Rule.of(:trunk_angle, unit: :deg),
-        stop: Rule.of(:stop_x, constants: 2) { |press, at| press.bottom(at).state.x_mm + press.hip(at).s - press.slack_target_mm },
+        stop: Rule.of(:stop_x, constants: 2) { |press, at| press.bottom(at).x_mm + press.hip(at).s - press.slack_target_mm },
         reach: Rule.of(:latch_x),
-        rest: Rule.of(:rest_x, constants: 2) { |press, at| press.bottom(at).state.x_mm + press.hip(at).s }
+        rest: Rule.of(:rest_x, constants: 2) { |press, at| press.bottom(at).x_mm + press.hip(at).s }
       }.freeze
 
       def hip(place) = place.once(:hip) { PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
@@ -21,7 +21,7 @@ module Verglas
 
       # How far from straight the leg still is where the sled unlatches (mm): nothing left means that it does not get there.
       def latch_room_mm(place)
-        body.thigh + body.shank - FROM_STRAIGHT_MM - leg(place).towards_plate(from_hip(place, :latch_x), foot_mm(place)).reach_mm
+        body.thigh + body.shank - FROM_STRAIGHT_MM - leg(place).ankle_at(from_hip(place, :latch_x), foot_mm(place)).norm
       end
 
       # How far the plate stays off its stop (mm) with the balls of the feet on its lower edge, the knees nearly straight and the heels down.

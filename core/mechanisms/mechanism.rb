@@ -23,12 +23,16 @@ module Verglas
 
       # machine: for its family and what its adjusters move; body: Body::Dimensions; wishes: Wishes.
       def initialize(machine:, body:, wishes:)
+        @machine = machine
         @family = machine.family
         @body = body
         @wishes = wishes
         @told = family.told
         @kinds = family.findings
       end
+
+      # The same with what is placed settled so ({choice => number}); one for all who ask.
+      def settling(choices) = (@settling ||= {})[choices] ||= self.class.new(machine: @machine, body: body, wishes: wishes.wishing(**choices))
 
       # A Place at some parameters; standing: another with the same joint, so that it is not worked out again.
       def place(parameters, standing: nil) = Place.new(parameters, standing ? standing.joint : told_joint(parameters))

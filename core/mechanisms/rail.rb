@@ -19,11 +19,6 @@ module Verglas
       ROUNDING = 9
       TRAITS = %i[ends].freeze
 
-      def initialize(machine:, **given)
-        super
-        @machine = machine
-      end
-
       # The name of the constant that ends the travel, and of the finding that grades it.
       def ends = @ends ||= family.traits[:ends]
       def stop_finding = ends == :rest_x ? :rest_slack : :stop_slack
@@ -35,14 +30,17 @@ module Verglas
       # x of one of the machine's lengths as seen from the hip (mm).
       def from_hip(place, name) = place[name] - hip(place).s
 
+      # What a leg does on its plate depends on nothing that ends the travel or lets go of the sled: places that differ in those alone share it.
+      def stance(place) = place.once(:stance) { (@stances ||= {})[place.parameters.except(ends, :latch_x, :latch_distance)] ||= place }
+
       def leg(place)
-        place.once(:leg) do
+        stance(place).once(:leg) do
           ClosedLeg.new(body: body, trunk_deg: trunk_deg(place), plate_deg: place[:plate_angle], plate_y_mm: place[:plate_y] - hip(place).n, sole_mm: sole_mm)
         end
       end
 
       def window(place)
-        place.once(:window) do
+        stance(place).once(:window) do
           FootWindow.new(leg(place), limits: limits, plate_length_mm: place[:plate_length], target_deg: wishes[:target_bend_deg], lowest_mm: lowest_mm(place))
         end
       end
@@ -51,12 +49,12 @@ module Verglas
       def foot_mm(place) = wishes[:foot_mm] || window(place).heel_mm
 
       # How deep the movement could go, and where it turns; where not even the top can be reached, the leg as near as it comes.
-      def deepest(place) = place.once(:deepest) { window(place).deepest(foot_mm(place)) || FootWindow::Deepest.new(0.0, :reach) }
+      def deepest(place) = stance(place).once(:deepest) { window(place).deepest(foot_mm(place)) || FootWindow::Deepest.new(0.0, :reach) }
 
       def bottom(place)
-        place.once(:bottom) do
+        stance(place).once(:bottom) do
           found = window(place).bottom(foot_mm(place), deepest: deepest(place)) if startable?(place)
-          found || FootWindow::Bottom.new(leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)), :reach)
+          found || FootWindow::Bottom.new(leg(place), ClosedLeg::TOP_BEND_DEG, foot_mm(place), :reach)
         end
       end
 
@@ -67,7 +65,7 @@ module Verglas
       def stopped(place) = place.once(:stopped) { leg(place).towards_plate(from_hip(place, ends), foot_mm(place)) }
 
       # How far the stop lies below the working bottom, or the bottom below where the stack rests (mm).
-      def slack_mm(place) = (bottom(place).state.x_mm - from_hip(place, ends)) * (ends == :rest_x ? -1 : 1)
+      def slack_mm(place) = (bottom(place).x_mm - from_hip(place, ends)) * (ends == :rest_x ? -1 : 1)
 
       def slack_target_mm = ends == :rest_x ? band(:rest_slack).target : wishes[:stop_slack_mm]
 
@@ -152,7 +150,7 @@ module Verglas
       end
 
       # Standing nearly straight, where a set begins and ends.
-      def top(place) = place.once(:top) { leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)) }
+      def top(place) = stance(place).once(:top) { leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)) }
 
       private
 

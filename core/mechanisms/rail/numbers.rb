@@ -18,7 +18,7 @@ module Verglas
 
         # How much deeper than wanted the movement could go (degrees of knee bend).
         def depth_room_deg(place) = deepest(place).bend_deg - window(place).target_deg
-        def knee_bend_deg(place) = bottom(place).state.knee_bend_deg
+        def knee_bend_deg(place) = bottom(place).bend_deg
 
         def report(place)
           state = bottom(place).state
