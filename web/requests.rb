@@ -4,6 +4,9 @@ module Verglas
   module Web
     # What routes share: who asks, in which gym, what was sent, and writing once.
     module Requests
+      # Writes answers strictly, symbols as they are: rows hold JSON in wrappers of their own, anything else that JSON does not know is a fault of ours.
+      WRITER = JSON::Coder.new { |held| held.respond_to?(:to_hash) ? held.to_hash : held.to_ary }
+
       # The signed-in member of staff, or nil.
       def staff
         return @staff if defined?(@staff)
@@ -31,7 +34,7 @@ module Verglas
       def refuse(code) = raise(Invalid, code)
       def refuse_body(invalid, **extra) = JSON.generate(Errors.body(invalid, **extra))
       def found(row) = row || refuse(:not_found)
-      def reply(data) = JSON.generate(data, strict: true)
+      def reply(data) = WRITER.dump(data)
 
       # Does the block's write once under the request's key: the same request again gets the same answer, whatever has
       # changed since. So all that a write asks first stands inside the block too.

@@ -16,7 +16,7 @@ module Verglas
         rest: Rule.of(:rest_x, constants: 2) { |press, at| press.bottom(at).x_mm + press.hip(at).s }
       }.freeze
 
-      def hip(place) = place.once(:hip) { PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
+      def hip(place) = stance(place).once(:hip) { PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
       def trunk_deg(place) = place[:trunk_angle]
 
       # How far from straight the leg still is where the sled unlatches (mm): nothing left means that it does not get there.

@@ -18,8 +18,8 @@ module Verglas
         end
 
         def facts(row)
-          { **row.slice(:getting_in, :getting_out, :left_behind, :cushions_allowed, :least_age_years, :belt, :one_leg),
-            loading: row[:loading]&.to_h, slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f }
+          { **row.slice(:getting_in, :getting_out, :left_behind, :cushions_allowed, :least_age_years, :belt, :one_leg, :loading),
+            slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f }
         end
 
         def copied_from(gym, row)
