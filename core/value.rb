@@ -5,15 +5,15 @@ module Verglas
   # A class that has something to check defines `check`, which raises Verglas::Invalid.
   module Value
     def self.define(*members, &block)
-      Struct.new(*members) do
-        # Written out, so that Ruby itself says what is missing or unknown: pictures are made of hundreds of them.
-        class_eval <<~RUBY, __FILE__, __LINE__ + 1
-          def initialize(#{members.map { |member| "#{member}:" }.join(", ")}) # def initialize(low:, high:)
-            super(#{members.join(", ")})                                      #   super(low, high)
-            check
-            freeze
-          end
-        RUBY
+      Struct.new(*members, keyword_init: true) do
+        define_method(:initialize) do |**fields|
+          missing = members - fields.keys
+          raise ArgumentError, "missing #{missing.join(", ")}" unless missing.empty?
+
+          super(**fields)
+          check
+          freeze
+        end
 
         def with(**changes) = self.class.new(**to_h, **changes)
         def check = nil
