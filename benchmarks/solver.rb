@@ -26,9 +26,11 @@ def read(advice)
    Fitting::Neighbours.steps(advice.evaluation).values.flatten.compact.map(&:findings)]
 end
 
-demo["machines"].reject { |data| data["constants"].empty? }.each do |data|
+demo["machines"].each do |data|
   family = Machines::Families.fetch(data["family"])
-  machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read(data, exercise: exercise)] }
+  machines = family.exercises.keys.to_h { |exercise| [exercise, Machines::Reader.read_known(data, exercise: exercise)] }
+  next if machines.each_value.all? { |machine| machine.family.findings.empty? }
+
   number = 0
   machines.each do |exercise, machine|
     wishes = Mechanisms::Wishes.for(machine.family)

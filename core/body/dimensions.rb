@@ -13,7 +13,8 @@ module Verglas
 
       def initialize(*values)
         super
-        refuse(to_a.index { |value| !length?(value) }) unless all? { |value| length?(value) }
+        wrong = find_index { |value| !length?(value) }
+        refuse(PARAMETERS[wrong], self[wrong]) if wrong
         raise Invalid.new(:thigh_too_short, path: "/thigh", value: thigh) unless thigh > (hip_rise - knee_under).abs
 
         freeze
@@ -23,9 +24,7 @@ module Verglas
 
       def length?(value) = value.is_a?(Numeric) && value.finite? && value.positive?
 
-      def refuse(place)
-        raise Invalid.new(:body_parameter_not_positive, path: "/#{PARAMETERS[place]}", name: PARAMETERS[place], value: self[place])
-      end
+      def refuse(name, value) = raise(Invalid.new(:body_parameter_not_positive, path: "/#{name}", name: name, value: value))
     end
   end
 end

@@ -13,10 +13,10 @@ module Verglas
 
       attr_reader :machine, :estimate, :indices, :parameters
 
-      # free: the mechanics of this body and these wishes, where somebody has them already.
-      def initialize(machine:, estimate:, wishes:, indices:, free: nil)
+      # unplaced: the mechanics of this body and these wishes, before what is open is placed, where somebody has them already.
+      def initialize(machine:, estimate:, wishes:, indices:, unplaced: nil)
         @machine = machine
-        @free = free
+        @unplaced = unplaced
         @estimate = estimate
         @given = wishes
         @indices = indices
@@ -28,12 +28,12 @@ module Verglas
       def wishes = mechanics.wishes
 
       # The same body under the same wishes at other marks.
-      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, free: free)
+      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, unplaced: unplaced)
 
       # The same at the same marks, with a choice placed elsewhere.
       def placing(choice, value) = self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
 
-      def mechanics = @mechanics ||= open_places? ? free.settling(free.settled(free.place(parameters))) : free
+      def mechanics = @mechanics ||= open_places? ? unplaced.settling(unplaced.settled(unplaced.place(parameters))) : unplaced
       def marks = machine.marks(indices)
       def place = @place ||= mechanics.place(parameters)
       def quantities = @quantities ||= mechanics.quantities(place)
@@ -110,10 +110,8 @@ module Verglas
       # Whether something is placed that nobody has placed yet; where too little is taped nothing is.
       def open_places? = @given.values.value?(nil) && !machine.family.findings.empty?
 
+      def unplaced = @unplaced ||= Mechanisms.for(machine, estimate.dimensions, @given)
       def mechanics_for(body) = Mechanisms.for(machine, body, wishes)
-
-      # Before what is open is placed.
-      def free = @free ||= Mechanisms.for(machine, estimate.dimensions, @given)
       def numbers(names, mechanics, parameters) = mechanics.numbers(names, mechanics.place(parameters))
 
       def probability(finding)
@@ -139,28 +137,28 @@ module Verglas
       def taped = @taped ||= machine.constants.keys.select { |name| machine.family.constant(name).taped_sd.positive? }
 
       def body_gradient(name)
-        of_each(@body_gradients ||= {}, name) do |names|
+        gradient_in(@body_gradients ||= {}, name) do |names|
           estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| numbers(names, mechanics_for(body), parameters) }
         end
       end
 
       def taped_gradient(name)
-        of_each(@taped_gradients ||= {}, name) do |names|
+        gradient_in(@taped_gradients ||= {}, name) do |names|
           Statistics::Gradient.onwards(parameters.values_at(*taped), here: quantities.values_at(*names)) do |values|
             numbers(names, mechanics, parameters.merge(taped.zip(values).to_h))
           end
         end
       end
 
-      # What is kept of a quantity; the first time it is worked out for what findings stand on together, or for everything else.
-      def of_each(kept, name)
+      # The slopes of a quantity, out of those that are kept. What findings stand on is worked out together, and everything else.
+      def gradient_in(kept, name)
         kept.fetch(name) do
-          names = quantities.keys.partition { |one| stood_on.include?(one) }.find { |some| some.include?(name) }
+          names = quantities.keys.partition { |one| graded_on.include?(one) }.find { |some| some.include?(name) }
           kept.update(names.zip(yield(names)).to_h)[name]
         end
       end
 
-      def stood_on = @stood_on ||= machine.family.findings.each_value.flat_map(&:quantities)
+      def graded_on = @graded_on ||= machine.family.findings.each_value.flat_map(&:quantities)
     end
   end
 end

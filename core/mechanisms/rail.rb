@@ -15,6 +15,8 @@ module Verglas
       TABLE = Tables[:press]
       TOES = %i[over up_to past].freeze
       LEG = %i[thigh shank ankle_height foot hip_depth knee_front].freeze
+      # Constants that say where a sled unlatches.
+      LATCHES = %i[latch_x latch_distance].freeze
       # Decimals to which two places are told apart.
       ROUNDING = 9
       TRAITS = %i[ends].freeze
@@ -30,8 +32,8 @@ module Verglas
       # x of one of the machine's lengths as seen from the hip (mm).
       def from_hip(place, name) = place[name] - hip(place).s
 
-      # What a leg does on its plate depends on nothing that ends the travel or lets go of the sled: places that differ in those alone share it.
-      def stance(place) = place.once(:stance) { (@stances ||= {})[place.parameters.except(ends, :latch_x, :latch_distance)] ||= place }
+      # The first place with such a leg on its plate: places that differ alone in what ends the travel or unlatches the sled share its leg.
+      def stance(place) = place.once(:stance) { (@stances ||= {})[place.parameters.except(ends, *LATCHES)] ||= place }
 
       def leg(place)
         stance(place).once(:leg) do

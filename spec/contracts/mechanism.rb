@@ -40,6 +40,33 @@ RSpec.shared_examples "a mechanism" do
     end
   end
 
+  it "answers some of its numbers as it answers them all" do
+    mechanics, place = placed
+    stood_on = family.findings.each_value.flat_map(&:quantities).uniq & mechanics.quantities(place).keys
+    [stood_on, mechanics.quantities(place).keys.shuffle(random: random)].each do |names|
+      alone, there = placed(indices: machine.adjusters.map { 0 })
+      expect(alone.numbers(names, there)).to eq(alone.quantities(there).values_at(*names))
+    end
+  end
+
+  it "answers at any marks what one that was asked of no others answers there" do
+    mechanics, = placed
+    20.times do
+      indices = machine.adjusters.map { |adjuster| random.rand(adjuster.size) }
+      fresh, there = placed(indices: indices)
+      place = mechanics.place(machine.parameters(indices))
+      expect(mechanics.quantities(place)).to eq(fresh.quantities(there))
+      expect([mechanics.all_findings(place), mechanics.preference(place)]).to eq([fresh.all_findings(there), fresh.preference(there)])
+    end
+  end
+
+  it "is one and the same for all who settle what is placed the same way" do
+    mechanics, place = placed
+    settled = mechanics.settled(place)
+    expect(mechanics.settling(settled)).to equal(mechanics.settling(settled))
+    expect(mechanics.settling(settled).wishes).to eq(mechanics.wishes.wishing(**settled))
+  end
+
   it "reaches what decides an adjuster where it stands as required" do
     machine.adjusters.each_with_index do |adjuster, index|
       decision = machine.deciding(adjuster)

@@ -7,9 +7,6 @@ module Verglas
       module Cautions
         Line = Told::Caution
 
-        # How the ranges of a joint are named here.
-        MOTIONS = { knee_flexion: :knee, hip_flexion: :hip, ankle_dorsiflexion: :ankle, hip_hinge: :hinge, hip_extension: :hips, hip_abduction: :spread, hip_adduction: :past_middle }.freeze
-
         module_function
 
         def page(gym, client)
@@ -86,15 +83,18 @@ module Verglas
           end
         end
 
-        # Motions of which a range is told, as far as they move on this machine.
-        def moving(meeting) = MOTIONS.keys.select { |motion| meeting.machine.family.joints[motion]&.held_deg.nil? && meeting.machine.family.joints.key?(motion) }
+        # Motions of this machine of which there are words for a range.
+        def moving(meeting)
+          joints = meeting.machine.family.joints.each_value.select { |joint| joint.held_deg.nil? }.map(&:motion)
+          Verglas::Body::Envelope::MOTIONS.select { |motion| joints.include?(motion) && Formats::Words.known?("narrowed.#{motion}_to") }
+        end
 
         def range(motion, ends)
           from, upto = ends.map { |deg| deg&.round }
           return [] unless from || upto
 
           key = [(:from if from), (:to if upto)].compact.join("_")
-          [Formats::Words.say("narrowed.#{MOTIONS.fetch(motion)}_#{key}", from: from, to: upto)]
+          [Formats::Words.say("narrowed.#{motion}_#{key}", from: from, to: upto)]
         end
 
         def words_of(name, value) = Formats::Words.say("narrowed.#{name}", value: value.round)

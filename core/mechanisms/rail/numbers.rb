@@ -6,7 +6,7 @@ module Verglas
       # Every number that a rail tells: at the bottom, of the window of the feet, of what ends the travel.
       module Numbers
         # What findings stand on; each is a method too.
-        STOOD_ON = %i[knee_bend_deg depth_room_deg slack_mm latch_room_mm].freeze
+        GRADED_ON = %i[knee_bend_deg depth_room_deg slack_mm latch_room_mm].freeze
 
         def quantities_of(group, place)
           return load_quantities(place) unless group == :joint
@@ -14,7 +14,7 @@ module Verglas
           { **window_quantities(place), **leg_quantities(bottom(place).state), **end_quantities(place), **force_quantities(place), **further_quantities(place) }
         end
 
-        def numbers(names, place) = (names - STOOD_ON).empty? ? names.map { |name| public_send(name, place) } : super
+        def numbers(names, place) = (names - GRADED_ON).empty? ? names.map { |name| public_send(name, place) } : super
 
         # How much deeper than wanted the movement could go (degrees of knee bend).
         def depth_room_deg(place) = deepest(place).bend_deg - window(place).target_deg
