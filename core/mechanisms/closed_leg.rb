@@ -37,6 +37,7 @@ module Verglas
         @sole_mm = sole_mm
         @up = ray(plate_deg)
         @thigh = body.thigh
+        @shank = body.shank
         @squares = (body.thigh**2) + (body.shank**2)
         @difference = (body.thigh**2) - (body.shank**2)
         @twice = 2 * body.thigh * body.shank
@@ -87,6 +88,13 @@ module Verglas
         (Math.asin(ankle_y / reach) + Math.acos(over > 1 ? 1.0 : over)) * Geometry::Angle::DEGREES_PER_RADIAN
       end
 
+      # The bends of the knee (degrees) at which the thigh lies in one direction, the ankle so high (mm, as ankle_y_mm); at which the shin leans so
+      # far forward (degrees from +x to the line from ankle to knee, less 180); and beyond which the leg is too short for such an ankle. Where
+      # a bar crosses a height it does so twice, forwards and backwards; none where it is too short.
+      def bends_of_thigh(thigh_deg, ankle_y) = twice((@thigh * sin(thigh_deg)) - ankle_y, @shank) { |shin_deg| thigh_deg + shin_deg }
+      def bends_of_shin(shin_deg, ankle_y) = twice(ankle_y + (@shank * sin(shin_deg)), @thigh) { |thigh_deg| thigh_deg + shin_deg }
+      def bend_of_reach(ankle_y) = ankle_y.abs.between?((@thigh - @shank).abs, @thigh + @shank) ? [bend_deg(ankle_y.abs)] : []
+
       # From hip to ankle with the knee bent so far (mm), and back (degrees).
       def reach_mm(bend_deg) = Math.sqrt(@squares + (@twice * cos(bend_deg)))
 
@@ -110,6 +118,14 @@ module Verglas
       def toes_bend_deg = Geometry::Angle.arcsine_deg((to_toes_mm - body.knee_front) / body.shank)
 
       private
+
+      # What the block answers for both directions (degrees) in which a bar rises so far (mm).
+      def twice(rise_mm, bar_mm)
+        return [] if rise_mm.abs > bar_mm
+
+        steep = Geometry::Angle.arcsine_deg(rise_mm / bar_mm)
+        [yield(steep), yield(180 - steep)]
+      end
 
       def to_toes_mm = (FOOT[:ankle_to_toes] * body.foot) + FOOT[:shoe_end_mm]
       def over_reach(reach_mm) = (@difference + (reach_mm * reach_mm)) / (2 * @thigh * reach_mm)

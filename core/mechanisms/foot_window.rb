@@ -6,11 +6,9 @@ module Verglas
     # the rule about knees and toes) closes it, at the upper end the hip, at either the plate itself. Angles of the closed plane sum
     # up: knee bend = hip bend + ankle bend + trunk - plate - 90, whatever the lengths. docs/model.md section 5.
     class FootWindow
-      STEP_DEG = Tables[:press][:movement][:step_deg]
+      # How far past a limit still is within it, and how near to one another two bends are one (degrees).
       TOUCHES = 1e-9
-      # How near a limit is found (degrees), and after how many tries at the latest.
-      CLOSE_DEG = 1e-10
-      TRIES = 40
+      ALIKE = 1e-6
       # How far beyond what is wanted it is worth to know.
       BEYOND_DEG = 20
 
@@ -78,19 +76,19 @@ module Verglas
       end
 
       # How deep the movement could go at a height of the heel: from the top downwards, until a limit comes; looked for until so far
-      # beyond the target. nil where not even the top can be reached.
+      # beyond the target. nil where not even the top can be reached. Exact: between two bends at which a limit is met, it is kept or
+      # passed all the way.
       def deepest(f_mm = heel_mm, beyond_deg: BEYOND_DEG)
         ankle_y = leg.ankle_y_mm(f_mm)
         free = ClosedLeg::TOP_BEND_DEG
-        thigh = leg.thigh_at(free, ankle_y)
-        return if stops(free, thigh)
+        return if stops(free, ankle_y)
 
         last = @wanted_deg + beyond_deg
-        while free < last
-          bend = [free + surely_free(free, thigh), last].min
-          thigh = leg.thigh_at(bend, ankle_y)
-          by = stops(bend, thigh)
-          return Deepest.new(last_free(free, bend, ankle_y), by) if by
+        meeting(free, last, ankle_y).each do |bend|
+          next if bend - free < ALIKE
+
+          by = stops((free + bend) / 2, ankle_y)
+          return Deepest.new(free, by) if by
 
           free = bend
         end
@@ -116,46 +114,24 @@ module Verglas
       # A plate shorter than the foot leaves nothing either.
       def off_the_plate? = @room_mm.negative? || lowest_of_body > @last_mm || highest_of_body < @first_mm
 
-      # The limit that a bend passes with the thigh lying so (degrees), or :reach where the leg has no such place (thigh nil); nil where
-      # it passes none.
-      def stops(bend_deg, thigh)
+      # The limit that a bend passes, the ankle so high (mm): :reach where the leg has no such place; nil where it passes none.
+      def stops(bend_deg, ankle_y)
+        thigh = leg.thigh_at(bend_deg, ankle_y)
         return :reach unless thigh
         return :hip if thigh > furthest_thigh_deg
 
-        cap_by if bend_deg - thigh > ankle_room_deg
+        cap_by if bend_deg - thigh > furthest_shin_deg
       end
 
-      # How many whole steps (degrees of knee bend) no limit can come from a bend that passes none: while thigh and shin lean forward,
-      # neither hip nor ankle bends faster than the knee (thigh' = shank * cos(shin) / x of the ankle). At least one.
-      def surely_free(bend_deg, thigh)
-        room = [furthest_thigh_deg - thigh, ankle_room_deg - bend_deg + thigh, 90 - thigh, 90 + thigh - bend_deg].min
-        [(room / STEP_DEG).floor * STEP_DEG, STEP_DEG].max
+      # The bends in between at which the leg meets a limit, in their order, and the last.
+      def meeting(free, last, ankle_y)
+        met = [*leg.bends_of_thigh(furthest_thigh_deg, ankle_y), *leg.bends_of_shin(furthest_shin_deg, ankle_y), *leg.bend_of_reach(ankle_y)]
+        met.grep(free..last).sort << last
       end
 
-      # The same limits as they meet the thigh: hip bend = 180 - trunk + thigh; ankle bend = knee bend - 90 + plate - thigh.
+      # The same limits as they meet the thigh and the shin: hip bend = 180 - trunk + thigh; ankle bend = shin - 90 + plate.
       def furthest_thigh_deg = @furthest_thigh_deg ||= leg.thigh_of_hip(@limits.hip_bend_deg) + TOUCHES
-      def ankle_room_deg = @ankle_room_deg ||= cap_deg + 90 - leg.plate_deg + TOUCHES
-
-      # By how much (degrees) a bend is past the nearer limit, negative where it is within; nil where the leg has no such place.
-      def excess(bend_deg, ankle_y)
-        thigh = leg.thigh_at(bend_deg, ankle_y)
-        thigh && [thigh - furthest_thigh_deg, bend_deg - thigh - ankle_room_deg].max
-      end
-
-      # The last bend within the limits between one that is and one that is not; halving where the leg ends.
-      def last_free(free, stopped, ankle_y)
-        return halved(free, stopped, ankle_y) unless excess(stopped, ankle_y)
-
-        Geometry::Root.between(free, stopped, close: CLOSE_DEG) { |bend| excess(bend, ankle_y) }
-      end
-
-      def halved(free, stopped, ankle_y)
-        TRIES.times do
-          middle = (free + stopped) / 2.0
-          stops(middle, leg.thigh_at(middle, ankle_y)) ? stopped = middle : free = middle
-        end
-        free
-      end
+      def furthest_shin_deg = @furthest_shin_deg ||= cap_deg + 90 - leg.plate_deg + TOUCHES
     end
   end
 end

@@ -132,6 +132,26 @@ RSpec.describe Verglas::Mechanisms::FootWindow do
     expect(bottoms.map { |bottom, _| bottom&.by }.uniq).to include(:hip, :toes)
   end
 
+  # Which limit is passed a little deeper than the bottom.
+  def passed(one, limit, cap, bottom, heel)
+    deeper = one.at_bend(bottom.bend_deg + 1e-4, heel)
+    [(:hip if deeper.hip_bend_deg > limit.hip_bend_deg), (:ankle if deeper.ankle_bend_deg > cap)].compact
+  end
+
+  it "names the limit that is passed there, however near another comes behind it" do
+    random = Random.new(36)
+    told = Array.new(400) do
+      one = leg(random_body(random), trunk: 95.0 + (random.rand * 40), plate: 50.0 + (random.rand * 50), low: -500.0 + (random.rand * 600))
+      limit = limits(hip: 80.0 + (random.rand * 80), ankle: 10.0 + (random.rand * 70), toes: :past)
+      found = window(one, limit, target: 150.0)
+      heel = random.rand * 250
+      bottom = found.bottom(heel)
+      [bottom.by, passed(one, limit, found.cap_deg, bottom, heel)] if bottom && bottom.by != :target
+    end.compact
+    expect(told).to all(satisfy { |by, passed| passed == [by] })
+    expect(told.map(&:first).tally).to include(hip: be > 20, ankle: be > 20)
+  end
+
   describe "worked examples" do
     data = JSON.parse(File.read(File.join(Worked::FOLDER, "closed_legs.json")))["examples"]
 
