@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # A fitting with its client and its machine, in one round trip: asked at every step of
-      # an adjuster. A draft meets the machine as it is described now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as their tables give them, or nil.
+      # A fitting with its client and its machine, in one round trip: asked at every step of an adjuster. A draft meets the machine as it is described
+      # now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as their tables give them, or nil. The gym's tempos come along.
       class FittingOnBench
         PARTS = {
           fitting: [:fittings, [:id, :gym_id, :client_id, :machine_id, :exercise, :description_number, :state, :marks, :aids, :knee_off_mm, :roller_seen, :version, :creep,
@@ -25,6 +25,7 @@ module Verglas
           row = prepared.call(id: id, gym_id: @gym.id)
           return unless row
 
+          @gym.tempos.read(row[:tempos])
           parts = NAMES.transform_values { |names| names.transform_values { |name| row[name] } }
           { fitting: Sealed.open(:fittings, parts[:fitting]), client: Sealed.open(:clients, parts[:client]), machine: parts[:machine].merge(parts[:description]) }
         end
@@ -43,7 +44,7 @@ module Verglas
               .join(:clients, id: Sequel[:fittings][:client_id])
               .join(:machines, id: Sequel[:fittings][:machine_id])
               .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: number)
-              .select(*COLUMNS)
+              .select(*COLUMNS, Tables::Tempos.column(@gym.db, Sequel.cast(:$gym_id, :uuid)).as(:tempos))
         end
       end
     end

@@ -12,8 +12,18 @@ module Verglas
           @gym = gym
         end
 
-        # {family => row}, seconds as floats. Read once a request: asked at every step of an adjuster.
-        def all = @all ||= prepared.call(gym_id: @gym.id).to_h { |row| [row.delete(:family).to_sym, row.to_h { |name, value| [name, SECONDS.include?(name) ? value&.to_f : value] }] }
+        # The whole table as one column of a question that is asked anyway (jsonb, nil for none); gym_id: as SQL.
+        def self.column(db, gym_id)
+          db[:gym_tempos].where(gym_id: gym_id).select(Sequel.function(:jsonb_object_agg, :family, Sequel.function(:to_jsonb, Sequel[:gym_tempos])))
+        end
+
+        # {family => row}, seconds as floats. Read once a request; at the bench it comes along (Queries::FittingOnBench).
+        def all = @all || read(@gym.db.get(self.class.column(@gym.db, @gym.id)))
+
+        # What is in such a column.
+        def read(column)
+          @all = column.to_h.to_h { |family, row| [family.to_sym, COLUMNS.to_h { |name| [name, SECONDS.include?(name) ? row[name.to_s]&.to_f : row[name.to_s]] }] }
+        end
 
         # rows: {family:, up_s: ...} each, the whole table. Over the version which the writer saw.
         def replace(rows, version:)
@@ -25,11 +35,6 @@ module Verglas
         end
 
         private
-
-        def prepared
-          @gym.db.prepared_statement(:tempos_of) ||
-            @gym.db[:gym_tempos].where(gym_id: Sequel.cast(:$gym_id, :uuid)).order(:family).select(:family, *COLUMNS).prepare(:select, :tempos_of)
-        end
 
         def dataset = @gym.db[:gym_tempos].where(gym_id: @gym.id)
       end
