@@ -1,5 +1,5 @@
-/** "24 November" or, for another year, "24 November 2025". The reader's clock is an argument. */
-export function dayText(iso: string | null, locale: string, now: Date): string {
+/** "24 November" or, for another year, "24 November 2025". now: the reader's clock. */
+export function dayText(iso: string | null, locale: string, now = new Date()): string {
   if (!iso) return "";
   const date = new Date(iso);
   const year = date.getFullYear() === now.getFullYear() ? undefined : "numeric";
@@ -7,7 +7,7 @@ export function dayText(iso: string | null, locale: string, now: Date): string {
 }
 
 /** "12:04" today, else the day. */
-export function momentText(iso: string | null, locale: string, now: Date): string {
+export function momentText(iso: string | null, locale: string, now = new Date()): string {
   if (!iso) return "";
   const date = new Date(iso);
   if (date.toDateString() !== now.toDateString()) return dayText(iso, locale, now);

@@ -14,7 +14,7 @@ describe("marks as they are entered", () => {
 
   const mark = fc.oneof(
     fc.integer({ min: 0, max: 99 }).map(String),
-    fc.constantFrom(..."ABCDEFabcdef", "dot", "red", "I", "II", "III", "IV", "IX"),
+    fc.constantFrom(...Array.from("ABCDEFabcdef"), "dot", "red", "I", "II", "III", "IV", "IX"),
   );
 
   it("come back from their short text as they were", () => {

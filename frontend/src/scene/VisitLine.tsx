@@ -117,7 +117,7 @@ export function VisitLine({ visits, today, locale, width, height, ranges = false
       ) : null}
       <path d={`M${LEFT} ${base}H${width - 4}`} stroke={colour.line} strokeWidth="1.5" />
       <text x={LEFT} y={base + 18}>
-        {dayText(visits[0]?.at ?? null, locale, new Date())}
+        {dayText(visits[0]?.at ?? null, locale)}
       </text>
       {today ? (
         <text x={x("today")} y={base + 18} textAnchor="middle">

@@ -195,9 +195,7 @@ function People({ people, machines, locale }: PeopleProps) {
                 <Strong>{person.name}</Strong>
               </Link>
               <br />
-              <Small>
-                {[person.detail, momentText(person.seen_at, locale, new Date())].filter(Boolean).join(" · ")}
-              </Small>
+              <Small>{[person.detail, momentText(person.seen_at, locale)].filter(Boolean).join(" · ")}</Small>
             </th>
             {person.cells.map((cell, index) => (
               <td key={index} data-cell={cell.state}>

@@ -123,7 +123,7 @@ export function CautionsPage() {
                   {sentence(cautionWords(caution))}
                   <br />
                   <Small>
-                    {caution.reason} · {caution.removed_by}, {momentText(caution.removed_at, locale, new Date())}
+                    {caution.reason} · {caution.removed_by}, {momentText(caution.removed_at, locale)}
                   </Small>
                 </span>
                 <SecondaryButton onPress={() => putBack.mutate(caution)} isDisabled={putBack.isPending}>
@@ -162,13 +162,12 @@ export function CautionsPage() {
 const sentence = (words: string) => words.replace(/^./, (letter) => letter.toUpperCase());
 
 function details(caution: Caution, locale: string): string {
-  const now = new Date();
   return [
-    caution.since ? say("cautionsPage.sinceDay", { day: dayText(caution.since, locale, now) }) : null,
+    caution.since ? say("cautionsPage.sinceDay", { day: dayText(caution.since, locale) }) : null,
     caution.cleared_on
       ? say("cautionsPage.clearedByClearedbyDay", {
           clearedby: caution.cleared_by,
-          day: dayText(caution.cleared_on, locale, now),
+          day: dayText(caution.cleared_on, locale),
         })
       : say("cautionsPage.notCleared"),
     ...(caution.degrees ?? []).map(({ says }) => says.toLowerCase()),

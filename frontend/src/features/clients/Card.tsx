@@ -160,7 +160,7 @@ function CardLine({ machine, name, line, bars, prediction, first, locale, busy, 
           <>
             <br />
             <Small>
-              {accepted.by}, {momentText(accepted.accepted_at, locale, new Date())}
+              {accepted.by}, {momentText(accepted.accepted_at, locale)}
             </Small>
           </>
         ) : null}

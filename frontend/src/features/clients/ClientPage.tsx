@@ -69,9 +69,7 @@ export function ClientPage() {
             client.detail,
             client.sex,
             client.body_mass_kg ? `${client.body_mass_kg} kg` : null,
-            client.birth_date
-              ? say("clientPage.bornDay", { day: dayText(client.birth_date, locale, new Date()) })
-              : null,
+            client.birth_date ? say("clientPage.bornDay", { day: dayText(client.birth_date, locale) }) : null,
           ]
             .filter(Boolean)
             .join(" · ")}
@@ -86,8 +84,7 @@ export function ClientPage() {
         .filter(({ id: one }) => one !== discarded?.id)
         .map((line) => (
           <Discarded key={line.id} id={line.id} version={line.version}>
-            {line.machine_name}: {line.by} {say("clientPage.discardedAFitting")}{" "}
-            {momentText(line.updated_at, locale, new Date())}.
+            {line.machine_name}: {line.by} {say("clientPage.discardedAFitting")} {momentText(line.updated_at, locale)}.
           </Discarded>
         ))}
       {page.data.cautions.length > 0 ? (

@@ -30,7 +30,7 @@ export function History({ page, locale }: { page: ClientPageData; locale: string
           <HistoryRow key={line.id}>
             <span>
               <Link to={`/fittings/${line.id}`}>
-                {line.machine_name}, {momentText(line.accepted_at, locale, new Date())}
+                {line.machine_name}, {momentText(line.accepted_at, locale)}
               </Link>{" "}
               <Small>
                 {line.taken_back

@@ -75,7 +75,7 @@ export function SideBySidePage() {
                 <td />
                 {fittings.map((fitting) => (
                   <th key={fitting.id} scope="col">
-                    <Link to={`/fittings/${fitting.id}`}>{momentText(fitting.accepted_at, locale, new Date())}</Link>
+                    <Link to={`/fittings/${fitting.id}`}>{momentText(fitting.accepted_at, locale)}</Link>
                     <small>{[fitting.by, STATES[fitting.state]].filter(Boolean).join(", ")}</small>
                   </th>
                 ))}

@@ -59,7 +59,7 @@ export function FloorPage() {
                       <span>
                         <Strong>{client.name}</Strong> <Small>{client.detail}</Small>
                       </span>
-                      <Small>{momentText(client.fitted_at, locale, new Date())}</Small>
+                      <Small>{momentText(client.fitted_at, locale)}</Small>
                     </RowLink>
                   </li>
                 ))}
@@ -81,7 +81,7 @@ export function FloorPage() {
                         <Strong>{fitting.client.name}</Strong>
                         <br />
                         <Small>
-                          {fitting.machine.name} · {fitting.by}, {momentText(fitting.updated_at, locale, new Date())}
+                          {fitting.machine.name} · {fitting.by}, {momentText(fitting.updated_at, locale)}
                         </Small>
                       </span>
                       <MarkTags tags={fitting.marks} />
@@ -119,7 +119,7 @@ export function FloorPage() {
                         <Strong>{line.client.name}</Strong>
                         <br />
                         <Small>
-                          {line.machine_name} · {line.by}, {momentText(line.updated_at, locale, new Date())}
+                          {line.machine_name} · {line.by}, {momentText(line.updated_at, locale)}
                         </Small>
                       </span>
                       <Small>{say("floorPage.canBeOpenedAgain")}</Small>

@@ -25,7 +25,7 @@ export function Now({ floor, locale }: { floor: Floor; locale: string }) {
                     <Small>{one.machine.name}</Small>
                   </span>
                   <Small>
-                    {setsText(one)} · {momentText(one.at, locale, new Date())}
+                    {setsText(one)} · {momentText(one.at, locale)}
                   </Small>
                 </RowLink>
               </li>

@@ -115,7 +115,7 @@ function Holds({ limit, locale }: { limit: Limit; locale: string }) {
         <Strong>{wholeText(limit.measured.deg, "deg")}</Strong>
         <br />
         <Small>
-          {limit.measured.by}, {momentText(limit.measured.at, locale, new Date())}
+          {limit.measured.by}, {momentText(limit.measured.at, locale)}
           {limit.measured.on ? `, ${limit.measured.on}` : null}
         </Small>
       </div>

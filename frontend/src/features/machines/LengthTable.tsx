@@ -31,7 +31,7 @@ export function LengthTable({ exercise, unit, locale }: Props) {
                 <small>
                   {length.taped.copied
                     ? say("lengthTable.copiedToBeChecked")
-                    : `${length.taped.by ?? ""}, ${dayText(length.taped.at, locale, new Date())}`}
+                    : `${length.taped.by ?? ""}, ${dayText(length.taped.at, locale)}`}
                 </small>
               ) : null}
             </th>

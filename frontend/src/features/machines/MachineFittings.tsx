@@ -41,7 +41,7 @@ export function MachineFittings({
               <Small>{fitting.client.detail}</Small>
               <br />
               <Small>
-                {fitting.by}, {momentText(fitting.accepted_at, locale, new Date())}
+                {fitting.by}, {momentText(fitting.accepted_at, locale)}
               </Small>
             </span>
             <MarkTags tags={fitting.marks} />

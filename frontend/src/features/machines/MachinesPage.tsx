@@ -138,7 +138,7 @@ export function MachinesPage() {
                     ))}
                     {machine.fitted_at ? (
                       <Small>
-                        {say("machinesPage.lastFitted")} {momentText(machine.fitted_at, locale, new Date())}
+                        {say("machinesPage.lastFitted")} {momentText(machine.fitted_at, locale)}
                       </Small>
                     ) : null}
                   </Stands>

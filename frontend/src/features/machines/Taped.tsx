@@ -74,7 +74,7 @@ export function Taped(
             ? say("taped.copiedFromAnotherOfThe")
             : say("taped.tapedByByDay", {
                 by: taped.by ?? say("taped.somebody"),
-                day: dayText(taped.at, locale, new Date()),
+                day: dayText(taped.at, locale),
               })}
         </Small>
       ) : null}

@@ -148,7 +148,7 @@ function Visits({ progress, locale }: { progress: Progress; locale: string }) {
         <tbody>
           {[...progress.visits].reverse().map((visit) => (
             <tr key={visit.at}>
-              <td>{momentText(visit.at, locale, new Date())}</td>
+              <td>{momentText(visit.at, locale)}</td>
               <td>
                 <Strong>{visit.load?.text ?? "–"}</Strong>
                 {visit.one_leg ? ` ${say("progressPage.oneLeg")}` : ""}
@@ -175,7 +175,7 @@ function Visits({ progress, locale }: { progress: Progress; locale: string }) {
           {cautions.map((caution) => (
             <li key={`${caution.at} ${caution.says}`}>
               <Small>
-                {dayText(caution.at, locale, new Date())}: {caution.says}
+                {dayText(caution.at, locale)}: {caution.says}
               </Small>
             </li>
           ))}

@@ -51,7 +51,7 @@ export function SetUpPage() {
         <Muted>
           {machine.name} · {machine.place}
           <br />
-          {by}, {momentText(accepted_at, me.data.gym.locale, new Date())}
+          {by}, {momentText(accepted_at, me.data.gym.locale)}
         </Muted>
         <Buttons setUp={setUp.data} pin={me.data.pin} />
       </PageHead>

@@ -204,6 +204,6 @@ const buttonText = (number: number, planned: number, stops: boolean) => {
 function useShownAgain(success: boolean, at: number, then: () => void) {
   useEffect(() => {
     if (success) then();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- for each write, not for each function
+    // oxlint-disable-next-line react/exhaustive-deps -- for each write, not for each function
   }, [success, at]);
 }

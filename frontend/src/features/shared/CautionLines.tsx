@@ -47,7 +47,7 @@ function clearedWords(caution: CautionLine, locale: string): string {
   ].filter((one) => one !== null);
   return say("cautionLines.clearedByClearedbyDaywhat", {
     clearedby: caution.cleared_by,
-    day: dayText(caution.cleared_on, locale, new Date()),
+    day: dayText(caution.cleared_on, locale),
     what: allowed.length > 0 ? `: ${allowed.join(", ")}` : "",
   });
 }

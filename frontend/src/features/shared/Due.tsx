@@ -17,7 +17,7 @@ export function Due({ due, locale, most }: { due: Refit; locale: string; most: n
       <Strong>{due.client.name}</Strong> <Small>{due.client.detail}</Small>
       <br />
       <Small>
-        {due.machine.name} · {say("due.fitted", { day: dayText(due.accepted_at, locale, new Date()) })}
+        {due.machine.name} · {say("due.fitted", { day: dayText(due.accepted_at, locale) })}
       </Small>
       <Why>
         {due.reasons.slice(0, most).map(({ name, says }) => (

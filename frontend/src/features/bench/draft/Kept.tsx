@@ -13,8 +13,7 @@ const Line = styled.span<{ $waiting: boolean }>`
 /** What has become of the last change. */
 export function Kept({ saving, locale }: { saving: Saving; locale: string }) {
   const words = {
-    kept: () =>
-      say("kept.keptMoment", { moment: momentText(saving.kind === "kept" ? saving.at : null, locale, new Date()) }),
+    kept: () => say("kept.keptMoment", { moment: momentText(saving.kind === "kept" ? saving.at : null, locale) }),
     saving: () => say("kept.keeping"),
     waiting: () => say("kept.serverNotReachedKeptOn"),
     refused: () => say("kept.notKeptMessageLoadThe", { message: saving.kind === "refused" ? saving.message : "" }),

@@ -52,7 +52,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
   const { client, machine, evaluation, computed_from: from } = fitting;
   if (!me.data || !from) return null;
   const exercise = fitting.station?.exercises.find(({ active }) => active)?.name;
-  const ended = { by: fitting.by, moment: momentText(fitting.accepted_at, me.data.gym.locale, new Date()) };
+  const ended = { by: fitting.by, moment: momentText(fitting.accepted_at, me.data.gym.locale) };
   const computed = Object.keys(from.advised).length > 0;
   const stop = fitting.stops.find(({ name }) => name === fitting.stop_sign);
   return (
