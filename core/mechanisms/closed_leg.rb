@@ -88,9 +88,9 @@ module Verglas
         (Math.asin(ankle_y / reach) + Math.acos(over > 1 ? 1.0 : over)) * Geometry::Angle::DEGREES_PER_RADIAN
       end
 
-      # The bends of the knee (degrees) at which the thigh lies in one direction, the ankle so high (mm, as ankle_y_mm); at which the shin leans so
-      # far forward (degrees from +x to the line from ankle to knee, less 180); and beyond which the leg is too short for such an ankle. Where
-      # a bar crosses a height it does so twice, forwards and backwards; none where it is too short.
+      # The bends of the knee (degrees), the ankle so high (mm, as ankle_y_mm): at which the thigh lies in one direction; at which the shin falls so
+      # steeply (degrees from the line from knee to ankle up to +x); and beyond which the leg is too short for such an ankle. A bar crosses a
+      # height twice, forwards and backwards, or where it is too short not at all; not every answer is a place of this leg (thigh_at tells).
       def bends_of_thigh(thigh_deg, ankle_y) = twice((@thigh * sin(thigh_deg)) - ankle_y, @shank) { |shin_deg| thigh_deg + shin_deg }
       def bends_of_shin(shin_deg, ankle_y) = twice(ankle_y + (@shank * sin(shin_deg)), @thigh) { |thigh_deg| thigh_deg + shin_deg }
       def bend_of_reach(ankle_y) = ankle_y.abs.between?((@thigh - @shank).abs, @thigh + @shank) ? [bend_deg(ankle_y.abs)] : []
