@@ -91,9 +91,9 @@ module Verglas
       # The bends of the knee (degrees), the ankle so high (mm, as ankle_y_mm): at which the thigh lies in one direction; at which the shin falls so
       # steeply (degrees from the line from knee to ankle up to +x); and beyond which the leg is too short for such an ankle. A bar crosses a
       # height twice, forwards and backwards, or where it is too short not at all; not every answer is a place of this leg (thigh_at tells).
-      def bends_of_thigh(thigh_deg, ankle_y) = twice((@thigh * sin(thigh_deg)) - ankle_y, @shank) { |shin_deg| thigh_deg + shin_deg }
-      def bends_of_shin(shin_deg, ankle_y) = twice(ankle_y + (@shank * sin(shin_deg)), @thigh) { |thigh_deg| thigh_deg + shin_deg }
-      def bend_of_reach(ankle_y) = ankle_y.abs.between?((@thigh - @shank).abs, @thigh + @shank) ? [bend_deg(ankle_y.abs)] : []
+      def bends_of_thigh(thigh_deg, ankle_y) = both_ways((@thigh * sin(thigh_deg)) - ankle_y, @shank) { |shin_deg| thigh_deg + shin_deg }
+      def bends_of_shin(shin_deg, ankle_y) = both_ways(ankle_y + (@shank * sin(shin_deg)), @thigh) { |thigh_deg| thigh_deg + shin_deg }
+      def bends_of_reach(ankle_y) = ankle_y.abs.between?((@thigh - @shank).abs, @thigh + @shank) ? [bend_deg(ankle_y.abs)] : []
 
       # From hip to ankle with the knee bent so far (mm), and back (degrees).
       def reach_mm(bend_deg) = Math.sqrt(@squares + (@twice * cos(bend_deg)))
@@ -120,7 +120,7 @@ module Verglas
       private
 
       # What the block answers for both directions (degrees) in which a bar rises so far (mm).
-      def twice(rise_mm, bar_mm)
+      def both_ways(rise_mm, bar_mm)
         return [] if rise_mm.abs > bar_mm
 
         steep = Geometry::Angle.arcsine_deg(rise_mm / bar_mm)

@@ -125,7 +125,7 @@ module Verglas
 
       # The bends in between at which the leg meets a limit, in their order, and the last.
       def meeting(free, last, ankle_y)
-        met = [*leg.bends_of_thigh(furthest_thigh_deg, ankle_y), *leg.bends_of_shin(furthest_shin_deg, ankle_y), *leg.bend_of_reach(ankle_y)]
+        met = [*leg.bends_of_thigh(furthest_thigh_deg, ankle_y), *leg.bends_of_shin(furthest_shin_deg, ankle_y), *leg.bends_of_reach(ankle_y)]
         met.grep(free..last).sort << last
       end
 

@@ -42,8 +42,8 @@ RSpec.shared_examples "a mechanism" do
 
   it "answers some of its numbers as it answers them all" do
     mechanics, place = placed
-    stood_on = family.findings.each_value.flat_map(&:quantities).uniq & mechanics.quantities(place).keys
-    [stood_on, mechanics.quantities(place).keys.shuffle(random: random)].each do |names|
+    graded_on = family.findings.each_value.flat_map(&:quantities).uniq & mechanics.quantities(place).keys
+    [graded_on, mechanics.quantities(place).keys.shuffle(random: random)].each do |names|
       alone, there = placed(indices: machine.adjusters.map { 0 })
       expect(alone.numbers(names, there)).to eq(alone.quantities(there).values_at(*names))
     end

@@ -7,6 +7,9 @@ module Verglas
       module Cautions
         Line = Told::Caution
 
+        # Motions whose range is not told here: how far the heels sink is told as the end of the movement.
+        TOLD_AS_AN_END = %i[heel_drop].freeze
+
         module_function
 
         def page(gym, client)
@@ -83,10 +86,10 @@ module Verglas
           end
         end
 
-        # Motions of this machine of which there are words for a range.
+        # Motions of this machine of which a range is told.
         def moving(meeting)
           joints = meeting.machine.family.joints.each_value.select { |joint| joint.held_deg.nil? }.map(&:motion)
-          Verglas::Body::Envelope::MOTIONS.select { |motion| joints.include?(motion) && Formats::Words.known?("narrowed.#{motion}_to") }
+          (Verglas::Body::Envelope::MOTIONS & joints) - TOLD_AS_AN_END
         end
 
         def range(motion, ends)
