@@ -145,7 +145,7 @@ module Verglas
 
       def record(name)
         open_client(name)
-        within(find("section", text: "Accepted fittings", match: :first)) { click_link(match: :first) }
+        within(find("section", text: "Accepted fittings", match: :first)) { click_link("Leg press 1", match: :first) }
         assert_text "Computed from"
         shot("record")
       end

@@ -9,6 +9,8 @@ module Verglas
       # How far past a limit still is within it, and how near to one another two bends are one (degrees).
       TOUCHES = 1e-9
       ALIKE = 1e-6
+      # How much deeper the pelvis may start to roll for it to be told of an end, before what comes first by less than anybody sees (degrees).
+      TOLD_BEFORE_DEG = 1
       # How far beyond what is wanted it is worth to know.
       BEYOND_DEG = 20
 
@@ -88,7 +90,7 @@ module Verglas
           next if bend - free < ALIKE
 
           by = stops((free + bend) / 2, ankle_y)
-          return Deepest.new(free, by) if by
+          return Deepest.new(free, told(by, free, ankle_y)) if by
 
           free = bend
         end
@@ -122,6 +124,9 @@ module Verglas
 
         cap_by if bend_deg - thigh > furthest_shin_deg
       end
+
+      # What an end is told to be: of two that come together the one that hurts.
+      def told(by, bend_deg, ankle_y) = stops(bend_deg + TOLD_BEFORE_DEG, ankle_y) == :hip ? :hip : by
 
       # The bends in between at which the leg meets a limit, in their order, and the last.
       def meeting(free, last, ankle_y)

@@ -132,13 +132,13 @@ RSpec.describe Verglas::Mechanisms::FootWindow do
     expect(bottoms.map { |bottom, _| bottom&.by }.uniq).to include(:hip, :toes)
   end
 
-  # Which limit is passed a little deeper than the bottom.
-  def passed(one, limit, cap, bottom, heel)
-    deeper = one.at_bend(bottom.bend_deg + 1e-4, heel)
+  # Which limits are passed so much deeper than the bottom.
+  def passed(one, limit, cap, bottom, heel, deeper_deg)
+    deeper = one.at_bend(bottom.bend_deg + deeper_deg, heel) or return [:reach]
     [(:hip if deeper.hip_bend_deg > limit.hip_bend_deg), (:ankle if deeper.ankle_bend_deg > cap)].compact
   end
 
-  it "names the limit that is passed there, however near another comes behind it" do
+  it "names the limit that is passed there, but the pelvis where it starts to roll within a degree" do
     random = Random.new(36)
     told = Array.new(400) do
       one = leg(random_body(random), trunk: 95.0 + (random.rand * 40), plate: 50.0 + (random.rand * 50), low: -500.0 + (random.rand * 600))
@@ -146,10 +146,19 @@ RSpec.describe Verglas::Mechanisms::FootWindow do
       found = window(one, limit, target: 150.0)
       heel = random.rand * 250
       bottom = found.bottom(heel)
-      [bottom.by, passed(one, limit, found.cap_deg, bottom, heel)] if bottom && bottom.by != :target
+      [bottom.by, *[1e-4, 1].map { |deg| passed(one, limit, found.cap_deg, bottom, heel, deg) }] if bottom && bottom.by != :target
     end.compact
-    expect(told).to all(satisfy { |by, passed| passed == [by] })
+    expect(told).to all(satisfy { |by, here, deeper| deeper.include?(:hip) ? by == :hip : here == [by] })
     expect(told.map(&:first).tally).to include(hip: be > 20, ankle: be > 20)
+  end
+
+  it "tells the pelvis where the knees come past the toes a little before it rolls, and the toes where they do so long before" do
+    tight = leg(Worked.body("middle"), trunk: 105.0)
+    found = window(tight, limits)
+    near, far = [1, 40].map { |lower| found.bottom(found.heel_mm - lower) }
+    expect([near, far].map(&:by)).to eq(%i[hip toes])
+    expect([near, far].map { |bottom| found.cap_deg - bottom.state.ankle_bend_deg }).to all(be_within(1e-6).of(0))
+    expect([near, far].map { |bottom| 115 - bottom.state.hip_bend_deg }).to match([be_between(1e-3, 1), be > 3])
   end
 
   describe "worked examples" do
