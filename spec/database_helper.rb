@@ -59,7 +59,7 @@ TestDatabase.prepare
 require_relative "support/given"
 
 RSpec.configure do |config|
-  config.include Given, file_path: %r{/spec/(store|application|web|system)/}
+  Groups.given(config, Given, file_path: %r{/spec/(store|application|web|system)/})
   config.before(:each, file_path: %r{/spec/(store|application|web|system)/}) { TestDatabase.empty }
   config.after(:suite) { TestDatabase.stop }
 end

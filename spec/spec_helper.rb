@@ -18,6 +18,7 @@ end
 require_relative "../config/formats"
 require_relative "support/worked"
 require_relative "support/people"
+require_relative "support/groups"
 
 RSpec.configure do |config|
   config.disable_monkey_patching!
@@ -26,6 +27,6 @@ RSpec.configure do |config|
   config.raise_errors_for_deprecations!
   config.fail_if_no_examples = true
   config.define_derived_metadata(file_path: %r{/spec/system/}) { |metadata| metadata[:system] = true }
-  config.include People
+  Groups.given(config, People)
   Kernel.srand config.seed
 end

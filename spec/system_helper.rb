@@ -125,9 +125,9 @@ module CleanBrowser
 end
 
 RSpec.configure do |config|
-  config.include Browsing, file_path: %r{/spec/system/}
-  config.include Capybara::DSL, file_path: %r{/spec/system/}
-  config.include Capybara::RSpecMatchers, file_path: %r{/spec/system/}
+  Groups.given(config, Browsing, file_path: %r{/spec/system/})
+  Groups.given(config, Capybara::DSL, file_path: %r{/spec/system/})
+  Groups.given(config, Capybara::RSpecMatchers, file_path: %r{/spec/system/})
   config.after(:each, file_path: %r{/spec/system/}) { CleanBrowser.clean }
   config.after(:suite) do
     Capybara.current_session.driver.quit

@@ -42,6 +42,6 @@ module Http
 end
 
 RSpec.configure do |config|
-  config.include Http, file_path: %r{/spec/(web|application)/}
+  Groups.given(config, Http, file_path: %r{/spec/(web|application)/})
   config.before { Http::LOG.truncate(Http::LOG.rewind) }
 end
