@@ -106,8 +106,9 @@ module CleanBrowser
   STORED = "localStorage.clear(); sessionStorage.clear();"
 
   def self.clean
+    end_others
     browser = Capybara.current_session.driver.browser
-    return Capybara.reset_sessions! unless plain?(browser)
+    return Capybara.reset_sessions! if browser.window_handles.size > 1
 
     browser.network.emulate_network_conditions(offline: false)
     browser.page.command("Emulation.clearDeviceMetricsOverride")
@@ -120,8 +121,11 @@ module CleanBrowser
     Capybara.reset_sessions!
   end
 
-  # One window of one session, at no dialogue.
-  def self.plain?(browser) = Capybara.__send__(:session_pool).size == 1 && browser.window_handles.size == 1
+  # A colleague's browser is not wanted again; left open, it would be reset with the first after every example, and what that has
+  # fetched would go.
+  def self.end_others
+    Capybara.__send__(:session_pool).delete_if { |_, session| session != Capybara.current_session && (session.quit || true) }
+  end
 end
 
 RSpec.configure do |config|

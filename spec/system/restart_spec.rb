@@ -23,22 +23,20 @@ RSpec.describe "A restart of the server" do
   it "loses nothing: the draft goes on, the session holds" do
     port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
     server = serve(port)
-    Capybara.using_session("restarted") do
-      visit "http://127.0.0.1:#{port}/sign-in"
-      fill_in "Email", with: "maren@netloft.example"
-      fill_in "Password", with: Given::PASSWORD
-      click_button "Sign in"
-      expect(page).to have_text("Find a client")
-      visit "http://127.0.0.1:#{port}/fittings/#{draft[:id]}"
-      expect(page).to have_css("[data-figure=side]")
-      server.stop(true)
-      find("[aria-label^='Roller one mark down']").click
-      expect(page).to have_css("[data-saving=waiting]", wait: 10)
-      server = serve(port)
-      expect(page).to have_css("[data-saving=kept]", wait: 15)
-      visit "http://127.0.0.1:#{port}/fittings/#{draft[:id]}"
-      expect(page).to have_css("[data-adjuster=roller] output", text: "C")
-    end
+    visit "http://127.0.0.1:#{port}/sign-in"
+    fill_in "Email", with: "maren@netloft.example"
+    fill_in "Password", with: Given::PASSWORD
+    click_button "Sign in"
+    expect(page).to have_text("Find a client")
+    visit "http://127.0.0.1:#{port}/fittings/#{draft[:id]}"
+    expect(page).to have_css("[data-figure=side]")
+    server.stop(true)
+    find("[aria-label^='Roller one mark down']").click
+    expect(page).to have_css("[data-saving=waiting]", wait: 10)
+    server = serve(port)
+    expect(page).to have_css("[data-saving=kept]", wait: 15)
+    visit "http://127.0.0.1:#{port}/fittings/#{draft[:id]}"
+    expect(page).to have_css("[data-adjuster=roller] output", text: "C")
     expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("C")
   ensure
     server&.stop(true)
