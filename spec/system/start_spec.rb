@@ -3,7 +3,7 @@
 require "system_helper"
 require "net/http"
 require "open3"
-require "pty"
+require_relative "../support/outside"
 
 # The README's first command, from outside: it starts, says where, serves, stops all it started, and keeps the data.
 RSpec.describe "bin/start" do
@@ -19,8 +19,7 @@ RSpec.describe "bin/start" do
 
   # Runs the server until it says where it is; yields the address; stops it as Ctrl-C does.
   def served(*arguments)
-    environment = { "APP_ENV" => nil, "DATABASE_URL" => nil, "SESSION_SECRET" => nil }
-    Open3.popen2e(environment, RbConfig.ruby, "-rbundler/setup", "-e", program, folder, *arguments, chdir: Verglas::ROOT, pgroup: true) do |_, output, thread|
+    Open3.popen2e(Outside::ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", program, folder, *arguments, chdir: Verglas::ROOT, pgroup: true) do |_, output, thread|
       said = +""
       until said.include?("Ctrl-C")
         line = output.gets or raise "the server ended: #{said}"
