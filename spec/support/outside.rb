@@ -14,14 +14,21 @@ class Outside
   # told: what it wrote; folder: where its data lie.
   attr_reader :told, :folder
 
+  # One for all that start, stop and kill it in turn: making its database and demo gym takes longer than most of them.
+  def self.kept
+    @kept ||= new.tap { |made| RSpec.configuration.after(:suite) { made.destroy } }
+  end
+
   def initialize
     @folder = Dir.mktmpdir("verglas-outside").tap { |made| File.chmod(0o755, made) }
   end
 
   def cluster = @cluster ||= Verglas::Ops::Cluster.new(File.join(@folder, "postgres"))
 
-  # Waits until it says where it is.
+  # Unless it runs. Waits until it says where it is.
   def start
+    return if @process
+
     @input, output, @process = Open3.popen2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, chdir: Verglas::ROOT, pgroup: true)
     said = +""
     said << (output.gets or raise "the server ended: #{said}") until said.include?("Ctrl-C")

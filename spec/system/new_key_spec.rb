@@ -7,11 +7,9 @@ require_relative "../../ops/keys"
 
 # A new key for what lies encrypted, as the page on security says how.
 RSpec.describe "A new key" do
-  let(:server) { Outside.new }
+  let(:server) { Outside.kept }
   let(:file) { File.join(server.folder, "notes_key") }
   let(:keys) { Verglas::Ops::Keys.new({}, folder: server.folder) }
-
-  after { server.destroy }
 
   # What bin/new-key --turn does, in a process of its own.
   def turn

@@ -6,14 +6,12 @@ require_relative "../../demo/loader"
 
 # Hard deaths of the server and of its database, under writes.
 RSpec.describe "The server, killed" do
-  let(:server) { Outside.new }
+  let(:server) { Outside.kept }
 
   before do
     server.start
     server.sign_in(**Verglas::Demo::Loader::SIGN_IN)
   end
-
-  after { server.destroy }
 
   def soon
     ends = Time.now + 60 # a bound, never waited for: a busy machine starts a database slowly
