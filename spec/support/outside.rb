@@ -46,6 +46,12 @@ class Outside
     Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
   end
 
+  # As before the first start, with the data kept: a server that finds its database running does not look after it.
+  def rest
+    stop(:TERM) if @process
+    cluster.stop if cluster.running?
+  end
+
   def request(verb, path, body = nil, key: SecureRandom.uuid)
     request = Net::HTTP.const_get(verb.capitalize).new(path, { "content-type" => "application/json", "cookie" => @cookies.to_s, "idempotency-key" => key })
     request.body = JSON.generate(body) if body

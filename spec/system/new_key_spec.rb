@@ -11,6 +11,8 @@ RSpec.describe "A new key" do
   let(:file) { File.join(server.folder, "notes_key") }
   let(:keys) { Verglas::Ops::Keys.new({}, folder: server.folder) }
 
+  after { server.rest }
+
   # What bin/new-key --turn does, in a process of its own.
   def turn
     program = "require './ops/keys'; exit Verglas::Ops::Keys.new(ENV, folder: ARGV[0]).turn { |line| puts line }"

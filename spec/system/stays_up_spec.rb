@@ -13,6 +13,8 @@ RSpec.describe "The server, killed" do
     server.sign_in(**Verglas::Demo::Loader::SIGN_IN)
   end
 
+  after { server.rest }
+
   def soon
     ends = Time.now + 60 # a bound, never waited for: a busy machine starts a database slowly
     sleep 0.1 until (done = yield) || Time.now > ends
