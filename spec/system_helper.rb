@@ -124,14 +124,12 @@ module CleanBrowser
   # A colleague's browser is not wanted again; left open, it would be reset with the first after every example, and what that has
   # fetched would go.
   def self.end_others
-    Capybara.__send__(:session_pool).delete_if { |_, session| session != Capybara.current_session && (session.quit || true) }
+    Capybara.__send__(:session_pool).delete_if { |_, session| session != Capybara.current_session && session.tap(&:quit) }
   end
 end
 
 RSpec.configure do |config|
-  Groups.given(config, Browsing, file_path: %r{/spec/system/})
-  Groups.given(config, Capybara::DSL, file_path: %r{/spec/system/})
-  Groups.given(config, Capybara::RSpecMatchers, file_path: %r{/spec/system/})
+  [Browsing, Capybara::DSL, Capybara::RSpecMatchers].each { |methods| Groups.given(config, methods, file_path: %r{/spec/system/}) }
   config.after(:each, file_path: %r{/spec/system/}) { CleanBrowser.clean }
   config.after(:suite) do
     Capybara.current_session.driver.quit
