@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 # Loads the core alone: no database, no web. Everything under core/ is found by its path (Zeitwerk).
+require_relative "compiled"
 require "zeitwerk"
 
 module Verglas

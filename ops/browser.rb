@@ -12,6 +12,8 @@ module Verglas
                   "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb", "force-prefers-reduced-motion" => nil,
                   "js-flags" => "--no-maglev --no-turbofan" }.freeze
 
+      TIMEOUT_S = 20
+
       def self.prepare(app, window: [1280, 800])
         Capybara.app = app
         Capybara.server = :puma, { Silent: true, Threads: "0:5" }
@@ -19,8 +21,10 @@ module Verglas
         Capybara.default_max_wait_time = 8
         Capybara.enable_aria_label = true
         Capybara.register_driver(:verglas) do |current|
-          Capybara::Cuprite::Driver.new(current, browser_path: path, headless: "new", window_size: window, process_timeout: 60,
-                                                 timeout: 20, js_errors: true, browser_options: OPTIONS.dup)
+          driver = Capybara::Cuprite::Driver.new(current, browser_path: path, headless: "new", window_size: window, process_timeout: 60,
+                                                          timeout: TIMEOUT_S, protocol_timeout: nil, js_errors: true, browser_options: OPTIONS.dup)
+          # Given after the start: before it, each message to the browser would have a clock of its own, a third of what sending it takes.
+          driver.tap { driver.browser.protocol_timeout = TIMEOUT_S }
         end
       end
 

@@ -95,6 +95,19 @@ module Browsing
     page.driver.browser.page.command("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: false)
   end
 
+  # As without a network, while the block goes on.
+  def offline
+    hear_requests
+    network = page.driver.browser.network
+    network.emulate_network_conditions(offline: true)
+    yield
+  ensure
+    network.emulate_network_conditions(offline: false)
+  end
+
+  # From here on the browser tells of each request (Quiet).
+  def hear_requests = page.driver.browser.page.command("Network.enable")
+
   def keys(*presses) = page.driver.browser.keyboard.type(*presses)
   def finding(code) = find("[data-finding='#{code}'] [data-value]").text
   def mark(adjuster) = find("[data-adjuster='#{adjuster}'] output").text
@@ -110,7 +123,6 @@ module CleanBrowser
     browser = Capybara.current_session.driver.browser
     return Capybara.reset_sessions! if browser.window_handles.size > 1
 
-    browser.network.emulate_network_conditions(offline: false)
     browser.page.command("Emulation.clearDeviceMetricsOverride")
     browser.page.command("Emulation.setEmulatedMedia", features: [])
     Capybara.current_session.visit("/robots.txt")
@@ -128,8 +140,14 @@ module CleanBrowser
   end
 end
 
+# Of each request and each rule of a style sheet the browser tells, by itself, a third of all it says: most examples ask for none of it.
+module Quiet
+  def self.please = %w[Network.disable CSS.disable].each { |command| Capybara.current_session.driver.browser.page.command(command) }
+end
+
 RSpec.configure do |config|
   [Browsing, Capybara::DSL, Capybara::RSpecMatchers].each { |methods| Groups.given(config, methods, file_path: %r{/spec/system/}) }
+  config.before(:each, file_path: %r{/spec/system/}) { Quiet.please }
   config.after(:each, file_path: %r{/spec/system/}) { CleanBrowser.clean }
   config.after(:suite) do
     Capybara.current_session.driver.quit

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "database_helper"
-require_relative "../../demo/loader"
+require_relative "../support/demo_gym"
 
 RSpec.describe Verglas::Demo::Loader do
   before { TestDatabase.empty }
@@ -28,7 +28,7 @@ RSpec.describe Verglas::Demo::Loader do
   end
 
   it "holds no reading which would be taken for a slip" do
-    described_class.new(db).load
+    DemoGym.lay(db)
     gym = Verglas::Store::Gym.new(db, db[:gyms].get(:id))
     gym.clients.dataset.each do |client|
       reports = Verglas::Application::ClientBody.estimation(client, gym.readings.of(client[:id])).reports
@@ -37,7 +37,7 @@ RSpec.describe Verglas::Demo::Loader do
   end
 
   describe "the floor's things" do
-    before { described_class.new(db).load }
+    before { DemoGym.lay(db) }
 
     let(:loft) { Verglas::Store::Gym.new(db, db[:gyms].get(:id)) }
 

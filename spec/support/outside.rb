@@ -7,12 +7,12 @@ require_relative "../../ops/cluster"
 
 # The server as it is started, in a process and a folder of its own, spoken to over HTTP.
 class Outside
-  PROGRAM = "require './ops/server'; Verglas::Ops::Server.new(port: 4800, folder: ARGV[0]).run"
+  PROGRAM = "require './ops/server'; Verglas::Ops::Server.new(port: 4800, folder: ARGV[0], fresh: ARGV[1] == 'fresh').run"
   # Nothing of what the specs set for themselves. Nor their compiler: what lives for seconds starts faster without.
   ENVIRONMENT = { "APP_ENV" => nil, "DATABASE_URL" => nil, "SESSION_SECRET" => nil, "NOTES_KEY" => nil, "RUBYOPT" => nil }.freeze
 
-  # told: what it wrote; folder: where its data lie.
-  attr_reader :told, :folder
+  # told: what it wrote; folder: where its data lie; ended: the status it ended with.
+  attr_reader :told, :folder, :ended
 
   # One for all that start, stop and kill it in turn: making its database and demo gym takes longer than most of them.
   def self.kept
@@ -25,11 +25,11 @@ class Outside
 
   def cluster = @cluster ||= Verglas::Ops::Cluster.new(File.join(@folder, "postgres"))
 
-  # Unless it runs. Waits until it says where it is.
-  def start
+  # Unless it runs; arguments: "fresh", to begin anew. Waits until it says where it is.
+  def start(*arguments)
     return if @process
 
-    @input, output, @process = Open3.popen2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, chdir: Verglas::ROOT, pgroup: true)
+    @input, output, @process = Open3.popen2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, *arguments, chdir: Verglas::ROOT, pgroup: true)
     said = +""
     said << (output.gets or raise "the server ended: #{said}") until said.include?("Ctrl-C")
     @told = said
@@ -41,7 +41,7 @@ class Outside
   def stop(signal)
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     Process.kill(signal, @process.pid)
-    @process.join
+    @ended = @process.value
     @process = nil
     Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
   end

@@ -97,21 +97,21 @@ RSpec.describe "The bench in the browser" do
 
   it "keeps what could not be handed over, says so, and hands it over by itself once the server is back" do
     open_bench
-    page.driver.browser.network.emulate_network_conditions(offline: true)
-    find("[aria-label^='Roller one mark down']").click
-    expect(page).to have_css("[data-saving=waiting]", text: "kept on this tablet")
-    expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("D")
-    page.driver.browser.network.emulate_network_conditions(offline: false)
+    offline do
+      find("[aria-label^='Roller one mark down']").click
+      expect(page).to have_css("[data-saving=waiting]", text: "kept on this tablet")
+      expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("D")
+    end
     expect(page).to have_css("[data-saving=kept]", wait: 12)
     expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("C")
   end
 
   it "keeps marks that were never handed over across a reload" do
     open_bench
-    page.driver.browser.network.emulate_network_conditions(offline: true)
-    find("[aria-label^='Roller one mark down']").click
-    expect(page).to have_css("[data-saving=waiting]")
-    page.driver.browser.network.emulate_network_conditions(offline: false)
+    offline do
+      find("[aria-label^='Roller one mark down']").click
+      expect(page).to have_css("[data-saving=waiting]")
+    end
     visit current_path
     expect(page).to have_css("[data-adjuster=roller] output", text: "C")
     expect(page).to have_css("[data-saving=kept]", wait: 12)

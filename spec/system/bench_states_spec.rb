@@ -118,14 +118,14 @@ RSpec.describe "The bench on the floor" do
     open_bench
     to "@watch"
     kept
-    page.driver.browser.network.emulate_network_conditions(offline: true)
-    fill_in "Cue that helped", with: "Slow down the last third."
-    find("label", text: "Elsewhere").click
-    expect(page).to have_css("[data-saving=waiting]", text: "kept on this tablet")
-    stored = page.evaluate_script("Object.entries(localStorage).filter(([name]) => name.startsWith('verglas.unsaved')).map(([, text]) => text).join()")
-    expect(stored).to include("back pad")
-    expect(stored).not_to match(/Slow down|elsewhere/)
-    page.driver.browser.network.emulate_network_conditions(offline: false)
+    offline do
+      fill_in "Cue that helped", with: "Slow down the last third."
+      find("label", text: "Elsewhere").click
+      expect(page).to have_css("[data-saving=waiting]", text: "kept on this tablet")
+      stored = page.evaluate_script("Object.entries(localStorage).filter(([name]) => name.startsWith('verglas.unsaved')).map(([, text]) => text).join()")
+      expect(stored).to include("back pad")
+      expect(stored).not_to match(/Slow down|elsewhere/)
+    end
     visit current_path
     expect(page).to have_field("Cue that helped", with: "Slow down the last third.")
     expect(page).to have_css("[data-saving=kept]", wait: 12)

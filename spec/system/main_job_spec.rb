@@ -168,6 +168,7 @@ RSpec.describe "The main job in the browser" do
   it "puts no name, reading or search in an address" do
     client(loft, account, name: "Zéphyrine Maddox")
     sign_in at: "/"
+    hear_requests
     fill_in "Find a client", with: "zep"
     expect(page).to have_css("[role=option]", text: "Zéphyrine")
     requests = page.driver.browser.network.traffic.filter_map { |exchange| exchange.request&.url }

@@ -94,16 +94,16 @@ RSpec.describe "A shared tablet in the browser" do
 
   it "gives what had not reached the server to nobody else, and back to who typed it" do
     bench_of(person, "Leg extension 1")
-    page.driver.browser.network.emulate_network_conditions(offline: true)
-    find("[aria-label^='Roller one mark down']").click
-    expect(page).to have_css("[data-saving=waiting]")
-    # The lock reaches the server only now; the draft waits for its owner.
-    page.execute_script(<<~JS)
-      window.keptFetch = window.fetch;
-      const saves = (input) => String(input.url || input).includes("/api/fittings/") && input.method === "PATCH";
-      window.fetch = (input, init) => (saves(input) ? Promise.reject(new TypeError("offline")) : window.keptFetch(input, init));
-    JS
-    page.driver.browser.network.emulate_network_conditions(offline: false)
+    offline do
+      find("[aria-label^='Roller one mark down']").click
+      expect(page).to have_css("[data-saving=waiting]")
+      # The lock reaches the server only now; the draft waits for its owner.
+      page.execute_script(<<~JS)
+        window.keptFetch = window.fetch;
+        const saves = (input) => String(input.url || input).includes("/api/fittings/") && input.method === "PATCH";
+        window.fetch = (input, init) => (saves(input) ? Promise.reject(new TypeError("offline")) : window.keptFetch(input, init));
+      JS
+    end
     click_button "Lock"
     take_over("Tobias Wick", "1357")
     expect(page).to have_css("[data-adjuster=roller] output", text: "D")

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
-require_relative "../../demo/loader"
+require_relative "../support/demo_gym"
 
 # Whoever reads a dump of the database reads nothing of anybody's health: every word of the demo that speaks of it is looked for
 # in every column of every row.
@@ -21,7 +21,7 @@ RSpec.describe "A dump of the database" do
 
   # Signs, work, cautions with all that is said of them, reasons: through the same doors as anybody's.
   def fill
-    Verglas::Demo::Loader.new(db).load
+    DemoGym.lay(db)
     call(:post, "/auth/login", Verglas::Demo::Loader::SIGN_IN)
     loft = Verglas::Store::Gym.new(db, db[:gyms].get(:id))
     person = loft.clients.dataset.where(name: "Imre Talbot-Vane").get(:id)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
-require_relative "../../demo/loader"
+require_relative "../support/demo_gym"
 require_relative "../support/everything"
 require_relative "../support/taking_in"
 
@@ -18,7 +18,7 @@ RSpec.describe "A gym's data" do
 
   # The demo gym, signed in as its lead.
   def loft
-    Verglas::Demo::Loader.new(db).load
+    DemoGym.lay(db)
     call(:post, "/auth/login", { email: "maren@netloft.example", password: Verglas::Demo::Loader::SIGN_IN[:password] })
   end
 
@@ -128,16 +128,20 @@ RSpec.describe "A gym's data" do
       cleared = document["cautions"].index { |caution| caution["body"]["cleared_on"] }
       expect(spoil.call do |copy|
         copy["cautions"][cleared]["body"].merge!("cleared_on" => nil, "cleared_by" => "", "degrees" => { "knee_flexion" => [0, 140] })
-      end).to eq(["/cautions/cleared_by"])
-      expect(spoil.call { |copy| copy["cautions"][cleared]["body"].merge!("cleared_on" => nil, "load_to_kg" => 90) }).to eq(["/cautions/cleared_on"])
-      expect(spoil.call { |copy| copy["cautions"][cleared]["body"]["degrees"] = { "wing_flexion" => [0, 9] } }).to eq(["/cautions/degrees/wing_flexion"])
-      expect(spoil.call { |copy| copy["clients"][0]["limits"] = { "wingspan" => { "deg" => 1 } } }).to eq(["/clients/limit"])
-      expect(spoil.call { |copy| copy["fittings"][0]["signs"] = ["wings"] }).to eq(["/fittings/signs"])
-      expect(spoil.call { |copy| copy["sets"][0]["how"]["sign"] = "wings" }).to eq(["/sets/how/sign"])
-      expect(spoil.call { |copy| copy["equipment"][0]["kind"] = "wings" }).to eq(["/equipment/kind"])
-      expect(spoil.call { |copy| copy["tempos"][0]["family"] = "wings" }).to eq(["/tempos/family"])
-      expect(spoil.call { |copy| copy["tempos"][0]["slow_deg"] = nil }).to eq(["/tempos/tempo"])
-      expect(spoil.call { |copy| copy["tempos"][0].merge!("slow_s" => 2.0, "slow_deg" => 15, "up_s" => 2.0) }).to eq(["/tempos/tempo"])
+        copy["clients"][0]["limits"] = { "wingspan" => { "deg" => 1 } }
+        copy["fittings"][0]["signs"] = ["wings"]
+        copy["sets"][0]["how"]["sign"] = "wings"
+        copy["equipment"][0]["kind"] = "wings"
+        copy["tempos"][0]["family"] = "wings"
+      end).to match_array(%w[/cautions/cleared_by /clients/limit /fittings/signs /sets/how/sign /equipment/kind /tempos/family])
+      expect(spoil.call do |copy|
+        copy["cautions"][cleared]["body"].merge!("cleared_on" => nil, "load_to_kg" => 90)
+        copy["tempos"][0]["slow_deg"] = nil
+      end).to match_array(%w[/cautions/cleared_on /tempos/tempo])
+      expect(spoil.call do |copy|
+        copy["cautions"][cleared]["body"]["degrees"] = { "wing_flexion" => [0, 9] }
+        copy["tempos"][0].merge!("slow_s" => 2.0, "slow_deg" => 15, "up_s" => 2.0)
+      end).to match_array(%w[/cautions/degrees/wing_flexion /tempos/tempo])
     end
 
     it "is taken from a time before there were tempos, and then has none" do

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
-require_relative "../../demo/loader"
+require_relative "../support/demo_gym"
 require_relative "../support/everything"
 require_relative "../support/taking_in"
 
@@ -35,7 +35,7 @@ RSpec.describe "Fuzzed files" do
   def cell(text) = text.split(/(?<=[,:])/n).then { |parts| parts.tap { 3.times { parts[random.rand([parts.size, 1].max)] = "#{pick(cells)},".b } }.join }
 
   it "never fail, and are taken in whole or not at all" do
-    Verglas::Demo::Loader.new(db).load
+    DemoGym.lay(db)
     call(:post, "/auth/login", { email: "maren@netloft.example", password: Verglas::Demo::Loader::SIGN_IN[:password] })
     good = %w[clients readings machines marks fittings visits].to_h { |name| [name, call(:get, "/api/export/#{name}.csv").then { last_response.body }] }
     outcomes = Hash.new(0)
@@ -61,7 +61,7 @@ RSpec.describe "Fuzzed files" do
   end
 
   it "archives too: nothing of one that is spoilt" do
-    Verglas::Demo::Loader.new(db).load
+    DemoGym.lay(db)
     call(:post, "/auth/login", { email: "maren@netloft.example", password: Verglas::Demo::Loader::SIGN_IN[:password] })
     good = call(:get, "/api/export/gym-with-health-notes.json").then { last_response.body }
     tables = TestDatabase.emptying_order - %i[gyms accounts account_password_hashes account_active_session_keys writes]
