@@ -20,6 +20,9 @@ module Verglas
         end
       end
 
+      # Where what the block draws is.
+      def placed(&) = Scenes::Sketch::Places.new.tap(&).parts
+
       def point(x, y) = Geometry::Point.new(x, y)
     end
   end

@@ -33,6 +33,9 @@ module Verglas
 
       # A sketch that keeps where its parts are and nothing else of them: for the poses of a movement.
       class Places < Sketch
+        # Drawn before, displaced (Point).
+        def carried(places, by) = places.each { |place| @parts << Place.new(place.id, place.points.map { |point| point + by }) }
+
         private
 
         def add(id, _role, _shape, points, _how, **) = @parts << Place.new(id, points)

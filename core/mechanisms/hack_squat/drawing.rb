@@ -46,12 +46,11 @@ module Verglas
         end
 
         # The carriage: back pad and shoulder pads, with the trunk on it.
-        def draw_moving(sketch, place, state)
+        def draw_at_hip(sketch, place, state)
           back = ->(x, y) { drawn(place, state, Geometry::Point.new(x, y - body.hip_depth)) }
           sketch.board(:back_pad, :pad, back[-body.torso - 40, 0], back[90, 0], PAD_MM, moves: true)
           draw_back(sketch, place, state)
           sketch.board(:shoulder_pad, :pad, back[-body.torso - 4, -PAD_MM], back[-body.torso - 4, body.hip_depth * 1.5], -52, moves: true)
-          super
         end
 
         def draw_back(sketch, place, state)

@@ -23,8 +23,7 @@ module Verglas
           sketch = Scenes::Sketch.new
           low = bottom(place).state
           draw_machine(sketch, place)
-          draw_plate(sketch, place, top(place), "_at_top", ghost: true)
-          draw_leg(sketch, place, top(place), "_at_top", ghost: true)
+          draw_leg_on_plate(sketch, place, top(place), "_at_top", ghost: true)
           draw_trunk(sketch, place, low)
           draw_moving(sketch, place, low)
           draw_joints(sketch, place, low)
@@ -33,11 +32,20 @@ module Verglas
                            points: tape_points(place), labels: labels(place), poses: poses(place), plate: plate_from_front(place))
         end
 
-        # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}.
+        # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}. What lies on the plate
+        # is one piece, and so is what goes with the hip: each is drawn at the bottom and carried along.
         def poses(place)
+          low = bottom(place).state
+          on_plate = placed do |sketch|
+            draw_plate(sketch, place, low)
+            draw_foot(sketch, place, low)
+          end
+          at_hip = placed { |sketch| draw_at_hip(sketch, place, low) }
           posed_along(POSES) do |share, sketch|
             state = along(place, share)
-            draw_moving(sketch, place, state)
+            sketch.carried(at_hip, hip_at(place, state) - hip_at(place, low))
+            sketch.carried(on_plate, plate_at(place, state) - plate_at(place, low))
+            draw_leg(sketch, place, state)
             { deg: bends(state), limits: bend_limits(place), split: split(place, state) }
           end
         end
@@ -46,37 +54,48 @@ module Verglas
         def bend_limits(place) = { hip_flexion: hip_limit_deg, knee_flexion: window(place).target_deg, ankle_dorsiflexion: window(place).cap_deg }
 
         def draw_moving(sketch, place, state)
-          draw_plate(sketch, place, state, "")
-          draw_leg(sketch, place, state, "")
+          draw_at_hip(sketch, place, state)
+          draw_leg_on_plate(sketch, place, state)
+        end
+
+        # A carriage; where the seat stands still, nothing.
+        def draw_at_hip(_sketch, _place, _state) = nil
+
+        def draw_leg_on_plate(sketch, place, state, suffix = "", **how)
+          draw_plate(sketch, place, state, suffix, **how)
+          draw_leg(sketch, place, state, suffix, **how)
+          draw_foot(sketch, place, state, suffix, **how)
         end
 
         def draw_joints(sketch, place, state)
           { hip: hip_at(place, state), knee: drawn(place, state, state.knee), ankle: drawn(place, state, state.ankle) }.each { |id, at| sketch.circle(id, :joint, at, 8, moves: true) }
         end
 
-        def draw_plate(sketch, place, state, suffix, **how)
+        def draw_plate(sketch, place, state, suffix = "", **how)
           low, high = plate_ends(place, state)
           sketch.board(:"plate#{suffix}", :machine, low, high, PLATE_MM, moves: true, of: %i[plate_angle plate_length plate_y], **how)
         end
 
         # From the plate's lower edge to its upper one.
         def plate_ends(place, state)
-          lower = Geometry::Point.new(state.x_mm, leg(place).plate_y_mm)
+          lower = on_rail_of_plate(place, state)
           [lower, lower + (up_the_plate(place) * place[:plate_length])].map { |point| drawn(place, state, point) }
         end
 
+        def on_rail_of_plate(place, state) = Geometry::Point.new(state.x_mm, leg(place).plate_y_mm)
+        def plate_at(place, state) = drawn(place, state, on_rail_of_plate(place, state))
+
         def up_the_plate(place) = Geometry::Point.towards(-place[:plate_angle])
 
-        def draw_leg(sketch, place, state, suffix, **how)
+        def draw_leg(sketch, place, state, suffix = "", **how)
           hip = hip_at(place, state)
           knee = drawn(place, state, state.knee)
           ankle = drawn(place, state, state.ankle)
           sketch.capsule(:"thigh#{suffix}", :body, [hip, knee], [body.hip_rise, body.knee_front * Scenes::Limbs::THIGH_END], moves: true, **how)
           Scenes::Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :"shin#{suffix}", **how)
-          draw_foot(sketch, place, state, suffix, **how)
         end
 
-        def draw_foot(sketch, place, state, suffix, **how)
+        def draw_foot(sketch, place, state, suffix = "", **how)
           up = up_the_plate(place)
           heel = state.ankle - (up.front * ((body.ankle_height + sole_mm) - SHOE_MM)) - (up * (0.15 * body.foot))
           ends = [heel, heel + (up * (0.86 * body.foot))].map { |point| drawn(place, state, point) }

@@ -51,6 +51,26 @@ RSpec.describe Verglas::Mechanisms::Rail do
     (0..100).map { |part| last + (part / 100.0) }.take_while { |bend| bend <= limits[:target_bend_deg] && free.call(bend) }.last
   end
 
+  # Each part's points, at a pose or in the picture itself.
+  def points_of(parts) = parts.to_h { |part| [part.id, part.points] }
+
+  def expect_same_points(shown, drawn) = shown.zip(drawn).each { |one, other| expect((one - other).norm).to be < 1e-6 }
+
+  %w[incline_sled seat_on_rail shoulder_sled].each do |name|
+    it "moves #{name} from the bottom as it is drawn to the top as it is drawn, foot and hip keeping to what they lie on, on random people" do
+      random = Random.new(12)
+      20.times do
+        mechanics, place = rail(name, body: random_body(random))
+        drawn = points_of((scene = mechanics.scene(place)).parts)
+        poses = scene.poses.map { |pose| points_of(pose.parts) }
+        poses.first.each { |id, points| expect_same_points(points, drawn.fetch(id)) }
+        %i[plate thigh shin foot].each { |id| expect_same_points(poses.last[id], drawn.fetch(:"#{id}_at_top")) }
+        gaps = poses.map { |pose| [pose[:shin].last - pose[:foot].first, pose[:plate].first - pose[:foot].first, pose.fetch(:back_pad, pose[:thigh]).first - pose[:thigh].first] }
+        gaps.each { |gap| expect_same_points(gap, gaps.first) }
+      end
+    end
+  end
+
   it "is as upright as it goes where the back has to be, and calls what that takes of the depth close at worst" do
     machine = Worked.machine("seat_on_rail")
     solved = ->(upright) { Verglas::Fitting::Solver.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine, upright: upright)).solutions.first }
