@@ -18,7 +18,7 @@ module Verglas
         Capybara.app = app
         Capybara.server = :puma, { Silent: true, Threads: "0:5" }
         Capybara.server_host = "127.0.0.1"
-        Capybara.default_max_wait_time = 8
+        Capybara.default_max_wait_time = TIMEOUT_S
         Capybara.enable_aria_label = true
         Capybara.register_driver(:verglas) do |current|
           driver = Capybara::Cuprite::Driver.new(current, browser_path: path, headless: "new", window_size: window, process_timeout: 60,

@@ -102,7 +102,7 @@ RSpec.describe "The bench in the browser" do
       expect(page).to have_css("[data-saving=waiting]", text: "kept on this tablet")
       expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("D")
     end
-    expect(page).to have_css("[data-saving=kept]", wait: 12)
+    expect(page).to have_css("[data-saving=kept]")
     expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("C")
   end
 
@@ -114,7 +114,7 @@ RSpec.describe "The bench in the browser" do
     end
     visit current_path
     expect(page).to have_css("[data-adjuster=roller] output", text: "C")
-    expect(page).to have_css("[data-saving=kept]", wait: 12)
+    expect(page).to have_css("[data-saving=kept]")
   end
 
   it "never says kept of what is not kept yet" do

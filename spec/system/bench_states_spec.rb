@@ -92,7 +92,7 @@ RSpec.describe "The bench on the floor" do
     expect(page).to have_text("a set takes 60 s")
     click_button "Pace a set"
     expect(page).to have_css("[data-pacer=up]", text: /Repetition 1 ·/)
-    expect(page).to have_css("[data-pacer=down]", text: /of 60 s/, wait: 9)
+    expect(page).to have_css("[data-pacer=down]", text: /of 60 s/)
     click_button "Back to the drawing"
     expect(page).to have_css("[data-figure=side]")
   end
@@ -128,7 +128,7 @@ RSpec.describe "The bench on the floor" do
     end
     visit current_path
     expect(page).to have_field("Cue that helped", with: "Slow down the last third.")
-    expect(page).to have_css("[data-saving=kept]", wait: 12)
+    expect(page).to have_css("[data-saving=kept]")
     expect([sheet[:cue], sheet[:work]["felt"]]).to eq(["Slow down the last third.", "elsewhere"])
   end
 

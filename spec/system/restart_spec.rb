@@ -32,9 +32,9 @@ RSpec.describe "A restart of the server" do
     expect(page).to have_css("[data-figure=side]")
     server.stop(true)
     find("[aria-label^='Roller one mark down']").click
-    expect(page).to have_css("[data-saving=waiting]", wait: 10)
+    expect(page).to have_css("[data-saving=waiting]")
     server = serve(port)
-    expect(page).to have_css("[data-saving=kept]", wait: 15)
+    expect(page).to have_css("[data-saving=kept]")
     visit "http://127.0.0.1:#{port}/fittings/#{draft[:id]}"
     expect(page).to have_css("[data-adjuster=roller] output", text: "C")
     expect(loft.fittings.find(draft[:id])[:marks]["roller"]).to eq("C")

@@ -54,7 +54,7 @@ RSpec.describe "A shared tablet in the browser" do
     expect(page).to have_css("[role=alert]", text: "This PIN is not right")
     take_over("Maren Oldcastle", "2468")
     expect(page).to have_field("Cue that helped", with: "Toes up.")
-    expect(page).to have_css("[data-saving=kept]", wait: 12)
+    expect(page).to have_css("[data-saving=kept]")
     expect(db[:fittings].first[:marks].to_h["roller"]).to eq("C")
   end
 
@@ -71,7 +71,7 @@ RSpec.describe "A shared tablet in the browser" do
     with_a_fast_clock do
       visit "/clients"
       expect(page).to have_css("h1", text: "Clients")
-      expect(page).to have_css("h1", text: "Locked", wait: 12)
+      expect(page).to have_css("h1", text: "Locked")
     end
     # The page is locked at once, and then says so to the server.
     page.document.synchronize(8, errors: [RSpec::Expectations::ExpectationNotMetError]) do
@@ -112,7 +112,7 @@ RSpec.describe "A shared tablet in the browser" do
     take_over("Maren Oldcastle", "2468")
     expect(page).to have_css("[data-adjuster=roller] output", text: "C")
     page.execute_script("window.fetch = window.keptFetch")
-    expect(page).to have_css("[data-saving=kept]", wait: 12)
+    expect(page).to have_css("[data-saving=kept]")
     expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved.')).length")).to eq(0)
   end
 
