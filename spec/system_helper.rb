@@ -140,7 +140,7 @@ module CleanBrowser
   end
 end
 
-# Of each request and each rule of a style sheet the browser tells, by itself, a third of all it says: most examples ask for none of it.
+# Unasked, the browser tells of each request and of each rule of a style sheet, a quarter of its messages: few examples listen.
 module Quiet
   def self.please = %w[Network.disable CSS.disable].each { |command| Capybara.current_session.driver.browser.page.command(command) }
 end
