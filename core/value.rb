@@ -6,14 +6,13 @@ module Verglas
   module Value
     def self.define(*members, &block)
       Struct.new(*members) do
-        # Written out for Ruby itself to see that none is missing and none too many: a value is made a thousand times an answer.
-        class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
-          def initialize(#{members.map { |member| "#{member}:" }.join(", ")}) # (low:, high:)
-            super(#{members.join(", ")})                                      # (low, high)
-            check
-            freeze
-          end
-        RUBY
+        define_method(:initialize) do |**fields|
+          raise ArgumentError, "unknown #{(fields.keys - members).join(", ")}" if fields.size > members.size
+
+          super(*fields.fetch_values(*members) { |missing| raise ArgumentError, "missing #{missing}" })
+          check
+          freeze
+        end
 
         def with(**changes) = self.class.new(**to_h, **changes)
         def check = nil
