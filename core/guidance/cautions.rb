@@ -7,14 +7,14 @@ module Verglas
     # barred by it. It never diagnoses. core/data/cautions.yml
     module Cautions
       # asks, bars: tags, bars [:all] for every family; lifted: what lifts the bar (:cleared, :degrees, :never), degrees_of: of
-      # which motion; cleared, always: {joint action => Envelope}, :all for every one; until_measured: the same, until a client who is
+      # which motion; envelopes: {joint action => Envelope}, :all for every one; until_measured: the same, until a client who is
       # cleared was measured; wishes: {joint action => wishes}; schools: {question => school};
       # careful: half of the usual light set and of the first repetition; belt: :always or :never, nil as the
       # rule has it; no_holds, under_belt_load as in the table.
       # always_wishes: the wishes in any case, uncleared_wishes: until cleared; less: {joint action => {wish => what is taken off it}}; bars_uncleared,
       # bars_without_degrees: tags barred until cleared, or until degrees were given, whatever lifts the others; without: choices that are not
       # offered; without_uncleared: what is not done until cleared.
-      Rule = Value.define(:name, :sided, :asks, :bars, :bars_uncleared, :bars_without_degrees, :lifted, :degrees_of, :cleared, :always, :until_measured, :wishes, :always_wishes,
+      Rule = Value.define(:name, :sided, :asks, :bars, :bars_uncleared, :bars_without_degrees, :lifted, :degrees_of, :envelopes, :until_measured, :wishes, :always_wishes,
                           :uncleared_wishes, :less, :without, :without_uncleared, :schools, :careful, :belt, :no_holds, :under_belt_load) do
         def bars?(family) = bars.include?(:all) || bars.any? { |tag| family.tags[tag] }
         def bars_uncleared?(family) = bars_uncleared.any? { |tag| family.tags[tag] }
@@ -48,7 +48,7 @@ module Verglas
                    bars_without_degrees: names.call(:bars_without_degrees), uncleared_wishes: wishes(row, :uncleared_wishes),
                    without: names.call(:without), without_uncleared: names.call(:without_uncleared), always_wishes: wishes(row, :always_wishes), less: wishes(row, :less),
                    lifted: row.fetch(:until, :never).to_sym,
-                   degrees_of: row[:degrees_of]&.to_sym, wishes: wishes(row, :wishes), cleared: envelopes(row, :envelope), always: envelopes(row, :always),
+                   degrees_of: row[:degrees_of]&.to_sym, wishes: wishes(row, :wishes), envelopes: envelopes(row, :envelope),
                    until_measured: envelopes(row, :until_measured),
                    schools: row.fetch(:schools, {}).transform_values(&:to_sym), belt: row[:belt]&.to_sym, **FLAGS.to_h { |flag| [flag, row.fetch(flag, false)] })
         end
@@ -102,9 +102,8 @@ module Verglas
       # What one caution alone narrows. measured: motions that were.
       def envelope(family, caution, measured = [])
         rule = fetch(caution.name)
-        table = caution.cleared ? of_action(rule.cleared, family) & of_action(rule.always, family) : of_action(rule.always, family)
         open = of_action(rule.until_measured, family).spans.except(*(caution.cleared ? measured : []))
-        (table & Body::Envelope.new(open)).replaced_by(caution.degrees)
+        (of_action(rule.envelopes, family) & Body::Envelope.new(open)).replaced_by(caution.degrees)
       end
 
       def bars(family, cautions, stricter)

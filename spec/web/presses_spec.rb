@@ -118,6 +118,15 @@ RSpec.describe "Presses and squats over HTTP" do
     expect([status, refused["code"]]).to eq([422, "limit_skipped"])
   end
 
+  it "shows what a new hip bars under the new hip's figure, not under everybody's" do
+    caution("hip_replacement", side: "left")
+    shown = page(bench(press))
+    expect(shown["bars"].size).to eq(1)
+    hip = shown["evaluation"]["scene"]["poses"].map { |pose| pose["deg"].first }
+    expect(hip.map { |bend| bend["limit"] }.uniq).to eq([90])
+    expect(hip.map { |bend| bend["deg"] }.max).to be <= 90
+  end
+
   it "takes ten degrees off the pelvis's limit with a sore back, and lets no stop past what is left" do
     caution("back", **cleared)
     id = bench(press)

@@ -89,6 +89,15 @@ RSpec.describe Verglas::Guidance::Cautions do
     expect(effect(family(:adduction), replaced).envelope[:hip_adduction]).to eq([nil, 0.0])
   end
 
+  # What is shown of a barred machine has a limit too: the strict one.
+  it "lets no joint further whom no clinician has cleared than whom one has, with any caution on any machine" do
+    families.product(described_class::RULES.keys) do |one, name|
+      uncleared, cleared = [false, true].map { |given| effect(one, caution(name, cleared: given)).envelope }
+      expect(uncleared & cleared).to eq(uncleared), "#{name} on #{one.id}"
+    end
+    expect(effect(family(:press_sled), caution(:hip_replacement)).envelope[:hip_flexion]).to eq([nil, 90.0])
+  end
+
   it "offers no block and no mat under numb feet" do
     expect(effect(family(:hack_squat), caution(:numb_feet, cleared: true)).without).to eq(%i[block_mm mat_mm foot_rest_mm])
   end
