@@ -21,7 +21,7 @@ module Verglas
       end
 
       # Where what the block draws is.
-      def placed(&) = Scenes::Sketch::Places.new.tap(&).parts
+      def places_drawn(&) = Scenes::Sketch::Places.new.tap(&).parts
 
       def point(x, y) = Geometry::Point.new(x, y)
     end

@@ -26,4 +26,5 @@ module DemoGym
   def self.written(db, table)
     db[Sequel[:information_schema][:columns]].where(table_schema: "public", table_name: table.to_s, is_generated: "NEVER").order(:ordinal_position).select_map(:column_name).map(&:to_sym)
   end
+  private_class_method :made, :written
 end

@@ -167,8 +167,9 @@ RSpec.describe "The main job in the browser" do
 
   it "puts no name, reading or search in an address" do
     client(loft, account, name: "Zéphyrine Maddox")
-    sign_in at: "/"
+    visit "/robots.txt"
     hear_requests
+    sign_in at: "/"
     fill_in "Find a client", with: "zep"
     expect(page).to have_css("[role=option]", text: "Zéphyrine")
     requests = page.driver.browser.network.traffic.filter_map { |exchange| exchange.request&.url }

@@ -36,11 +36,11 @@ module Verglas
         # is one piece, and so is what goes with the hip: each is drawn at the bottom and carried along.
         def poses(place)
           low = bottom(place).state
-          on_plate = placed do |sketch|
+          on_plate = places_drawn do |sketch|
             draw_plate(sketch, place, low)
             draw_foot(sketch, place, low)
           end
-          at_hip = placed { |sketch| draw_at_hip(sketch, place, low) }
+          at_hip = places_drawn { |sketch| draw_at_hip(sketch, place, low) }
           posed_along(POSES) do |share, sketch|
             state = along(place, share)
             sketch.carried(at_hip, hip_at(place, state) - hip_at(place, low))
