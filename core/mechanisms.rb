@@ -37,7 +37,7 @@ module Verglas
 
     def try_telling(family, mechanics, place, found)
       refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - mechanics.scene_at_rest(place).points.keys)
-      refuse(family, "sentences of #{mechanics.class.name}", found.reject { |finding| mechanics.says(finding, place) }.map(&:code))
+      refuse(family, "sentences of #{mechanics.class.name}", found.reject { |finding| mechanics.tell(finding, place) }.map(&:code))
     end
 
     def refuse(family, what, names)

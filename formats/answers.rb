@@ -20,7 +20,7 @@ module Verglas
         low_heel_mm: :lo, high_heel_mm: :hi, foot_mm: :f, deficit_deg: :deficit, depth_deg: :depth, max_bend_deg: :max_bend, x_bottom_mm: :X_bottom,
         reach_mm: :reach, shortfall_mm: :shortfall, block_mm: :block,
         ring_mm: :ring, drop_mm: :drop, mat_mm: :mat, link: :links, fewest_links: :m_min, most_links: :m_max, lift_mm: :lift, bottom_room_mm: :bottom_room,
-        clip_squat_mm: :clip_squat, missing_mm: :missing,
+        range_left_deg: :range_left, clip_squat_mm: :clip_squat, lean_deg: :lean, missing_mm: :missing,
         hip_crease_mm: :hip_crease, gap_mm: :gap, knee_over_pad_mm: :knee_over_pad, hip_s_mm: :e_s, hip_n_mm: :e_n, thigh_start_deg: :phi_start, thigh_end_deg: :phi_end
       }.freeze
 
@@ -30,8 +30,8 @@ module Verglas
       def evaluation(evaluation, posing = nil)
         { grade: evaluation.grade, findings: findings(evaluation), quantities: evaluation.quantities.transform_keys(QUANTITIES),
           sd: evaluation.sds.transform_keys(QUANTITIES), interval: evaluation.intervals.transform_keys(QUANTITIES),
-          **headline(evaluation), by_hand: evaluation.graded.select(&:by_hand).map { |graded| graded.finding.code },
-          p: evaluation.graded.to_h { |graded| [graded.finding.code, graded.probability] },
+          **headline(evaluation), by_hand: evaluation.told.select(&:by_hand).map { |graded| graded.finding.code },
+          p: evaluation.told.to_h { |graded| [graded.finding.code, graded.probability] },
           **(posing ? short(evaluation.mechanics.posed(evaluation.place, **posing)) : {}) }
       end
 
@@ -57,7 +57,7 @@ module Verglas
         { mark: index && machine.adjusters[places.first].marks[index], index: index }
       end
 
-      def findings(evaluation) = evaluation.findings.to_h { |finding| [finding.code, [finding.value, finding.band]] }
+      def findings(evaluation) = evaluation.told.to_h { |graded| [graded.finding.code, [graded.finding.value, graded.finding.band]] }
 
       # The joint's place, with the body's SD alone and with the taped constants', and P(|e| <= 15), P(|e| <= 30).
       def joint(evaluation)

@@ -12,6 +12,8 @@ module Verglas
       OF_MACHINE = %w[heel_roller].freeze
       # Limits that may stand beside the others as well.
       BESIDE = %w[heel_drop hip_bend_limit ankle_limit abduction_limit hip_extension].freeze
+      # What may stand among them and is none.
+      SAID = %w[toes hip_given].freeze
       # How far the knee may come, as a family wishes it.
       TOES = { "over" => 0, "up to" => 1, "past" => 2 }.freeze
 
@@ -47,14 +49,14 @@ module Verglas
         given = known(:body, given, "/body") if given.is_a?(String)
         return Body::Estimate.exact(dimensions(given)) if given.is_a?(Hash) && given.key?("thigh")
 
-        estimation(given || request).estimate
+        estimation(given || request).met
       end
 
       def estimation(data, checked: [])
         readings = data.fetch("readings", []).map do |name, value|
           Body::Reading.new(observation: name.to_sym, value_mm: value, confirmed: data.fetch("confirmed", []).include?(name))
         end
-        Body::Estimation.new(sex: data["sex"], body_mass_kg: data["body_mass"], readings: readings, checked: checked)
+        Body::Estimation.new(sex: data["sex"], body_mass_kg: data["body_mass"], age_years: data["age"], readings: readings, checked: checked)
       end
 
       # The checked fitting that a request tells of, in a list of one or none.
@@ -80,7 +82,8 @@ module Verglas
         options = request.fetch("options", {})
         given = { **options.slice(*OPTIONS.keys).transform_keys(OPTIONS), **toes(options), **measured_wishes(machine.family, limits(options)) }
         known = given.slice(*machine.family.wishes.keys, *machine.family.choices.keys)
-        Mechanisms::Wishes.for(machine.family, envelope: envelope(options), hard: spans(options), slack_from_deg: options["slack_from"], **known)
+        Mechanisms::Wishes.for(machine.family, envelope: envelope(options), hard: spans(options) & given_hip(options), slack_from_deg: options["slack_from"],
+                                               measured: limits(options).keys, **known)
       end
 
       # Adjusters that stand where the request says: {label => index}.
@@ -96,7 +99,7 @@ module Verglas
 
       # What was measured of the joints: {limit => degrees}.
       def limits(options)
-        given = { **options.slice(*BESIDE), **options.fetch("limits", {}) }.except("toes").compact
+        given = { **options.slice(*BESIDE), **options.fetch("limits", {}) }.except(*SAID).compact
         given.to_h { |name, deg| [Guidance::Limits.fetch(name.delete_suffix("_limit")).name, deg] }
       rescue Invalid => e
         raise Invalid.new(e.code, path: "/options/limits", **e.params)
@@ -115,6 +118,11 @@ module Verglas
 
       def spans(options)
         [options.fetch("knee_flexion", Body::Envelope::OPEN), [nil, options["knee_bend_limit"]]].map { |ends| Body::Envelope.new({ knee_flexion: ends }) }.inject(:&)
+      end
+
+      # The hip's limit where a caution or a clinician set it.
+      def given_hip(options)
+        options.dig("limits", "hip_given") ? Guidance::Limits.envelope(limits(options).slice(:hip_bend)) : Body::Envelope.open
       end
 
       def toes(options)

@@ -24,7 +24,7 @@ module Verglas
 
         def findings(evaluation, steps)
           by_mark = steps.flat_map { |label, pair| pair.compact.map { |other| [[label, other.marks[label]], other] } }.to_h
-          evaluation.graded.each_with_index.sort_by { |graded, index| [-graded.finding.severity, index] }
+          evaluation.told.each_with_index.sort_by { |graded, index| [-graded.finding.severity, index] }
                     .map { |graded, _| Finding.of(graded, evaluation, by_mark) }
         end
 

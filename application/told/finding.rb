@@ -23,7 +23,7 @@ module Verglas
         end
 
         def title(code) = Formats::Words.say("findings.#{code}.title")
-        def says(finding, evaluation) = Formats::Words.of(evaluation.mechanics.says(finding, evaluation.place))
+        def says(finding, evaluation) = Formats::Words.of(evaluation.mechanics.tell(finding, evaluation.place))
 
         # A few words for a step's button: what it would show.
         def short(decided_by, evaluation)

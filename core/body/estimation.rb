@@ -9,46 +9,40 @@ module Verglas
       # were confirmed although they look like a slip.
       Report = Value.define(:reading, :expected_mm, :innovation_mm, :sigma_mm, :refused, :marked)
 
-      attr_reader :estimate, :reports, :learned
+      # estimate: of the parameters as they were at thirty; met: as machines meet the body now.
+      attr_reader :estimate, :met, :build, :mass_index, :reports, :learned
 
       # checked: CheckedFittings, at most one a machine, the oldest first. A machine that learns from bodies leaves its own
       # out, lest the same knowledge count twice.
-      def initialize(sex:, body_mass_kg: nil, readings: [], checked: [])
-        check_mass(body_mass_kg)
+      def initialize(sex:, body_mass_kg: nil, age_years: nil, readings: [], checked: [])
         sources = checked.map(&:machine)
         raise Invalid.new(:checked_twice, path: "/checked") unless sources.uniq.size == sources.size
 
-        @estimate = Prior.estimate(sex: sex, heavy: self.class.heavy?(sex, body_mass_kg, readings))
+        @build = Build.new(sex: sex, body_mass_kg: body_mass_kg, age_years: age_years)
+        @mass_index = build.mass_index(readings)
+        @estimate = Prior.estimate(sex: sex, mass_index: mass_index)
         @reports = readings.map { |reading| take(reading) }.freeze
         @learned = checked.map { |fitting| learn(fitting) }.freeze
+        @met = @estimate.aged(build)
         freeze
       end
 
-      # Body mass over stature squared (the stature read, or the prior's mean) above the limit of the table.
-      def self.heavy?(sex, body_mass_kg, readings)
-        return false unless body_mass_kg
-
-        read = readings.reverse.find { |reading| reading.observation == :stature && plausible_stature?(reading) }
-        stature_m = (read ? read.value_mm : Prior.new(sex: sex).mean_stature_mm) / 1000.0
-        body_mass_kg / (stature_m**2) > Tables[:body][:heavy][:above_kg_per_m2]
+      # Names of the readings that such a body asks for whatever else was taken: a heavy one, a very short or a very tall one.
+      def asked_for
+        figures = Tables[:body][:build]
+        unusual = Tables[:body][:unusual_stature]
+        tall = estimate.mean[:stature]
+        [*(figures[:ask_for] if mass_index && mass_index > figures[:ask_above]), *(unusual[:ask_for] unless tall.between?(unusual[:below_mm], unusual[:above_mm]))].map(&:to_sym)
       end
-
-      def self.plausible_stature?(reading) = Observation.fetch(:stature).limits_mm.cover?(reading.value_mm)
 
       private
 
-      def check_mass(mass)
-        return if mass.nil? || (mass.is_a?(Numeric) && mass.finite? && mass.positive?)
-
-        raise Invalid.new(:body_mass_not_positive, path: "/body_mass", value: mass)
-      end
-
       def take(reading)
         observation = Observation.fetch(reading.observation)
-        expected, sigma = @estimate.expected(observation)
+        expected, sigma = estimate.expected(observation, build)
         slip = slip?(observation, reading.value_mm, expected, sigma)
         refused = slip && (observation.limits_mm || !reading.confirmed) ? true : false
-        @estimate = Estimate.new(@estimate.normal.observe(row: observation.row, value: reading.value_mm, sd: observation.sd_mm)) unless refused
+        @estimate = estimate.reading(observation, reading.value_mm, build) unless refused
         Report.new(reading: reading, expected_mm: expected, innovation_mm: reading.value_mm - expected, sigma_mm: sigma,
                    refused: refused, marked: slip && !refused)
       end
@@ -61,7 +55,7 @@ module Verglas
       end
 
       def slip?(observation, value, expected, sigma)
-        return !observation.limits_mm.cover?(value) if observation.limits_mm
+        return !build.plausible?(value) if observation.limits_mm
 
         (value - expected).abs > Tables[:body][:slip_sds] * sigma
       end

@@ -76,6 +76,9 @@ module Verglas
 
       def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding), by_hand.include?(finding.code)) }
 
+      # Those that are worth saying: what is quiet only where it is not in line.
+      def told = graded.reject { |graded| graded.finding.severity.zero? && kind(graded.finding.code).quiet }
+
       # The family's finding in a plane; nil where it fits no joint to a place.
       def plane = machine.family.findings.each_value.find(&:plane?)
 

@@ -4,8 +4,18 @@ module Verglas
   module Guidance
     # How far a client's own joints go, in degrees: measured, or what holds until somebody has. core/data/limits.yml
     module Limits
-      # motion: of which joint; default_deg: nil where nothing holds until measured; per_cm: degrees a centimetre where centimetres are read, else nil.
-      Limit = Value.define(:name, :motion, :default_deg, :range_deg, :per_cm, :skipped_under) do
+      # motion: of which joint, nil where it moves what is aimed at and no joint's range; default_deg: nil where nothing holds until measured; stricter:
+      # {default:, from_years:, above_kg_per_m2:} for whom less holds until then, nil for nobody; per_cm: degrees a centimetre where
+      # centimetres are read, else nil.
+      Limit = Value.define(:name, :motion, :default_deg, :stricter, :range_deg, :per_cm, :skipped_under) do
+        # What holds of somebody until it is measured (degrees). build: Body::Build; mass_index: kg/m^2; either may know nothing.
+        def usual_deg(build, mass_index) = stricter && stricter?(build, mass_index) ? stricter[:default] : default_deg
+
+        def stricter?(build, mass_index)
+          (build.age_years || 0) >= stricter[:from_years] || (mass_index || 0) > stricter[:above_kg_per_m2]
+        end
+        private :stricter?
+
         # What was read, cm or degrees, as degrees. Raises Invalid outside what can be.
         def degrees(reading)
           deg = per_cm ? reading * per_cm : reading
@@ -22,7 +32,7 @@ module Verglas
       ALL = Tables[:limits][:limits].to_h do |row|
         name = row[:name].to_sym
         [name,
-         Limit.new(name: name, motion: row[:motion].to_sym, default_deg: row[:default], range_deg: row[:low]..row[:high], per_cm: row[:per_cm],
+         Limit.new(name: name, motion: row[:motion]&.to_sym, default_deg: row[:default], stricter: row[:stricter], range_deg: row[:low]..row[:high], per_cm: row[:per_cm],
                    skipped_under: row[:skipped_under].map(&:to_sym))]
       end.freeze
 
@@ -31,7 +41,9 @@ module Verglas
       def fetch(name) = ALL.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_limit, path: "/limit", limit: name.to_s) }
 
       # measured: {name => degrees}. The range of each joint as far as it was measured.
-      def envelope(measured) = measured.map { |name, deg| Body::Envelope.new({ fetch(name).motion => [nil, deg] }) }.inject(Body::Envelope.open, :&)
+      def envelope(measured)
+        measured.filter_map { |name, deg| fetch(name).motion&.then { |motion| Body::Envelope.new({ motion => [nil, deg] }) } }.inject(Body::Envelope.open, :&)
+      end
     end
   end
 end

@@ -9,7 +9,11 @@ module Verglas
       ASKED = Tables[:tags][:asked].map { |row| row[:name].to_sym }.freeze
       # Said where they hold; signs and house rules go by them.
       SAID = Tables[:tags][:said].map { |row| row[:name].to_sym }.freeze
+      # What a family that says yes to these moves or holds.
+      LOADED = Tables[:tags][:asked].select { |row| row[:motions] }.to_h { |row| [row[:name].to_sym, row[:motions].map(&:to_sym)] }.freeze
       ACTIONS = Tables[:tags][:actions].map { |row| row[:name].to_sym }.freeze
+      # {limit => degrees} that hold until somebody measured it.
+      USUAL = Tables[:limits][:limits].to_h { |row| [row[:name].to_sym, row[:default]] }.freeze
       BANDS = Band.table(Tables[:bands][:bands])
 
       # The family that the block declares.
@@ -59,8 +63,9 @@ module Verglas
         once(@kinds, name, AdjusterKind.new(name: name, unit: unit, drives: drives.freeze, decides: decides, beside: beside.freeze, stage: stage, first: first))
       end
 
-      def wish(name, default:, stricter: nil, measured_as: nil)
-        once(@wishes, name, Wish.new(name: name, default: default.to_f, stricter: stricter, measured_as: measured_as))
+      # Without a default: what is usual of the limit as which it is measured, which may be nothing.
+      def wish(name, stricter: nil, measured_as: nil, default: USUAL.fetch(measured_as))
+        once(@wishes, name, Wish.new(name: name, default: default&.to_f, stricter: stricter, measured_as: measured_as))
       end
 
       def choice(name, how:, makers: false, mends: [], stage: nil, step: nil, most: nil)
@@ -68,14 +73,20 @@ module Verglas
         once(@choices, name, Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step, most: most))
       end
 
-      def joint(motion, forced: [], free: [], stop: nil, held_deg: nil)
-        once(@joints, motion, JointMotion.new(motion: motion, forced: [*forced].freeze, free: [*free].freeze, stop: stop, held_deg: held_deg))
+      # held_deg: where the machine holds it, soft_to_deg: up to where it may be held instead; by_eye: why no angle of it is claimed.
+      def joint(motion, forced: [], free: [], stop: nil, held_deg: nil, soft_to_deg: nil, by_eye: nil)
+        once(@joints, motion, JointMotion.new(motion: motion, forced: [*forced].freeze, free: [*free].freeze, stop: stop, held_deg: held_deg, soft_to_deg: soft_to_deg, by_eye: by_eye))
       end
 
-      def finding(code, graded:, group:, rests_on:, set_by:, mends:, band: code, shown: nil, plane: nil, never: [], by_hand: {}, where_driven: nil, weighs: true) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
+      # What is left of the movement: told where it is little, never a reason for a mark.
+      def range_found(rests_on:, group: :joint, band: :range_left)
+        finding :range_left, band: band, graded: :range_left_deg, group: group, rests_on: rests_on, set_by: [], mends: [nil, nil], never: %i[no_range past_own_range], weighs: false, quiet: true
+      end
+
+      def finding(code, graded:, group:, rests_on:, set_by:, mends:, band: code, shown: nil, plane: nil, never: [], guarded: {}, by_hand: {}, where_driven: nil, weighs: true, quiet: false) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
         missing("a band of core/data/bands.yml", [band] - BANDS.keys)
         once(@findings, code, FindingKind.new(code: code, band: BANDS.fetch(band), graded: graded, shown: shown, group: group, plane: plane, rests_on: rests_on.freeze, set_by: set_by.freeze,
-                                              mends: mends.freeze, never: never.freeze, by_hand: by_hand.freeze, where_driven: where_driven, weighs: weighs))
+                                              mends: mends.freeze, never: never.freeze, guarded: guarded.freeze, by_hand: by_hand.freeze, where_driven: where_driven, weighs: weighs, quiet: quiet))
       end
 
       def family
@@ -111,6 +122,7 @@ module Verglas
                                       *@findings.values.filter_map(&:where_driven)] - @constants.keys)
         missing("its own groups", @findings.values.map(&:group) - groups.keys)
         missing("its own findings", @choices.values.flat_map(&:mends) - @findings.keys)
+        missing("a motion of each joint that it says it loads", LOADED.reject { |tag, motions| !@tags[tag] || @joints.keys.intersect?(motions) }.keys)
         missing("its own kinds of adjusters", @kinds.values.flat_map { |kind| kind.beside.keys } - @kinds.keys)
       end
 

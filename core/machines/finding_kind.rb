@@ -13,10 +13,12 @@ module Verglas
     #   mends          what mends a number that is too small, and one that is too large; of a plane the two of each direction; nil: what it
     #                  says tells it
     #   never          faults with which nothing is accepted, whatever the reason
+    #   guarded        {fault => joint}: with these nothing is accepted either where a caution on that joint stands
     #   by_hand        {body parameter => SD, mm} above which it is left to the hand and never graded
     #   where_driven   a constant: graded only where an adjuster moves it; nil: always
     #   weighs         whether marks are chosen by it; what does not weigh is told and graded at the marks that were chosen
-    FindingKind = Value.define(:code, :band, :graded, :shown, :group, :plane, :rests_on, :set_by, :mends, :never, :by_hand, :where_driven, :weighs) do
+    #   quiet          whether it is told only where it is not in line
+    FindingKind = Value.define(:code, :band, :graded, :shown, :group, :plane, :rests_on, :set_by, :mends, :never, :guarded, :by_hand, :where_driven, :weighs, :quiet) do
       def unit = band.unit
       def plane? = !plane.nil?
 

@@ -3,9 +3,11 @@
 module Verglas
   module Mechanisms
     # A belt squat: the load hangs from a belt by a chain of links. Heights over the floor, mm. It leaves its catch when the client
-    # stands tall, stays off the floor at the deepest squat, and is clipped on with a shallow one. docs/model.md section 5.
+    # stands tall, stays off the floor at the deepest squat, and is clipped on with a shallow one. It is a squat: how deep is a target, cut to what hip
+    # and knee allow; the chain is that of thighs level. docs/model.md section 5.
     class BeltSquat < Mechanism
       include BeltSquat::Drawing
+      include BeltSquat::Words
 
       FIGURES = Tables[:press][:belt]
       BODY_PARAMETERS = %i[ankle_height shank thigh].freeze
@@ -18,16 +20,34 @@ module Verglas
       # What the client stands on.
       def raised_mm(place) = place.parameters.fetch(:box_height, 0.0)
 
-      def warnings = family.traits[:without] ? [Says.of("care.#{family.traits[:without]}")] : []
-      def drop_mm = body.thigh + (body.shank * (1 - Math.cos(Geometry::Angle.radians(ankle_limit_deg))))
+      # How far the ring sinks with the thighs level, and with the knees bent so far (mm).
+      def drop_mm = body.thigh + (body.shank * (1 - cos(ankle_limit_deg)))
+      def drop_at_mm(squat) = (body.thigh * (1 - cos(squat.knee_deg - squat.ankle_deg))) + (body.shank * (1 - cos(squat.ankle_deg)))
+
+      # How deep this client squats.
+      def deepest = @deepest ||= Squat.deepest(limits, upto_deg: wanted_deg)
+      def squat(knee_deg) = Squat.at(knee_deg, limits)
+      def limits = @limits ||= Squat::Limits.new(knee_deg: knee_limit_deg, hip_deg: hip_limit_deg, ankle_deg: ankle_limit_deg, lean: lean)
       def ankle_limit_deg = @ankle_limit_deg ||= wishes.clamp(:ankle_dorsiflexion, wishes[:ankle_limit_deg])
+      def hip_limit_deg = @hip_limit_deg ||= wishes.clamp(:hip_flexion, wishes[:hip_limit_deg])
+      def knee_limit_deg = wishes.envelope.to(:knee_flexion)
+
+      # As deep as the rule has it, and no deeper than thighs level.
+      def wanted_deg = [wishes[:target_bend_deg], Squat.level_deg(ankle_limit_deg)].min
+
+      # The bend of the knee with which a set begins and ends.
+      def top_deg = [ClosedLeg::TOP_BEND_DEG, wishes.envelope.from(:knee_flexion)].compact.max
+      def range_left_deg(_place) = deepest.knee_deg - top_deg
 
       # Longer, and the load stays on its catch or meets the floor; shorter, and one squats deep to clip it (mm).
       def longest_mm(place)
         [ring_mm(place) - place[:catch_height] - FIGURES[:lift_mm], ring_mm(place) - drop_mm - place[:lowest_anchor] - FIGURES[:bottom_mm]].min
       end
 
-      def shortest_mm(place) = ring_mm(place) - (FIGURES[:clip_share] * drop_mm) - place[:catch_height]
+      def shortest_mm(place) = ring_mm(place) - shallow_mm - place[:catch_height]
+
+      # How deep one squats to clip it on: a shallow part of the drop, never deeper than this client may (mm).
+      def shallow_mm = [FIGURES[:clip_share] * drop_mm, drop_at_mm(deepest)].min
 
       # The most links that are not too long, 0 where none is; and the fewest with which one still clips on.
       def most_links(place) = ((longest_mm(place) - place[:hook_length]) / place[:link_pitch]).floor.clamp(0, place[:links].to_i)
@@ -42,7 +62,8 @@ module Verglas
       # shallow (mm).
       def lift_mm(place) = ring_mm(place) - chain_mm(place) - place[:catch_height]
       def bottom_room_mm(place) = ring_mm(place) - drop_mm - chain_mm(place) - place[:lowest_anchor]
-      def clip_room_mm(place) = (FIGURES[:clip_share] * drop_mm) - lift_mm(place)
+      def clip_room_mm(place) = shallow_mm - lift_mm(place)
+      def clips?(place) = lift_mm(place) <= drop_at_mm(deepest) + TOUCHES_MM
 
       def settled(place) = wishes[:link] ? {} : { link: best_link(place) }
       def span(_choice, place) = [1, place[:links].to_i]
@@ -53,47 +74,57 @@ module Verglas
       end
 
       def findings_below(place, none)
-        [grade(:chain_bottom, bottom_room_mm(place), bottom_room_mm(place), (:bottoms_out if none && bottom_room_mm(place) < FIGURES[:bottom_mm])), grade(:chain_clip, clip_room_mm(place))]
+        [grade(:chain_bottom, bottom_room_mm(place), bottom_room_mm(place), (:bottoms_out if none && bottom_room_mm(place) < FIGURES[:bottom_mm])), grade(:chain_clip, clip_room_mm(place), clip_room_mm(place), (:clips_too_deep unless clips?(place))),
+         squat_depth, range_left(place)]
       end
 
       def quantities_of(_group, place)
-        { ring_mm: ring_mm(place), drop_mm: drop_mm, longest_mm: longest_mm(place), shortest_mm: shortest_mm(place), chain_mm: chain_mm(place),
+        { **deepest.to_h, depth_room_deg: depth_room_deg, range_left_deg: range_left_deg(place), ring_mm: ring_mm(place), drop_mm: drop_mm, longest_mm: longest_mm(place), shortest_mm: shortest_mm(place), chain_mm: chain_mm(place),
           whole_chain_mm: place[:hook_length] + (place[:links] * place[:link_pitch]), lift_mm: lift_mm(place), bottom_room_mm: bottom_room_mm(place), clip_room_mm: clip_room_mm(place),
           clip_squat_mm: lift_mm(place) }
       end
 
       def report(place)
         { ring_mm: ring_mm(place), drop_mm: drop_mm, mat_mm: wishes[:mat_mm], link: link(place), fewest_links: fewest_links(place), most_links: most_links(place), lift_mm: lift_mm(place),
-          bottom_room_mm: bottom_room_mm(place), clip_squat_mm: lift_mm(place), fits: most_links(place) >= 1, missing_mm: [chain_of(1, place) - longest_mm(place), 0.0].max }
+          bottom_room_mm: bottom_room_mm(place), clip_squat_mm: lift_mm(place), fits: most_links(place) >= 1 && clips?(place), missing_mm: [chain_of(1, place) - longest_mm(place), 0.0].max,
+          state: deepest.to_h }
       end
 
-      # The knee, to nearly straight; where it is a hinge instead, nothing of it is told.
-      def lead(place)
-        deepest = ranges(place)[:knee_flexion].first.target_deg
-        Quickening::Lead.new(motion: :knee_flexion, from_deg: deepest, upto_deg: ClosedLeg::TOP_BEND_DEG) unless family.traits[:without] == :floor_hinge
-      end
+      # The knee, to nearly straight.
+      def lead(_place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: deepest.knee_deg, upto_deg: top_deg)
 
       # The client decides how deep.
       def ranges(_place)
-        knee = 90.0 + ankle_limit_deg
-        { knee_flexion: [Reached.new(at: :bottom, deg: knee, forced: false, target_deg: wishes.clamp(:knee_flexion, knee))],
-          ankle_dorsiflexion: [Reached.new(at: :bottom, deg: ankle_limit_deg, forced: false, target_deg: ankle_limit_deg)] }
+        { bottom: deepest, top: squat(top_deg) }.each_with_object({}) do |(at, squat), all|
+          { knee_flexion: squat.knee_deg, hip_flexion: squat.hip_deg, ankle_dorsiflexion: squat.ankle_deg }.each do |motion, deg|
+            (all[motion] ||= []) << Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg))
+          end
+        end
       end
 
-      # A thigh that is level at the deepest, unless the knee is to bend less.
-      def end_limited? = !knee_limit_deg.nil?
-      def ends_says = knee_limit_deg && Says.of("allowed.knees_to_standing", deg: knee_limit_deg.round)
-      def knee_limit_deg = wishes.envelope.to(:knee_flexion)
-      def step_numbers = {}
-
-      def says(finding, _place)
-        good = finding.severity.zero?
-        Says.of("says.#{finding.code}.#{good ? "right" : finding.fault || "wrong"}", mm: finding.value.abs.round)
-      end
-
-      def short(_decision, place) = Says.of("short.link", mm: lift_mm(place).round)
+      # Whether the client's own range ends it before the rule does.
+      def end_limited? = deepest.knee_deg < wishes[:target_bend_deg] - ALIKE_DEG
 
       private
+
+      # Of a joint's angles the same, degrees; of lengths, mm.
+      ALIKE_DEG = 1e-6
+      TOUCHES_MM = 1e-6
+      private_constant :ALIKE_DEG, :TOUCHES_MM
+
+      # How far forward the trunk goes with the knee, as a share of its bend.
+      def lean
+        return Squat::Lean.new(share: Squat::FIGURES[:lean_share_hung], past_share: 0.0) if family.traits[:without] == :belt_boxes
+        return Squat::Lean.new(share: Squat::FIGURES[:lean_share_given], past_share: 0.0) if wishes.hard.to(:hip_flexion)
+
+        Squat::Lean.new(share: Squat::FIGURES[:lean_share], past_share: Squat::FIGURES[:past_right_angle_share])
+      end
+
+      # What is missing of the depth that is wanted, unless a caution or a clinician took it: then theirs is what is wanted.
+      def depth_room_deg = deepest.knee_deg - Squat.deepest(hard_limits, upto_deg: wanted_deg).knee_deg
+      def hard_limits = limits.with(knee_deg: wishes.hard.to(:knee_flexion), hip_deg: wishes.hard.to(:hip_flexion) || Squat::OPEN_DEG)
+      def squat_depth = grade(:squat_depth, depth_room_deg, depth_room_deg.abs < ALIKE_DEG ? 0.0 : depth_room_deg)
+      def cos(deg) = Math.cos(Geometry::Angle.radians(deg))
 
       def lift_fault(place, none)
         return :no_such_link unless link(place).between?(1, place[:links])

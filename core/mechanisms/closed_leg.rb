@@ -110,6 +110,18 @@ module Verglas
       # The heel's height (mm) that lays the thigh in one direction, the knee bent so far.
       def heel_at(bend_deg, thigh_deg) = heel_for(reach_mm(bend_deg) * sin(thigh_deg - thigh_over_reach_deg(bend_deg)))
 
+      # The heels' heights (mm), [lowest, highest], from which the plate is reached at x or beyond (mm) with the knee bent so far; nil where from none: a line
+      # up the plate and the circle that the ankle can lie on.
+      def heels_reaching(x_mm, bend_deg)
+        along = ankle_at(x_mm, 0.0)
+        half = along.dot(@up)
+        square = (half**2) - (along.norm**2) + (reach_mm(bend_deg)**2)
+        square.negative? ? nil : [-half - Math.sqrt(square), -half + Math.sqrt(square)]
+      end
+
+      # The heel's height (mm) from which a plate is reached furthest: the line from hip to ankle stands square to it.
+      def heel_square_to_plate(bend_deg) = heel_for(@up.front.n * -reach_mm(bend_deg))
+
       # The thigh's direction with the hip bent so far; and with the ankle bent so far, the knee bent too (degrees).
       def thigh_of_hip(hip_bend_deg) = hip_bend_deg - 180 + trunk_deg
       def thigh_of_ankle(ankle_bend_deg, bend_deg) = bend_deg - 90 + plate_deg - ankle_bend_deg

@@ -30,13 +30,14 @@ module Verglas
 
       attr_reader :leg, :target_deg
 
-      # leg: ClosedLeg; target_deg: the knee bend that is wanted; lowest_mm: below which no heel shall stand.
-      def initialize(leg, limits:, plate_length_mm:, target_deg:, lowest_mm: 0.0)
+      # leg: ClosedLeg; target_deg: the knee bend that is wanted; top_deg: the one with which a set begins; lowest_mm: below which no heel shall stand.
+      def initialize(leg, limits:, plate_length_mm:, target_deg:, top_deg: ClosedLeg::TOP_BEND_DEG, lowest_mm: 0.0)
         @leg = leg
         @limits = limits
         @room_mm = plate_length_mm - leg.body.foot
         @last_mm = [@room_mm, 0.0].max
         @first_mm = [lowest_mm, @last_mm].min
+        @top_deg = top_deg
         @wanted_deg = target_deg
         @target_deg = [target_deg, limits.knee_bend_deg].compact.min
       end
@@ -82,7 +83,7 @@ module Verglas
       # passed all the way.
       def deepest(f_mm = heel_mm, beyond_deg: BEYOND_DEG)
         ankle_y = leg.ankle_y_mm(f_mm)
-        free = ClosedLeg::TOP_BEND_DEG
+        free = @top_deg
         return if stops(free, ankle_y)
 
         last = @wanted_deg + beyond_deg

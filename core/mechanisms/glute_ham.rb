@@ -26,6 +26,8 @@ module Verglas
       def bottom_deg = wishes.clamp(:knee_flexion, 0.0)
       def top_deg = wishes.clamp(:knee_flexion, UPRIGHT_DEG)
 
+      def range_left_deg(_place) = top_deg - bottom_deg
+
       # About the knee with the body so far above level.
       def torque_nm(body_deg, held: held_kg, band: band_n)
         HingeEffort.knee_nm(body, mass_kg: mass_kg, body_deg: body_deg, band_n: band, band_lever_mm: FIGURES[:band][:knee_lever_mm]) + held_nm(held, body_deg)
@@ -33,10 +35,10 @@ module Verglas
 
       def lead(_place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: bottom_deg, upto_deg: top_deg)
 
-      def findings(_group, place) = [grade(:knee_over_pad, knee_off_mm(place))]
+      def findings(_group, place) = [grade(:knee_over_pad, knee_off_mm(place)), range_left(place)]
 
       def quantities_of(_group, place)
-        { knee_over_pad_mm: knee_over_pad_mm(place), knee_off_mm: knee_off_mm(place), most_nm: torque_nm(bottom_deg), top_nm: torque_nm(bottom_deg) }
+        { knee_over_pad_mm: knee_over_pad_mm(place), knee_off_mm: knee_off_mm(place), range_left_deg: range_left_deg(place), most_nm: torque_nm(bottom_deg), top_nm: torque_nm(bottom_deg) }
       end
 
       def report(place) = { knee_over_pad_mm: knee_over_pad_mm(place), knee: HingeEffort.knee_place(knee_over_pad_mm(place)) }

@@ -18,11 +18,14 @@ module Verglas
       def hip(_place) = @hip ||= Geometry::Point.new(body.torso, body.hip_depth)
       def trunk_deg(_place) = 180.0
 
-      # From the shoulder pads to the plate with the client standing, the whole foot down and the knees just off straight (mm).
-      def reach_mm(place) = body.torso + leg(place).x_towards_bend(LATCH[:standing_bend_deg], foot_mm(place))
+      # From the shoulder pads to the plate with the client standing, the whole foot down and the knees as straight as they may be (mm).
+      def reach_mm(place) = reach_at_mm(place, foot_mm(place))
 
       # What is left when the carriage stands clear of its latch; under load pads give and shoulders sink.
-      def latch_room_mm(place) = reach_mm(place) - place[:latch_distance] - LATCH[:past_latch_mm] - wishes[:sink_mm]
+      def latch_room_mm(place) = reach_mm(place) - needed_mm(place)
+
+      # Where the heels are best: within their window as near to its middle as the latch is reached; the middle where it is reached from nowhere.
+      def foot_mm(place) = wishes[:foot_mm] || place.once(:foot) { reaching_foot_mm(place) || window(place).heel_mm }
 
       # What is left for the way back onto the latch with 100 kg (mm), the shoulders having sunk.
       def loaded_room_mm(place) = latch_room_mm(place) - place[:sink_per_100_kg]
@@ -36,27 +39,51 @@ module Verglas
         end
       end
 
-      # What is missing without a block (mm).
-      def shortfall_mm(place) = [-without_block(place) { |bare, there| bare.latch_room_mm(there) }, 0.0].max
+      # What is missing without a block, wherever in their window the feet stand (mm).
+      def shortfall_mm(place) = [without_block(place) { |bare, there| bare.needed_mm(there) - bare.greatest_reach_mm(there) }, 0.0].max
 
       def report(place)
         short = shortfall_mm(place)
-        found = findings(:joint, place)
-        { **super, reach_mm: without_block(place) { |bare, there| bare.reach_mm(there) }, shortfall_mm: short, block_mm: wishes[:block_mm],
-                   severities: found.first(short.positive? ? 3 : 2).map(&:band) }
+        latch = findings(:joint, place).find { |finding| finding.code == :latch_room }
+        { **super, reach_mm: reach_mm(place), shortfall_mm: short, block_mm: (wishes[:block_mm] unless latch_room_mm(place).negative?),
+                   severities: [*severities(place), *(latch.band if short.positive?)] }
+      end
+
+      # From the shoulder pads to where the carriage stands clear of its latch, the shoulders sunk (mm).
+      def needed_mm(place) = place[:latch_distance] + LATCH[:past_latch_mm] + wishes[:sink_mm]
+
+      # The furthest that is reached with the feet within their window.
+      def greatest_reach_mm(place)
+        furthest = leg(place).heel_square_to_plate(standing_bend_deg)
+        reach_at_mm(place, furthest.clamp(*feet_window(place)))
       end
 
       private
+
+      def standing_bend_deg = [LATCH[:standing_bend_deg], lowest_knee_deg].compact.max
+      def reach_at_mm(place, foot_mm) = body.torso + leg(place).x_towards_bend(standing_bend_deg, foot_mm)
+
+      # An empty window has its one place.
+      def feet_window(place) = window(place).then { |seen| seen.empty? ? [seen.heel_mm] * 2 : [seen.low_mm, seen.high_mm] }
+
+      # nil where no place of the window reaches the latch.
+      def reaching_foot_mm(place)
+        least, most = feet_window(place)
+        low, high = leg(place).heels_reaching(needed_mm(place) - body.torso, standing_bend_deg)
+        return if low.nil? || low > most || high < least
+
+        window(place).heel_mm.clamp([low, least].max, [high, most].min)
+      end
 
       def sole_mm = wishes[:sole_mm] + wishes[:block_mm]
       def force_per_kg(place) = STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
       def load_quantities(place) = { empty_force_n: force_n(place, 0.0) }
 
-      # The same client on the same place of the plate without a block: the block is given that HackSquat, and the place.
+      # The same client without a block, the feet where they are best then: the block is given that HackSquat, and the place.
       def without_block(place)
         return yield(self, place) if wishes[:block_mm].zero?
 
-        bare = self.class.new(machine: @machine, body: body, wishes: wishes.wishing(block_mm: 0.0, foot_mm: foot_mm(place)))
+        bare = self.class.new(machine: @machine, body: body, wishes: wishes.wishing(block_mm: 0.0, foot_mm: nil))
         yield(bare, bare.place(place.parameters))
       end
 

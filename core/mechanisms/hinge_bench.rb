@@ -49,12 +49,17 @@ module Verglas
 
       # Bends of the hip where the movement turns and where it ends, each within the client's own (degrees, 0 straight).
       def bottom_deg(place) = [wishes[:bottom_deg] || wishes[:bottom_bend_deg], own_bottom_deg(place)].min
-      def top_deg = [0.0, -extension_deg].max
+      def top_deg = @top_deg ||= [0.0, -extension_deg, *BENDS.filter_map { |motion| wishes.envelope.from(motion) }].max
       def extension_deg = @extension_deg ||= wishes.clamp(:hip_extension, 0.0)
+
+      def range_left_deg(place) = bottom_deg(place) - top_deg
 
       # As far as this client may be let down: hinge and hip, and not past hanging.
       def own_bottom_deg(place) = [*own_bends_deg, bench_deg(place) + FIGURES[:bottom][:steepest_deg]].min
-      def own_bends_deg = @own_bends_deg ||= %i[hip_hinge hip_flexion].filter_map { |motion| wishes.envelope.to(motion) }
+      def own_bends_deg = @own_bends_deg ||= [*BENDS.filter_map { |motion| wishes.envelope.to(motion) }, *wishes.envelope.from(:hip_extension)&.-@]
+
+      # The hip's bend by two names: with soft knees, and with bent ones.
+      BENDS = %i[hip_hinge hip_flexion].freeze
 
       # Where the bend that was placed could not be kept to (degrees; less than nothing is what is missing).
       def bottom_room_deg(place) = own_bottom_deg(place) - asked_deg(place)
@@ -80,10 +85,10 @@ module Verglas
       # Benches that are compared: none flatter than this client may be on (degrees).
       def compared_deg = FIGURES[:compared][:bench_deg].select { |deg| deg >= (family.wishes.key?(:least_angle_deg) ? wishes[:least_angle_deg] : 0) }
 
-      def findings(_group, place) = [hip_gap(place), (slope(place) unless level?), bottom(place)].compact
+      def findings(_group, place) = [hip_gap(place), (slope(place) unless level?), bottom(place), range_left(place)].compact
 
       def quantities_of(_group, place)
-        { hip_crease_mm: crease_mm(place), gap_mm: gap_mm(place), bench_angle_deg: bench_deg(place), slope_room_deg: slope_room_deg(place), bottom_deg: bottom_deg(place),
+        { hip_crease_mm: crease_mm(place), gap_mm: gap_mm(place), bench_angle_deg: bench_deg(place), slope_room_deg: slope_room_deg(place), bottom_deg: bottom_deg(place), range_left_deg: range_left_deg(place),
           bottom_room_deg: bottom_room_deg(place), top_deg: top_deg, bottom_nm: bottom_nm(place), top_nm: top_nm(place), most_nm: most_nm(place) }
       end
 
@@ -102,9 +107,9 @@ module Verglas
       def settled(place) = wishes[:bottom_deg] ? {} : { bottom_deg: bottom_deg(place) }
 
       def ranges(place)
-        low = ->(motion) { Reached.new(at: :bottom, deg: bottom_deg(place), forced: false, target_deg: wishes.clamp(motion, bottom_deg(place))) }
-        { hip_hinge: [low[:hip_hinge]], hip_flexion: [low[:hip_flexion]],
-          hip_extension: [Reached.new(at: :top, deg: -top_deg, forced: false, target_deg: wishes.clamp(:hip_extension, -top_deg))] }
+        reached = ->(motion, at, deg) { Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg)) }
+        bends = BENDS.to_h { |motion| [motion, [reached[motion, :bottom, bottom_deg(place)], reached[motion, :top, top_deg]]] }
+        { **bends, hip_extension: [reached[:hip_extension, :bottom, -bottom_deg(place)], reached[:hip_extension, :top, -top_deg]] }
       end
 
       def limits_at(place, share) = { hinge: bend_at(place, share) }

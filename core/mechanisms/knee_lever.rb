@@ -19,12 +19,15 @@ module Verglas
         ((body.ankle_height + wishes[:sole_mm]) * Math.cos(drop)) - (BALL_SHARE * body.foot * Math.sin(drop)) + body.shank + body.knee_top
       end
 
-      # The client's own lowest place of the heels, within every limit (degrees).
-      def heel_drop_deg = @heel_drop_deg ||= wishes.clamp(:heel_drop, wishes[:heel_drop_deg])
+      # The client's own lowest place of the heels, and their highest, within every limit (degrees): the shin stands upright, so that the ankle bends by
+      # as much.
+      def heel_drop_deg = @heel_drop_deg ||= within(wishes[:heel_drop_deg])
+      def top_deg = @top_deg ||= within(TOP_DEG)
+      def range_left_deg(_place) = heel_drop_deg - top_deg
 
       # The top of the knee with the heels lowest and highest (mm).
       def low_mm = @low_mm ||= knee_top_mm(heel_drop_deg)
-      def high_mm = @high_mm ||= knee_top_mm(TOP_DEG)
+      def high_mm = @high_mm ||= knee_top_mm(top_deg)
 
       # Where the pad on its stop wants to be: the middle of what is in line, below the lowest place of the thighs (mm).
       def wanted_pad_mm = low_mm - (Machines::Declaration::BANDS.fetch(:pad_slack).in_line.max / 2.0)
@@ -33,20 +36,23 @@ module Verglas
       def slack_mm(place) = low_mm - place[:pad_above_block]
       def clears_mm(place) = high_mm - place[:pad_above_block] - place[:catch_rise]
 
-      def findings(group, place) = group == :joint ? [pad_slack(place)] : [grade(:catch_clear, clears_mm(place))]
+      def findings(group, place) = group == :joint ? [pad_slack(place), range_left(place)] : [grade(:catch_clear, clears_mm(place))]
 
       def quantities_of(group, place)
         return { clears_mm: clears_mm(place) } unless group == :joint
 
-        { low_mm: low_mm, high_mm: high_mm, slack_mm: slack_mm(place), heel_drop_deg: heel_drop_deg }
+        { low_mm: low_mm, high_mm: high_mm, slack_mm: slack_mm(place), heel_drop_deg: heel_drop_deg, range_left_deg: range_left_deg(place) }
       end
 
       def report(place) = quantities(place).slice(:low_mm, :high_mm, :slack_mm, :clears_mm)
 
       # The client decides how low the heels go.
-      def ranges(_place) = { heel_drop: [Reached.new(at: :bottom, deg: heel_drop_deg, forced: false, target_deg: heel_drop_deg)] }
+      def ranges(_place)
+        ends = { bottom: heel_drop_deg, top: top_deg }.map { |at, deg| Reached.new(at: at, deg: deg, forced: false, target_deg: deg) }
+        { heel_drop: ends, ankle_dorsiflexion: ends }
+      end
 
-      def lead(_place) = Quickening::Lead.new(motion: :heel_drop, from_deg: heel_drop_deg, upto_deg: TOP_DEG)
+      def lead(_place) = Quickening::Lead.new(motion: :heel_drop, from_deg: heel_drop_deg, upto_deg: top_deg)
 
       # The highest mark that lets the heels down, and no other.
       def preference(place) = [slack_mm(place).negative? ? 1 : 0, slack_mm(place).abs]
@@ -69,6 +75,8 @@ module Verglas
       end
 
       private
+
+      def within(deg) = %i[heel_drop ankle_dorsiflexion].inject(deg) { |kept, motion| wishes.clamp(motion, kept) }
 
       def pad_slack(place)
         slack = slack_mm(place)

@@ -19,9 +19,12 @@ module Verglas
       def hip(place) = stance(place).once(:hip) { PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
       def trunk_deg(place) = place[:trunk_angle]
 
-      # How far from straight the leg still is where the sled unlatches (mm): nothing left means that it does not get there.
+      # How far from straight the leg still is where the sled unlatches (mm), or from where this client's knee has its lower end: nothing left means
+      # that it does not get there.
       def latch_room_mm(place)
-        body.thigh + body.shank - FROM_STRAIGHT_MM - leg(place).ankle_at(from_hip(place, :latch_x), foot_mm(place)).norm
+        reach = body.thigh + body.shank - FROM_STRAIGHT_MM
+        reach = [reach, leg(place).reach_mm(top_deg)].min if lowest_knee_deg
+        reach - leg(place).ankle_at(from_hip(place, :latch_x), foot_mm(place)).norm
       end
 
       # How far the plate stays off its stop (mm) with the balls of the feet on its lower edge, the knees nearly straight and the heels down.
@@ -39,13 +42,15 @@ module Verglas
         [Says.of(slack >= TABLE[:calf_work][:off_the_stop_mm] ? "calf_work.clear" : "calf_work.caught", mm: slack.abs.round, deg: calf_drop_deg.round)]
       end
 
+      def beside_stance = %i[latch_x]
+
       # A stack has no latch.
       def latches? = family.constants.key?(:latch_x)
 
       def report(place)
-        depth, end_of, latch = findings(:joint, place)
+        latch = findings(:joint, place).find { |finding| finding.code == :latch_room }
         reached = latch.nil? || latch.severity.zero?
-        { **super, reach_ok: reached, severities: [depth.band, reached ? end_of.band : latch.band] }
+        { **super, reach_ok: reached, severities: reached ? severities(place) : [severities(place).first, latch.band] }
       end
 
       private

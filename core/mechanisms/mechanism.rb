@@ -76,7 +76,18 @@ module Verglas
       # {motion => [Reached]}: each joint at the ends of the movement.
       def ranges(_place) = {}
 
-      # A finding as a Says; what an adjuster's step would show, in a few words ("" where nothing is told).
+      # How much of its movement is left to the joint that leads it (degrees), less than nothing where its ends have passed one another; nil where
+      # no movement is told.
+      def range_left_deg(_place) = nil
+
+      # A finding as a Says, of every mechanism in the same words where the finding is everybody's.
+      def tell(finding, place)
+        return says(finding, place) unless finding.code == :range_left
+
+        Says.of("says.range_left.#{finding.fault || (finding.severity.zero? ? :right : :little)}", deg: [finding.value, 0.0].max.round)
+      end
+
+      # A finding of its own as a Says; what an adjuster's step would show, in a few words ("" where nothing is told).
       def says(_finding, _place) = raise(NotImplementedError)
       def short(_decision, _place) = nil
 
@@ -148,6 +159,27 @@ module Verglas
       def position(decision, place) = self.class::RULES.fetch(decision).position.call(place)
 
       private
+
+      # What is left of the movement, and whether it keeps within the client's own where the client decides.
+      def range_left(place)
+        left = range_left_deg(place)
+        grade(:range_left, left, left, range_left_fault(left, place))
+      end
+
+      def range_left_fault(left, place)
+        return :past_own_range unless kept?(place)
+
+        :no_range if left < band(:range_left).close.min
+      end
+
+      # Whether all that the client decides stays within their own range.
+      def kept?(place)
+        ranges(place).all? { |motion, ends| ends.reject(&:forced).all? { |reached| (wishes.clamp(motion, reached.deg) - reached.deg).abs <= ALIKE_DEG } }
+      end
+
+      # Two angles that come of different sums are one within this.
+      ALIKE_DEG = 1e-6
+      private_constant :ALIKE_DEG
 
       def told_joint(parameters) = (joint(parameters) if @told.include?(:joint))
 

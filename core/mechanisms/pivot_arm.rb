@@ -61,17 +61,38 @@ module Verglas
       def knee_bend_deg(shin_deg) = shin_deg - thigh_slope_deg
 
       # The findings of one group of adjusters.
-      def findings(group, place) = group == :arm ? arm_findings(place) : joint_findings(place)
+      def findings(group, place)
+        case group
+        when :arm then arm_findings(place)
+        when :joint then joint_findings(place)
+        else []
+        end
+      end
 
       # Every number of one group.
-      def quantities_of(group, place) = group == :arm ? ArmQuantities.of(self, place) : joint_quantities(place)
+      def quantities_of(group, place)
+        case group
+        when :arm then ArmQuantities.of(self, place)
+        when :joint then joint_quantities(place)
+        else {}
+        end
+      end
+
+      # A limit is not met by leaving the pivot: where a caution's or a clinician's word on the knee stands, the knee comes first.
+      def precedence(place) = wishes.hard[:knee_flexion] == Body::Envelope::OPEN ? [] : [[band(:offset).severity(place.joint.norm), 1].max]
 
       # The knee at both ends of the arc: at the start the machine forces it; at the end only where a stop can be set.
       def ranges(place)
         first, _, last = contacts(place)
         { knee_flexion: [Reached.new(at: :start, deg: knee_bend_deg(first.shin_deg), forced: true, target_deg: start_target_deg),
-                         Reached.new(at: :end, deg: knee_bend_deg(last.shin_deg), forced: @end_adjustable, target_deg: end_target_deg)] }
+                         Reached.new(at: :end, deg: @end_adjustable ? knee_bend_deg(last.shin_deg) : turning_bend_deg(place), forced: @end_adjustable, target_deg: end_target_deg)] }
       end
+
+      # From where the machine begins to where the client turns back.
+      def range_left_deg(place) = (turning_bend_deg(place) - knee_bend_deg(contacts(place).first.shin_deg)) * -side
+
+      # The knee where the client turns back (degrees of bend).
+      def turning_bend_deg(place) = knee_bend_deg(contact(place, turning(place).first).shin_deg)
 
       # The reach with which the roller touches at the wanted place in the middle of the arc, the knee where it now is.
       def wanted_reach_mm(place)
@@ -82,8 +103,8 @@ module Verglas
       end
 
       # What is aimed at, cut to what the client's knee may do: the bend at the start, and at the end (degrees).
-      def start_target_deg = @start_target_deg ||= wishes.clamp(:knee_flexion, wishes[:start_bend_deg])
-      def end_target_deg = @end_target_deg ||= wishes.clamp(:knee_flexion, clear_of_slack(wishes[:end_bend_deg]))
+      def start_target_deg = @start_target_deg ||= wishes.clamp(:knee_flexion, straightens? ? wishes[:start_bend_deg] : clear_of_hamstrings(wishes[:start_bend_deg]))
+      def end_target_deg = @end_target_deg ||= wishes.clamp(:knee_flexion, wanted_end_deg)
 
       # Whether it is the client's own range, and not the house rule, that ends the movement.
       def end_limited? = end_target_deg != clear_of_slack(wishes[:end_bend_deg])
@@ -119,18 +140,26 @@ module Verglas
 
       private
 
+      def wanted_end_deg = straightens? ? clear_of_hamstrings(wishes[:end_bend_deg]) : clear_of_slack(wishes[:end_bend_deg])
+
+      # Seated, hamstrings may stop the knee before it is straight.
+      def clear_of_hamstrings(bend_deg)
+        stopped = wishes.values[:knee_straight_deg]
+        stopped ? [bend_deg, stopped + TABLE[:hamstrings][:clear_by_deg]].max : bend_deg
+      end
+
       # Of a movement that bends; one that straightens ends where nothing goes slack.
       def clear_of_slack(bend_deg)
         slack = wishes.slack_from_deg
         slack && !straightens? ? [bend_deg, slack - CLEAR_OF_SLACK_DEG].min : bend_deg
       end
 
-      def offset(place) = grade(:offset, place.joint.norm)
+      def offset(place) = place.joint.norm.then { |off| grade(:offset, off, off, (:far_from_pivot if off > FAULTS[:far_from_pivot][:offset_over_mm])) }
 
       def arm_findings(place)
         first, middle, last = contacts(place)
         bends = { start: knee_bend_deg(first.shin_deg), end: knee_bend_deg(last.shin_deg) }
-        [contact_place(middle), start(bends), (ending(bends[:end]) if @end_adjustable)].compact
+        [contact_place(middle), start(bends), (ending(bends[:end]) if @end_adjustable), range_left(place)].compact
       end
 
       def contact_place(middle)

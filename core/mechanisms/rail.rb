@@ -15,8 +15,6 @@ module Verglas
       TABLE = Tables[:press]
       TOES = %i[over up_to past].freeze
       LEG = %i[thigh shank ankle_height foot hip_depth knee_front].freeze
-      # Constants that say where a sled unlatches.
-      LATCHES = %i[latch_x latch_distance].freeze
       # Decimals to which two places are told apart.
       ROUNDING = 9
       TRAITS = %i[ends].freeze
@@ -32,8 +30,11 @@ module Verglas
       # x of one of the machine's lengths as seen from the hip (mm).
       def from_hip(place, name) = place[name] - hip(place).s
 
-      # The first place with such a leg on its plate: places that differ alone in what ends the travel or unlatches the sled share its leg.
-      def stance(place) = place.once(:stance) { (@stances ||= {})[place.parameters.except(ends, *LATCHES)] ||= place }
+      # The first place with such a leg on its plate: places that differ alone in what has no say in it share its leg.
+      def stance(place) = place.once(:stance) { (@stances ||= {})[place.parameters.except(ends, *beside_stance)] ||= place }
+
+      # Constants beside what ends the travel that the leg does not depend on.
+      def beside_stance = []
 
       def leg(place)
         stance(place).once(:leg) do
@@ -43,7 +44,7 @@ module Verglas
 
       def window(place)
         stance(place).once(:window) do
-          FootWindow.new(leg(place), limits: limits, plate_length_mm: place[:plate_length], target_deg: wishes[:target_bend_deg], lowest_mm: lowest_mm(place))
+          FootWindow.new(leg(place), limits: limits, plate_length_mm: place[:plate_length], target_deg: wishes[:target_bend_deg], top_deg: top_deg, lowest_mm: lowest_mm(place))
         end
       end
 
@@ -56,7 +57,7 @@ module Verglas
       def bottom(place)
         stance(place).once(:bottom) do
           found = window(place).bottom(foot_mm(place), deepest: deepest(place)) if startable?(place)
-          found || FootWindow::Bottom.new(leg(place), ClosedLeg::TOP_BEND_DEG, foot_mm(place), :reach)
+          found || FootWindow::Bottom.new(leg(place), top_deg, foot_mm(place), :reach)
         end
       end
 
@@ -85,33 +86,39 @@ module Verglas
       def ankle_limit_deg = @ankle_limit_deg ||= wishes.clamp(:ankle_dorsiflexion, wishes[:ankle_limit_deg])
       def knee_limit_deg = wishes.envelope.to(:knee_flexion)
 
+      # The bend of the knee with which a set begins and ends: nearly straight, or where this client's knee has its lower end.
+      def top_deg = @top_deg ||= [ClosedLeg::TOP_BEND_DEG, lowest_knee_deg].compact.max
+      def lowest_knee_deg = wishes.envelope.from(:knee_flexion)
+
       # To which bend of the hip a stop may let it: a little past what was measured, not past a caution's or a clinician's word.
-      def hip_at_stop_to_deg = [hip_limit_deg + TABLE[:stop][:hip_past_deg], wishes.hard.to(:hip_flexion)].compact.min
+      def hip_at_stop_to_deg = [hip_limit_deg + Body::Margins.past_deg(:press_stop), wishes.hard.to(:hip_flexion)].compact.min
+      def range_left_deg(place) = bottom(place).bend_deg - top_deg
 
       def limits
         @limits ||= FootWindow::Limits.new(hip_bend_deg: hip_limit_deg, ankle_bend_deg: ankle_limit_deg, knee_bend_deg: knee_limit_deg, toes: TOES.fetch(wishes[:toes].to_i))
       end
 
-      def findings(group, place) = group == :joint ? [depth(place), stop(place), *further(place)] : []
+      def findings(group, place) = group == :joint ? [depth(place), stop(place), *further(place), range_left(place)] : []
 
       # Where the feet are best, and how far they can be moved. How far apart and how far turned out is written down: no number rests on it.
       def settled(place)
         stance = TABLE[:stance]
-        { foot_mm: window(place).heel_mm, stance_mm: (stance[:share_of_stature] * body.stature).round(-1).to_f, turn_deg: stance[:turn_deg].to_f }.select { |name, _| wishes[name].nil? }
+        { foot_mm: foot_mm(place), stance_mm: (stance[:share_of_stature] * body.stature).round(-1).to_f, turn_deg: stance[:turn_deg].to_f }.select { |name, _| wishes[name].nil? }
       end
 
       def span(choice, place)
-        { foot_mm: window(place).plate_mm || [0.0, 0.0], stance_mm: [0.0, TABLE[:stance][:widest_mm]], turn_deg: [0.0, TABLE[:stance][:furthest_deg]] }.fetch(choice)
+        { foot_mm: feet_between(place), stance_mm: [0.0, TABLE[:stance][:widest_mm]], turn_deg: [0.0, TABLE[:stance][:furthest_deg]] }.fetch(choice)
       end
 
       # Both joints at the bottom, where the client turns, and where the machine ends the travel.
       def ranges(place)
         state = bottom(place).state
         end_of = ->(motion, deg) { Reached.new(at: :stop, deg: deg, forced: true, target_deg: wishes.clamp(motion, deg)) }
-        free = ->(motion, deg) { Reached.new(at: :bottom, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg)) }
-        { knee_flexion: [free[:knee_flexion, state.knee_bend_deg], end_of[:knee_flexion, stopped(place).knee_bend_deg]],
-          hip_flexion: [free[:hip_flexion, state.hip_bend_deg], end_of[:hip_flexion, stopped(place).hip_bend_deg]],
-          ankle_dorsiflexion: [free[:ankle_dorsiflexion, state.ankle_bend_deg]] }
+        free = ->(motion, deg, at = :bottom) { Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg)) }
+        begins = top(place)
+        { knee_flexion: [free[:knee_flexion, state.knee_bend_deg], end_of[:knee_flexion, stopped(place).knee_bend_deg], free[:knee_flexion, begins.knee_bend_deg, :top]],
+          hip_flexion: [free[:hip_flexion, state.hip_bend_deg], end_of[:hip_flexion, stopped(place).hip_bend_deg], free[:hip_flexion, begins.hip_bend_deg, :top]],
+          ankle_dorsiflexion: [free[:ankle_dorsiflexion, state.ankle_bend_deg], free[:ankle_dorsiflexion, begins.ankle_bend_deg, :top]] }
       end
 
       def end_limited? = knee_limit_deg ? knee_limit_deg < wishes[:target_bend_deg] : false
@@ -151,8 +158,8 @@ module Verglas
         (at - from) / (upto - from)
       end
 
-      # Standing nearly straight, where a set begins and ends.
-      def top(place) = stance(place).once(:top) { leg(place).towards_bend(ClosedLeg::TOP_BEND_DEG, foot_mm(place)) }
+      # Where a set begins and ends.
+      def top(place) = stance(place).once(:top) { leg(place).towards_bend(top_deg, foot_mm(place)) }
 
       private
 
@@ -162,6 +169,16 @@ module Verglas
       def load_quantities(_place) = {}
       def further(_place) = []
       def further_quantities(_place) = {}
+
+      # Where the feet may be placed: on the plate, and until a limit of this client is known not towards where it would come first.
+      def feet_between(place)
+        seen = window(place)
+        plate = seen.plate_mm or return [0.0, 0.0]
+        return [seen.heel_mm, seen.heel_mm] if seen.empty?
+
+        least, most = TABLE[:unmeasured].values_at(:lowest_share, :highest_share).map { |share| seen.low_mm + (share * (seen.high_mm - seen.low_mm)) }
+        [(wishes.known?(:ankle, :ankle_dorsiflexion) ? plate.min : least), (wishes.known?(:hip_bend, :hip_flexion) ? plate.max : most)]
+      end
 
       # With an ankle caution the feet stay in the middle of the plate or above.
       def lowest_mm(place) = wishes[:lowest_share] * [place[:plate_length] - body.foot, 0.0].max

@@ -53,15 +53,19 @@ module Verglas
 
       # Where the thighs should start: together, or apart as far as is comfortable less a little; and where the client turns back: each
       # within their own range (degrees, + outwards).
-      def start_target_deg
-        @start_target_deg ||= opens? ? -wishes.clamp(:hip_adduction, 0.0) : wishes.clamp(:hip_abduction, spread_limit_deg - FIGURES[:start][:short_of_limit_deg])
-      end
+      def start_target_deg = @start_target_deg ||= own(opens? ? 0.0 : outmost_deg - Body::Margins.short_deg(:adduction_start))
+      def end_target_deg = @end_target_deg ||= own(opens? ? outmost_deg : -wishes[:past_middle_deg])
 
-      def end_target_deg = @end_target_deg ||= opens? ? wishes.clamp(:hip_abduction, spread_limit_deg) : -wishes.clamp(:hip_adduction, wishes[:past_middle_deg])
+      # How far out a thigh may go, and how far in (degrees out; less than nothing past the middle): abduction and adduction are one motion's two ways.
+      def outmost_deg = [spread_limit_deg, wishes.envelope.to(:hip_abduction), wishes.envelope.from(:hip_adduction)&.-@].compact.min
+      def inmost_deg = [wishes.envelope.from(:hip_abduction), wishes.envelope.to(:hip_adduction)&.-@].compact.max || -Float::INFINITY
+
+      # From where the machine puts the thighs to where the client turns back.
+      def range_left_deg(place) = (contact(place, turning(place).first).shin_deg - contacts(place).first.shin_deg) * -side
       def spread_limit_deg = wishes[:spread_limit_deg]
 
       # How far the machine may put somebody's thighs apart at the start.
-      def spread_at_most_deg = [opens? ? nil : most_deg, wishes.envelope.to(:hip_abduction)].compact.min
+      def spread_at_most_deg = [opens? ? nil : most_deg, outmost_deg].compact.min
 
       # Where the arm is when the client turns back, and by how much the arc ends before (degrees).
       def turning(place)
@@ -84,7 +88,7 @@ module Verglas
       def findings(group, place)
         case group
         when :joint then [grade(:hip_offset, place.joint.norm)]
-        when :arm then [start(place)]
+        when :arm then [start(place), range_left(place)]
         else [grade(:thigh_slope, thigh_slope_deg(place))]
         end
       end
@@ -97,7 +101,7 @@ module Verglas
         end
       end
 
-      def report(place) = quantities(place)
+      def report(place) = quantities(place).except(:range_left_deg)
 
       # An adduction's start is one that is allowed before anything else.
       def precedence(place)
@@ -143,6 +147,9 @@ module Verglas
 
       private
 
+      # Within the client's own; where its two ends have passed one another, the outer one.
+      def own(thigh_deg) = [[thigh_deg, inmost_deg].max, outmost_deg].min
+
       def arms? = family.told.include?(:arm)
 
       def arm_quantities(place)
@@ -150,7 +157,7 @@ module Verglas
         arm, missing = turning(place)
         { contact_start_mm: first.contact_mm, contact_end_mm: last.contact_mm, creep_mm: last.contact_mm - first.contact_mm, torque_ratio_start: first.torque_ratio,
           torque_ratio_end: last.torque_ratio, thigh_start_deg: first.shin_deg, thigh_end_deg: last.shin_deg, above_knee_mm: body.thigh - first.contact_mm,
-          end_target_deg: end_target_deg, end_arm_deg: arm, end_missing_deg: missing }
+          end_target_deg: end_target_deg, end_arm_deg: arm, end_missing_deg: missing, range_left_deg: range_left_deg(place) }
       end
 
       def over?(place) = contacts(place).first.shin_deg > start_target_deg
@@ -166,7 +173,7 @@ module Verglas
       def start_fault(deg)
         return :past_own_spread if spread_at_most_deg && deg > spread_at_most_deg + ROUNDING_DEG
 
-        :past_middle if opens? && -deg > (wishes.envelope.to(:hip_adduction) || Float::INFINITY) + ROUNDING_DEG
+        :past_middle if deg < inmost_deg - ROUNDING_DEG
       end
 
       def most_deg = spread_limit_deg == family.wishes.fetch(:spread_limit_deg).default ? start_target_deg : spread_limit_deg

@@ -29,6 +29,9 @@ module Verglas
                    covariance: reduced(gain, gain_times_variance, variance))
       end
 
+      # The same about another mean: offsets, one a variable.
+      def shifted(offsets) = Normal.new(mean: mean.zip(offsets).map(&:sum), covariance: covariance)
+
       # What a reading along row is expected to be, and the SD of the difference (body and tape together).
       def expected(row) = dot(row, mean)
       def innovation_sd(row:, sd:) = Math.sqrt(variance(row) + (sd**2))

@@ -36,7 +36,7 @@ RSpec.shared_examples "a mechanism" do
       kind = family.findings.fetch(finding.code)
       expect(numbers.keys).to include(*kind.quantities)
       expect(numbers[kind.graded]).to be_within(1e-9).of(finding.value)
-      expect(Verglas::Formats::Words.of(mechanics.says(finding, place))).not_to be_empty
+      expect(Verglas::Formats::Words.of(mechanics.tell(finding, place))).not_to be_empty
     end
   end
 
@@ -103,7 +103,7 @@ RSpec.shared_examples "a mechanism" do
   end
 
   it "names an end for every motion that its family declares, and calls a forced one outside the envelope a fault" do
-    moving = family.joints.each_value.reject(&:held_deg)
+    moving = family.joints.each_value.select(&:computed?)
     mechanics, place = placed
     ranges = mechanics.ranges(place)
     expect(ranges.keys).to match_array(moving.map(&:motion))
@@ -119,7 +119,7 @@ RSpec.shared_examples "a mechanism" do
   end
 
   it "aims at no end outside the envelope" do
-    family.joints.each_value.reject(&:held_deg).each do |joint|
+    family.joints.each_value.select(&:computed?).each do |joint|
       wishes = Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ joint.motion => [3, 7] }))
       mechanics = Verglas::Mechanisms.for(machine, Worked.body("middle"), wishes)
       place = mechanics.place(machine.parameters(machine.adjusters.map { 0 }))

@@ -12,7 +12,7 @@ module Verglas
         seat_between_arms start: { deg: -30..90, usual: -5..50 }, finish: { deg: 0..120, usual: 35..80 }
         joint :hip_abduction, free: :end
         joint :hip_adduction, forced: :start
-        wish :spread_limit_deg, default: 40, stricter: :min, measured_as: :abduction
+        wish :spread_limit_deg, stricter: :min, measured_as: :abduction
         spread_found
       end
     end

@@ -13,7 +13,7 @@ module Verglas
         joint :hip_abduction, forced: :start
         joint :hip_adduction, free: :end
         wish :spread_limit_deg, default: SpreadRows::UNMEASURED_DEG, stricter: :min, measured_as: :abduction
-        wish :past_middle_deg, default: 0, stricter: :min, measured_as: :adduction
+        wish :past_middle_deg, stricter: :min, measured_as: :adduction
         spread_found
       end
     end

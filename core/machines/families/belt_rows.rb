@@ -9,6 +9,7 @@ module Verglas
         def hangs
           tags yes: %i[loads_knee loads_hip loads_foot hangs_from_hips squats], no: %i[loads_back loads_calf head_down face_down hinges hacks kneels]
           joint :knee_flexion, free: :bottom
+          joint :hip_flexion, free: :bottom
           joint :ankle_dorsiflexion, free: :bottom
           constant :belt_drop, mm: 0..500, usual: 80..250, group: :joint, tape: %i[hip_bone ring]
           constant :hook_length, mm: 0..400, usual: 0..120, group: :joint, tape: %i[ring chain_top]
@@ -16,7 +17,9 @@ module Verglas
           constant :links, count: 1..60, usual: 6..30, group: :joint
           constant :catch_height, mm: 0..1500, usual: 300..800, group: :joint, tape: %i[floor_below load_on_catch]
           constant :lowest_anchor, mm: 0..1000, usual: 50..300, group: :joint, tape: %i[floor_below load_lowest]
-          wish :ankle_limit_deg, default: Tables[:press][:limits][:ankle_deg], stricter: :min, measured_as: :ankle
+          wish :target_bend_deg, default: Tables[:press][:depth][:right_angle_deg], stricter: :min
+          wish :hip_limit_deg, stricter: :min, measured_as: :hip_bend
+          wish :ankle_limit_deg, stricter: :min, measured_as: :ankle
           wish :sole_mm, default: Tables[:press][:sole][:mm]
           choice :link, how: :placed, stage: :range, step: 1
           choice :mat_mm, how: :if_needed, makers: true, mends: %i[chain_lift chain_bottom]
@@ -25,7 +28,9 @@ module Verglas
         def chain_findings
           finding :chain_lift, graded: :lift_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_shorter chain_longer]
           finding :chain_bottom, graded: :bottom_room_mm, group: :joint, rests_on: %i[lowest_anchor belt_drop], set_by: %i[link], mends: %i[chain_shorter chain_longer]
-          finding :chain_clip, graded: :clip_room_mm, shown: :clip_squat_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_longer chain_shorter]
+          finding :chain_clip, graded: :clip_room_mm, shown: :clip_squat_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_longer chain_shorter], never: %i[clips_too_deep]
+          finding :squat_depth, band: :knee_depth, graded: :depth_room_deg, shown: :knee_bend_deg, group: :joint, rests_on: %i[belt_drop], set_by: [], mends: [nil, nil], weighs: false
+          range_found rests_on: %i[belt_drop]
         end
       end
     end

@@ -15,6 +15,7 @@ module Verglas
         arm start: { deg: -30..90, usual: 0..45 }, finish: { deg: 60..180, usual: 90..140 }
         thigh_pad
         aims start_bend_deg: 8, end_bend_deg: 90
+        hamstrings
         seated_offset_found
         crease_gap_found
         contact_found

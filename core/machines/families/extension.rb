@@ -16,6 +16,7 @@ module Verglas
         seat
         arm start: { deg: 30..150, usual: 60..115 }, finish: { deg: -60..60, usual: -20..20 }
         aims start_bend_deg: 90, end_bend_deg: 0
+        hamstrings
         seated_offset_found
         crease_gap_found
         contact_found

@@ -10,6 +10,7 @@ module Verglas
         action :squat
         purpose :hip_standing
         tags yes: %i[loads_knee loads_hip loads_back loads_foot hacks caught squats], no: [*RailRows::NOT_LOADED, :hangs_from_hips]
+        %i[knee_flexion hip_flexion ankle_dorsiflexion].each { |motion| joint motion, by_eye: :facing_the_pad }
         constant :rail_incline, deg: -10..90, usual: 0..60, group: :joint, tape: %i[rail_low rail_level rail_high]
         constant :plate_angle, deg: 30..130, usual: 55..95, group: :joint, tape: %i[plate_low plate_ahead plate_top]
         constant :latch_to_feet, mm: 400..2400, usual: 950..1650, group: :joint, tape: %i[shoulder_on_rail feet_at_latch]

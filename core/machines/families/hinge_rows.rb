@@ -26,11 +26,12 @@ module Verglas
           joint :hip_hinge, free: :bottom
           joint :hip_flexion, free: :bottom
           joint :hip_extension, free: :top
+          joint :knee_flexion, held_deg: 0.0, soft_to_deg: FIGURES[:knees][:soft_to_deg]
           constant :pad_top, mm: 300..1400, usual: usual, group: :joint, tape: %i[sole pad_edge]
           constant :heel_roller, mm: 0..250, usual: 0..120, default: 0.0, group: :joint, tape: %i[sole heel_roller]
           adjuster :hip_pad, drives: { pad_top: 1 }, decides: :hip_pad, stage: :joint
           wish :gap_mm, default: yield
-          wish :bottom_bend_deg, default: FIGURES[:bottom][:squeezable_deg], stricter: :min, measured_as: :hinge
+          wish :bottom_bend_deg, stricter: :min, measured_as: :hinge
           choice :bottom_deg, how: :placed, stage: :range, step: 5
           carries_the_body
         end
@@ -40,6 +41,7 @@ module Verglas
         end
 
         def bottom_found
+          range_found rests_on: %i[pad_top]
           finding :hinge_bottom, band: :bottom_room, graded: :bottom_room_deg, shown: :bottom_deg, group: :joint, rests_on: %i[pad_top], set_by: %i[bottom_deg], mends: [nil, nil],
                                  never: %i[past_own_bend]
         end

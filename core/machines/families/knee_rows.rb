@@ -52,7 +52,7 @@ module Verglas
 
         # mends: what brings the knee nearer to the pivot, too far back and too far forward, too low and too high.
         def offset_found(rests_on:, set_by:, mends:)
-          finding :offset, graded: :offset_mm, plane: %i[knee_s_mm knee_n_mm], group: :joint, rests_on: rests_on, set_by: set_by, mends: mends
+          finding :offset, graded: :offset_mm, plane: %i[knee_s_mm knee_n_mm], group: :joint, rests_on: rests_on, set_by: set_by, mends: mends, guarded: { far_from_pivot: :knee }
         end
 
         def seated_offset_found
@@ -75,11 +75,15 @@ module Verglas
                                 by_hand: { thigh_depth: 10 }
         end
 
+        # Seated, what the hamstrings leave.
+        def hamstrings = wish(:knee_straight_deg, stricter: :max, measured_as: :knee_straight)
+
         def arc_found
           past = %i[past_knee_bend_limit past_straight_limit]
           finding :start, graded: :knee_bend_start_deg, group: :arm, rests_on: %i[start_angle], set_by: %i[start], mends: %i[start_further_back start_nearer_straight], never: past
           finding :end, graded: :knee_bend_end_deg, group: :arm, rests_on: %i[end_angle], set_by: %i[end], mends: %i[end_further_bent end_nearer_straight], never: past,
                         where_driven: :end_angle
+          range_found group: :arm, rests_on: %i[start_angle end_angle roller_reach]
         end
       end
     end

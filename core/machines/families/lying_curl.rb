@@ -12,6 +12,8 @@ module Verglas
         action :knee_flexion
         purpose :back_of_thigh_lying
         tags yes: %i[loads_knee face_down turns_on_pivot lies_face_down], no: KneeRows::NOT_LOADED
+        # Hips slightly bent: over a hinge, or a pad.
+        joint :hip_extension, held_deg: -Tables[:knee][:lying_hips][:bend_deg]
         constant :pivot_above_bench, mm: -50..300, usual: 20..110, group: :joint, tape: %i[bench_below_pivot pivot]
         constant :bench_end, mm: -400..200, usual: -110..20, group: :joint, tape: %i[bench_end bench_below_pivot]
         constant :hinge_angle, deg: 0..60, usual: 0..30, default: 0.0, group: :hips, tape: %i[hinge headwards trunk_end]

@@ -31,8 +31,8 @@ module Verglas
         def rail_wishes
           wish :target_bend_deg, default: FIGURES[:depth][:right_angle_deg], stricter: :min
           wish :toes, default: 1, stricter: :min
-          wish :hip_limit_deg, default: FIGURES[:limits][:hip_bend_deg], stricter: :min, measured_as: :hip_bend
-          wish :ankle_limit_deg, default: FIGURES[:limits][:ankle_deg], stricter: :min, measured_as: :ankle
+          wish :hip_limit_deg, stricter: :min, measured_as: :hip_bend
+          wish :ankle_limit_deg, stricter: :min, measured_as: :ankle
           wish :lowest_share, default: 0, stricter: :max
           wish :upright, default: 0, stricter: :max
           wish :no_wedge, default: 0, stricter: :max

@@ -7,13 +7,14 @@ module Verglas
       # docs/model.md section 7.
       module SpreadRows
         # What stands for the limit of somebody nobody has measured, so that the start is the one that is allowed until then (degrees).
-        UNMEASURED_DEG = Tables[:spread][:start].values_at(:unmeasured_deg, :short_of_limit_deg).sum
+        UNMEASURED_DEG = Tables[:spread][:start][:unmeasured_deg] + Body::Margins.short_deg(:adduction_start)
         NOT_LOADED = %i[loads_knee loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels].freeze
 
         # start, finish: ranges of the arms' angles, each side from straight ahead, + outwards.
         def seat_between_arms(start:, finish:)
           tags yes: %i[loads_hip spreads], no: NOT_LOADED
           joint :hip_flexion, held_deg: 90.0
+          joint :knee_flexion, held_deg: 90.0
           constant :back_face, mm: -500..200, usual: -220..0, group: :joint, tape: %i[back_pad seat_reference]
           constant :pivot_depth, mm: -300..300, usual: -80..80, group: :joint, tape: %i[seat_reference pivot_along]
           constant :pivot_half_width, mm: 20..300, usual: 60..140, group: :joint, tape: %i[middle pivot]
@@ -35,6 +36,7 @@ module Verglas
                                rests_on: %i[back_face pivot_depth pivot_half_width], set_by: %i[hip_pivot], mends: [%i[cushion_behind_back back_pad_further_back], %i[arms_apart arms_apart]]
           finding :spread_start, graded: :thigh_start_deg, group: :arm, rests_on: %i[start_angle pad_reach], set_by: %i[spread_start], mends: %i[start_wider start_narrower],
                                  never: %i[past_own_spread past_middle]
+          range_found group: :arm, band: :range_left_spread, rests_on: %i[start_angle end_angle pad_reach]
           finding :thigh_slope, graded: :thigh_slope_deg, group: :seat, rests_on: %i[seat_over_rest], set_by: %i[thigh_level support], mends: %i[lower_seat_or_other seat_higher]
         end
       end

@@ -51,14 +51,17 @@ module Verglas
           limbs.foot(sketch, knee, ankle)
         end
 
-        # The shin leans as far as the ankle lets it, the thigh level behind the knee.
+        # As deep as this client squats: shin, thigh and trunk each as far from upright as it is told.
         def draw_deepest(sketch, _place)
-          lean = Geometry::Point.towards(-(90 - ankle_limit_deg))
-          knee = ankle + (lean * body.shank)
-          hip = knee + point(-body.thigh, 0)
+          knee = ankle + (upright(deepest.ankle_deg) * body.shank)
+          hip = knee + (upright(deepest.ankle_deg - deepest.knee_deg) * body.thigh)
+          sketch.capsule(:trunk_deepest, :body, [hip, hip + (upright(deepest.lean_deg) * body.torso)], [body.hip_depth * 0.86, body.hip_depth * 0.74], ghost: true, moves: true)
           sketch.capsule(:thigh_deepest, :body, [hip, knee], [body.hip_rise, body.knee_front], ghost: true, moves: true)
           Scenes::Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :shin_deepest, ghost: true)
         end
+
+        # So far forward of upright (degrees).
+        def upright(deg) = Geometry::Point.towards(-(90 - deg))
 
         # The belt's ring, the chain and the load that hangs from it.
         def draw_chain(sketch, place)

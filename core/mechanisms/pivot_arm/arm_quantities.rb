@@ -14,7 +14,7 @@ module Verglas
           { clearance_mm: arm.clearance_mm(place), creep_mm: last.contact_mm - first.contact_mm,
             shin_start_deg: first.shin_deg, shin_end_deg: last.shin_deg,
             knee_bend_start_deg: arm.knee_bend_deg(first.shin_deg), knee_bend_end_deg: arm.knee_bend_deg(last.shin_deg),
-            **ending(arm, place), force_per_torque_n_per_nm: middle.force_per_torque, **at_each(first, middle, last), **place(arm, middle) }
+            range_left_deg: arm.range_left_deg(place), **ending(arm, place), force_per_torque_n_per_nm: middle.force_per_torque, **at_each(first, middle, last), **place(arm, middle) }
         end
 
         def ending(arm, place)

@@ -14,7 +14,7 @@ module Verglas
 
         def says(finding, place)
           case finding.code
-          when :offset then where(place.joint)
+          when :offset then finding.fault ? off_the_pivot(place.joint, "far_from_pivot") : where(place.joint)
           when :contact then says_contact(finding)
           when :start then says_start(finding)
           when :end then says_end(finding)
@@ -31,10 +31,7 @@ module Verglas
 
         # Where a knee (Point) lies from the pivot.
         def where(knee)
-          return Says.of("says.offset.centred") if knee.norm < ON_THE_PIVOT_MM
-
-          one, other = directions(knee).map { |direction| Says.of("says.direction.#{direction}") }
-          Says.of("says.offset.off_by", mm: knee.norm.round, direction: other ? Says.of("says.direction.both", one: one, other: other) : one)
+          knee.norm < ON_THE_PIVOT_MM ? Says.of("says.offset.centred") : off_the_pivot(knee, "off_by")
         end
 
         # Only where the client's own range says so: else the house rule has said it.
@@ -70,6 +67,11 @@ module Verglas
         def sides = along.reverse.map { |side| Says.of("short.direction.#{side}") }
 
         private
+
+        def off_the_pivot(knee, key)
+          one, other = directions(knee).map { |direction| Says.of("says.direction.#{direction}") }
+          Says.of("says.offset.#{key}", mm: knee.norm.round, direction: other ? Says.of("says.direction.both", one: one, other: other) : one)
+        end
 
         # Ahead and behind are other words to somebody who lies.
         def along = up.positive? ? %i[ahead behind] : %i[past short_of]

@@ -6,7 +6,7 @@ module Verglas
       # Every number that a rail tells: at the bottom, of the window of the feet, of what ends the travel.
       module Numbers
         # What findings stand on; each is a method too.
-        GRADED_ON = %i[knee_bend_deg depth_room_deg slack_mm latch_room_mm].freeze
+        GRADED_ON = %i[knee_bend_deg depth_room_deg slack_mm latch_room_mm range_left_deg].freeze
 
         def quantities_of(group, place)
           return load_quantities(place) unless group == :joint
@@ -26,6 +26,13 @@ module Verglas
             state: told_state(state), bottom: { limit: limit(place), **told_state(state) }, max_bend_deg: window(place).greatest_deg, hip_x_mm: hip(place).s, hip_y_mm: hip(place).n }
         end
 
+        # Bands of depth and of what ends the travel, as that lies; and that it lets a joint past a limit, where it does.
+        def severities(place)
+          depth, ending = findings(:joint, place)
+          lies = Machines::SEVERITIES[band(ending.code).severity(ending.graded)]
+          [depth.band, lies, *(ending.band if ending.fault)]
+        end
+
         # The leg with the knee bent so far, with what is loaded: what a document of an evaluation tells of one bend (nil: of none).
         def posed(place, bend_deg:, load_kg:)
           state = leg(place).towards_bend(bend_deg, foot_mm(place))
@@ -37,7 +44,7 @@ module Verglas
         private
 
         def end_quantities(place)
-          { slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg, hip_share: hip_share(place) }
+          { slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), range_left_deg: range_left_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg, hip_share: hip_share(place) }
         end
 
         def leg_quantities(state)

@@ -41,7 +41,7 @@ RSpec.describe Verglas::Fitting::Evaluation do
   it "calls the whole in line only likely where one number is, and wrong only likely where nothing makes it so for certain" do
     advised, far = [[3, 3, 2], [0, 3, 2]].map { |indices| described_class.new(machine: machine, estimate: known, wishes: evaluation.wishes, indices: indices) }
     expect([advised.grade, advised.likely?]).to eq(["in line", true])
-    expect([far.grade, far.likely?]).to eq(["off", false])
+    expect([far.grade, far.likely?]).to eq(["fault", false])
     exact = described_class.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine), indices: [2, 2, 2])
     expect(exact.likely?).to be(false)
   end

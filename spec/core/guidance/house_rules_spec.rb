@@ -66,8 +66,9 @@ RSpec.describe Verglas::Guidance::HouseRules do
   it "tells how far short of straight an extension ends, and grades nothing of it" do
     short, = told("slide_back", [2, 2, 2], extension_end: :just_short)
     full, = told("slide_back", [2, 2, 2])
-    expect([short.wishes[:end_bend_deg], full.wishes[:end_bend_deg]]).to eq([5.0, 0.0])
-    expect(short.findings).to eq(full.findings)
+    expect([short.wishes[:end_bend_deg], full.wishes[:end_bend_deg]]).to eq([10.0, 0.0])
+    expect(short.findings.reject { |finding| finding.code == :range_left }).to eq(full.findings.reject { |finding| finding.code == :range_left })
+    expect(short.findings.last.value - full.findings.last.value).to be_within(0.01).of(3.9 - 10)
   end
 
   it "knows no question and no school but its own" do

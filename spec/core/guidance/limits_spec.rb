@@ -15,7 +15,7 @@ RSpec.describe Verglas::Guidance::Limits do
 
   it "is not measured under the cautions that concern the joint" do
     skipped = described_class::ALL.transform_values { |limit| limit.skipped_for(%i[knee ankle hip_replacement]) }
-    expect(skipped).to eq({ knee_bend: [:knee], hip_bend: [:hip_replacement], ankle: [:ankle], abduction: [:hip_replacement], adduction: [:hip_replacement],
+    expect(skipped).to eq({ knee_bend: [:knee], knee_straight: [:knee], hip_bend: [:hip_replacement], ankle: [:ankle], abduction: [:hip_replacement], adduction: [:hip_replacement],
                             hip_extension: [:hip_replacement], hinge: [:hip_replacement], heel_drop: [:ankle] })
   end
 end

@@ -42,7 +42,7 @@ RSpec.describe Verglas::Machines::Reader do
 
     it "tells the joint without the arm, and nothing without the joint" do
       expect(known(roller_reach: nil).family.findings.keys).to eq(%i[offset crease_gap kneecap_gap thigh_press])
-      expect(known(thigh_pad_front: nil).family.findings.keys).to eq(%i[offset crease_gap contact start end])
+      expect(known(thigh_pad_front: nil).family.findings.keys).to eq(%i[offset crease_gap contact start end range_left])
       nothing = known(pivot_above_seat: nil)
       expect(nothing.family.findings).to be_empty
       expect(nothing.adjusters).to all(be_recorded_only)

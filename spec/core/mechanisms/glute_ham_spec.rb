@@ -24,7 +24,7 @@ RSpec.describe Verglas::Mechanisms::GluteHam do
   it "is a choice, off at worst: too far makes the back work, too near wedges" do
     bands = (0..10).map { |index| raise_of(Worked.body("tall"), index).then { |mechanics, place| mechanics.all_findings(place).first } }
     expect(bands.map(&:band).uniq - ["in line", "close", "off"]).to be_empty
-    says = [0, 10].map { |index| raise_of(Worked.body("tall"), index).then { |mechanics, place| mechanics.says(mechanics.all_findings(place).first, place).code } }
+    says = [0, 10].map { |index| raise_of(Worked.body("tall"), index).then { |mechanics, place| mechanics.tell(mechanics.all_findings(place).first, place).code } }
     expect(says).to eq(%i[says.knee_over_pad.wedged says.knee_over_pad.back_works])
   end
 

@@ -49,7 +49,7 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
     says = lambda do |gap, pitch|
       pads = machine.adjusters.first.with(marks: %w[1 2 3], travel: [0, pitch, 2 * pitch])
       mechanics, place = bench(machine.with(constants: { **machine.constants, pad_top: 926 - gap }, adjusters: [pads]), Worked.body("middle"))
-      Verglas::Formats::Words.of(mechanics.says(findings(mechanics, place)[:hip_gap], place))
+      Verglas::Formats::Words.of(mechanics.tell(findings(mechanics, place)[:hip_gap], place))
     end
     expect(says[41, 25]).to eq("Crease of the hip 41 mm above the pad; the next hole would leave 16 mm: of the two the freer one.")
     expect(says[24, 30]).to end_with("at the next hole the pad would block it: of the two the freer one.")

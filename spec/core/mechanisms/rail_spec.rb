@@ -113,11 +113,23 @@ RSpec.describe Verglas::Mechanisms::Rail do
 
   describe "a hack squat" do
     it "gains about the sine of the plate's slope by a block, and is close at best on it" do
-      bare, place = rail("shoulder_sled", body: Worked.body("small"))
+      bare, place = rail("shoulder_sled", body: Worked.body("small"), foot_mm: 146.0)
       blocked, there = rail("shoulder_sled", body: Worked.body("small"), block_mm: 20.0, foot_mm: 146.0)
       gained = blocked.reach_mm(there) - bare.reach_mm(place)
       expect(gained).to be_within(3).of(20 * Math.sin(68 * Math::PI / 180))
       expect([finding(bare, place, :latch_room).fault, finding(blocked, there, :latch_room).severity]).to eq([:latch_out_of_reach, 1])
+    end
+
+    it "stands as near to the middle as the latch is reached, and where it is reached from nowhere in the middle" do
+      hack, place = rail("shoulder_sled", body: Worked.body("small"))
+      reach = ->(foot) { rail("shoulder_sled", body: Worked.body("small"), foot_mm: foot).then { |there, at| there.latch_room_mm(at) } }
+      low, middle, high = hack.window(place).then { |seen| [seen.low_mm, seen.heel_mm, seen.high_mm] }
+      nearest = (low..high).step(0.25).select { |foot| reach[foot] >= 0 }.min_by { |foot| (foot - middle).abs }
+      expect(hack.foot_mm(place)).to be_within(0.25).of(nearest)
+      furthest = (low..high).step(0.25).map { |foot| hack.needed_mm(place) + reach[foot] }.max
+      expect(hack.greatest_reach_mm(place)).to be_within(0.01).of(furthest)
+      far = hack.place(place.parameters.merge(latch_distance: 1300.0))
+      expect([hack.foot_mm(far), hack.shortfall_mm(far), hack.report(far)[:block_mm]]).to eq([middle, 1320.0 - hack.greatest_reach_mm(far), nil])
     end
 
     it "says what is left under load only where somebody taped the sink" do

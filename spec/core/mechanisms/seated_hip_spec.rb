@@ -72,7 +72,7 @@ RSpec.describe Verglas::Mechanisms::SeatedHip do
     targets = ->(**given) { seat(machine, body, [1, 3], **given).first.then { |mechanics| [mechanics.start_target_deg, mechanics.spread_at_most_deg, mechanics.end_target_deg] } }
     expect(targets.call).to eq([25, 25, 0])
     expect(targets.call(spread_limit_deg: 45.0, past_middle_deg: 12.0)).to eq([40, 45, -12])
-    expect(targets.call(spread_limit_deg: 45.0, past_middle_deg: 12.0, envelope: { hip_abduction: [nil, 25], hip_adduction: [nil, 0] })).to eq([25, 25, 0])
+    expect(targets.call(spread_limit_deg: 45.0, past_middle_deg: 12.0, envelope: { hip_abduction: [nil, 25], hip_adduction: [nil, 0] })).to eq([20, 25, 0])
   end
 
   it "calls a start past the client's own spread, and one past the middle where that is forbidden, faults that are never accepted" do

@@ -15,7 +15,7 @@ RSpec.describe Verglas::Mechanisms::SeatedKnee do
       example["expect"]["quantities"].each do |short, value|
         expect(evaluation.quantities[names.key(short.to_sym)]).to be_within(short.start_with?("ratio") ? 0.001 : 0.1).of(value), short
       end
-      expect(evaluation.findings.to_h { |finding| [finding.code.to_s, [finding.value.round(4), finding.band]] }).to eq(example["expect"]["findings"])
+      expect(evaluation.told.map(&:finding).to_h { |finding| [finding.code.to_s, [finding.value.round(4), finding.band]] }).to eq(example["expect"]["findings"])
       expect(evaluation.grade).to eq(example["expect"]["grade"])
     end
   end
