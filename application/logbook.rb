@@ -38,7 +38,16 @@ module Verglas
         last = last_on(one_leg) || (known unless one_leg)
         return Loading::NextLoad.one_leg(rig.choices, both_kg, limit_kg: limit_kg(true)) if one_leg && last.nil? && both_kg
 
-        Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), careful: @meeting.caution_effect.careful)
+        Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), light_share: @meeting.caution_effect.light_share,
+                                                   in_hand: !@meeting.caution_effect.in_hand.nil?, gap: gap)
+      end
+
+      # Since the last set of this action, on whichever machine; what came between and weakens is a caution of its own.
+      def gap
+        @gap ||= begin
+          last = Store::Queries::LastOfAction.new(@meeting.gym).call(@meeting.client[:id], of: same_action, but_visit: going_on&.fetch(:id))
+          last ? Loading::Gap.new(weeks: (@now - last) / (7 * 86_400.0), anew: weakened_since?(last)) : Loading::Gap.none
+        end
       end
 
       # Nothing harder than a load is told to somebody whom a caution spares something.
@@ -60,6 +69,19 @@ module Verglas
       def press_today = pad_moved.any? ? press_ratio(before.last.fitting[:marks].to_h, marks) : nil
 
       private
+
+      # After which one begins as if nothing were known.
+      WEAKENING = %w[surgery birth].freeze
+      private_constant :WEAKENING
+
+      def weakened_since?(last)
+        @meeting.safety.rows.any? { |row| WEAKENING.include?(row[:caution]) && (row[:cleared_on].nil? || row[:cleared_on] >= last.to_date) }
+      end
+
+      def same_action
+        action = @meeting.machine.family.action
+        Machines::Families.all.flat_map { |family| family.exercises.select { |_, one| one.action == action }.keys.map { |exercise| [family.id.to_s, exercise.to_s] } }
+      end
 
       def rig = @meeting.rig
       def marks = @meeting.fitting[:marks].to_h

@@ -5,8 +5,6 @@ module Verglas
     # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of its
     # exercises; the advice is then the station's, with the seat shared.
     class Meeting
-      RECENT = Recent.new(200)
-
       attr_reader :gym, :client, :readings, :machine_row, :exercise, :fitting
 
       # The bench of a fitting; nil where the gym has none.
@@ -71,7 +69,7 @@ module Verglas
       end
 
       # Cautions and limits on this machine.
-      def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row, rows: @given[:caution_rows])
+      def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row, rows: @given[:caution_rows], plates: @given[:plates]) { estimation }
       def bars = safety.bars(machine.family)
       def caution_effect = @caution_effect ||= safety.effect(machine.family, aims(machine.family))
 
@@ -83,24 +81,20 @@ module Verglas
       # Questions whose school is not what was told: an end that the client's own range sets, a tempo.
       def overridden = [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *pace.overridden]
 
-      # Whether a lap belt is there and may be worn.
-      def belt? = machine_row[:belt] && caution_effect.belt != :never
-
-      # The heaviest load (kg) that cautions and clinicians allow; nil where none limits it.
-      def load_limit_kg
-        belt = caution_effect.under_belt_load && !belt? ? unbelted_limit_kg : nil
-        [caution_effect.load_limit_kg, belt].compact.min
-      end
+      # Whether a lap belt is there and may be worn; the heaviest load (kg) that cautions and clinicians allow, nil where none limits it.
+      def belt? = safety.belt?(machine.family)
+      def load_limit_kg = safety.load_limit_kg(machine.family)
 
       # How far this client's joints may move here, and where the movement ends (degrees of knee bend).
       def envelope = @envelope ||= safety.envelope(machine.family)
-      def mechanics = @mechanics ||= Mechanisms.for(machine, estimation.estimate.dimensions, wishes_for(machine))
+      def mechanics = @mechanics ||= Mechanisms.for(machine, estimation.met.dimensions, wishes_for(machine))
 
       # Codes for which the marks cannot be accepted, whatever the reason; empty when they can. sheet: what was seen there.
       def refusals(evaluation, sheet = {})
         signs = sheet.fetch(:signs, []).map(&:to_sym)
         forbidden = caution_effect.without.any? { |name| evaluation.wishes.values.fetch(name, 0.0).to_f.positive? }
-        [*(:forbidden_aid if forbidden), *Guidance::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint")]
+        [*(:forbidden_aid if forbidden), *Guidance::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint",
+                                                                                      cautioned: caution_effect.cautioned)]
       end
 
       # Of what lay there before, what a caution leaves: a block or a mat that is forbidden by now is not carried on.
@@ -116,8 +110,9 @@ module Verglas
       def wishes_for(machine, **given)
         family = machine.family
         aims = aims(family)
-        Mechanisms::Wishes.for(family, envelope: safety.envelope(family), hard: safety.hard(family), slack_from_deg: machine_row[:slack_from_deg]&.to_f, **aims,
-                                       **safety.measured_wishes(family), **safety.lessened_wishes(family), **safety.effect(family, aims).wishes, **carried(family), **given)
+        Mechanisms::Wishes.for(family, envelope: safety.envelope(family), hard: safety.hard(family), slack_from_deg: machine_row[:slack_from_deg]&.to_f,
+                                       measured: safety.measured.keys, **aims, **safety.limit_wishes(family), **safety.lessened_wishes(family),
+                                       **safety.effect(family, aims).wishes, **carried(family), **given)
       end
 
       # The steps of this fitting, in order.
@@ -129,7 +124,7 @@ module Verglas
       end
 
       # How the machine is loaded; nil where nobody described it.
-      def rig = machine_row[:loading] && (@rig ||= Loading::Rig.read(machine_row[:loading].to_h, pairs: @given[:plates] || gym.equipment.plates))
+      def rig = safety.rig
 
       # The knee as a creep test on this bench found it; nil where none was read, or nothing says where the knee is.
       def seen_knee(creep)
@@ -149,7 +144,7 @@ module Verglas
       def exercises = @exercises ||= Store::Tables::Machines.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
 
       def station_advice
-        @station_advice ||= Fitting::StationAdvice.new(machines: exercises, shared: shared, choices: choices, estimate: estimation.estimate, taken: taken,
+        @station_advice ||= Fitting::StationAdvice.new(machines: exercises, shared: shared, choices: choices, estimate: estimation.met, taken: taken,
                                                        wishes: exercises.transform_values { |machine| advised_wishes(machine) })
       end
 
@@ -161,7 +156,7 @@ module Verglas
 
       def evaluation(marks, aids = {})
         wishes = wishes_for(machine, **Aids.wishes(machine.family, aids))
-        Fitting::Evaluation.new(machine: machine, estimate: estimation.estimate, wishes: wishes, indices: machine.indices(marks))
+        Fitting::Evaluation.new(machine: machine, estimate: estimation.met, wishes: wishes, indices: machine.indices(marks))
       end
 
       # How fittings went where body weight is the load (Store::Queries::ShownEfforts).
@@ -177,33 +172,22 @@ module Verglas
       # The schools which cautions ask for say nothing of machines, so any family's answer serves.
       def caution_schools = @caution_schools ||= safety.effect(machine.family).schools
 
-      # What is known of this machine that a school may need.
-      def known = machine_row[:slack_from_deg] ? [:slack_from_deg] : []
-
-      # From which load a belt is worn; the lightest where body mass is not known.
-      def unbelted_limit_kg
-        mass = client[:body_mass_kg]&.to_f
-        return Loading::Remarks.belt_from_kg(mass) if mass
-
-        rig ? rig.choices.lightest.mass_kg : 0.0
-      end
+      # What is known of this machine and this client that a school may need.
+      def known = [*(:slack_from_deg if machine_row[:slack_from_deg]), *client[:limits].keys.map(&:to_sym)]
 
       # What is known of the client where body weight is the load.
       def carried(family) = family.wishes.key?(:mass_kg) && client[:body_mass_kg] ? { mass_kg: client[:body_mass_kg].to_f } : {}
 
       # By the house rules alone, names of Wishes.
-      def aims(family) = { **family.wishes.transform_values(&:default), **Guidance::HouseRules.wishes(family, rules) }
+      def aims(family) = { **family.wishes.transform_values(&:default).compact, **Guidance::HouseRules.wishes(family, rules) }
 
       def adjuster_data = [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
       def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
 
-      # A description stays as it is until it is taped again.
-      def machine_of(exercise)
-        RECENT.fetch([*machine_row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Store::Tables::Machines.value(machine_row, exercise: exercise) }
-      end
+      def machine_of(exercise) = Described.machine(machine_row, exercise)
 
       def plain_advice
-        Fitting::Advice.new(machine: machine, estimate: estimation.estimate, wishes: advised_wishes(machine), taken: taken, choices: choices)
+        Fitting::Advice.new(machine: machine, estimate: estimation.met, wishes: advised_wishes(machine), taken: taken, choices: choices)
       end
 
       # With what the client is ready for, within what a caution asks.

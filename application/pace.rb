@@ -11,7 +11,7 @@ module Verglas
 
       # The seconds of a repetition by aim, else as they stand for such machines, without holds where a caution forbids them.
       def tempo(aim = self.aim)
-        tempo = aim ? aim.paced(standing) : standing
+        tempo = aim && !(aim.seconds && untimed?) ? aim.paced(standing) : standing
         holds? ? tempo : tempo.without_holds
       end
 
@@ -22,16 +22,25 @@ module Verglas
       def aim(name = @meeting.fitting&.dig(:work, "aim")) = name && Loading::Aim.table(@meeting.gym.aims.all).find { |aim| aim.name == name }
 
       # The question of the house rules, where its school is not what is told: without its holds, or in other seconds.
-      def overridden = (question if !holds? || own_seconds)
+      def overridden = (question if !holds? || own_seconds || untimed?)
+
+      # Seconds between sets, no fewer than a caution asks for.
+      def rest_s = [aim&.rest_s || Tables[:loads][:rest][:seconds], @meeting.caution_effect.rest_s].compact.max
 
       private
 
       def question = @question ||= Guidance::HouseRules.tempo(family)
       def family = @meeting.machine.family
+      def untimed? = @meeting.caution_effect.no_timed
       def holds? = !@meeting.caution_effect.no_holds
 
       # By the school chosen for the client, else by the gym's own seconds for such machines, else by the gym's school.
-      def standing = @standing ||= own_seconds || Loading::Tempo.of(@meeting.rules[question])
+      def standing
+        @standing ||= begin
+          said = own_seconds || Loading::Tempo.of(@meeting.rules[question])
+          said.set_s && untimed? ? Loading::Tempo.of(Guidance::HouseRules.fetch(question).default) : said
+        end
+      end
 
       # The gym's, by family; nil where it has none there, or a school was chosen for the client or by a caution.
       def own_seconds

@@ -33,13 +33,13 @@ module Verglas
         end
       end
 
-      def client = plain(@client, :id, :name, :detail, :sex, :birth_date, :body_mass_kg, :created_at, :updated_at)
+      def client = plain(@client, :id, :name, :detail, :sex, :birth_date, :body_mass_kg, :cautions_asked_on, :created_at, :updated_at)
 
       def readings
         @gym.readings.signed(@id).map { |row| { **plain(row, :observation, :value_mm, :unit, :confirmed, :taken_at), taken_by: row[:taken_by_name] } }
       end
 
-      CAUTION = %i[caution side since cleared_by cleared_on degrees load_to_kg note set_at].freeze
+      CAUTION = %i[caution side joint since cleared_by cleared_on degrees named load_to_kg note set_at].freeze
       FITTING = %i[id exercise state marks aids knee_off_mm roller_seen creep load signs work trail note cue reason stop_sign taken_back created_at accepted_at].freeze
       private_constant :CAUTION, :FITTING
 

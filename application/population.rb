@@ -44,7 +44,7 @@ module Verglas
       def changes(client, readings, before, now) = exercises.filter_map { |exercise| change(client, readings, exercise, before[exercise], now[exercise]) }
 
       def person(machine, wishes, client, readings)
-        estimate = ClientBody.estimation(client, readings).estimate
+        estimate = ClientBody.estimation(client, readings).met
         { stature_mm: estimate.mean[:stature].round(1), grade: grade(machine, wishes, estimate) }
       end
 
@@ -58,7 +58,7 @@ module Verglas
       def rules = @rules ||= Guidance::HouseRules.chosen(gym: @gym.rules.of_gym)
 
       def change(client, readings, exercise, before, now)
-        estimate = ClientBody.estimation(client, readings).estimate
+        estimate = ClientBody.estimation(client, readings).met
         was, is = [before, now].map { |machine| advice(machine, estimate) }
         return if was.marks == is.marks && was.status == is.status
 

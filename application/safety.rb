@@ -4,16 +4,19 @@ require "date"
 
 module Verglas
   module Application
-    # What a client's cautions, measured limits and the maker's limits do on one machine: what bars it, what narrows the aims.
+    # What a client's cautions, measured limits and the maker's limits do on one machine: what bars it, what narrows the aims. One envelope answers for
+    # every joint that the machine moves, loads or holds, with whose each figure is.
     class Safety
       CHILD_YEARS = 16
 
-      # rows: the client's cautions, where they are read already.
-      def initialize(gym, client:, machine_row:, rows: nil)
+      # rows: the client's cautions, where they are read already; body: answers their Body::Estimation; plates: the gym's, where they are read.
+      def initialize(gym, client:, machine_row:, rows: nil, plates: nil, &known_body)
         @rows = rows
         @gym = gym
         @client = client
         @machine_row = machine_row
+        @plates = plates
+        @known_body = known_body
       end
 
       # The client's cautions, each with whether this gym is stricter than the table.
@@ -23,67 +26,106 @@ module Verglas
       def effect(family, aims = {})
         (@effects ||= {})[[family.id, aims]] ||= begin
           stricter = rows.select { |row| row[:stricter] }.map { |row| row[:caution].to_sym }
-          Guidance::Cautions.effect(family, cautions, aims, measured: Guidance::Limits.envelope(measured).spans.keys, stricter: stricter)
+          Guidance::Cautions.effect(family, cautions, aims, measured: Guidance::Limits.envelope(measured).spans.keys, stricter: stricter, low_seat: low_seat?(family))
         end
+      end
+
+      # What one of them does by itself.
+      def alone(row, family)
+        Guidance::Cautions.effect(family, [Told::Caution.value(row)], measured: Guidance::Limits.envelope(measured).spans.keys, stricter: row[:stricter] ? [row[:caution].to_sym] : [],
+                                                                      low_seat: low_seat?(family))
       end
 
       def cautions = @cautions ||= rows.map { |row| Told::Caution.value(row) }
 
       # {limit => degrees} that were measured.
-      def measured = @client[:limits].to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
+      def measured = @measured ||= @client[:limits].to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
 
-      # What was measured in the place of a family's defaults, by the names of its wishes.
-      def measured_wishes(family)
-        family.wishes.each_value.select { |wish| measured.key?(wish.measured_as) }.to_h { |wish| [wish.name, measured.fetch(wish.measured_as)] }
+      # What was measured in the place of a family's defaults, and what is usual of somebody so old or so heavy, by the names of its wishes.
+      def limit_wishes(family)
+        family.wishes.each_value.select(&:measured_as).filter_map { |wish| own_limit_deg(wish)&.then { |deg| [wish.name, deg] } }.to_h
       end
+
+      # What holds of a limit where nobody measured it (degrees), nil where nothing does.
+      def usual_deg(limit) = limit.stricter ? limit.usual_deg(body.build, body.mass_index) : limit.default_deg
 
       # The same with what a caution takes off, measured or not.
       def lessened_wishes(family)
-        own = { **family.wishes.transform_values(&:default), **measured_wishes(family) }
+        own = { **family.wishes.transform_values(&:default), **limit_wishes(family) }
         effect(family).less.to_h { |wish, deg| [wish, own.fetch(wish) - deg] }
       end
 
       # How far each joint may move on a family: cautions, clinicians and what was measured together; hard: without what was only
       # measured.
       def envelope(family) = hard(family) & Guidance::Limits.envelope(measured)
-      def hard(family) = [effect(family).envelope, *lessened_wishes(family).map { |wish, deg| limit_envelope(family.wishes.fetch(wish), deg) }].inject(:&)
 
-      # What a record keeps of it.
-      def kept = { limits: measured, cautions: rows.map { |row| Told::Caution.line(row) } }
-
-      # What keeps this client off this machine: cautions, and the maker's limits. {code => numbers for words}
-      def bars(family, today = Date.today)
-        effect(family).bars.to_h { |name| [name, {}] }.merge(posture(family), nothing_left(family), maker_mass, maker_age(today))
+      def hard(family)
+        lessened = lessened_wishes(family).map { |wish, deg| Guidance::Limits.envelope({ family.wishes.fetch(wish).measured_as => deg }) }
+        [effect(family).envelope, *lessened].inject(:&).joined
       end
+
+      # The heaviest load (kg) that cautions and clinicians allow; nil where none limits it.
+      def load_limit_kg(family)
+        effect = effect(family)
+        [effect.load_limit_kg, (unbelted_limit_kg if effect.under_belt_load && !belt?(family))].compact.min
+      end
+
+      # Whether a lap belt is there and may be worn.
+      def belt?(family) = @machine_row[:belt] && effect(family).belt != :never
+
+      # How the machine is loaded; nil where nobody described it.
+      def rig = @machine_row[:loading] && (@rig ||= Loading::Rig.read(@machine_row[:loading].to_h, pairs: @plates || @gym.equipment.plates))
+
+      # What keeps this client off this machine, as Bars.
+      def bars(family, today = Date.today) = [*Bars.new(self, family, Described.of_family(@machine_row, family)).all, never_asked, maker_mass, maker_age(today)].compact
 
       # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
 
       private
 
-      def limit_envelope(wish, deg) = Guidance::Limits.envelope({ wish.measured_as => deg })
+      def body = @body ||= @known_body ? @known_body.call : ClientBody.estimation(@client, @gym.readings.of(@client[:id]))
 
-      # Where a caution, a clinician and what was measured leave no range between them, nobody can be told how far to go.
-      def nothing_left(family) = envelope(family).contradictions.to_h { |motion| [:nothing_left, { motion: Formats::Words.say("motions.#{motion}").downcase }] }
+      def own_limit_deg(wish)
+        return measured.fetch(wish.measured_as) if measured.key?(wish.measured_as)
 
-      # A joint which the machine holds past what a caution or a clinician allows. What was measured lying is no such word.
-      def posture(family)
-        envelope = effect(family).envelope
-        held = family.joints.each_value.select(&:held_deg)
-        past = held.reject { |joint| envelope.cover?(joint.motion, joint.held_deg) }
-        past.to_h { |joint| [:"posture_#{joint.motion}", { deg: joint.held_deg.round, limit: envelope.to(joint.motion)&.round }] }
+        limit = Guidance::Limits.fetch(wish.measured_as)
+        usual_deg(limit) if limit.stricter
       end
+
+      # Lower than the crease of the knee, or not taped.
+      def low_seat?(family)
+        whole = Machines::Families.of_exercise(family.id)
+        return false unless whole.constants.key?(:seat_height) && rows.any? { |row| Guidance::Cautions.fetch(row[:caution]).bars.any? { |bar| bar.tags.include?(:low_seat) } }
+
+        seat = Described.of_family(@machine_row, family).constants[:seat_height]
+        seat.nil? || seat < crease_mm
+      end
+
+      # The crease of the knee over the floor, the shin upright, in a shoe.
+      def crease_mm = body.met.dimensions.then { |at| at.ankle_height + Tables[:press][:sole][:mm] + at.shank - at.knee_under }
+
+      # From which load a belt is worn; the lightest where body mass is not known.
+      def unbelted_limit_kg
+        mass = @client[:body_mass_kg]&.to_f
+        return Loading::Remarks.belt_from_kg(mass) if mass
+
+        rig ? rig.choices.lightest.mass_kg : 0.0
+      end
+
+      # An unanswered caution bars.
+      def never_asked = (Bar.of(:not_asked) if @client[:cautions_asked_on].nil? && rows.none? { |row| row[:caution] == Asking::NOT_ASKED })
 
       def younger_than?(years, today) = !@client[:birth_date].nil? && @client[:birth_date] > today << (12 * years)
 
       def maker_mass
         limit = @machine_row[:user_mass_limit_kg]
-        limit && @client[:body_mass_kg] && @client[:body_mass_kg] > limit ? { maker_mass: { limit: limit.to_i } } : {}
+        Bar.new(code: :maker_mass, params: { limit: limit.to_i }) if limit && @client[:body_mass_kg] && @client[:body_mass_kg] > limit
       end
 
       def maker_age(today)
         limit = @machine_row[:least_age_years]
-        limit && younger_than?(limit, today) ? { maker_age: { limit: limit } } : {}
+        Bar.new(code: :maker_age, params: { limit: limit }) if limit && younger_than?(limit, today)
       end
     end
   end

@@ -19,4 +19,5 @@ module Verglas
   load_folder("core")
   Machines::Families.single.each { |family| Mechanisms.admit(family) }
   Machines::Families.close
+  Guidance::Cautions::RULES.each_value(&:admit)
 end

@@ -10,7 +10,7 @@ module Verglas
 
     def self.[](name)
       @tables ||= {}
-      @tables[name] ||= deep_freeze(YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"), symbolize_names: true))
+      @tables[name] ||= deep_freeze(YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"), symbolize_names: true, aliases: true))
     end
 
     def self.deep_freeze(node)

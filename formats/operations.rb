@@ -9,7 +9,7 @@ module Verglas
       def body(request, subjects)
         estimation = subjects.estimation(request, checked: subjects.checked(request))
         { mean: estimation.estimate.mean, sd: estimation.estimate.sd, reports: estimation.reports.map { |report| report(report) },
-          met_torso: estimation.met.mean[:torso],          **learned(request, estimation.learned.flatten) }
+          met_torso: estimation.met.mean[:torso], **learned(request, estimation.learned.flatten) }
       end
 
       # The observations that a checked fitting made: the seat's first, then the roller's.

@@ -81,7 +81,9 @@ RSpec.describe "The architecture" do
 
   it "gives every table row a source" do
     Dir[File.join(root, "core/data/*.yml")].each do |file|
-      rows = File.readlines(file).grep(/\{/).reject { |line| line.start_with?("#") }
+      # A row is a line, or a block that begins with its name.
+      blocks, lines = File.read(file).split(/^(?=  - )/).partition { |part| part.start_with?("  - name:") }
+      rows = [*blocks, *lines.flat_map(&:lines)].grep(/\{/).reject { |line| line.start_with?("#") }
       expect(rows.reject { |line| line.include?("source:") || line.match?(/\brow: \{[^}]*\}$/) }).to be_empty, file
     end
   end

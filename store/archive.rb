@@ -56,7 +56,7 @@ module Verglas
       ].to_h { |section| [section.name, section] }.freeze
 
       # Of the gym's own row.
-      GYM = %i[name locale address wall_names keep_years].freeze
+      GYM = %i[name locale address wall_names keep_years ask_again_months].freeze
     end
   end
 end

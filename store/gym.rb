@@ -44,7 +44,7 @@ module Verglas
         end
       end
 
-      # fields: {address:, wall_names:, keep_years:}
+      # fields: {address:, wall_names:, keep_years:, ask_again_months:}
       def settle(version:, **fields) = revise(:settings, version: version) { db[:gyms].where(id: id).update(fields) }
 
       # {e-mail address in small letters => id} of who works here.

@@ -68,7 +68,8 @@ module Verglas
         def caution(record)
           body = record["body"]
           Guidance::Cautions.fetch(body["caution"])
-          Guidance::Cautions.check_word(cleared_by: body["cleared_by"].to_s, cleared_on: body["cleared_on"], degrees: body.fetch("degrees", {}), load_to_kg: body["load_to_kg"])
+          Guidance::Cautions.check_word(cleared_by: body["cleared_by"].to_s, cleared_on: body["cleared_on"], degrees: body.fetch("degrees", {}), load_to_kg: body["load_to_kg"],
+                                        named: body.fetch("named", []))
         end
 
         def set(record)

@@ -8,33 +8,34 @@ module Verglas
       module Allowed
         module_function
 
-        def of(meeting) = [*start(meeting), *ending(meeting), *intent(meeting), *unmeasured(meeting), *manner(meeting), *load(meeting)].compact
+        # evaluation: at the marks that stand; as advised where none do.
+        def of(meeting, evaluation = meeting.advice.evaluation)
+          [*start(evaluation), *ending(evaluation), *intent(meeting), *unmeasured(meeting), *Manner.figures(meeting.caution_effect, meeting), *load(meeting)]
+        end
 
         # What decides what is done: hips that move, or a spine.
         def intent(meeting) = Guidance::HouseRules.on_card(meeting.machine.family).map { |question| Rules.sentence(question.name, meeting.rules[question.name]) }
 
         # Only where the client's own range says so: else the house rule has said it.
-        def start(meeting) = in_words(meeting.mechanics.starts_says(meeting.envelope))
+        def start(evaluation) = in_words(evaluation.mechanics.starts_says(evaluation.place))
 
-        # Where the client turns back; nil where nothing is told of it.
-        def ending(meeting) = in_words(meeting.mechanics.ends_says)
+        # Where the client turns back; nothing where nothing is told of it.
+        def ending(evaluation) = in_words(evaluation.mechanics.ends_says(evaluation.place))
 
-        # Limits that decide something here and were never measured: what holds until they are; not where a caution says less already.
+        # Limits that decide something here and were never measured: what holds until they are; not where a caution or a clinician has spoken of that joint.
         def unmeasured(meeting)
-          hard = meeting.safety.hard(meeting.machine.family)
+          given = meeting.safety.hard(meeting.machine.family).spans.keys.map { |motion| joint(motion) }
           open = meeting.machine.family.wishes.each_value.filter_map(&:measured_as).reject { |limit| meeting.safety.measured.key?(limit) }.map { |limit| Guidance::Limits.fetch(limit) }
-          open.reject { |limit| hard.to(limit.motion)&.<=(limit.default_deg) }.map do |limit|
-            deg = limit.default_deg
+          open.select(&:motion).reject { |limit| given.include?(joint(limit.motion)) }.map do |limit|
+            deg = meeting.safety.usual_deg(limit)
             Formats::Words.maybe("allowed.unmeasured_#{limit.name}", deg: deg) || words(:unmeasured, limit: Formats::Words.say("limits.#{limit.name}.title"), deg: deg)
           end
         end
 
-        def in_words(says) = says && Formats::Words.of(says)
+        # Heel and ankle are one.
+        def joint(motion) = motion.to_s[/[a-z]+/].sub("heel", "ankle")
 
-        def manner(meeting)
-          effect = meeting.caution_effect
-          [*(%i[half_first light_careful].map { |key| words(key) } if effect.careful), *(words(:no_holds) if effect.no_holds)]
-        end
+        def in_words(says) = [says].flatten.compact.map { |one| Formats::Words.of(one) }
 
         # The least of what clinicians allow, and of what goes without a belt.
         def load(meeting)
@@ -52,7 +53,7 @@ module Verglas
         end
 
         def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)
-        private_class_method :start, :intent, :unmeasured, :in_words, :manner, :words
+        private_class_method :start, :intent, :unmeasured, :joint, :in_words, :words
       end
     end
   end

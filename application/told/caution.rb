@@ -3,18 +3,44 @@
 module Verglas
   module Application
     module Told
-      # A client's caution: what it does, and whose word it defers to; without its note.
+      # A client's caution, without its note: what it is, whose word it defers to, and what it does: on all machines, as the table has it, or on
+      # one, made of what its row does there for this client.
       module Caution
         module_function
 
-        # row: of store's cautions; action: of the machine on which it is told, where it is told on one.
-        def line(row, action: nil)
-          { name: row[:caution], title: words(row[:caution], :title), does: does(row[:caution], action), side: row[:side], cleared: !row[:cleared_on].nil?,
-            cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, degrees: degrees(row), load_to_kg: row[:load_to_kg]&.to_f }
+        # row: of store's cautions; meeting: where it is told on one machine.
+        def line(row, meeting: nil)
+          { name: row[:caution], title: words(row[:caution], :title), does: meeting ? here(row, meeting) : everywhere(row), side: row[:side], joint: row[:joint].to_s,
+            cleared: !row[:cleared_on].nil?, cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, degrees: degrees(row), named: named(row),
+            load_to_kg: row[:load_to_kg]&.to_f }
         end
 
-        # What it does on a machine, where that is said by itself; else on all of them.
-        def does(name, action) = (action && Formats::Words.maybe("cautions.#{name}.here.#{action}")) || words(name, :does)
+        # What is left of it once a clinician has cleared it is said otherwise.
+        def everywhere(row) = (row[:cleared_on] && Formats::Words.maybe("cautions.#{row[:caution]}.cleared")) || words(row[:caution], :does)
+
+        # What this row alone does on a machine.
+        def here(row, meeting)
+          family = meeting.machine.family
+          effect = meeting.safety.alone(row, family)
+          bars = effect.bars.map { |bar| Bar.of(:caution, caution: bar.caution, until: bar.until, motion: bar.motion) }
+          bars.any? ? untitled(Barred.of(bars), row) : said(effect, family, meeting, row)
+        end
+
+        # It stands under its title.
+        def untitled(sentences, row) = sentences.map { |text| text.delete_prefix("#{words(row[:caution], :title)}: ").sub(/\A./, &:upcase) }.join(" ")
+
+        def said(effect, family, meeting, row)
+          spared = effect.schools.keys
+          changes = Narrowed.by_cautions(effect, family, spared: spared, rules: { **meeting.rules, **effect.schools })
+          sentences = [*(if changes.any?
+                           Formats::Words.say("narrowed.here", what: changes.join(", ")).then do |text|
+                             text.sub(/\A./, &:upcase)
+                           end
+                         end), *Manner.of(effect, meeting), *allowed_kg(row)]
+          sentences.empty? ? Formats::Words.say("cautions.nothing_here") : sentences.join(" ")
+        end
+
+        def allowed_kg(row) = row[:load_to_kg] ? [Formats::Words.say("cautions.load_to", kg: Load.number(row[:load_to_kg].to_f), by: row[:cleared_by])] : []
 
         # What a clinician allows, joint by joint.
         def degrees(row)
@@ -24,14 +50,17 @@ module Verglas
           end
         end
 
+        # Exercises that a clinician named.
+        def named(row) = row[:named].to_a.map { |id| { family: id, title: Formats::Words.say("families.#{id}") } }
+
         # The same as the core knows it.
         def value(row)
           Guidance::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, degrees: Body::Envelope.new(row[:degrees].transform_keys(&:to_sym)),
-                                          load_to_kg: row[:load_to_kg]&.to_f)
+                                          load_to_kg: row[:load_to_kg]&.to_f, named: row[:named].to_a.map(&:to_sym), joint: row[:joint].to_s[/.+/]&.to_sym)
         end
 
         def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
-        private_class_method :degrees, :does
+        private_class_method :everywhere, :here, :untitled, :said, :allowed_kg, :degrees, :named
       end
     end
   end

@@ -47,16 +47,19 @@ module Verglas
         def move(finding, evaluation, steps)
           return if finding.severity.zero?
 
-          helping = steps.select { |_, other| other.score < evaluation.score && helps?(finding, other) }
+          helping = steps.select { |_, other| other.score < evaluation.score && helps?(finding, other) && acceptable?(other) }
           return if helping.empty?
 
           (adjuster, mark), other = helping.min_by { |_, candidate| candidate.score }
           step(adjuster, mark, says(other.finding(finding.code), other))
         end
 
+        # Nothing is offered with which nothing is ever accepted.
+        def acceptable?(other) = other.findings.none? { |found| other.kind(found.code).never.include?(found.fault) }
+
         def helps?(finding, other)
           after = other.finding(finding.code)
-          ([after.severity, after.cost] <=> [finding.severity, finding.cost]).negative?
+          !after.fault && ([after.severity, after.cost] <=> [finding.severity, finding.cost]).negative?
         end
 
         def lower(sentence) = sentence.sub(/\A\p{Upper}/, &:downcase)

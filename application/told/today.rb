@@ -10,7 +10,7 @@ module Verglas
         # {load, light, says}; nil where the machine's loads were never described. one_leg: on one leg at a time.
         def load(meeting, log, one_leg: false)
           today = log.today(one_leg: one_leg) or return
-          light = Loading::Remarks.light_set(meeting.rig.choices, today.choice.mass_kg, careful: meeting.caution_effect.careful)
+          light = Loading::Remarks.light_set(meeting.rig.choices, today.choice.mass_kg, share_of_usual: meeting.caution_effect.light_share)
           { load: Load.one(meeting.rig, today.choice), light: Load.one(meeting.rig, light), says: reason(meeting, log, today), alone: today.reason == :joint }
         end
 

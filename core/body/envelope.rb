@@ -54,6 +54,14 @@ module Verglas
         end
       end
 
+      # The same with what one motion says of the other end of the same joint: a hip that does not come straight stays bent so far, and the other way
+      # round.
+      def joined
+        stays = to(:hip_extension)&.-@
+        straightest = from(:hip_flexion)
+        self & Envelope.new({ hip_flexion: [(stays if stays&.positive?), nil], hip_extension: [nil, (-straightest if straightest&.positive?)] })
+      end
+
       # Whether an angle (degrees) lies within.
       def cover?(motion, deg)
         from, upto = self[motion]

@@ -33,7 +33,11 @@ module Verglas
 
       # As machines meet it: the trunk shorter by what the years took of it.
       def aged(build)
-        build.loss_mm.zero? ? self : Estimate.new(normal.shifted(PARAMETERS.map { |name| name == :torso ? -build.trunk_loss_mm : 0.0 }))
+        if build.loss_mm.zero?
+          self
+        else
+          Estimate.new(normal.shifted(PARAMETERS.map { |name| name == :torso ? -build.trunk_loss_mm : 0.0 }))
+        end
       end
 
       # One array of slopes per output of the block, which takes Dimensions: output units per mm.

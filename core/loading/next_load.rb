@@ -5,17 +5,20 @@ module Verglas
     # Today's load from the log, and why. docs/model.md sections 11 and 14.
     #   choice   of the machine's Stack or Plates
     #   reason   :nothing_known, :half_of_both, an outcome of the last visit (Visit), or what keeps an easy one from a step up:
-    #            :pad_moved, :failed_above, :limited, :at_the_end
+    #            :pad_moved, :failed_above, :limited, :at_the_end, :kept_in_hand, :hard_in_hand, :gap, :long_gap
     #   count    of the sets that decided
     NextLoad = Value.define(:choice, :reason, :count) do
       const_set(:MOVES, { joint: :light, sign: :next_down, short: :next_down, not_reached: :next_down, unsaid: :nearest, clean: :nearest, easy: :next_up }.freeze)
 
       # choices: Stack or Plates; last: the latest Visit, nil where there was none; pad: as the machine stands today (Visit); limit_kg: the
-      # heaviest that is allowed, nil where nothing limits it; careful: whether a caution asks for a lighter light set.
-      def self.today(choices, last, pad: {}, limit_kg: nil, careful: false)
-        return new(choice: within(choices, choices.lightest, limit_kg), reason: :nothing_known, count: 0) unless last&.load_kg
+      # heaviest that is allowed, nil where nothing limits it; light_share: of the usual light set, where a caution asks for less.
+      # in_hand: whether a caution keeps repetitions in hand: then easy holds, and hard goes down; gap: since the last set of this action (Gap).
+      def self.today(choices, last, pad: {}, limit_kg: nil, light_share: nil, in_hand: false, gap: Gap.none)
+        anew = !last&.load_kg || gap.begins_anew?
+        return new(choice: within(choices, choices.lightest, limit_kg), reason: last&.load_kg ? :long_gap : :nothing_known, count: 0) if anew
 
-        new(**AfterVisit.new(choices, last, pad, limit_kg, careful).to_h, count: last.deciding.size)
+        after = AfterVisit.new(choices, last, pad: pad, limit_kg: limit_kg, light_share: light_share, in_hand: in_hand, gap: gap)
+        new(**after.to_h, count: last.deciding.size)
       end
 
       # One leg that was never tried alone: half of what both lift, at most.

@@ -10,10 +10,12 @@ module Verglas
 
       module_function
 
-      # |L - R| over the larger.
-      def sides(left_kg, right_kg)
-        share = (left_kg - right_kg).abs / [left_kg, right_kg].max.to_f
-        Share.new(share, share > FIGURES[:side_difference][:above_share])
+      # |L - R| over the larger; remarked where it is more than one step of the machine, too. choices: its Stack or Plates, nil where nobody knows.
+      def sides(left_kg, right_kg, choices = nil)
+        lighter, heavier = [left_kg, right_kg].minmax
+        share = (heavier - lighter) / heavier.to_f
+        step = choices&.next_up(lighter)&.mass_kg || lighter
+        Share.new(share, share > FIGURES[:side_difference][:above_share] && heavier > step)
       end
 
       # The most (kg) that one leg takes of what both lift together.
@@ -23,7 +25,7 @@ module Verglas
       def curl_to_extension(curl_kg, extension_kg)
         share = curl_kg / extension_kg.to_f
         low, high = FIGURES[:curl_to_extension].values_at(:low, :high)
-        Share.new(share, !share.between?(low, high))
+        Share.new(share, share <= low || share >= high)
       end
 
       # Which actions are compared with one another.
@@ -40,11 +42,10 @@ module Verglas
         always || load_kg.nil? || body_mass_kg.nil? || load_kg > belt_from_kg(body_mass_kg)
       end
 
-      # Half the working load (a quarter with a caution that asks for it), rounded down to what the machine can do; the
-      # lightest where that is more.
-      def light_set(choices, working_kg, careful: false)
-        share = FIGURES[careful ? :light_set_with_caution : :light_set][:share]
-        choices.at_most(share * working_kg) || choices.lightest
+      # Half the working load, or of that the share that a caution asks for (nil: all), rounded down to what the machine can do; the lightest where that
+      # is more.
+      def light_set(choices, working_kg, share_of_usual: nil)
+        choices.at_most(FIGURES[:light_set][:share] * (share_of_usual || 1) * working_kg) || choices.lightest
       end
     end
   end

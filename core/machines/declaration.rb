@@ -53,10 +53,10 @@ module Verglas
 
       # One of mm:, deg:, kg:, count: or ratio: is the possible range; tape: the two points of the picture between which it is taped, or
       # an angle's vertex, the line from which it counts and its arm; none for what is read off the machine.
-      def constant(name, usual:, group:, tape: [], default: nil, **possible)
+      def constant(name, usual:, group:, tape: [], default: nil, optional: false, **possible)
         missing("a unit of #{Constant::UNITS.join(", ")}", possible.keys - Constant::UNITS)
         unit, range = possible.first
-        once(@constants, name, Constant.new(unit: unit, range: range, usual: usual, default: default, group: group, tape: tape.freeze))
+        once(@constants, name, Constant.new(unit: unit, range: range, usual: usual, default: default, group: group, tape: tape.freeze, optional: optional))
       end
 
       def adjuster(name, drives:, decides:, stage:, unit: :mm, beside: {}, first: false)
@@ -73,25 +73,35 @@ module Verglas
         once(@choices, name, Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step, most: most))
       end
 
-      # held_deg: where the machine holds it, soft_to_deg: up to where it may be held instead; by_eye: why no angle of it is claimed.
-      def joint(motion, forced: [], free: [], stop: nil, held_deg: nil, soft_to_deg: nil, by_eye: nil)
-        once(@joints, motion, JointMotion.new(motion: motion, forced: [*forced].freeze, free: [*free].freeze, stop: stop, held_deg: held_deg, soft_to_deg: soft_to_deg, by_eye: by_eye))
+      # One that moves: its ends, and with whose constants its angles are computed beside the joint's. held: {deg:, soft_to_deg:} where the machine holds
+      # it instead; by_eye: why no angle of it is claimed.
+      def joint(motion, forced: [], free: [], stop: nil, group: :joint, by_eye: nil, **held)
+        missing("where a joint is held", held.keys - %i[held_deg soft_to_deg])
+        row = { forced: [*forced].freeze, free: [*free].freeze, stop: stop, groups: [:joint, group].uniq.freeze, by_eye: by_eye, held_deg: nil, soft_to_deg: nil, **held }
+        once(@joints, motion, JointMotion.new(motion: motion, **row))
       end
+
+      # Somebody sits: how high, over the floor. What a low seat does is a caution's affair, and no mark's.
+      def sits = constant(:seat_height, mm: 100..1200, usual: 350..620, group: nil, optional: true)
 
       # What is left of the movement: told where it is little, never a reason for a mark.
       def range_found(rests_on:, group: :joint, band: :range_left)
-        finding :range_left, band: band, graded: :range_left_deg, group: group, rests_on: rests_on, set_by: [], mends: [nil, nil], never: %i[no_range past_own_range], weighs: false, quiet: true
+        finding :range_left, band: band, graded: :range_left_deg, group: group, rests_on: rests_on, set_by: [], mends: [nil, nil], never: %i[no_range past_own_range], weighs: false,
+                             quiet: true
       end
 
       def finding(code, graded:, group:, rests_on:, set_by:, mends:, band: code, shown: nil, plane: nil, never: [], guarded: {}, by_hand: {}, where_driven: nil, weighs: true, quiet: false) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
         missing("a band of core/data/bands.yml", [band] - BANDS.keys)
         once(@findings, code, FindingKind.new(code: code, band: BANDS.fetch(band), graded: graded, shown: shown, group: group, plane: plane, rests_on: rests_on.freeze, set_by: set_by.freeze,
-                                              mends: mends.freeze, never: never.freeze, guarded: guarded.freeze, by_hand: by_hand.freeze, where_driven: where_driven, weighs: weighs, quiet: quiet))
+                                              mends: mends.freeze, never: never.freeze, guarded: guarded.freeze, by_hand: by_hand.freeze, where_driven: where_driven,
+                                              weighs: weighs, quiet: quiet))
       end
 
       def family
         check
-        Family.new(id: @id, mechanism: @mechanism, traits: @traits, action: @action, purpose: @purpose, tags: @tags.freeze, constants: @constants.freeze, groups: groups,
+        Family.new(id: @id, mechanism: @mechanism, traits: @traits, action: @action, purpose: @purpose, tags: @tags.freeze, constants: @constants.partition do |_, constant|
+          !constant.optional
+        end.flatten(1).to_h.freeze, groups: groups,
                    kinds: @kinds.freeze, wishes: @wishes.freeze, choices: @choices.freeze, joints: @joints.freeze, findings: @findings.freeze)
       end
 
@@ -104,7 +114,7 @@ module Verglas
       end
 
       def groups
-        named = @constants.each_key.group_by { |name| @constants[name].group }.transform_values(&:freeze)
+        named = @constants.each_key.group_by { |name| @constants[name].group }.except(nil).transform_values(&:freeze)
         named.sort_by.with_index { |(name, _), index| [name == :joint ? 0 : 1, index] }.to_h.freeze
       end
 

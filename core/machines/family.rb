@@ -82,8 +82,12 @@ module Verglas
       # joint's nothing is.
       def told_by(known)
         kept = (groups.fetch(:joint, []) - known).empty? ? groups.select { |_, names| (names - known).empty? } : {}
-        with(groups: kept, constants: constants.slice(*kept.values.flatten), findings: findings.select { |_, kind| kept.key?(kind.group) })
+        aside = constants.select { |name, constant| constant.group.nil? && known.include?(name) }.keys
+        with(groups: kept, constants: constants.slice(*kept.values.flatten, *aside), findings: findings.select { |_, kind| kept.key?(kind.group) })
       end
+
+      # Names of the constants without which a machine is not whole.
+      def needed = constants.reject { |_, constant| constant.optional }.keys
 
       # {name => value} of what holds where nobody taped it.
       def defaults = constants.transform_values(&:default).compact

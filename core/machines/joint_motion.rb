@@ -8,8 +8,9 @@ module Verglas
     #   stop           a constant that ends the movement: where an adjuster moves it, the free end is forced; nil for none
     #   held_deg       where the machine holds the joint, whatever the marks (working figure); nil where it moves
     #   soft_to_deg    up to where it may be held instead, softly; nil: nowhere else
+    #   groups         the groups of constants from which its angles are computed
     #   by_eye         why no angle of it is claimed, so that it is kept to by eye; nil where one is
-    JointMotion = Value.define(:motion, :forced, :free, :stop, :held_deg, :soft_to_deg, :by_eye) do
+    JointMotion = Value.define(:motion, :forced, :free, :stop, :held_deg, :soft_to_deg, :groups, :by_eye) do
       def held? = !held_deg.nil?
       def by_eye? = !by_eye.nil?
 

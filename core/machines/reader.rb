@@ -9,7 +9,8 @@ module Verglas
       # A machine of which everything is taped. exercise: which one is done on it, where a station has several.
       def read(data, exercise: nil)
         own = Families.fetch(data.fetch("family")).exercise_data(data, exercise)
-        build(own, Families.fetch(own.fetch("family")), own.fetch("adjusters"))
+        family = Families.fetch(own.fetch("family"))
+        build(own, family.told_by(known(own, family) | family.needed), own.fetch("adjusters"))
       end
 
       # A machine as far as it is taped: constants may be missing or null, travel null. What is not known is not claimed: the

@@ -74,14 +74,15 @@ module Verglas
       end
 
       def findings_below(place, none)
-        [grade(:chain_bottom, bottom_room_mm(place), bottom_room_mm(place), (:bottoms_out if none && bottom_room_mm(place) < FIGURES[:bottom_mm])), grade(:chain_clip, clip_room_mm(place), clip_room_mm(place), (:clips_too_deep unless clips?(place))),
+        [grade(:chain_bottom, bottom_room_mm(place), bottom_room_mm(place), (if none && bottom_room_mm(place) < FIGURES[:bottom_mm]
+                                                                               :bottoms_out
+                                                                             end)), grade(:chain_clip, clip_room_mm(place), clip_room_mm(place), (:clips_too_deep unless clips?(place))),
          squat_depth, range_left(place)]
       end
 
       def quantities_of(_group, place)
-        { **deepest.to_h, depth_room_deg: depth_room_deg, range_left_deg: range_left_deg(place), ring_mm: ring_mm(place), drop_mm: drop_mm, longest_mm: longest_mm(place), shortest_mm: shortest_mm(place), chain_mm: chain_mm(place),
-          whole_chain_mm: place[:hook_length] + (place[:links] * place[:link_pitch]), lift_mm: lift_mm(place), bottom_room_mm: bottom_room_mm(place), clip_room_mm: clip_room_mm(place),
-          clip_squat_mm: lift_mm(place) }
+        { **deepest.to_h, depth_room_deg: depth_room_deg, range_left_deg: range_left_deg(place), ring_mm: ring_mm(place), drop_mm: drop_mm, longest_mm: longest_mm(place),
+          **chain_quantities(place) }
       end
 
       def report(place)
@@ -107,10 +108,9 @@ module Verglas
 
       private
 
-      # Of a joint's angles the same, degrees; of lengths, mm.
-      ALIKE_DEG = 1e-6
+      # Two lengths that come of different sums are one within this.
       TOUCHES_MM = 1e-6
-      private_constant :ALIKE_DEG, :TOUCHES_MM
+      private_constant :TOUCHES_MM
 
       # How far forward the trunk goes with the knee, as a share of its bend.
       def lean
@@ -130,6 +130,11 @@ module Verglas
         return :no_such_link unless link(place).between?(1, place[:links])
 
         :load_stays_on_catch if none && lift_mm(place) < FIGURES[:lift_mm]
+      end
+
+      def chain_quantities(place)
+        { shortest_mm: shortest_mm(place), chain_mm: chain_mm(place), whole_chain_mm: chain_of(place[:links], place), lift_mm: lift_mm(place), bottom_room_mm: bottom_room_mm(place),
+          clip_room_mm: clip_room_mm(place), clip_squat_mm: lift_mm(place) }
       end
 
       def chain_of(links, place) = place[:hook_length] + (links * place[:link_pitch])

@@ -49,8 +49,13 @@ module Verglas
       end
 
       def end_limited? = top_deg < UPRIGHT_DEG || bottom_deg.positive?
-      def starts_says(_envelope) = bottom_deg.positive? ? Says.of("allowed.knees_bent_from", deg: bottom_deg.round) : nil
-      def ends_says = Says.of("allowed.body_straight")
+      def starts_says(_place) = bottom_deg.positive? ? Says.of("allowed.knees_bent_from", deg: at_least(bottom_deg)) : nil
+
+      def ends_says(_place)
+        [(Says.of("allowed.raised_to", deg: at_most(top_deg)) if top_deg < UPRIGHT_DEG),
+         Says.of(bottom_deg.positive? ? "allowed.body_straight_from" : "allowed.body_straight", deg: at_least(bottom_deg))].compact
+      end
+
       def warnings = [Says.of("care.glute_ham")]
 
       def says(finding, place)
@@ -67,7 +72,7 @@ module Verglas
           ratio: Says.of(added? ? "motion.glute_ham_added" : "motion.glute_ham_plain", nm: whole(torque_nm(0.0, held: 0.0, band: 0.0))) }
       end
 
-      def travel_words = %i[level upright]
+      def travel_words = [bottom_deg.positive? ? :bottom : :level, top_deg < UPRIGHT_DEG ? :top : :upright]
 
       # Less and less help, body weight, then what is held.
       def rungs = [*banded(rung_nm(nil, 0, 0), FIGURES[:band][:knee_lever_mm]), rung, *weighted]

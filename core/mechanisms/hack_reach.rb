@@ -51,6 +51,11 @@ module Verglas
 
       def warnings = [Says.of("care.facing_the_pad")]
 
+      # What was measured of joints of which no angle is claimed is a stop by eye.
+      def ends_says(_place)
+        family.joints.each_value.select(&:by_eye?).filter_map { |joint| wishes.envelope.to(joint.motion)&.then { |deg| Says.of("allowed.by_eye.#{joint.motion}", deg: at_most(deg)) } }
+      end
+
       private
 
       def leg_mm = @leg_mm ||= Math.sqrt((body.thigh**2) + (body.shank**2) + (2 * body.thigh * body.shank * Math.cos(Geometry::Angle.radians(LATCH[:standing_bend_deg]))))

@@ -88,8 +88,8 @@ module Verglas
       def findings(_group, place) = [hip_gap(place), (slope(place) unless level?), bottom(place), range_left(place)].compact
 
       def quantities_of(_group, place)
-        { hip_crease_mm: crease_mm(place), gap_mm: gap_mm(place), bench_angle_deg: bench_deg(place), slope_room_deg: slope_room_deg(place), bottom_deg: bottom_deg(place), range_left_deg: range_left_deg(place),
-          bottom_room_deg: bottom_room_deg(place), top_deg: top_deg, bottom_nm: bottom_nm(place), top_nm: top_nm(place), most_nm: most_nm(place) }
+        { hip_crease_mm: crease_mm(place), gap_mm: gap_mm(place), bench_angle_deg: bench_deg(place), slope_room_deg: slope_room_deg(place), bottom_deg: bottom_deg(place),
+          range_left_deg: range_left_deg(place), bottom_room_deg: bottom_room_deg(place), top_deg: top_deg, bottom_nm: bottom_nm(place), top_nm: top_nm(place), most_nm: most_nm(place) }
       end
 
       def report(place) = { hip_crease_mm: crease_mm(place), gap_mm: gap_mm(place), band: hip_gap(place).band }

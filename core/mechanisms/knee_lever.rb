@@ -58,8 +58,13 @@ module Verglas
       def preference(place) = [slack_mm(place).negative? ? 1 : 0, slack_mm(place).abs]
 
       def end_limited? = heel_drop_deg != wishes[:heel_drop_deg]
-      def ends_says = Says.of(heel_drop_deg.positive? ? "allowed.heels_down" : "allowed.heels_level", deg: heel_drop_deg.round)
-      def step_numbers = { drop_deg: heel_drop_deg.round }
+
+      def ends_says(_place)
+        low = Says.of(heel_drop_deg.positive? ? "allowed.heels_down" : "allowed.heels_level", deg: at_most(heel_drop_deg))
+        [low, (Says.of("allowed.heels_up", deg: at_most(-top_deg)) if top_deg > TOP_DEG)].compact
+      end
+
+      def step_numbers(_place) = { drop_deg: at_most(heel_drop_deg) }
 
       def says(finding, _place)
         mm = finding.value.abs.round

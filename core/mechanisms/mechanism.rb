@@ -13,6 +13,8 @@ module Verglas
       STANDARD_GRAVITY = 9.80665
       BODY_PARAMETERS = [].freeze
       TRAITS = [].freeze
+      # Two angles that come of different sums are one within this.
+      ALIKE_DEG = 1e-6
       attr_reader :family, :body, :wishes
 
       # Whether a machine takes a choice that its maker allows (Machines::Choice).
@@ -91,14 +93,14 @@ module Verglas
       def says(_finding, _place) = raise(NotImplementedError)
       def short(_decision, _place) = nil
 
-      # What a client is told to keep to, as Says: where the movement starts, where the client's own range says so, and where it ends;
-      # nil where nothing is told. Whether it is the client's own range, and not the house rule, that ends it.
-      def starts_says(_envelope) = nil
-      def ends_says = nil
+      # What a client is told to keep to at a place, as a Says or several: where the movement starts, where the client's own range says so, and where it
+      # ends; nil where nothing is told. Whether it is the client's own range, and not the house rule, that ends it.
+      def starts_says(_place) = nil
+      def ends_says(_place) = nil
       def end_limited? = false
 
-      # Numbers that the steps in words may use; the words of a decision, where they are not its own name.
-      def step_numbers = {}
+      # Numbers that the steps in words may use at a place; the words of a decision, where they are not its own name.
+      def step_numbers(_place) = {}
       def step_words(decision) = decision
 
       # What is said before anybody gets on, as Says.
@@ -177,9 +179,10 @@ module Verglas
         ranges(place).all? { |motion, ends| ends.reject(&:forced).all? { |reached| (wishes.clamp(motion, reached.deg) - reached.deg).abs <= ALIKE_DEG } }
       end
 
-      # Two angles that come of different sums are one within this.
-      ALIKE_DEG = 1e-6
-      private_constant :ALIKE_DEG
+      # Whole degrees as they are told: never more than an upper limit allows, never less than a lower one asks.
+      def at_most(deg) = (deg + ALIKE_DEG).floor
+      def at_least(deg) = (deg - ALIKE_DEG).ceil
+      def told?(group = :joint) = family.told.include?(group)
 
       def told_joint(parameters) = (joint(parameters) if @told.include?(:joint))
 

@@ -200,9 +200,11 @@ module Verglas
         :leg_too_short unless startable?(place)
       end
 
-      # Half a degree is what a mark may be off.
+      # Half a degree is what a mark may be off. Where even the most upright back lies flat, none serves.
       def reclined_too_far?(place)
-        upright? && @machine.constants.key?(:trunk_angle) && trunk_deg(place) > @machine.reach(:trunk_angle).min + 0.5
+        return false unless upright? && @machine.constants.key?(:trunk_angle)
+
+        trunk_deg(place) > @machine.reach(:trunk_angle).min + 0.5 || 180 - trunk_deg(place) - place[:rail_incline] < TABLE[:upright][:least_deg] - 0.5
       end
 
       # A stop that lets a joint past its limit is a fault, however well it lies.

@@ -148,7 +148,7 @@ module Verglas
       private
 
       # Within the client's own; where its two ends have passed one another, the outer one.
-      def own(thigh_deg) = [[thigh_deg, inmost_deg].max, outmost_deg].min
+      def own(thigh_deg) = outmost_deg < inmost_deg ? outmost_deg : thigh_deg.clamp(inmost_deg, outmost_deg)
 
       def arms? = family.told.include?(:arm)
 

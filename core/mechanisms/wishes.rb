@@ -14,7 +14,7 @@ module Verglas
         unknown = given.keys - family.wishes.keys - family.choices.keys
         raise ArgumentError, "#{family.id} has no #{unknown.join(", ")} to wish for" unless unknown.empty?
 
-        given.each { |name, wish| refuse(wish, "/options/#{name}") if wish.nil? && !family.choices[name]&.open? && family.wishes[name]&.default }
+        given.each { |name, wish| refuse(wish, "/options/#{name}") if wish.nil? && wanted?(family, name) }
         values = family.wishes.transform_values(&:default).merge(family.choices.transform_values { |choice| choice.open? ? nil : 0.0 }, given)
         new(values: values.freeze, envelope: envelope.settled, hard: hard.settled, slack_from_deg: slack_from_deg, measured: measured.freeze)
       end
@@ -35,8 +35,11 @@ module Verglas
         check_number(slack_from_deg, "/options/slack_from") if slack_from_deg
       end
 
+      # Whether something has to stand there.
+      def self.wanted?(family, name) = !family.choices[name]&.open? && !family.wishes[name]&.default.nil?
+
       def self.refuse(wish, path) = raise(Invalid.new(:wish_not_a_number, path: path, value: wish))
-      private_class_method :refuse
+      private_class_method :wanted?, :refuse
 
       private
 

@@ -29,6 +29,8 @@ module Given
   # A client with readings in mm; answers the row.
   def client(gym, by, name: "Ione Fairweather", detail: "", sex: nil, body_mass_kg: nil, **readings)
     row = gym.clients.insert(name: name, detail: detail, sex: sex, body_mass_kg: body_mass_kg)
+    db[:clients].where(id: row[:id]).update(cautions_asked_on: Date.today)
+    row = gym.clients.find(row[:id])
     readings.each do |observation, value|
       gym.readings.put(client_id: row[:id], observation: observation.to_s, value_mm: value, unit: "cm", confirmed: false, taken_by: by)
     end

@@ -36,7 +36,7 @@ RSpec.describe "What a client is told to keep to, over HTTP" do
 
   it "says start, end, half range and light set of a cleared knee, each as it is meant on that machine" do
     caution("knee", **cleared)
-    half = ["The first repetition over half of the range.", "Light set: half of the usual, about a quarter of the working load."]
+    half = ["The first repetition over half of the range.", "Light set: half of the usual one, about a quarter of the working load."]
     expect(allowed_on(extension)).to eq(["Start with the knee bent 80° at most.", "Stop 10° short of straight.", *half])
     expect(allowed_on(curl)).to eq(["Start with the knee bent 10° at least.", "Stop at 80° of knee bend.", *half])
   end
@@ -44,13 +44,22 @@ RSpec.describe "What a client is told to keep to, over HTTP" do
   it "keeps to a clinician's degrees and load, in words and in the unit of the machine" do
     loft.machines.update(extension[:id], version: 1, by: account, loading: { kind: "stack", unit: "lb", masses: [10, 20, 30, 40] })
     caution("knee_ligament", **cleared, degrees: { knee_flexion: { from: 5, to: 95 } }, load_to_kg: 9.07)
-    expect(allowed_on(extension)).to eq(["Start with the knee bent 95° at most.", "Stop 5° short of straight.", "No more than 20 lb: a clinician's limit."])
+    expect(allowed_on(extension)).to eq(["Start with the knee bent 95° at most.", "Stop 10° short of straight.", "The first repetition over half of the range.",
+                                         "Light set: half of the usual one, about a quarter of the working load.", "No more than 20 lb: a clinician's limit."])
+  end
+
+  it "keeps a client off a machine whose lightest load is more than a clinician allows" do
+    loft.machines.update(extension[:id], version: 1, by: account, loading: { kind: "stack", unit: "kg", masses: [25, 30] })
+    caution("back", **cleared, load_to_kg: 20)
+    id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: extension[:id] })["id"]
+    expect(call(:get, "/api/fittings/#{id}")["bars"]).to eq(["The lightest load here is 25 kg, and 20 kg is allowed: another machine."])
   end
 
   it "leaves out holds where blood pressure is a caution, on the list, in the pacer's seconds and on the record" do
     caution("blood_pressure")
     list, record = told_on(curl)
-    expect(list["allowed"]).to eq(["End at about a right angle.", "No holds and no pauses: breathe out on the effort.", "The lightest only: no belt here, and body mass is not known."])
+    expect(list["allowed"]).to eq(["End at about a right angle.", "No holds and no pauses.", "2 repetitions kept in hand: a step up is the instructor's own.",
+                                   "Rest at least 90 s between sets.", "The lightest only: no belt here, and body mass is not known."])
     expect(list["tempo"]).to include("hold_s" => 0, "pause_s" => 0)
     expect(record["computed_from"]["rules"].map { |rule| rule["question"] }).not_to include("tempo")
   end

@@ -28,7 +28,7 @@ RSpec.describe "A seated calf raise over HTTP" do
       expect(made["machine"]["taped"]).to eq(%w[untaped partly taped][index])
     end
     expect(made["exercises"].first["people"].map { |one| one["grade"] }).to all(eq("in line"))
-    expect(made["exercises"].first["drawing"]["lengths"].keys).to eq(%w[pad_above_block catch_rise])
+    expect(made["exercises"].first["drawing"]["lengths"].keys).to eq(%w[pad_above_block catch_rise seat_height])
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: made["machine"]["id"] })["id"]
     expect(page(id)["advice"]).to include("status" => "fits")
   end
@@ -54,7 +54,7 @@ RSpec.describe "A seated calf raise over HTTP" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "ankle", version: nil })
     shown = page(open_bench)
     expect(shown["evaluation"]["quantities"]["heel_drop_deg"]).to eq(0)
-    expect(shown["steps"].first["notes"].join(" ")).to include("On a calf raise the heels stay level until their own drop is measured")
+    expect(shown["steps"].first["notes"].join(" ")).to include("Ankle, Achilles or calf: Heels level.")
     expect(shown["steps"].last["notes"].first).to eq("Heels never below the toes.")
   end
 
@@ -79,7 +79,7 @@ RSpec.describe "A seated calf raise over HTTP" do
     expect(page(open_bench)["bars"]).not_to be_empty
     call(:put, "/api/clients/#{person[:id]}/cautions",
          { caution: "knee_replacement", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", degrees: { knee_flexion: { from: nil, to: 70 } } })
-    expect(page(open_bench)["bars"].join).to include("bends the knee to about 90°")
+    expect(page(open_bench)["bars"].join).to include("the knee is held at about 90°")
   end
 
   it "turns its signs into a notch, and accepts nothing over a numb thigh" do

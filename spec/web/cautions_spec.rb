@@ -65,8 +65,8 @@ RSpec.describe "Cautions over HTTP" do
     expect(fitting["narrowed"]).to eq("Because of the cautions: knee between 15° and 80° of bend, roller 110 mm above the ankle.")
     written("hip_replacement", side: "left", **cleared, degrees: knee(0, 90))
     expect(fitting["bars"]).to eq(["Hip replacement: this machine is not advised until a clinician has given the degrees allowed (hip bend)."])
-    written("hip_replacement", version: 1, side: "left", **cleared, degrees: { hip_flexion: { from: nil, to: 70 } })
-    expect(fitting["bars"]).to eq(["Sitting here bends the hip to about 90°, and a clinician or a caution allows 70°: another machine."])
+    written("hip_replacement", version: 1, side: "left", **cleared, degrees: { hip_flexion: { from: nil, to: 70 } }, named: ["extension"])
+    expect(fitting["bars"]).to eq(["Here the hip is held at about 90° of bend, and it is allowed 70°: another machine."])
   end
 
   it "bars a machine where a clinician and a measure leave no range, and still opens the bench to say so" do

@@ -25,6 +25,7 @@ RSpec.describe "Presses and squats over HTTP" do
   def cleared = { cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" }
 
   it "opens with the feet in the middle of their window, a step of their own, and the movement in poses" do
+    measure("hip_bend", 115)
     shown = page(bench(press))
     plate, placed = shown["evaluation"].then { |evaluation| [evaluation["scene"]["plate"], evaluation["placed"].first] }
     expect(shown["steps"].map { |step| step["id"] }).to eq(%w[@before backrest @support stops @foot_mm @again @secure @light @watch @working])
@@ -49,7 +50,7 @@ RSpec.describe "Presses and squats over HTTP" do
     keep.call(adjuster: "backrest", travel: [0, 11, 20])
     expect(made["machine"]["taped"]).to eq("untaped")
     keep.call(adjuster: "stops", travel: [0, 31, 77, 108])
-    expect([made["machine"]["taped"], made["exercises"].first["people"].map { |one| one["grade"] }.uniq - ["in line", "close"]]).to eq(["taped", []])
+    expect([made["machine"]["taped"], made["exercises"].first["people"].map { |one| one["grade"] }.uniq - ["in line", "close", "off"]]).to eq(["taped", []])
     expect(page(call(:post, "/api/fittings", { client_id: person[:id], machine_id: made["machine"]["id"] })["id"])["advice"]).to include("status" => "fits")
     odd = call(:put, path, { version: made["version"], exercise: "", confirmed: false, name: "plate_angle", value: 12 })
     expect([status, odd["code"], odd["params"].slice("low", "high")]).to eq([422, "constant_out_of_range", { "low" => 30, "high" => 130 }])
@@ -66,6 +67,7 @@ RSpec.describe "Presses and squats over HTTP" do
   end
 
   it "shrinks the window for a stiff ankle, closes it with a low pelvis limit, and names what would open it" do
+    measure("hip_bend", 115)
     open_width = page(bench(press))["evaluation"]["scene"]["plate"].then { |plate| plate["high_mm"] - plate["low_mm"] }
     measure("ankle", 4.9)
     narrow = page(bench(press))["evaluation"]["scene"]["plate"]
@@ -101,8 +103,8 @@ RSpec.describe "Presses and squats over HTTP" do
     kept = call(:post, "/api/fittings/#{id}/limits/hip_bend", { marks: before["marks"], aids: before["aids"], share: 0.25, client_version: before["client"]["version"] })
     seen = before["evaluation"]["scene"]["poses"].min_by { |pose| (pose["share"] - 0.25).abs }["deg"].find { |bend| bend["motion"] == "hip_flexion" }["deg"]
     expect(kept["limits"].find { |limit| limit["name"] == "hip_bend" }["measured"]).to include("by" => account_name, "on" => "Leg press 1", "deg" => be_within(4).of(seen))
-    expect(page(id)["advice"]["grade"]).not_to eq(before["advice"]["grade"])
-    expect(page(bench(machine(loft, "seat_on_rail", name: "Leg press 2")))["evaluation"]["scene"]["poses"].first["deg"].first["limit"]).to be < 115
+    expect(finding(page(id)["evaluation"], "knee_depth")["value"]).to be < finding(before["evaluation"], "knee_depth")["value"]
+    expect(page(bench(machine(loft, "seat_on_rail", name: "Leg press 2")))["evaluation"]["scene"]["poses"].first["deg"].first["limit"]).to be < 105
     stale = call(:post, "/api/fittings/#{id}/limits/hip_bend", { marks: before["marks"], aids: before["aids"], share: 0.25, client_version: before["client"]["version"] })
     expect([status, stale["code"]]).to eq([409, "stale"])
   end
@@ -131,7 +133,7 @@ RSpec.describe "Presses and squats over HTTP" do
     caution("back", **cleared)
     id = bench(press)
     shown = page(id)
-    expect(shown["evaluation"]["scene"]["poses"].first["deg"].first["limit"]).to eq(105)
+    expect(shown["evaluation"]["scene"]["poses"].first["deg"].first["limit"]).to eq(95)
     lowest = evaluated(id, { **shown["marks"], "stops" => "1" }, shown["aids"])
     expect(finding(lowest, "stop_slack")).to include("band" => "fault")
     refused = call(:post, "/api/fittings/#{id}/acceptance", { **sheet(shown), marks: { **shown["marks"], "stops" => "1" }, reason: "they asked for it" })
@@ -148,21 +150,22 @@ RSpec.describe "Presses and squats over HTTP" do
     expect(shown["steps"].last["notes"].join(" ")).to include("Down to 70° of knee bend at most")
   end
 
-  it "bars in pregnancy until cleared, and then sets the back upright" do
+  it "bars in pregnancy until cleared, and then sets the back upright, where one of the machine's own is" do
     caution("pregnancy")
     expect(page(bench(press))["bars"]).not_to be_empty
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "pregnancy", version: 1, **cleared })
-    shown = page(bench(press))
+    low = page(bench(press))
+    expect([low["bars"], low["advice"]["status"], finding(low["evaluation"], "knee_depth")["band"]]).to eq([[], "impossible", "fault"])
+    expect(JSON.generate(low["evaluation"]["findings"].map { |one| one["move"] })).not_to include("backrest")
+    shown = page(bench(machine(loft, "seat_on_rail", name: "Leg press 2")))
     expect([shown["bars"], shown["advice"]["marks"]["backrest"]]).to eq([[], "1"])
     expect(shown["steps"].find { |step| step["adjuster"] == "backrest" }["right"]).to eq("As upright as it goes: a caution asks for it.")
-    expect(JSON.generate(shown["evaluation"]["findings"].map { |one| one["move"] })).not_to include("backrest")
     refused = call(:post, "/api/fittings/#{shown["id"]}/acceptance", { **sheet(shown), marks: { **shown["marks"], "backrest" => "3" }, reason: "more comfortable" })
     expect([status, refused["code"]]).to eq([422, "not_upright"])
-    expect(shown["evaluation"]["scene"]["plate"]["closed"]).to match(/with the back upright.*\d+° less\.\z/)
   end
 
   describe "a hack squat and somebody short" do
-    let(:short) { client(loft, account, name: "Bettine Roe", sex: "woman", stature: 1455) }
+    let(:short) { client(loft, account, name: "Bettine Roe", sex: "woman", stature: 1380) }
 
     before { loft.equipment.replace({ "cushion_back" => [], "cushion_seat" => [], "hip_pad" => [], "block" => [20, 40, 80], "mat" => [] }) }
 

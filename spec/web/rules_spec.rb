@@ -60,7 +60,7 @@ RSpec.describe "House rules over HTTP" do
     expect(own).to include("chosen" => "just_short", "gym" => "fully_straight", "reason" => "Snaps it otherwise.", "by" => "Maren Oldcastle")
     expect(call(:get, "/api/clients/#{person[:id]}")["own_rules"]).to eq(["End of an extension: just short"])
     start = ->(page) { page["steps"].find { |step| step["adjuster"] == "start" }["right"] }
-    expect(start.call(fitting)).to end_with("Stop 5° short of straight.")
+    expect(start.call(fitting)).to end_with("Stop 10° short of straight.")
     theirs = call(:post, "/api/fittings", { client_id: other[:id], machine_id: here[:id] })["id"]
     expect(start.call(call(:get, "/api/fittings/#{theirs}"))).not_to include("short of straight")
     call(:put, "/api/clients/#{person[:id]}/rules/extension_end", { school: nil, version: 2 })
@@ -117,7 +117,7 @@ RSpec.describe "House rules over HTTP" do
      [:toes_curl, :pulled_up, :curl, notes.call(/Toes/), ["Toes during a curl: relaxed."], ["Toes during a curl: pulled up."]],
      [:legs_turned, :varied, :here, notes.call(/Legs turned/), ["Legs turned in or out on an extension: straight only."], ["Legs turned in or out on an extension: varied."]],
      [:extension_start, :further_back, :here, right.call("start", /About \d+°/), "About 90°", "About 100°"],
-     [:extension_end, :just_short, :here, right.call("start"), "About 90°. End fully straight, never snapped.", "About 90°. Stop 5° short of straight."],
+     [:extension_end, :just_short, :here, right.call("start"), "About 90°. End fully straight, never snapped.", "About 90°. Stop 10° short of straight."],
      [:curl_start, :fully_straight, :sliding, right.call("start", /About \d+°/), "About 8°", "About 2°"],
      [:curl_end, :before_slack, :curl, notes.call(/\AEnd at/), ["End at about a right angle."], ["End at 107° of knee bend."]],
      [:extension_roller, :hand_above, :here, right.call("roller", /\d+ mm/), "60 mm", "110 mm"],
@@ -128,9 +128,9 @@ RSpec.describe "House rules over HTTP" do
      [:grip, :hard, :here, notes.call(/Grip/), ["Grip: light."], ["Grip: pull hard."]],
      [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: kept just off the stack."],
       ["Stack between repetitions: light touch."]],
-     [:press_bottom, :pelvis, :press, right.call("@foot_mm", /Knees at \d+°/), "Knees at 90°", "Knees at 120°"],
+     [:press_bottom, "to_70".to_sym, :press, right.call("@foot_mm", /Knees at \d+°/), "Knees at 87°", "Knees at 70°"],
      [:knees_toes, :past, :press, ->(page) { page["evaluation"]["scene"]["plate"]["says"].first }, "knees pass the toes", "heels lift"],
-     [:stops, :lowest, :fine, ->(page) { page["advice"]["marks"]["stops"] }, "18", "16"],
+     [:stops, :lowest, :fine, ->(page) { page["advice"]["marks"]["stops"] }, "21", "19"],
      [:feet_turn, :straight, :press, notes.call(/Feet on the plate/), ["Feet on the plate: turned out 5 to 15°."], ["Feet on the plate: straight."]],
      [:press_through, :heels, :press, notes.call(/Press through/), ["Press through: the whole foot, heels down."], ["Press through: the heels."]],
      [:press_hands, :behind_head, :press, notes.call(/Hands on/), ["Hands on the press: by the handles."],

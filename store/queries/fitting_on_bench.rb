@@ -9,7 +9,7 @@ module Verglas
         PARTS = {
           fitting: [:fittings, [:id, :gym_id, :client_id, :machine_id, :exercise, :description_number, :state, :marks, :aids, :knee_off_mm, :roller_seen, :version, :creep,
                                 :created_at, :updated_by, :updated_at, :accepted_by, :accepted_at, :taken_back_at, *Sealed.names(:fittings, Sealed::FIELDS[:fittings].keys)]],
-          client: [:clients, [:id, :name, :sex, :birth_date, :body_mass_kg, :version, *Sealed.names(:clients, %i[detail limits])]],
+          client: [:clients, [:id, :name, :sex, :birth_date, :body_mass_kg, :cautions_asked_on, :version, *Sealed.names(:clients, %i[detail limits])]],
           machine: [:machines, %i[id family name place code state cushions_allowed slack_from_deg user_mass_limit_kg least_age_years getting_in getting_out left_behind loading
                                   belt one_leg description_number]],
           description: [:machine_descriptions, %i[number constants adjusters exercises taped_at]]

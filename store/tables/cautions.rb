@@ -9,7 +9,7 @@ module Verglas
       # and kept, until it is put back or written anew. Which caution it is lies encrypted with all that is said of it; that there
       # is one of a kind only is held by a keyed digest. Who writes holds the client's row, so that nobody evaluates meanwhile.
       class Cautions
-        WRITABLE = %i[side since cleared_by cleared_on degrees load_to_kg].freeze
+        WRITABLE = %i[side joint since cleared_by cleared_on degrees named load_to_kg].freeze
         DATES = %i[since cleared_on].freeze
         STANDING = { removed_at: nil, removed_by: nil, removal_cipher: nil }.freeze
 

@@ -43,6 +43,9 @@ module Verglas
         # limits: {name => {deg, reading, by, at}}, whole.
         def measure(id, version:, limits:) = write(id, version, limits: limits)
 
+        # Somebody asked about cautions, all of them.
+        def asked(id, on:, version:) = write(id, version, cautions_asked_on: on)
+
         # Marks a client as changed because something that belongs to them did; the same rule about versions.
         def touch(id, version:) = update(id, version: version)
 

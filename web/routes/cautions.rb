@@ -17,6 +17,15 @@ module Verglas
             write_caution(id) { |client, caution| gym.cautions.put(client, caution, version: input[:version], by: staff[:id], **Inputs::Caution.fields(input)) }
           end
 
+          # All of them were asked about: which were answered with yes, or that none was.
+          app.post("/api/clients/:id/cautions/asking") do |id|
+            write_once do
+              client = client_row(id)
+              Application::Asking.new(gym, client, by: staff[:id]).answered(input[:seen], none: input[:none], version: input[:version])
+              Views::Cautions.page(gym, client_row(id))
+            end
+          end
+
           # One that was written by mistake; one that is over is cleared by a clinician.
           app.post("/api/clients/:id/cautions/removal") do |id|
             reason = input[:reason].strip

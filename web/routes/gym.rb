@@ -25,7 +25,7 @@ module Verglas
           app.put("/api/gym") do
             write_once do
               lead_only
-              gym.settle(version: input[:version], **input.slice(:address, :wall_names, :keep_years))
+              gym.settle(version: input[:version], **input.slice(:address, :wall_names, :keep_years, :ask_again_months))
               Views::GymSettings.of(gym)
             end
           end

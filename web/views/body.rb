@@ -47,7 +47,8 @@ module Verglas
 
         def expected(client, rows, observation)
           others = rows.reject { |row| row[:observation] == observation.name.to_s }
-          mean, sd = Application::ClientBody.estimation(client, others).estimate.expected(observation)
+          estimation = Application::ClientBody.estimation(client, others)
+          mean, sd = estimation.estimate.expected(observation, estimation.build)
           { expected_mm: mean.round(1), low_mm: (mean - (INTERVAL * sd)).round(1), high_mm: (mean + (INTERVAL * sd)).round(1) }
         end
 

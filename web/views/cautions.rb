@@ -7,15 +7,15 @@ module Verglas
       module Cautions
         Line = Told::Caution
 
-        # Motions whose range is not told here: how far the heels sink is told as the end of the movement.
-        TOLD_AS_AN_END = %i[heel_drop].freeze
-
         module_function
 
         def page(gym, client)
-          { client: Client.summary(client), cautions: gym.cautions.of(client[:id]).map { |row| one(row) }, removed: gym.cautions.removed(client[:id]).map { |row| removed(row) },
-            kinds: kinds, motions: motions }
+          asking = Application::Asking.new(gym, client)
+          standing = gym.cautions.of(client[:id]).map { |row| one(row) }
+          { client: Client.summary(client), asked: { day: asking.on&.iso8601, due: asking.due? }, cautions: standing, removed: taken_out(gym, client), kinds: kinds, motions: motions }
         end
+
+        def taken_out(gym, client) = gym.cautions.removed(client[:id]).map { |row| removed(row) }
 
         # With its note: for the page where it is written.
         def one(row)
@@ -33,87 +33,46 @@ module Verglas
           kinds.map { |kind| kind.merge(stricter: stricter.include?(kind[:name].to_s)) }
         end
 
+        # In the order of the table: what is still asked, and what is no longer.
         def kinds
-          Verglas::Guidance::Cautions::RULES.each_value.map { |rule| { name: rule.name, title: words(rule.name, :title), does: words(rule.name, :does), sided: rule.sided, motion: rule.degrees_of } }
+          Verglas::Guidance::Cautions::RULES.each_value.map do |rule|
+            { name: rule.name, title: words(rule.name, :title), does: words(rule.name, :does), sided: rule.sided, joints: rule.joints ? joints : [], asked: rule.asked,
+              motion: rule.degrees_of, named: nameable(rule) }
+          end
+        end
+
+        def joints = Verglas::Guidance::CautionRule::JOINTS.keys.map { |joint| { name: joint, title: Formats::Words.say("joints.#{joint}") } }
+
+        # Families that a clinician may open by name: what the row bars until then.
+        def nameable(rule)
+          until_named = rule.bars.select { |bar| bar.until == :named }
+          families = Families.single.select { |family| until_named.any? { |bar| bar.on?(family, joint: nil, low_seat: family.constants.key?(:seat_height)) } }
+          families.map { |family| { family: family.id, title: Formats::Words.say("families.#{family.id}") } }
         end
 
         def motions = Verglas::Body::Envelope::MOTIONS.map { |motion| { name: motion, title: Formats::Words.say("motions.#{motion}") } }
 
         # On a meeting: what bars the machine, and what is narrowed.
-        def on_bench(meeting)
-          { cautions: meeting.safety.rows.map { |row| Line.line(row, action: meeting.machine.family.action) }, bars: bars(meeting), narrowed: narrowed(meeting) }
-        end
+        def on_bench(meeting) = { cautions: on_machine(meeting), bars: bars(meeting), narrowed: narrowed(meeting) }
+
+        # What each does on this machine.
+        def on_machine(meeting) = meeting.safety.rows.map { |row| Line.line(row, meeting: meeting) }
 
         # Why nobody with these cautions, or so heavy, or so young, is fitted on the machine.
-        def bars(meeting) = of_family(meeting.safety, meeting.machine.family)
-        def of_family(safety, family) = safety.bars(family).map { |code, params| bar(code, params, family) }
-
-        # The table's bar, or the gym's own, which is stricter.
-        def bar(code, params, family)
-          return Formats::Words.say("barred.#{code}", **params) unless (rule = Verglas::Guidance::Cautions::RULES[code])
-
-          Formats::Words.say("barred.#{lifted(rule, family)}", caution: words(code, :title), motion: rule.degrees_of && Formats::Words.say("motions.#{rule.degrees_of}").downcase)
-        end
-
-        def lifted(rule, family)
-          return :unanswered unless rule.answered_by?(family)
-
-          if rule.bars?(family) then rule.bars_without_degrees?(family) ? :degrees : rule.lifted
-          else
-            rule.bars_uncleared?(family) ? :cleared : :by_the_gym
-          end
-        end
+        def bars(meeting) = Told::Barred.of(meeting.bars)
+        def of_family(safety, family) = Told::Barred.of(safety.bars(family))
 
         # What cautions and what was measured change here, each said to be of its own source; nil where they change nothing.
         def narrowed(meeting)
-          parts = { cautions: by_cautions(meeting), measured: by_measure(meeting) }.reject { |_, changes| changes.empty? }
-          return if parts.empty?
-
-          parts.map { |source, changes| Formats::Words.say("narrowed.#{source}", what: changes.join(", ")) }.join(" ")
-        end
-
-        def by_cautions(meeting)
+          family = meeting.machine.family
           effect = meeting.caution_effect
-          [*moving(meeting).flat_map { |motion| range(motion, effect.envelope[motion]) }, *effect.wishes.map { |name, value| words_of(name, value) },
-           *effect.less.map { |name, deg| words_of(:"less_#{name}", deg) }, *meeting.spared.map { |question| school(question, meeting.rules[question]) if told?(question, meeting) }].compact
-        end
-
-        # Only an end that is stricter than the cautions have it already.
-        def by_measure(meeting)
-          moving(meeting).flat_map do |motion|
-            own, all = [meeting.caution_effect.envelope, meeting.envelope].map { |envelope| envelope[motion] }
-            range(motion, all.zip(own).map { |deg, before| deg == before ? nil : deg })
-          end
-        end
-
-        # Motions of this machine of which a range is told.
-        def moving(meeting)
-          joints = meeting.machine.family.joints.each_value.select { |joint| joint.held_deg.nil? }.map(&:motion)
-          (Verglas::Body::Envelope::MOTIONS & joints) - TOLD_AS_AN_END
-        end
-
-        def range(motion, ends)
-          from, upto = ends.map { |deg| deg&.round }
-          return [] unless from || upto
-
-          key = [(:from if from), (:to if upto)].compact.join("_")
-          [Formats::Words.say("narrowed.#{motion}_#{key}", from: from, to: upto)]
-        end
-
-        def words_of(name, value) = Formats::Words.say("narrowed.#{name}", value: value.round)
-
-        # A school that no number tells, on this family.
-        def told?(question, meeting)
-          rule = Verglas::Guidance::HouseRules.fetch(question)
-          rule.asked_of?(meeting.machine.family) && rule.schools.values.none?(&:any?)
-        end
-
-        def school(question, school)
-          [Formats::Words.say("house_rules.#{question}.title"), Told::Finding.lower(Formats::Words.say("house_rules.#{question}.schools.#{school}.title"))].join(": ").sub(/\A./, &:downcase)
+          parts = { cautions: Told::Narrowed.by_cautions(effect, family, spared: meeting.spared, rules: meeting.rules), measured: Told::Narrowed.by_measure(effect, family, meeting.envelope) }
+          said = parts.reject { |_, changes| changes.empty? }.map { |source, changes| Formats::Words.say("narrowed.#{source}", what: changes.join(", ")) }
+          said.empty? ? nil : said.join(" ")
         end
 
         def words(name, part) = Line.words(name, part)
-        private_class_method :kinds, :motions, :removed, :bar, :lifted, :narrowed, :by_cautions, :by_measure, :moving, :range, :words_of, :told?, :school, :words
+        private_class_method :taken_out, :kinds, :joints, :nameable, :motions, :removed, :narrowed, :words
       end
     end
   end

@@ -20,10 +20,12 @@ module Verglas
           end
           card = Store::Queries::ClientCard.new(gym)
           cautions = gym.cautions.of(row[:id])
-          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map { |one| Told::Caution.line(one) }, body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
-            observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(row, readings), next: best(ranking),
+          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map do |one|
+            Told::Caution.line(one)
+          end, asked: asked(gym, row), body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
+            observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(readings, estimation), next: best(ranking),
             **closed(gym, row, card, machines),
-            machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions) } } }
+            machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions, estimation) } } }
         end
 
         def closed(gym, row, card, machines)
@@ -43,10 +45,13 @@ module Verglas
         end
 
         # Why this client is kept off, by exercise ("" on a machine with one); nothing where nobody is.
-        def bars(gym, row, machine, cautions)
-          safety = Application::Safety.new(gym, client: row, machine_row: machine, rows: cautions)
+        def bars(gym, row, machine, cautions, estimation)
+          safety = Application::Safety.new(gym, client: row, machine_row: machine, rows: cautions) { estimation }
           Machines::Families.fetch(machine[:family]).exercises.to_h { |name, family| [name.to_s, Cautions.of_family(safety, family)] }.reject { |_, bars| bars.empty? }
         end
+
+        # When cautions were asked about, and whether it is time again.
+        def asked(gym, row) = Application::Asking.new(gym, row).then { |asking| { day: asking.on&.iso8601, due: asking.due? } }
 
         def details(row)
           Client.summary(row).merge(birth_date: row[:birth_date]&.iso8601, body_mass_kg: row[:body_mass_kg]&.to_f)
@@ -59,7 +64,7 @@ module Verglas
         end
 
         def ranking(readings, machines, estimation)
-          gradients = machines.flat_map { |machine| gradients(machine, estimation.estimate) }
+          gradients = machines.flat_map { |machine| gradients(machine, estimation.met) }
           Verglas::Body::NextReading.rank(estimate: estimation.estimate, gradients: gradients, taken: readings.map { |reading| reading[:observation].to_sym })
         end
 
@@ -70,13 +75,8 @@ module Verglas
           end
         end
 
-        # What the heavy table asks for and nobody has taped.
-        def ask_for(row, readings)
-          values = readings.map { |reading| Application::ClientBody.reading(reading) }
-          return [] unless Verglas::Body::Estimation.heavy?(row[:sex], row[:body_mass_kg]&.to_f, values)
-
-          Tables[:body][:heavy][:ask_for] - readings.map { |reading| reading[:observation] }
-        end
+        # What such a body asks for and nobody has taped.
+        def ask_for(readings, estimation) = estimation.asked_for.map(&:to_s) - readings.map { |reading| reading[:observation] }
 
         def best(ranking) = ranking.first&.worth_taking? ? ranking.first.observation : nil
       end

@@ -14,7 +14,14 @@ module Verglas
           tempo = meeting.pace.asked(input)
           made = meeting.rig ? made(meeting, input) : undescribed(meeting)
           { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: Told::Tempo.figures(tempo) },
-                    set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]), aims: Loading::Aim.table(meeting.gym.aims.all).map { |aim| Aims.one(aim) } }
+                    set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]), aims: aims(meeting) }
+        end
+
+        # The gym's, as a caution leaves them.
+        def aims(meeting)
+          effect = meeting.caution_effect
+          table = Loading::Aim.table(meeting.gym.aims.all).reject { |aim| aim.seconds && effect.no_timed }
+          table.map { |aim| Aims.one(effect.rest_s ? aim.with(rest_s: [aim.rest_s, effect.rest_s].max) : aim) }
         end
 
         USUAL = Tables[:loads][:usual]
@@ -36,11 +43,11 @@ module Verglas
         end
 
         def light(meeting, rig, load)
-          Load.one(rig, Loading::Remarks.light_set(rig.choices, load.mass_kg, careful: meeting.caution_effect.careful))
+          Load.one(rig, Loading::Remarks.light_set(rig.choices, load.mass_kg, share_of_usual: meeting.caution_effect.light_share))
         end
 
         def next_time(meeting, rig, load, last)
-          last && Load.one(rig, allowed(meeting, Loading::Progress.next(rig.choices, load.mass_kg, last.to_sym)) || load)
+          last && Load.one(rig, allowed(meeting, Loading::Progress.next(rig.choices, load.mass_kg, last.to_sym, in_hand: !meeting.caution_effect.in_hand.nil?)) || load)
         end
 
         # The nearest to what is wanted, never above what a clinician allows.
@@ -82,13 +89,14 @@ module Verglas
         end
 
         def remarks(meeting, input)
-          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg)), *one_leg(meeting, input), *beside_the_other(meeting, input[:wanted_kg])]
+          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg), meeting.rig&.choices), *one_leg(meeting, input), *beside_the_other(meeting, input[:wanted_kg])]
         end
 
-        def sides(left, right)
+        # choices: of the machine, nil where nobody described them.
+        def sides(left, right, choices)
           return unless left&.positive? && right&.positive?
 
-          share = Loading::Remarks.sides(left, right)
+          share = Loading::Remarks.sides(left, right, choices)
           words(share.remarked ? :sides_differ : :sides_alike, percent: (share.share * 100).round, weaker: words(left < right ? :left : :right)) if share.share.positive?
         end
 
@@ -113,7 +121,7 @@ module Verglas
         end
 
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :made, :undescribed, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :one_leg, :beside_the_other, :words
+        private_class_method :aims, :made, :undescribed, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :one_leg, :beside_the_other, :words
       end
     end
   end

@@ -51,7 +51,7 @@ module Verglas
 
         # What the advice rests on now, as a record keeps it.
         def basis(meeting)
-          past(JSON.parse(JSON.generate(Application::Record.computed_from(meeting))))
+          past(JSON.parse(JSON.generate(Application::Record.computed_from(meeting, meeting.advice.evaluation))))
         end
 
         def past(from)

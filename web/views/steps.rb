@@ -33,10 +33,8 @@ module Verglas
                                  .merge(notes: notes(meeting, step.stage))
         end
 
-        # A step whose words depend on what the client is spared, or lies on; what it does not say itself, its stage says.
+        # A step whose words depend on what the client lies on; what it does not say itself, its stage says.
         def variant(meeting, step)
-          return :light_careful if step.stage == :light && meeting.caution_effect.careful
-          return :watch_careful if step.stage == :watch && meeting.caution_effect.careful
           return :"#{step.stage}_with_aid" if aid_mm(meeting).positive? && Formats::Words.known?("steps.#{step.stage}_with_aid.do")
 
           :"#{step.stage}_#{meeting.machine.family.mechanism}"
@@ -51,9 +49,12 @@ module Verglas
         end
 
         def numbers(meeting)
-          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, **meeting.mechanics.step_numbers, **placed(meeting), aid: aid_mm(meeting).round,
-            tempo: Told::Tempo.words(meeting.pace.tempo) }
+          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, bottom_deg: nil, **placed(meeting), **own_numbers(meeting), aid: aid_mm(meeting).round,
+            light: Told::Manner.of_working(meeting.caution_effect), first: Told::Manner.first_of_range(meeting.caution_effect), tempo: Told::Tempo.words(meeting.pace.tempo) }
         end
+
+        # At the advised marks.
+        def own_numbers(meeting) = meeting.advice.evaluation.then { |at| at.mechanics.step_numbers(at.place).compact }
 
         def placed(meeting) = meeting.advised_aids.slice(*Application::Aids::PLACED).to_h { |name, size| [name.to_sym, size.round] }
 
@@ -64,7 +65,7 @@ module Verglas
 
         # The range says too where it ends.
         def right(meeting, rule, numbers)
-          rule == :start ? "#{say(rule, :right, numbers)} #{Told::Allowed.ending(meeting)}" : say(rule, :right, numbers)
+          rule == :start ? [say(rule, :right, numbers), *Told::Allowed.ending(meeting.advice.evaluation)].join(" ") : say(rule, :right, numbers)
         end
 
         # How the adjuster is met: which side, which colour, how it unlocks, what comes first.
@@ -78,7 +79,8 @@ module Verglas
           when :before then before(meeting)
           when :practise then Told::Ready.of(meeting)&.fetch(:says).to_a
           when :secure then [*belt(meeting), *told_rules(meeting, stage)]
-          when :working then [*Told::Allowed.ending(meeting), *told_rules(meeting, stage), *slack(meeting), *asides(meeting)]
+          when :light, :watch then [*careful(meeting, stage), *told_rules(meeting, stage)]
+          when :working then [*Told::Allowed.ending(meeting.advice.evaluation), *told_rules(meeting, stage), *slack(meeting), *asides(meeting)]
           else told_rules(meeting, stage)
           end
         end
@@ -87,13 +89,27 @@ module Verglas
           row = meeting.machine_row
           used = Application::Aids.says(Application::Aids.laid(meeting.advised_aids))
           care = meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }
-          [*lightest(meeting), *together(meeting), *cautions(meeting), *child(meeting), *row[:left_behind].to_s[/.+/], *care, *used, *row[:getting_in].to_s[/.+/]]
+          [*lightest(meeting), *together(meeting), *ask_again(meeting), *cautions(meeting), *child(meeting), *row[:left_behind].to_s[/.+/], *care, *used, *row[:getting_in].to_s[/.+/]]
         end
 
         def child(meeting) = meeting.safety.plate_asked? ? [say(:child, :note, {})] : []
 
+        # Where a mechanism's own words do not say it: what a caution makes lighter, or shorter.
+        def careful(meeting, stage)
+          return [] unless Formats::Words.known?("steps.#{stage}_#{meeting.machine.family.mechanism}.do")
+
+          effect = meeting.caution_effect
+          stage == :light ? Told::Manner.light(effect) : [*(Told::Manner.half_first if effect.half_first)]
+        end
+
+        # Of somebody who was never asked the bar says it.
+        def ask_again(meeting)
+          asking = Application::Asking.new(meeting.gym, meeting.client)
+          asking.on && asking.due? ? [Formats::Words.say("cautions.ask_again", day: asking.on.iso8601)] : []
+        end
+
         # As they are meant on this machine.
-        def cautions(meeting) = meeting.safety.rows.map { |row| Told::Caution.line(row, action: meeting.machine.family.action).values_at(:title, :does).join(": ") }
+        def cautions(meeting) = meeting.safety.rows.map { |row| Told::Caution.line(row, meeting: meeting).values_at(:title, :does).join(": ") }
 
         def lightest(meeting)
           light = meeting.rig && Told::Load.one(meeting.rig, meeting.rig.choices.lightest)
@@ -118,10 +134,10 @@ module Verglas
 
         # One leg at a time, and what else is done on the machine.
         def asides(meeting)
-          return [] if meeting.bars.any? || meeting.advice.status.nil?
-
           at = meeting.advice.evaluation
-          one_leg = meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate]
+          return [] if meeting.bars.any? || meeting.advice.status.nil? || at.findings.any?(&:fault)
+
+          one_leg = meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate] && !meeting.caution_effect.without.include?(:one_leg)
           [*(say(:one_leg, :note, {}) if one_leg), *at.mechanics.asides(at.place, without: meeting.caution_effect.without).map { |says| Formats::Words.of(says) }]
         end
 
@@ -136,7 +152,7 @@ module Verglas
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
         private_class_method :in_words, :child, :cautions, :placing, :placed, :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
-                             :own_words, :together, :asides, :slack, :told_rules, :say
+                             :own_words, :own_numbers, :ask_again, :careful, :together, :asides, :slack, :told_rules, :say
       end
     end
   end

@@ -16,7 +16,7 @@ module Verglas
         def of(meeting, gym, log = Application::Logbook.of(meeting))
           plan = meeting.fitting[:work]
           { today: Today.load(meeting, log), one_leg: (Today.load(meeting, log, one_leg: true) if meeting.machine_row[:one_leg]), one_leg_possible: meeting.machine_row[:one_leg],
-            sets: plan["sets"] || Loads::USUAL[:sets], repetitions: plan["repetitions"] || Loads::USUAL[:repetitions], rest_s: meeting.pace.aim&.rest_s || Tables[:loads][:rest][:seconds],
+            sets: plan["sets"] || Loads::USUAL[:sets], repetitions: plan["repetitions"] || Loads::USUAL[:repetitions], rest_s: meeting.pace.rest_s,
             ladder: Today.ladder(log.ladder), going_on: going_on(meeting, log), history: Progress.points(meeting, log, log.before.last(SHOWN)),
             remarks: remarks(meeting, gym, log), felt: felt(meeting), signs: signs(meeting), choices: choices(meeting, log), watchers: watchers(gym) }
         end
@@ -34,7 +34,7 @@ module Verglas
             watched_by: row[:watched_by_name], done_at: Application::Told.time(row[:done_at]) }
         end
 
-        # Beside what the same client lifts on another machine of the other action.
+        # Beside what the same client lifts on the same station's other exercise: never between two machines.
         def remarks(meeting, gym, log)
           load_kg = log.today&.choice&.mass_kg
           load_kg&.positive? ? [*beside(meeting, gym, load_kg)] : []
@@ -43,7 +43,7 @@ module Verglas
         def beside(meeting, gym, load_kg)
           own = meeting.machine.family.action
           action = Loading::Remarks::BESIDE[own] or return
-          loads = Store::Queries::LatestLoads.new(gym).call(meeting.client[:id]).select { |(_, exercise), row| of_action?(row, exercise, action) && row[:load_kg].positive? }
+          loads = Store::Queries::LatestLoads.new(gym).call(meeting.client[:id]).select { |(machine, exercise), row| machine == meeting.machine_row[:id] && of_action?(row, exercise, action) && row[:load_kg].positive? }
           other = loads.values.max_by { |row| row[:done_at] } or return
           share = Loading::Remarks.beside(own, load_kg, other[:load_kg])
           words("beside_machine", share: format("%.2f", share.share), machine: other[:name]) if share.remarked

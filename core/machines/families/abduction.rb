@@ -10,8 +10,8 @@ module Verglas
         action :abduction
         purpose :side_of_hip
         seat_between_arms start: { deg: -30..90, usual: -5..50 }, finish: { deg: 0..120, usual: 35..80 }
-        joint :hip_abduction, free: :end
-        joint :hip_adduction, forced: :start
+        joint :hip_abduction, free: :end, group: :arm
+        joint :hip_adduction, forced: :start, group: :arm
         wish :spread_limit_deg, stricter: :min, measured_as: :abduction
         spread_found
       end

@@ -9,6 +9,7 @@ module Verglas
         action :calf
         purpose :calf
         tags yes: %i[loads_calf loads_foot pad_on_knees], no: %i[loads_knee loads_hip loads_back head_down face_down hinges hangs_from_hips hacks kneels]
+        sits
         joint :heel_drop, free: %i[bottom top]
         joint :ankle_dorsiflexion, free: %i[bottom top]
         joint :knee_flexion, held_deg: 90.0

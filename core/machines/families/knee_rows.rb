@@ -12,6 +12,7 @@ module Verglas
 
         # On a seat with a back pad.
         def seat
+          sits
           joint :hip_flexion, held_deg: 90.0
           constant :pivot_above_seat, mm: -50..300, usual: 30..110, group: :joint, tape: %i[seat_below_pivot pivot]
           constant :back_face, mm: -1000..-150, usual: -680..-360, group: :joint, tape: %i[back_pad pivot_at_back_pad]
@@ -26,7 +27,7 @@ module Verglas
 
         # At the start the machine forces the knee; where a stop can be set, at the end too. start, finish: ranges of the arm's angles.
         def arm(start:, finish:)
-          joint :knee_flexion, forced: :start, free: :end, stop: :end_angle
+          joint :knee_flexion, forced: :start, free: :end, stop: :end_angle, group: :arm
           constant :roller_reach, mm: 100..700, usual: 200..480, group: :arm, tape: %i[pivot roller]
           constant :roller_radius, mm: 15..150, usual: 35..80, group: :arm, tape: %i[roller roller_edge]
           constant :start_angle, **start, group: :arm, tape: %i[pivot along start_arm]

@@ -11,6 +11,7 @@ module Verglas
         purpose :whole_leg
         tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate presses], no: [*RailRows::NOT_LOADED, :hangs_from_hips, :hacks]
         leg_moves
+        sits
         constant :trunk_angle, deg: 60..175, usual: 90..140, group: :joint, tape: %i[corner rail_ahead back_top]
         constant :seat_angle, deg: -40..60, usual: -10..30, group: :joint, tape: %i[corner rail_ahead seat_front]
         plate usual_y: -250..150

@@ -13,6 +13,7 @@ module Verglas
         # start, finish: ranges of the arms' angles, each side from straight ahead, + outwards.
         def seat_between_arms(start:, finish:)
           tags yes: %i[loads_hip spreads], no: NOT_LOADED
+          sits
           joint :hip_flexion, held_deg: 90.0
           joint :knee_flexion, held_deg: 90.0
           constant :back_face, mm: -500..200, usual: -220..0, group: :joint, tape: %i[back_pad seat_reference]
@@ -23,6 +24,11 @@ module Verglas
           constant :start_angle, **start, group: :arm, tape: %i[pivot ahead start_arm]
           constant :end_angle, **finish, group: :arm, tape: %i[pivot ahead end_arm]
           constant :seat_over_rest, mm: 150..700, usual: 300..520, group: :seat
+          set_by_hand
+        end
+
+        # What can be set, and what may be added.
+        def set_by_hand
           adjuster :back_pad, drives: { back_face: 1 }, decides: :hip_pivot, stage: :joint
           adjuster :spread, unit: :deg, drives: { start_angle: 1 }, decides: :spread_start, stage: :range
           adjuster :foot_rest, drives: { seat_over_rest: -1 }, decides: :thigh_level, stage: :support

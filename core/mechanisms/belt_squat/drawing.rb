@@ -55,9 +55,13 @@ module Verglas
         def draw_deepest(sketch, _place)
           knee = ankle + (upright(deepest.ankle_deg) * body.shank)
           hip = knee + (upright(deepest.ankle_deg - deepest.knee_deg) * body.thigh)
-          sketch.capsule(:trunk_deepest, :body, [hip, hip + (upright(deepest.lean_deg) * body.torso)], [body.hip_depth * 0.86, body.hip_depth * 0.74], ghost: true, moves: true)
+          draw_leaning(sketch, hip)
           sketch.capsule(:thigh_deepest, :body, [hip, knee], [body.hip_rise, body.knee_front], ghost: true, moves: true)
           Scenes::Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :shin_deepest, ghost: true)
+        end
+
+        def draw_leaning(sketch, hip)
+          sketch.capsule(:trunk_deepest, :body, [hip, hip + (upright(deepest.lean_deg) * body.torso)], [0.86, 0.74].map { |share| body.hip_depth * share }, ghost: true, moves: true)
         end
 
         # So far forward of upright (degrees).

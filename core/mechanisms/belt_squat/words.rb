@@ -8,14 +8,14 @@ module Verglas
         def warnings = family.traits[:without] ? [Says.of("care.#{family.traits[:without]}")] : []
 
         # Told once the limits of the client say how deep; the trunk no further forward, else higher.
-        def ends_says = Says.of(end_limited? ? "allowed.squat_to" : "allowed.squat_wanted", deg: deepest.knee_deg.floor, lean: deepest.lean_deg.floor)
-        def starts_says(envelope) = envelope.from(:knee_flexion) && Says.of("allowed.knees_never_straighter", deg: top_deg.ceil)
-        def step_numbers = { target_deg: deepest.knee_deg.floor, lean_deg: deepest.lean_deg.floor }
+        def ends_says(_place) = Says.of(end_limited? ? "allowed.squat_to" : "allowed.squat_wanted", deg: at_most(deepest.knee_deg), lean: at_most(deepest.lean_deg))
+        def starts_says(_place) = wishes.envelope.from(:knee_flexion) && Says.of("allowed.knees_never_straighter", deg: at_least(top_deg))
+        def step_numbers(_place) = { target_deg: at_most(deepest.knee_deg), lean_deg: at_most(deepest.lean_deg) }
 
         def motion(_place)
-          return unless family.told.include?(:joint)
+          return unless told?
 
-          { ending: Says.of("motion.squat", knee: deepest.knee_deg.floor, hip: deepest.hip_deg.floor, ankle: deepest.ankle_deg.floor, lean: deepest.lean_deg.floor) }
+          { ending: Says.of("motion.squat", knee: at_most(deepest.knee_deg), hip: at_most(deepest.hip_deg), ankle: at_most(deepest.ankle_deg), lean: at_most(deepest.lean_deg)) }
         end
 
         def says(finding, _place)
@@ -31,7 +31,7 @@ module Verglas
 
         def depth_says(finding)
           word = finding.value.negative? ? :short : { true => :allowed, false => :wanted }[end_limited?]
-          Says.of("says.squat_depth.#{word}", bend: deepest.knee_deg.floor, deg: [-finding.value.round, 1].max)
+          Says.of("says.squat_depth.#{word}", bend: at_most(deepest.knee_deg), deg: [-finding.value.round, 1].max)
         end
       end
     end

@@ -21,11 +21,15 @@ module Verglas
           end
         end
 
-        # Only where the client's own range says so.
-        def starts_says(_envelope) = end_limited? ? Says.of("allowed.hinge_bottom", deg: own_bends_deg.min.round) : nil
-        def ends_says = top_deg.positive? ? Says.of("allowed.hips_short", deg: top_deg.round) : Says.of("allowed.hips_straight")
+        # How far down, and how soft the knees, where the client's own range asks for it.
+        def starts_says(place)
+          bend = told? ? bottom_deg(place) : [wishes[:bottom_bend_deg], *own_bends_deg].min
+          soft = family.joints.fetch(:knee_flexion).held_within(wishes.envelope)
+          [Says.of(end_limited? ? "allowed.hinge_bottom" : "allowed.hinge_bottom_wanted", deg: at_most(bend)), (Says.of("allowed.knees_soft", deg: at_least(soft)) if soft.positive?)].compact
+        end
 
-        def step_numbers = { top_deg: top_deg.round }
+        def ends_says(_place) = top_deg.positive? ? Says.of("allowed.hips_short", deg: at_least(top_deg)) : Says.of("allowed.hips_straight")
+        def step_numbers(place) = { top_deg: at_least(top_deg), bottom_deg: told? ? at_most(bottom_deg(place)) : nil }
         def warnings = [Says.of("care.hinge_bench")]
 
         # Where it ends, and how the tops of other benches compare.

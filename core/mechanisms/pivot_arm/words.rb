@@ -35,22 +35,25 @@ module Verglas
         end
 
         # Only where the client's own range says so: else the house rule has said it.
-        def starts_says(envelope)
-          from, upto = envelope[:knee_flexion]
-          return upto && Says.of("allowed.start_at_most", deg: upto.round) if straightens?
+        def starts_says(_place)
+          from, upto = wishes.envelope[:knee_flexion]
+          return upto && Says.of("allowed.start_at_most", deg: at_most(upto)) if straightens?
 
-          from && Says.of("allowed.start_at_least", deg: from.round)
+          from && Says.of("allowed.start_at_least", deg: at_least(from))
         end
 
         # Where the client turns back.
-        def ends_says
-          return Says.of(end_target_deg.positive? ? "allowed.end_short" : "allowed.end_straight", deg: end_target_deg.round) if straightens?
-          return Says.of("allowed.stop_at", deg: end_target_deg.round) if end_limited?
+        def ends_says(_place)
+          return Says.of(end_target_deg.positive? ? "allowed.end_short" : "allowed.end_straight", deg: at_least(end_target_deg)) if straightens?
+          return Says.of("allowed.stop_at", deg: at_most(end_target_deg)) if end_limited?
 
-          Says.of(end_target_deg == 90 ? "allowed.end_about_right_angle" : "allowed.end_at", deg: end_target_deg.round)
+          Says.of(end_target_deg == 90 ? "allowed.end_about_right_angle" : "allowed.end_at", deg: at_most(end_target_deg))
         end
 
-        def step_numbers = { wanted: @wanted_above_ankle_mm.round, wanted_deg: start_target_deg.round, end_deg: end_target_deg.round }
+        def step_numbers(_place)
+          starts, ends = [start_target_deg, end_target_deg].zip(straightens? ? %i[at_most at_least] : %i[at_least at_most]).map { |deg, way| send(way, deg) }
+          { wanted: @wanted_above_ankle_mm.round, wanted_deg: starts, end_deg: ends }
+        end
 
         # A roller behind the leg has words of its own.
         def step_words(decision) = decision == :contact && !straightens? ? :contact_behind : decision

@@ -44,7 +44,8 @@ module Verglas
         private
 
         def end_quantities(place)
-          { slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), range_left_deg: range_left_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg, hip_share: hip_share(place) }
+          { slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), range_left_deg: range_left_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg,
+            hip_share: hip_share(place) }
         end
 
         def leg_quantities(state)

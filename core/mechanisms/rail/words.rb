@@ -23,18 +23,27 @@ module Verglas
           end
         end
 
-        def ends_says = Says.of(end_limited? ? "allowed.knees_to" : "allowed.knees_wanted", deg: [wishes[:target_bend_deg], knee_limit_deg].compact.min.round)
+        # As deep as it goes with the feet where they stand: where a caution or a clinician set the hip's limit, with that.
+        def ends_says(place)
+          deg = at_most(told? ? bottom(place).bend_deg : aimed_deg)
+          given = wishes.hard.to(:hip_flexion)
+          limited = told? ? bottom(place).by != :target : end_limited?
+          [Says.of(limited ? "allowed.knees_to" : "allowed.knees_wanted", deg: deg), (Says.of("allowed.hips_at_most", deg: at_most(given)) if given)].compact
+        end
+
+        def starts_says(_place) = lowest_knee_deg && Says.of("allowed.knees_never_straighter", deg: at_least(top_deg))
+        def aimed_deg = [wishes[:target_bend_deg], knee_limit_deg].compact.min
 
         # The bottom in three bends; and how the effort is shared.
         def motion(place)
           return unless family.told.include?(:joint)
 
           state = bottom(place).state
-          { ending: Says.of("motion.bottom", knee: state.knee_bend_deg.round, hip: state.hip_bend_deg.round, ankle: [state.ankle_bend_deg.round, 0].max),
+          { ending: Says.of("motion.bottom", knee: at_most(state.knee_bend_deg), hip: at_most(state.hip_bend_deg), ankle: at_most(state.ankle_bend_deg)),
             ratio: Says.of("motion.split", **split(place, state)) }
         end
 
-        def step_numbers = { target_deg: [wishes[:target_bend_deg], knee_limit_deg].compact.min.round }
+        def step_numbers(place) = { target_deg: at_most(told? ? bottom(place).bend_deg : aimed_deg) }
 
         # What closes each end of the foot window, [lower, upper], as Says.
         def window_says(place)
@@ -68,7 +77,7 @@ module Verglas
         def depth_says(finding, place)
           return Says.of("says.knee_depth.#{finding.fault}") if finding.fault
 
-          bend = bottom(place).state.knee_bend_deg.round
+          bend = at_most(bottom(place).bend_deg)
           return Says.of("says.knee_depth.short", bend: bend, deg: [-finding.value.round, 1].max, by: limit_says(deepest(place).by)) if finding.value.negative?
 
           by = deepest(place).by

@@ -22,15 +22,16 @@ module Verglas
         end
 
         # The start of an adduction where the client's own range says so.
-        def starts_says(_envelope) = opens? ? nil : Says.of("allowed.spread_start", deg: start_target_deg.round)
+        def starts_says(_place) = opens? ? nil : Says.of("allowed.spread_start", deg: at_most(start_target_deg))
 
-        def ends_says
-          return Says.of("allowed.spread_to", deg: end_target_deg.round) if opens?
+        def ends_says(_place)
+          return Says.of("allowed.spread_to", deg: at_most(end_target_deg)) if opens?
+          return Says.of("allowed.spread_in_to", deg: at_least(end_target_deg)) if end_target_deg.positive?
 
-          Says.of(end_target_deg.negative? ? "allowed.past_middle" : "allowed.to_middle", deg: end_target_deg.abs.round)
+          Says.of(end_target_deg.negative? ? "allowed.past_middle" : "allowed.to_middle", deg: at_most(-end_target_deg))
         end
 
-        def step_numbers = { start_deg: start_target_deg.round, end_deg: end_target_deg.abs.round }
+        def step_numbers(_place) = { start_deg: at_most(start_target_deg), end_deg: at_most(end_target_deg.abs) }
 
         def step_words(decision)
           return decision unless decision == :spread_start

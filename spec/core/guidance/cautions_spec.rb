@@ -12,25 +12,74 @@ RSpec.describe Verglas::Guidance::Cautions do
 
   def family(id) = Verglas::Machines::Families.fetch(id)
 
-  def caution(name, cleared: false, load: nil, **degrees)
-    described_class::Caution.new(name: name, cleared: cleared, degrees: Verglas::Body::Envelope.new(degrees), load_to_kg: load)
+  def caution(name, cleared: false, load: nil, named: [], joint: nil, **degrees)
+    described_class::Caution.of(name, cleared: cleared, degrees: Verglas::Body::Envelope.new(degrees), load_to_kg: load, named: named, joint: joint)
   end
 
   def effect(family, *cautions, **aims) = described_class.effect(family, cautions, aims)
   def knee(family, *cautions) = effect(family, *cautions).envelope[:knee_flexion]
   def barred(caution) = Verglas::Machines::Families.all.grep(Verglas::Machines::Family).select { |one| effect(one, caution).barred? }.map(&:id)
 
+  spreads = %i[abduction adduction]
+  hips = [*presses, *hacks, *hanging, *benches, *spreads]
   everything = families.map(&:id)
-  # Each caution's bar: not cleared, cleared, cleared with degrees of the knee, of the hip.
-  { knee: [knees, [:glute_ham], [], [:glute_ham]], knee_ligament: [knees, knees, [], knees], knee_replacement: [knees, knees, [], knees],
-    hip_replacement: [everything, everything, everything, []], heart: [everything, [], [], []], blood_clot: [everything, [], [], []], surgery: [everything, [], [], []],
-    pregnancy: [[:lying_curl, *hanging, *benches, *presses], *[[:lying_curl, *hanging, *benches]] * 3], osteoporosis: [hacks, [], [], []],
-    hip_pain: [[]] * 4, back: [[]] * 4, ankle: [[]] * 4, blood_pressure: [head_down, [], [], []], head_down: [head_down] * 4, numb_feet: [[]] * 4, loose_joints: [[]] * 4 }
-    .each do |name, cases|
-    it "bars #{cases.first.empty? ? "nothing" : cases.first.join(", ")} for #{name}, and less once a clinician says so of the joint that is meant" do
-      given = [caution(name), caution(name, cleared: true), caution(name, cleared: true, knee_flexion: [10, 80]), caution(name, cleared: true, hip_flexion: [nil, 90])]
+  carrying = [:lying_curl, *benches, *hanging, *hacks]
+  # Who is barred, name by name: not cleared, cleared, cleared with degrees of the knee, of the hip, and cleared with every exercise named.
+  bars = { knee: [knees, [:glute_ham], [], [:glute_ham], []], knee_ligament: [knees, knees, [:glute_ham], knees, knees], knee_replacement: [knees, knees, [:glute_ham], knees, knees],
+           hip_replacement: [everything, everything, everything, spreads, everything], hip_pain: [hips, [], [], [], []], back: [[]] * 5, osteoporosis: [hacks, [], [], [], []],
+           neck_shoulder: [[*hacks, *benches], [], [], [], []], ankle: [[]] * 5, blood_pressure: [head_down, [], [], [], []], heart: [everything, [], [], [], []],
+           blood_clot: [everything, [], [], [], []], eye_pressure: [*[head_down] * 4, []], dizziness: [*[head_down] * 4, []], head_down: [*[head_down] * 4, []],
+           falls: [[*hacks, *hanging, *benches], [], [], [], []], pregnancy: [[*carrying, *presses], *[carrying] * 3, []], birth: [everything, *[carrying] * 3, []], pelvic_pain: [*[spreads] * 4, []],
+           surgery: [everything, *[[:lying_curl, *benches, *hanging]] * 3, []], stoma: [[:lying_curl, *benches, *hanging], [], [], [], []], hot_joint: [everything, [], [], [], []],
+           bone_disease: [everything, [], [], [], []], blood_thinners: [[]] * 5, diabetes: [[]] * 5, numb_feet: [[]] * 5, loose_joints: [[]] * 5, not_asked: [everything] * 5 }
+  let(:tabled) { bars.keys }
+
+  bars.each do |name, cases|
+    it "bars #{cases.first.empty? ? "nothing" : cases.first.join(", ")} for #{name}, and less once a clinician says so of the joint or the exercise that is meant" do
+      given = [caution(name), caution(name, cleared: true), caution(name, cleared: true, knee_flexion: [10, 80]), caution(name, cleared: true, hip_flexion: [nil, 90]),
+               caution(name, cleared: true, named: everything)]
       expect(given.map { |one| barred(one) }).to eq(cases.map { |ids| everything & ids })
     end
+  end
+
+  it "has a case above for every row of the table, and words for it" do
+    expect(tabled).to match_array(described_class::RULES.keys)
+    described_class::RULES.each_value do |rule|
+      %w[title does].each { |part| expect(Verglas::Formats::Words.say("cautions.#{rule.name}.#{part}")).not_to be_empty }
+      [*rule.told.map(&:key), *rule.stop].each { |key| expect(Verglas::Formats::Words.say("manner.#{key}")).not_to be_empty }
+      rule.bars.each { |bar| expect(Verglas::Formats::Words.say("barred.#{bar.until}", caution: "", motion: "")).not_to be_empty }
+      # One who is barred altogether until cleared is told what is left of the row after that.
+      expect(Verglas::Formats::Words.maybe("cautions.#{rule.name}.cleared")).to be_truthy, rule.name.to_s if rule.bars.any? { |bar| bar.until == :cleared } && rule.sided
+    end
+  end
+
+  it "opens abduction and adduction of a replaced hip by degrees of abduction alone, and a low seat by name alone" do
+    hip = { hip_flexion: [nil, 90] }
+    expect(barred(caution(:hip_replacement, cleared: true, **hip, hip_abduction: [nil, 20]))).to be_empty
+    low = ->(**given) { described_class.effect(family(:extension), [caution(:hip_replacement, cleared: true, **hip, **given)], low_seat: true).bars.map(&:until) }
+    expect([low[], low[named: [:extension]], low[named: [:curl]]]).to eq([[:named], [], [:named]])
+  end
+
+  it "bars of a hot joint what loads that joint, and everything where nobody said which" do
+    expect(barred(caution(:hot_joint, joint: :ankle))).to contain_exactly(:calf_raise, *presses, *hacks, *hanging, *benches)
+    expect(barred(caution(:bone_disease, joint: :knee))).to match_array(knees)
+    expect(barred(caution(:hot_joint, joint: :hip))).to match_array(hips)
+  end
+
+  it "treats a heart that was cleared as blood pressure that was, and times no slow set" do
+    expect(effect(family(:extension),
+                  caution(:heart, cleared: true))).to have_attributes(no_holds: true, no_timed: true, in_hand: 2, rest_s: 90, belt: :always, schools: { grip: :light, brace: :moderate })
+    expect(effect(family(:extension), caution(:heart))).to have_attributes(no_timed: true, in_hand: nil)
+  end
+
+  it "takes each row as it stands: keys, tags, actions, wishes, schools, joints and ends of a bar that there are none of are refused" do
+    row = ->(**changed) { { name: "odd", source: "x", **changed } }
+    read = ->(**changed) { Verglas::Guidance::CautionRule.read(row[**changed]).admit }
+    expect { read[bar: []] }.to raise_error(ArgumentError, /what no caution says: bar/)
+    { bars: [{ tags: ["loads_nee"], until: "cleared" }], asks: ["loads_nee"], envelope: { presses: {} }, wishes: { press: { uprigth: 1 } }, of: "kne", without: ["blok_mm"] }
+      .each { |key, value| expect { read[key => value] }.to raise_error(ArgumentError, /which is not/) }
+    expect { read[bars: [{ tags: ["loads_knee"], until: "clearedd" }]] }.to raise_error(ArgumentError, /clearedd/)
+    expect { read[schools: { toes_extension: "relaxxed" }] }.to raise_error(Verglas::Invalid)
   end
 
   # Closed by default: every family against every caution.
@@ -45,27 +94,21 @@ RSpec.describe Verglas::Guidance::Cautions do
 
     it "bars #{one.id} where it says nothing of one tag that a caution asks of" do
       described_class::RULES.each_value do |rule|
-        rule.asks.each { |tag| expect(described_class.effect(one.with(tags: one.tags.except(tag)), [caution(rule.name)]).unanswered).to eq([rule.name]) }
+        rule.asks.each { |tag| expect(described_class.effect(one.with(tags: one.tags.except(tag)), [caution(rule.name)]).bars.map(&:until)).to eq([:unanswered]) }
       end
     end
-  end
-
-  it "has a case here for every rule, and words for it" do
-    expect(described_class::RULES.keys).to match_array(%i[knee knee_ligament knee_replacement hip_replacement heart blood_clot surgery pregnancy hip_pain back osteoporosis ankle
-                                                          blood_pressure head_down numb_feet loose_joints not_asked])
-    described_class::RULES.each_key { |name| %w[title does].each { |part| expect(Verglas::Formats::Words.say("cautions.#{name}.#{part}")).not_to be_empty } }
   end
 
   it "keeps a cleared knee from 10 to 80 on every knee machine, and puts the roller a hand's width above" do
     families.select { |one| arms.include?(one.id) }.each do |one|
       expect(knee(one, caution(:knee, cleared: true))).to eq([10.0, 80.0])
       expect(effect(one, caution(:knee, cleared: true)).wishes).to eq({ contact_above_ankle_mm: 110.0 })
-      expect(effect(one, caution(:knee)).wishes).to be_empty
     end
   end
 
   it "keeps a cleared knee to 70 degrees on presses and squats" do
     (knees - arms - benches).each { |id| expect(knee(family(id), caution(:knee, cleared: true))).to eq([nil, 70.0]) }
+    expect(knee(family(:glute_ham), caution(:knee_ligament, cleared: true, knee_flexion: [nil, 60], named: [:glute_ham]))).to eq([10.0, 60.0])
   end
 
   it "takes ten degrees off the hip with a sore back, sets the feet higher with a sore ankle, and the back upright in pregnancy" do
@@ -73,12 +116,15 @@ RSpec.describe Verglas::Guidance::Cautions do
     expect(effect(family(:extension), caution(:back)).less).to be_empty
     expect(effect(family(:press_stack), caution(:ankle), lowest_share: 0.0).wishes).to eq({ lowest_share: 0.33 })
     expect(effect(family(:press_sled), caution(:pregnancy, cleared: true), upright: 0.0).wishes).to eq({ upright: 1.0 })
-    expect(effect(family(:press_sled), caution(:hip_pain)).envelope[:hip_flexion]).to eq([nil, 90.0])
+    expect(%i[press_sled hack_squat belt_squat extension].map { |id| effect(family(id), caution(:hip_pain, cleared: true)).envelope[:hip_flexion] }).to eq([[nil, 90.0]] * 4)
+    expect(effect(family(:angled_hip), caution(:hip_pain, cleared: true)).envelope.spans).to eq({ hip_flexion: [nil, 60.0], hip_hinge: [nil, 60.0] })
   end
 
   it "asks for the steepest bench with a sore back and nothing added there, for a steep one where no head may hang low" do
     angled = ->(*given) { effect(family(:angled_hip), *given, angle_deg: 30.0, least_angle_deg: 0.0) }
-    expect(angled[caution(:back, cleared: true)]).to have_attributes(wishes: { angle_deg: 90.0 }, without: %i[held_kg band_against_n], schools: { hinge_intent: :hips_move })
+    expect(angled[caution(:back,
+                          cleared: true)]).to have_attributes(wishes: { angle_deg: 90.0 }, without: %i[held_kg band_against_n],
+                                                              schools: { hinge_intent: :hips_move, hinge_bottom: :squeezable })
     expect([angled[caution(:head_down, cleared: true)], angled[caution(:blood_pressure)], angled[caution(:blood_pressure, cleared: true)]].map(&:wishes))
       .to eq([{ least_angle_deg: 45.0 }, { least_angle_deg: 45.0 }, {}])
   end
@@ -127,7 +173,8 @@ RSpec.describe Verglas::Guidance::Cautions do
 
   it "bars everything for a caution with which the gym is stricter, until a clinician has cleared it" do
     stricter = ->(one) { described_class.effect(family(:extension), [one], { start_bend_deg: 90.0 }, stricter: [:back]).bars }
-    expect([stricter.call(caution(:back)), stricter.call(caution(:back, cleared: true)), stricter.call(caution(:hip_pain))]).to eq([[:back], [], []])
+    expect([stricter.call(caution(:back)), stricter.call(caution(:back, cleared: true)), stricter.call(caution(:ankle))].map { |found| found.map { |bar| [bar.caution, bar.until] } })
+      .to eq([[%i[back by_the_gym]], [], []])
   end
 
   it "holds the least load that clinicians allow" do
@@ -137,8 +184,10 @@ RSpec.describe Verglas::Guidance::Cautions do
 
   it "halves the light set for a knee, wears the belt for blood pressure, and never across a pregnancy" do
     of = ->(*names) { effect(family(:extension), *names.map { |name| caution(name, cleared: true) }) }
-    expect(of.call(:knee).careful).to be(true)
-    expect([of.call(:back).careful, of.call(:back).belt]).to eq([false, nil])
+    expect(of.call(:knee)).to have_attributes(light_share: 0.5, half_first: true)
+    expect(of.call(:hip_pain)).to have_attributes(light_share: 0.5, half_first: false)
+    expect(of.call(:back)).to have_attributes(light_share: nil, half_first: false, belt: nil, under_belt_load: false)
+    expect([of.call(:pregnancy).under_belt_load, effect(family(:extension), caution(:stoma)).belt]).to eq([true, :never])
     expect([of.call(:blood_pressure), of.call(:pregnancy), of.call(:blood_pressure, :pregnancy)].map(&:belt)).to eq(%i[always never never])
   end
 
@@ -160,6 +209,7 @@ RSpec.describe Verglas::Guidance::Cautions do
     clinician = caution(:ankle, cleared: true, heel_drop: [nil, 6])
     expect(described_class.effect(calf, [clinician]).envelope.to(:heel_drop)).to eq(6.0)
     expect(described_class.effect(family(:extension), [caution(:ankle)]).envelope).to be_open
+    expect(described_class.effect(family(:extension), [caution(:ankle)])).to have_attributes(wishes: { contact_above_ankle_mm: 110.0 }, schools: include(toes_extension: :relaxed))
   end
 
   it "advises no mark past a limit, without any tolerance" do
@@ -171,15 +221,17 @@ RSpec.describe Verglas::Guidance::Cautions do
   end
 
   describe Verglas::Guidance::NeverAccepted do
-    def reasons(name, indices, barred: false, body: "middle", **wishes)
+    def reasons(name, indices, barred: false, body: "middle", cautioned: [], **wishes)
       machine = Worked.machine(name)
       evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact(body), wishes: Worked.wishes(machine, **wishes), indices: indices)
-      described_class.reasons(evaluation, barred: barred)
+      described_class.reasons(evaluation, barred: barred, cautioned: cautioned)
     end
 
     it "refuses a barred machine, a pad on the kneecap, a joint past its limit, and nothing else" do
       expect(reasons("slide_back", [2, 2, 2])).to be_empty
-      expect(reasons("slide_back", [0, 0, 0])).to be_empty # off, but an instructor may say why
+      expect(reasons("slide_back", [0, 0, 0])).to be_empty # far off, but an instructor may say why
+      expect(reasons("slide_back", [0, 0, 0], body: "tall", cautioned: [:knee])).to eq([:far_from_pivot])
+      expect(reasons("slide_back", [0, 0, 0], body: "tall", cautioned: [:hip])).to be_empty
       expect(reasons("slide_back", [2, 2, 2], barred: true)).to eq([:barred])
       expect(reasons("curl_plain", [6, 2, 9], body: "large")).to eq([:on_the_kneecap])
       expect(reasons("slide_back", [2, 2, 2], knee_to_deg: 80.0)).to eq([:past_knee_bend_limit])

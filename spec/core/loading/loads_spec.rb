@@ -107,7 +107,7 @@ RSpec.describe Verglas::Loading do
 
   it "takes a quarter where a caution asks for half of the usual light set" do
     stack = Verglas::Loading::Stack.new(stack_kg: [5, 10, 15, 20, 40])
-    expect([false, true].map { |careful| Verglas::Loading::Remarks.light_set(stack, 40, careful: careful).mass_kg }).to eq([20, 10])
+    expect([nil, 0.5].map { |share| Verglas::Loading::Remarks.light_set(stack, 40, share_of_usual: share).mass_kg }).to eq([20, 10])
   end
 
   it "keeps pounds as pounds: there and back" do

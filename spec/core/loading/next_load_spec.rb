@@ -43,8 +43,24 @@ RSpec.describe Verglas::Loading::NextLoad do
 
   it "takes the light set where it hurt in a joint, and a step down after a sign, at whichever load it was" do
     expect(told(visit(set(20, :easy, joint: true)))).to eq([10, :joint])
-    expect(told(visit(set(20, :easy, joint: true)), careful: true)).to eq([5, :joint])
+    expect(told(visit(set(20, :easy, joint: true)), light_share: 0.5)).to eq([5, :joint])
     expect(told(visit(set(10, :easy, sign: true), set(20, :easy)))).to eq([15, :sign])
+  end
+
+  it "keeps two in hand where a caution asks for it: easy holds, hard goes down" do
+    expect([told(visit(set(15, :easy)), in_hand: true), told(visit(set(15, :clean)), in_hand: true), told(visit(set(15, :not_reached)), in_hand: true)])
+      .to eq([[15, :kept_in_hand], [10, :hard_in_hand], [10, :not_reached]])
+  end
+
+  it "never steps up after more than four weeks, takes a part off for each week past three, and begins anew after half a year or an illness" do
+    gap = ->(weeks, anew: false) { Verglas::Loading::Gap.new(weeks: weeks, anew: anew) }
+    expect(told(visit(set(20, :easy)), gap: gap[4.0])).to eq([25, :easy])
+    expect(told(visit(set(20, :easy)), gap: gap[4.5])).to eq([15, :gap]) # 20 times e to the minus 0.018
+    expect(told(visit(set(30, :clean)), gap: gap[20.0])).to eq([20, :gap]) # 30 times e to the minus 0.204
+    expect(gap[26.0].share).to be_within(1e-12).of(Math.exp(-0.276))
+    expect(gap[60.0].share).to eq(0.6)
+    expect(told(visit(set(30, :clean)), gap: gap[26.1])).to eq([5, :long_gap])
+    expect(told(visit(set(30, :clean)), gap: gap[1.0, anew: true])).to eq([5, :long_gap])
   end
 
   it "is not led up to what was not reached the same day" do

@@ -116,7 +116,11 @@ RSpec.describe Verglas::Mechanisms::PivotArm do
         wishes = Worked.wishes(machine, knee_to_deg: 70.0 + (random.rand * 40))
         mechanics = Verglas::Mechanisms.for(machine, body, wishes)
         every = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
-        best = every.first.product(*every.drop(1)).map { |indices| Verglas::Fitting::Score.of(mechanics.all_findings(mechanics.place(machine.parameters(indices))).reject { |finding| finding.code == :range_left }) }.min
+        best = every.first.product(*every.drop(1)).map do |indices|
+          Verglas::Fitting::Score.of(mechanics.all_findings(mechanics.place(machine.parameters(indices))).reject do |finding|
+            finding.code == :range_left
+          end)
+        end.min
         expect(Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: wishes).solutions.first.score).to eq(best)
       end
     end

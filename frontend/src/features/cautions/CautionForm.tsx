@@ -12,6 +12,7 @@ import { DateEntry } from "../../ui/DateEntry";
 import { Field, FieldHint, FieldLabel } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { Select } from "../../ui/Select";
+import { Tick } from "../../ui/Tick";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { DegreesFields, type Degrees, degreesOf, type Span } from "./DegreesFields";
 
@@ -49,7 +50,9 @@ export type CautionFields = {
   since: string | null;
   cleared_by: string;
   cleared_on: string | null;
+  joint: "" | "knee" | "hip" | "ankle" | "back";
   degrees: Degrees;
+  named: string[];
   load_to_kg: number | null;
   note: string;
 };
@@ -74,6 +77,8 @@ const PATHS = ["/cleared_by", "/cleared_on", "/since", "/load_to_kg"];
 export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onMistaken }: Props) {
   const [name, setName] = useState<string>(caution?.name ?? kinds[0]?.name ?? "");
   const [side, setSide] = useState<CautionFields["side"]>((caution?.side as CautionFields["side"]) ?? "");
+  const [joint, setJoint] = useState<CautionFields["joint"]>((caution?.joint as CautionFields["joint"]) ?? "");
+  const [named, setNamed] = useState<readonly string[]>((caution?.named ?? []).map(({ family }) => family));
   const [since, setSince] = useState(caution?.since ?? null);
   const [clearedBy, setClearedBy] = useState(caution?.cleared_by ?? "");
   const [clearedOn, setClearedOn] = useState(caution?.cleared_on ?? null);
@@ -100,7 +105,9 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
       since,
       cleared_by: clearedBy,
       cleared_on: clearedOn,
+      joint: kind?.joints.length ? joint : "",
       degrees,
+      named: named.filter((family) => kind?.named.some((one) => one.family === family)),
       load_to_kg: number(load),
       note,
     });
@@ -138,6 +145,15 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
           complaint={complaintAt(thrown, "/since")}
         />
       </Pair>
+      {kind?.joints.length ? (
+        <Choice
+          label={say("cautionForm.joint")}
+          hint={say("cautionForm.jointHint")}
+          options={kind.joints.map((one) => [one.name as CautionFields["joint"], one.title] as const)}
+          value={joint}
+          onChange={setJoint}
+        />
+      ) : null}
       <Pair>
         <Field
           label={say("cautionForm.clearedBy")}
@@ -162,6 +178,20 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
         onChange={setSpans}
         complaint={(motion) => problem ?? degreesComplaint(thrown, motion)}
       />
+      {kind?.named.length ? (
+        <div role="group" aria-label={say("cautionForm.named")}>
+          <FieldHint>{say("cautionForm.named")}</FieldHint>
+          {kind.named.map(({ family, title }) => (
+            <Tick
+              key={family}
+              isSelected={named.includes(family)}
+              onChange={(ticked) => setNamed(ticked ? [...named, family] : named.filter((one) => one !== family))}
+            >
+              {title}
+            </Tick>
+          ))}
+        </div>
+      ) : null}
       <Field
         label={say("cautionForm.loadAllowedToKg")}
         inputMode="decimal"

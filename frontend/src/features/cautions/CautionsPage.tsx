@@ -15,6 +15,7 @@ import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
+import { AskSheet } from "./AskSheet";
 import { CautionForm, type CautionFields } from "./CautionForm";
 import { cautionWords } from "../shared/CautionLines";
 import { TakeOut } from "./TakeOut";
@@ -32,6 +33,7 @@ export function CautionsPage() {
   const me = useQuery(meQuery);
   const [open, setOpen] = useState<Caution | "new" | null>(null);
   const [mistaken, setMistaken] = useState(false);
+  const [again, setAgain] = useState(false);
   const queryClient = useQueryClient();
   useTitle(
     page.data ? say("cautionsPage.cautionsName", { name: page.data.client.name }) : say("cautionsPage.cautions"),
@@ -39,6 +41,7 @@ export function CautionsPage() {
   const done = (kept: Cautions) => {
     setOpen(null);
     setMistaken(false);
+    setAgain(false);
     queryClient.setQueryData(cautionsQuery(id).queryKey, kept);
     void queryClient.invalidateQueries({ queryKey: ["client", id] });
   };
@@ -50,6 +53,12 @@ export function CautionsPage() {
   const keep = useMutation({
     mutationFn: (body: { caution: string; version: number | null } & CautionFields) =>
       unwrap(api.PUT("/api/clients/{id}/cautions", { params: params(), body })),
+    onSuccess: done,
+    onError,
+  });
+  const ask = useMutation({
+    mutationFn: (body: { seen: string[]; none: boolean; version: number }) =>
+      unwrap(api.POST("/api/clients/{id}/cautions/asking", { params: params(), body })),
     onSuccess: done,
     onError,
   });
@@ -66,9 +75,9 @@ export function CautionsPage() {
     onError,
   });
   if (!page.data || !me.data) return null;
-  const { client, cautions, removed, kinds, motions } = page.data;
+  const { client, asked, cautions, removed, kinds, motions } = page.data;
   const locale = me.data.gym.locale;
-  const free = kinds.filter(({ name }) => !cautions.some((caution) => caution.name === name));
+  const free = kinds.filter(({ name, asked: offered }) => offered && !cautions.some((caution) => caution.name === name));
   const close = () => {
     keep.reset();
     takeOut.reset();
@@ -87,6 +96,23 @@ export function CautionsPage() {
       <div style={{ marginBottom: "1.25rem" }}>
         <Notice>{say("cautionsPage.whatEachCautionDoesIs")}</Notice>
       </div>
+      <Section>
+        <SectionTitle>
+          {asked.day ? say("cautionsPage.askedOn", { day: dayText(asked.day, locale) }) : say("cautionsPage.neverAsked")}
+        </SectionTitle>
+        {asked.due || again ? (
+          <AskSheet
+            key={client.version}
+            kinds={kinds}
+            standing={cautions.map(({ name }) => name).filter((name) => kinds.some((kind) => kind.asked && kind.name === name))}
+            busy={ask.isPending}
+            thrown={ask.error}
+            onAnswered={(seen, none) => ask.mutate({ seen, none, version: client.version })}
+          />
+        ) : (
+          <SecondaryButton onPress={() => setAgain(true)}>{say("cautionsPage.askAgain")}</SecondaryButton>
+        )}
+      </Section>
       {cautions.length === 0 ? (
         <Empty>{say("cautionsPage.noCautionIsKnownAsk")}</Empty>
       ) : (

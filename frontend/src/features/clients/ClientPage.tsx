@@ -87,6 +87,14 @@ export function ClientPage() {
             {line.machine_name}: {line.by} {say("clientPage.discardedAFitting")} {momentText(line.updated_at, locale)}.
           </Discarded>
         ))}
+      {page.data.asked.due ? (
+        <div style={{ marginBottom: "1.5rem" }}>
+          <Notice tone={page.data.asked.day ? "calm" : "wrong"}>
+            {page.data.asked.day ? say("clientPage.askAgain") : say("clientPage.notAskedYet")}{" "}
+            <Link to={`/clients/${id}/cautions`}>{say("clientPage.askAboutCautions")}</Link>
+          </Notice>
+        </div>
+      ) : null}
       {page.data.cautions.length > 0 ? (
         <div style={{ marginBottom: "1.5rem" }}>
           <CautionLines cautions={page.data.cautions} />

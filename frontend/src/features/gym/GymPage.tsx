@@ -34,6 +34,8 @@ const Ways = styled.div`
 
 const LEAD = "lead";
 const FOR_EVER = 0;
+/** After which cautions are asked about again. */
+const MONTHS = [3, 6, 12, 18, 24].map((count) => [String(count), String(count)] as const);
 const YEARS: readonly (readonly [string, string])[] = [
   [String(FOR_EVER), say("gymPage.forEver")],
   ...[1, 2, 3, 5, 10, 20, 30].map((count) => [String(count), say("gymPage.years", { count })] as const),
@@ -70,6 +72,7 @@ export function GymPage() {
 function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
   const [address, setAddress] = useState(first.address);
   const [names, setNames] = useState(first.wall_names);
+  const [months, setMonths] = useState(String(first.ask_again_months));
   const [years, setYears] = useState(String(first.keep_years ?? FOR_EVER));
   // What was seen here last: what a colleague kept since is overwritten only once it was shown.
   const [version, setVersion] = useState(first.version);
@@ -84,6 +87,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
             address: address.trim().replace(/\/+$/, ""),
             wall_names: names,
             keep_years: Number(years) || null,
+            ask_again_months: Number(months) || first.ask_again_months,
           },
         }),
       ),
@@ -130,6 +134,13 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
         options={YEARS}
         value={years}
         onChange={setYears}
+      />
+      <Select
+        label={say("gymPage.askAgainMonths")}
+        hint={say("gymPage.askAgainHint")}
+        options={MONTHS}
+        value={months}
+        onChange={setMonths}
       />
       {lead ? (
         <PrimaryButton type="submit" isDisabled={keep.isPending}>

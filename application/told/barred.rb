@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # What keeps a client off a machine, in sentences: the only place that words it.
+      module Barred
+        module_function
+
+        # bars: Bars.
+        def of(bars) = bars.map { |bar| sentence(bar) }.uniq
+
+        def sentence(bar)
+          case bar.code
+          when :caution then by_caution(bar.params)
+          when :held then words(:"posture_#{bar.params[:motion]}", deg: bar.params[:deg].abs, limit: bar.params[:limit].abs)
+          when :untaped then words(:untaped, motion: motion(bar.params[:motion]), lengths: bar.params[:lengths].map do |name|
+            Formats::Words.say("constants.#{name}.title").downcase
+          end.join(", "))
+          when :by_eye, :nothing_left then words(bar.code, motion: motion(bar.params[:motion]))
+          when :too_heavy then words(:too_heavy, **bar.params.transform_values { |kg| Load.number(kg.floor(1)) })
+          else words(bar.code, **bar.params)
+          end
+        end
+
+        def by_caution(said)
+          words(said[:until], caution: Formats::Words.say("cautions.#{said[:caution]}.title"), motion: said[:motion] && motion(said[:motion]))
+        end
+
+        def motion(name) = Formats::Words.say("motions.#{name}").downcase
+        def words(key, **params) = Formats::Words.say("barred.#{key}", **params)
+        private_class_method :by_caution, :motion, :words
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # How one works because of cautions, in sentences.
+      module Manner
+        module_function
+
+        # effect: Guidance::Cautions::Effect, of all cautions or of one. What the caution's own sentence says beside it.
+        def of(effect, meeting) = [*figures(effect, meeting), *told(effect, meeting)]
+
+        # What is counted, and what is left out.
+        def figures(effect, meeting)
+          [*(half_first if effect.half_first), *light(effect), *(words(:no_holds) if effect.no_holds), *(words(:no_timed) if effect.no_timed),
+           *(words(:in_hand, count: effect.in_hand) if effect.in_hand), *(words(:rest, seconds: effect.rest_s) if effect.rest_s), *belt(effect, meeting),
+           *left_out(effect, meeting)]
+        end
+
+        def half_first = words(:half_first)
+
+        # Of the usual light set, and of the working load.
+        def light(effect)
+          return [] unless effect.light_share
+
+          [words(:light_careful, usual: share(effect.light_share), working: of_working(effect))]
+        end
+
+        # The light set as a share of the working load, and the first repetition of the range, in words.
+        def of_working(effect) = share(Loading::Remarks::FIGURES[:light_set][:share] * (effect.light_share || 1))
+        def first_of_range(effect) = Formats::Words.say("allowed.shares.#{effect.half_first ? :half : :half_and_more}")
+
+        def share(part) = Formats::Words.say("allowed.shares.#{{ 0.5 => :half, 0.25 => :quarter }.fetch(part)}")
+
+        def belt(effect, meeting) = meeting.machine_row[:belt] && effect.belt ? [words(:"belt_#{effect.belt}")] : []
+
+        # Ways and aids that this machine has, and this client goes without.
+        def left_out(effect, meeting)
+          family = meeting.machine.family
+          ways = [*(:one_leg if meeting.machine_row[:one_leg] && family.tags[:on_a_plate]), *(:calf_work if family.tags[:presses]), *family.choices.keys]
+          (effect.without & ways).map { |name| words(:"without_#{name}") }
+        end
+
+        def told(effect, meeting)
+          plates = ![nil, "stack"].include?(meeting.machine_row[:loading].to_h["kind"])
+          effect.told.select { |one| plates || !one.plates }.map { |one| Formats::Words.say("manner.#{one.key}") }
+        end
+
+        def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)
+        private_class_method :share, :belt, :left_out, :told, :words
+      end
+    end
+  end
+end

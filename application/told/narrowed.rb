@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # What cautions and measured limits change on a machine, as phrases: of all of them together, or of one.
+      module Narrowed
+        module_function
+
+        # effect: Guidance::Cautions::Effect; spared: questions whose school it sets, rules: {question => school}.
+        def by_cautions(effect, family, spared:, rules:)
+          [*moving(family).flat_map { |motion| range(motion, effect.envelope[motion]) }, *effect.wishes.map { |name, value| words(name, value: value.round) },
+           *effect.less.map { |name, deg| words(:"less_#{name}", value: deg.round) }, *spared.filter_map { |question| school(question, rules[question]) if told?(question, family) }]
+        end
+
+        # Only an end that is stricter than the cautions have it already. whole: with what was measured.
+        def by_measure(effect, family, whole)
+          moving(family).flat_map do |motion|
+            own, all = [effect.envelope, whole].map { |envelope| envelope[motion] }
+            range(motion, all.zip(own).map { |deg, before| deg == before ? nil : deg })
+          end
+        end
+
+        # Motions of a machine of which a range is told.
+        def moving(family) = (Body::Envelope::MOTIONS & family.joints.each_value.reject(&:held?).map(&:motion))
+
+        def range(motion, ends)
+          from, upto = ends.map { |deg| deg&.round }
+          return [] unless from || upto
+          return [words(:heels_level)] if motion == :heel_drop && from.nil? && upto <= 0
+
+          key = [(:from if from), (:to if upto)].compact.join("_")
+          [Formats::Words.say("narrowed.#{motion}_#{key}", from: from, to: upto)]
+        end
+
+        # The ends of a movement are told as a range.
+        ENDS = %i[start_bend_deg end_bend_deg].freeze
+        private_constant :ENDS
+
+        # A school that no number tells, on this family.
+        def told?(question, family)
+          rule = Guidance::HouseRules.fetch(question)
+          rule.asked_of?(family) && !rule.schools.values.flat_map(&:keys).intersect?(ENDS)
+        end
+
+        def school(question, school)
+          title = Formats::Words.say("house_rules.#{question}.title")
+          [title, Finding.lower(Formats::Words.say("house_rules.#{question}.schools.#{school}.title"))].join(": ").sub(/\A./, &:downcase)
+        end
+
+        def words(name, **numbers) = Formats::Words.say("narrowed.#{name}", **numbers)
+        private_class_method :moving, :range, :told?, :school, :words
+      end
+    end
+  end
+end
