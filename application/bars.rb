@@ -5,8 +5,9 @@ module Verglas
     # What keeps a client off a machine beside the maker's word: a caution; a joint that the machine holds, or moves unseen or untaped, past what
     # is allowed; no range at all; a load that is too heavy at its lightest.
     class Bars
-      # machine: as far as it is taped.
-      def initialize(safety, family, machine)
+      # machine: as far as it can be told; taped: names of the lengths that are.
+      def initialize(safety, family, machine, taped:)
+        @taped = taped
         @safety = safety
         @family = Machines::Families.of_exercise(family.id)
         @machine = machine
@@ -43,7 +44,7 @@ module Verglas
 
       def limited?(joint) = hard[joint.motion] != Body::Envelope::OPEN
       def told?(joint) = (joint.groups - @machine.family.told).empty?
-      def missing(joint) = joint.groups.flat_map { |group| @family.groups.fetch(group) }.uniq - @machine.family.constants.keys
+      def missing(joint) = joint.groups.flat_map { |group| @family.groups.fetch(group) }.uniq - @taped
 
       # Where a caution, a clinician and what was measured leave no range between them, nobody can be told how far to go.
       def nothing_left = envelope.contradictions.map { |motion| Bar.of(:nothing_left, motion: motion) }

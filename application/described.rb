@@ -13,11 +13,16 @@ module Verglas
         RECENT.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Store::Tables::Machines.value(row, exercise: exercise) }
       end
 
-      # The same by the family that the exercise is of.
-      def of_family(row, family)
-        exercise, = Machines::Families.fetch(row[:family]).exercises.find { |_, one| one.id == family.id }
-        machine(row, exercise)
+      # The same by the family that the exercise is of; and which of its lengths are taped.
+      def of_family(row, family) = machine(row, exercise_of(row, family))
+
+      def taped(row, family)
+        own = row[:exercises].to_h.fetch(exercise_of(row, family).to_s, {}).fetch("constants", {})
+        [*family.defaults.keys, *{ **row[:constants].to_h, **own }.compact.keys.map(&:to_sym)]
       end
+
+      def exercise_of(row, family) = Machines::Families.fetch(row[:family]).exercises.find { |_, one| one.id == family.id }.first
+      private_class_method :exercise_of
     end
   end
 end

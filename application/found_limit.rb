@@ -18,7 +18,7 @@ module Verglas
       # there, and outside what can be.
       def read(evaluation, limit, share)
         deg = evaluation.mechanics.limits_at(evaluation.place, share).fetch(limit.name) { raise Invalid.new(:unknown_limit, path: "/limit", limit: limit.name.to_s) }
-        reading = (limit.per_cm ? deg / limit.per_cm : deg).round(1)
+        reading = (limit.per_cm ? deg / limit.per_cm : deg).floor(1)
         { deg: limit.degrees(reading).round(1), reading: reading }
       end
     end

@@ -77,7 +77,7 @@ module Verglas
       def rig = @machine_row[:loading] && (@rig ||= Loading::Rig.read(@machine_row[:loading].to_h, pairs: @plates || @gym.equipment.plates))
 
       # What keeps this client off this machine, as Bars.
-      def bars(family, today = Date.today) = [*Bars.new(self, family, Described.of_family(@machine_row, family)).all, never_asked, maker_mass, maker_age(today)].compact
+      def bars(family, today = Date.today) = [*Bars.new(self, family, Described.of_family(@machine_row, family), taped: Described.taped(@machine_row, family)).all, never_asked, maker_mass, maker_age(today)].compact
 
       # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)

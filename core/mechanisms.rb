@@ -12,6 +12,9 @@ module Verglas
     def fetch(name) = (@fetched ||= {})[name] ||= const_get(ALL.fetch(name))
     def of(machine) = fetch(machine.family.mechanism)
 
+    # A bend as it is told: whole degrees that are reached, so that no number says more than a limit allows.
+    def whole_deg(deg) = (deg.abs + Mechanism::ALIKE_DEG).floor * (deg.negative? ? -1 : 1)
+
     # One exact body on one machine.
     def for(machine, body, wishes) = of(machine).new(machine: machine, body: body, wishes: wishes)
 

@@ -22,9 +22,9 @@ module Verglas
         # Where the client turns back; nothing where nothing is told of it.
         def ending(evaluation) = in_words(evaluation.mechanics.ends_says(evaluation.place))
 
-        # Limits that decide something here and were never measured: what holds until they are; not where a caution or a clinician has spoken of that joint.
+        # Limits that decide something here and were never measured: what holds until they are; not where a caution, a clinician or another measure has spoken of that joint.
         def unmeasured(meeting)
-          given = meeting.safety.hard(meeting.machine.family).spans.keys.map { |motion| joint(motion) }
+          given = meeting.envelope.spans.keys.map { |motion| joint(motion) }
           open = meeting.machine.family.wishes.each_value.filter_map(&:measured_as).reject { |limit| meeting.safety.measured.key?(limit) }.map { |limit| Guidance::Limits.fetch(limit) }
           open.select(&:motion).reject { |limit| given.include?(joint(limit.motion)) }.map do |limit|
             deg = meeting.safety.usual_deg(limit)

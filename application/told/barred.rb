@@ -14,14 +14,15 @@ module Verglas
           case bar.code
           when :caution then by_caution(bar.params)
           when :held then words(:"posture_#{bar.params[:motion]}", deg: bar.params[:deg].abs, limit: bar.params[:limit].abs)
-          when :untaped then words(:untaped, motion: motion(bar.params[:motion]), lengths: bar.params[:lengths].map do |name|
-            Formats::Words.say("constants.#{name}.title").downcase
-          end.join(", "))
+          when :untaped then words(:untaped, motion: motion(bar.params[:motion]), lengths: lengths(bar.params[:lengths]))
           when :by_eye, :nothing_left then words(bar.code, motion: motion(bar.params[:motion]))
           when :too_heavy then words(:too_heavy, **bar.params.transform_values { |kg| Load.number(kg.floor(1)) })
           else words(bar.code, **bar.params)
           end
         end
+
+        # Where every length is taped, the way of some adjuster is not.
+        def lengths(names) = names.empty? ? words(:travel) : names.map { |name| Formats::Words.say("constants.#{name}.title").downcase }.join(", ")
 
         def by_caution(said)
           words(said[:until], caution: Formats::Words.say("cautions.#{said[:caution]}.title"), motion: said[:motion] && motion(said[:motion]))
@@ -29,7 +30,7 @@ module Verglas
 
         def motion(name) = Formats::Words.say("motions.#{name}").downcase
         def words(key, **params) = Formats::Words.say("barred.#{key}", **params)
-        private_class_method :by_caution, :motion, :words
+        private_class_method :lengths, :by_caution, :motion, :words
       end
     end
   end

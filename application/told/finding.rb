@@ -16,10 +16,10 @@ module Verglas
             move: graded.by_hand ? nil : move(finding, evaluation, steps) }
         end
 
-        # The number that is told: of some findings another than the one that is graded.
+        # The number that is told: of some findings a bend in place of the one that is graded, in the whole degrees of its sentence.
         def shown(finding, evaluation)
-          kind = evaluation.kind(finding.code)
-          kind.shown ? evaluation.quantities[kind.shown] : finding.value
+          bend = evaluation.kind(finding.code).shown
+          bend ? Mechanisms.whole_deg(evaluation.quantities[bend]) : finding.value
         end
 
         def title(code) = Formats::Words.say("findings.#{code}.title")

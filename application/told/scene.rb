@@ -27,7 +27,7 @@ module Verglas
 
         def pose(pose)
           { share: pose.share.round(3), parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
-            deg: pose.deg.map { |motion, deg| { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: deg.round, limit: pose.limits[motion]&.round } },
+            deg: pose.deg.map { |motion, deg| { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: Mechanisms.whole_deg(deg), limit: pose.limits[motion]&.then { |most| Mechanisms.whole_deg(most) } } },
             split: pose.split.values, at_deg: pose.at_deg&.round(1), effort_nm: pose.effort_nm && [pose.effort_nm, 0.0].max.round }
         end
 

@@ -27,6 +27,9 @@ module Verglas
         refuse("what can be left out", [*without, *without_uncleared] - CautionRule::WAYS - Machines::Families.single.flat_map { |family| family.choices.keys })
       end
 
+      # Whether the family loads the joint that this is of; of no joint: any.
+      def loads?(family) = of.nil? || CautionRule::JOINTS.fetch(of).any? { |tag| family.tags[tag] }
+
       # Whether the family says, yes or no, all that the caution asks of it.
       def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
 

@@ -55,7 +55,7 @@ module Verglas
         every = cautions.flat_map { |caution| with_its_rules(caution) }
         rules = every.map(&:last)
         Effect.new(bars: bars(family, every, stricter, low_seat), envelope: every.map { |caution, rule| envelope(family, caution, measured, rule) }.inject(Body::Envelope.open, :&),
-                   wishes: wishes(family, every, aims), less: less(family, rules), without: without(every), schools: rules.map(&:schools).inject({}, :merge), **manner(every),
+                   wishes: wishes(family, every, aims), less: less(family, rules), without: without(every), schools: rules.map(&:schools).inject({}, :merge), **manner(every, family),
                    load_limit_kg: cautions.filter_map(&:load_to_kg).min, told: every.flat_map { |caution, rule| told(caution, rule, family) }.uniq, cautioned: cautioned(cautions))
       end
 
@@ -118,13 +118,15 @@ module Verglas
         rules.flat_map { |rule| rule.of_action(rule.less, family) }.inject({}) { |all, one| all.merge(one) { |_, mine, theirs| [mine, theirs].max } }.slice(*family.wishes.keys)
       end
 
-      # How one works: of each the strictest.
-      def manner(every)
+      # How one works: of each the strictest. What goes easy on a joint does so where that joint is loaded.
+      def manner(every, family)
         rules = every.map(&:last)
         belt = belt(every)
-        { light_share: rules.filter_map(&:light_share).min, half_first: rules.any?(&:half_first), no_holds: rules.any?(&:no_holds), no_timed: rules.any?(&:no_timed), belt: belt,
+        { **easier(rules.select { |rule| rule.loads?(family) }), no_holds: rules.any?(&:no_holds), no_timed: rules.any?(&:no_timed), belt: belt,
           under_belt_load: belt == :never || rules.any?(&:under_belt_load), in_hand: rules.filter_map(&:in_hand).max, rest_s: rules.filter_map(&:rest_s).max }
       end
+
+      def easier(rules) = { light_share: rules.filter_map(&:light_share).min, half_first: rules.any?(&:half_first) }
 
       def belt(every)
         worn = every.flat_map { |caution, rule| [rule.belt, (rule.belt_uncleared unless caution.cleared)] }
@@ -140,7 +142,7 @@ module Verglas
       def cautioned(cautions)
         cautions.flat_map { |caution| [fetch(caution.name).of, caution.joint, *caution.degrees.spans.keys.map { |motion| motion.to_s[/[a-z]+/].to_sym }] }.compact.uniq
       end
-      private_class_method :check_span, :check_named, :with_its_rules, :bars, :wishes, :without, :less, :manner, :belt, :told, :cautioned
+      private_class_method :check_span, :check_named, :with_its_rules, :bars, :wishes, :without, :less, :manner, :easier, :belt, :told, :cautioned
     end
   end
 end

@@ -82,7 +82,7 @@ module Verglas
 
       def quantities_of(_group, place)
         { **deepest.to_h, depth_room_deg: depth_room_deg, range_left_deg: range_left_deg(place), ring_mm: ring_mm(place), drop_mm: drop_mm, longest_mm: longest_mm(place),
-          **chain_quantities(place) }
+                          **chain_quantities(place) }
       end
 
       def report(place)

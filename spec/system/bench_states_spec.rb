@@ -76,11 +76,11 @@ RSpec.describe "The bench on the floor" do
     to "@working"
     find("summary", text: "One leg at a time").click
     fill_in "Left, kg", with: "20"
-    fill_in "Right, kg", with: "15"
-    expect(page).to have_css("[data-remark]", text: "Left and right differ by 25 %, the right is the weaker")
+    fill_in "Right, kg", with: "10"
+    expect(page).to have_css("[data-remark]", text: "Left and right differ by 50 %, the right is the weaker")
     find("label", text: "Right harder").click
     kept
-    expect(sheet[:work]).to include("left_kg" => 20, "right_kg" => 15, "felt_side" => "right")
+    expect(sheet[:work]).to include("left_kg" => 20, "right_kg" => 10, "felt_side" => "right")
   end
 
   it "paces a slow timed set by its seconds, where that is the rule" do

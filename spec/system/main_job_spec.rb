@@ -36,6 +36,7 @@ RSpec.describe "The main job in the browser" do
     tab_to(/to the card/i)
     keys :enter
     expect(page).to have_css("h1", text: "Bas Ekdahl")
+    cautions_by_keyboard
     tab_to(/\AFit/)
     keys :enter
     expect(page).to have_css("[data-figure=side]")
@@ -53,11 +54,15 @@ RSpec.describe "The main job in the browser" do
     expect(find("input:focus")).to eq(find_field(label))
   end
 
+  def focused
+    page.evaluate_script("(at => at === document.body ? '' : at.getAttribute('aria-label') || (at.closest('label') || at).innerText || '')(document.activeElement)").strip
+  end
+
   # Tab until the focus is on something with this name.
   def tab_to(name)
     60.times do
-      focused = page.evaluate_script("(document.activeElement === document.body ? '' : document.activeElement.getAttribute('aria-label') || document.activeElement.innerText || '').trim()")
-      return if name.is_a?(Regexp) ? focused.match?(name) : focused == name
+      at = focused
+      return if name.is_a?(Regexp) ? at.match?(name) : at == name
 
       keys :tab
     end
@@ -74,6 +79,20 @@ RSpec.describe "The main job in the browser" do
     expect_focus("Reading in cm")
     keys value, :enter
     expect(page).to have_text("#{title} kept")
+  end
+
+  # A new client is fitted nowhere until somebody has asked.
+  def cautions_by_keyboard
+    expect(page).to have_no_button(text: /\AFit/)
+    tab_to "Ask about cautions"
+    keys :enter
+    expect(page).to have_css("h1", text: "Cautions")
+    tab_to "None of these"
+    keys :space
+    tab_to "Keep the answers"
+    keys :enter
+    expect(page).to have_text("Asked on")
+    visit "/clients/#{db[:clients].get(:id)}"
   end
 
   def bench_by_keyboard

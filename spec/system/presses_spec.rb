@@ -33,6 +33,7 @@ RSpec.describe "A press on the bench" do
   end
 
   it "places the feet by a touch on the plate, says what that does, and takes it back" do
+    loft.clients.measure(person[:id], version: person[:version], limits: { hip_bend: { reading: 115, deg: 115, by: "Maren Oldcastle", at: Time.now.utc.iso8601 } })
     on_bench
     advised = placed("foot_mm")
     box = page.evaluate_script("(() => { const box = document.querySelector('[data-figure=plate] rect').getBoundingClientRect(); return [box.x, box.y, box.width, box.height] })()")

@@ -68,6 +68,6 @@ RSpec.describe "House rules in the browser" do
     expect(page).to have_text("Maren Oldcastle: Snaps it otherwise.")
     bench_of(person, "Leg extension 1")
     click_button "Start of the range"
-    expect(page).to have_text("Stop 5° short of straight.")
+    expect(page).to have_text("Stop 10° short of straight.")
   end
 end

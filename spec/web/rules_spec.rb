@@ -128,7 +128,7 @@ RSpec.describe "House rules over HTTP" do
      [:grip, :hard, :here, notes.call(/Grip/), ["Grip: light."], ["Grip: pull hard."]],
      [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: kept just off the stack."],
       ["Stack between repetitions: light touch."]],
-     [:press_bottom, "to_70".to_sym, :press, right.call("@foot_mm", /Knees at \d+°/), "Knees at 87°", "Knees at 70°"],
+     [:press_bottom, "to_70", :press, right.call("@foot_mm", /Knees at \d+°/), "Knees at 87°", "Knees at 70°"],
      [:knees_toes, :past, :press, ->(page) { page["evaluation"]["scene"]["plate"]["says"].first }, "knees pass the toes", "heels lift"],
      [:stops, :lowest, :fine, ->(page) { page["advice"]["marks"]["stops"] }, "21", "19"],
      [:feet_turn, :straight, :press, notes.call(/Feet on the plate/), ["Feet on the plate: turned out 5 to 15°."], ["Feet on the plate: straight."]],

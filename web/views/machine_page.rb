@@ -48,7 +48,7 @@ module Verglas
         def length(row, exercise, mechanism, name, constant, values, names)
           said = %i[title how plus minus].to_h { |part| [part, of_mechanism(name, part, mechanism)] }
           { name: name, **said, unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
-            usual_low: constant.usual.min, usual_high: constant.usual.max, default: constant.default, taped: taped(row, exercise, name.to_s, names) }
+            usual_low: constant.usual.min, usual_high: constant.usual.max, default: constant.default, optional: constant.optional, taped: taped(row, exercise, name.to_s, names) }
         end
 
         def adjuster(row, exercise, family, adjuster, shared, names)

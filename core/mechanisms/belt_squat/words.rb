@@ -31,7 +31,7 @@ module Verglas
 
         def depth_says(finding)
           word = finding.value.negative? ? :short : { true => :allowed, false => :wanted }[end_limited?]
-          Says.of("says.squat_depth.#{word}", bend: at_most(deepest.knee_deg), deg: [-finding.value.round, 1].max)
+          Says.of("says.squat_depth.#{word}", bend: at_most(deepest.knee_deg), deg: [at_least(-finding.value), 1].max)
         end
       end
     end

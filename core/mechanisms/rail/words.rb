@@ -78,7 +78,7 @@ module Verglas
           return Says.of("says.knee_depth.#{finding.fault}") if finding.fault
 
           bend = at_most(bottom(place).bend_deg)
-          return Says.of("says.knee_depth.short", bend: bend, deg: [-finding.value.round, 1].max, by: limit_says(deepest(place).by)) if finding.value.negative?
+          return Says.of("says.knee_depth.short", bend: bend, deg: [at_least(-finding.value), 1].max, by: limit_says(deepest(place).by)) if finding.value.negative?
 
           by = deepest(place).by
           whose = bottom(place).by == :knee ? "allowed" : "wanted"

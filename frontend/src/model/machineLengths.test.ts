@@ -15,6 +15,7 @@ const length = (fields: Partial<MachineLength>): MachineLength => ({
   usual_low: -230,
   usual_high: 0,
   default: null,
+  optional: false,
   taped: null,
   ...fields,
 });

@@ -77,7 +77,9 @@ export function CautionsPage() {
   if (!page.data || !me.data) return null;
   const { client, asked, cautions, removed, kinds, motions } = page.data;
   const locale = me.data.gym.locale;
-  const free = kinds.filter(({ name, asked: offered }) => offered && !cautions.some((caution) => caution.name === name));
+  const free = kinds.filter(
+    ({ name, asked: offered }) => offered && !cautions.some((caution) => caution.name === name),
+  );
   const close = () => {
     keep.reset();
     takeOut.reset();
@@ -98,13 +100,17 @@ export function CautionsPage() {
       </div>
       <Section>
         <SectionTitle>
-          {asked.day ? say("cautionsPage.askedOn", { day: dayText(asked.day, locale) }) : say("cautionsPage.neverAsked")}
+          {asked.day
+            ? say("cautionsPage.askedOn", { day: dayText(asked.day, locale) })
+            : say("cautionsPage.neverAsked")}
         </SectionTitle>
         {asked.due || again ? (
           <AskSheet
             key={client.version}
             kinds={kinds}
-            standing={cautions.map(({ name }) => name).filter((name) => kinds.some((kind) => kind.asked && kind.name === name))}
+            standing={cautions
+              .map(({ name }) => name)
+              .filter((name) => kinds.some((kind) => kind.asked && kind.name === name))}
             busy={ask.isPending}
             thrown={ask.error}
             onAnswered={(seen, none) => ask.mutate({ seen, none, version: client.version })}

@@ -26,7 +26,7 @@ export function stepsOf(exercise: MachineExercise): TapeStep[] {
 const lengthStep = (length: MachineLength): TapeStep => ({
   id: length.name,
   title: length.title,
-  done: length.value !== null || length.default !== null,
+  done: length.value !== null || length.default !== null || length.optional,
   length,
   adjuster: null,
   drives: [length.name],

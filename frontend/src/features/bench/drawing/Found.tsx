@@ -52,7 +52,7 @@ export function Found({ fitting, sheet: { marks, aids }, share }: Props) {
         {found.error
           ? refusal(found.error)?.message
           : kept
-            ? say("found.kept", { deg: Math.round(kept.deg) })
+            ? say("found.kept", { deg: Math.floor(kept.deg) })
             : [...new Set(fitting.findable.map(({ how }) => how))].join(" ")}
       </span>
     </Row>
