@@ -15,7 +15,8 @@ module Verglas
       # How far the advice of a card has moved, kept until body, cautions, rules or machine change.
       KEPT = Recent.new(1000)
 
-      Due = Struct.new(:row, :reasons)
+      # bars: what keeps the client off the machine by now.
+      Due = Struct.new(:row, :reasons, :bars)
 
       def initialize(gym, today: Date.today)
         @gym = gym
@@ -24,12 +25,12 @@ module Verglas
 
       # [Due], the weightiest first, the longest since among those.
       def call
-        due = rows.map { |row| Due.new(row, Planning::Refits.of(card(row))) }.reject { |one| one.reasons.empty? }
+        due = rows.map { |row| Due.new(row, Planning::Refits.of(card(row)), bars(row)) }.reject { |one| one.reasons.empty? }
         due.sort_by { |one| [Planning::Refits.rank(one.reasons.first), one.row[:accepted_at]] }
       end
 
-      # The day on which each card is due in any case: [row, Date].
-      def days = rows.map { |row| [row, row[:accepted_at].to_date >> Planning::Refits.months(years(row))] }
+      # The day on which each card is due in any case: [row, Date]; none for whom something keeps off.
+      def days = rows.reject { |row| bars(row).any? }.map { |row| [row, row[:accepted_at].to_date >> Planning::Refits.months(years(row))] }
 
       private
 
@@ -41,6 +42,9 @@ module Verglas
         Planning::Refits::Card.new(**row.slice(:visits, :whole_visits, :redescribed), **told, **seen, sent_back: row[:sent_back] == true)
       end
 
+      def bars(row) = (@bars ||= {})[row[:id]] ||= kept_off.bars(row[:client_id], machines.fetch(row[:machine_id]), row[:exercise])
+      def kept_off = @kept_off ||= KeptOff.new(@gym, rows.map { |row| row[:client_id] })
+      def machines = @machines ||= @gym.machines.in_service.to_h { |row| [row[:id], row] }
       def months(from) = ((@today.year - from.year) * 12) + @today.month - from.month - (@today.day < from.day ? 1 : 0)
       def years(row) = row[:birth_date] && (months(row[:birth_date]) / 12)
       def ratio(row) = row[:first_kg]&.positive? ? (row[:last_kg] / row[:first_kg]).to_f : nil
@@ -51,7 +55,6 @@ module Verglas
         @notches ||= begin
           read = rows.select { |row| row[:read_since] }.first(COMPUTED)
           people = Store::Queries::People.new(@gym).call(read.map { |row| row[:client_id] })
-          machines = @gym.machines.in_service.to_h { |row| [row[:id], row] }
           read.to_h { |row| [row[:id], kept(row, people.fetch(row[:client_id]), machines.fetch(row[:machine_id]))] }
         end
       end

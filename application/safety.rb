@@ -57,11 +57,13 @@ module Verglas
 
       # How far each joint may move on a family: cautions, clinicians and what was measured together; hard: without what was only
       # measured.
-      def envelope(family) = hard(family) & Guidance::Limits.envelope(measured)
+      def envelope(family) = (@envelopes ||= {})[family.id] ||= hard(family) & Guidance::Limits.envelope(measured)
 
       def hard(family)
-        lessened = lessened_wishes(family).map { |wish, deg| Guidance::Limits.envelope({ family.wishes.fetch(wish).measured_as => deg }) }
-        [effect(family).envelope, *lessened].inject(:&).joined
+        (@hard ||= {})[family.id] ||= begin
+          lessened = lessened_wishes(family).map { |wish, deg| Guidance::Limits.envelope({ family.wishes.fetch(wish).measured_as => deg }) }
+          [effect(family).envelope, *lessened].inject(:&).joined
+        end
       end
 
       # The heaviest load (kg) that cautions and clinicians allow; nil where none limits it.
@@ -77,13 +79,14 @@ module Verglas
       def rig = @machine_row[:loading] && (@rig ||= Loading::Rig.read(@machine_row[:loading].to_h, pairs: @plates || @gym.equipment.plates))
 
       # What keeps this client off this machine, as Bars.
-      def bars(family, today = Date.today) = [*Bars.new(self, family, Described.of_family(@machine_row, family), taped: Described.taped(@machine_row, family)).all, never_asked, maker_mass, maker_age(today)].compact
+      def bars(family, today = Date.today) = [*(own_bars(family) if rows.any? || measured.any?), never_asked, maker_mass, maker_age(today)].compact
 
       # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
 
       private
 
+      def own_bars(family) = Bars.new(self, family, Described.of_family(@machine_row, family), taped: Described.taped(@machine_row, family)).all
       def body = @body ||= @known_body ? @known_body.call : ClientBody.estimation(@client, @gym.readings.of(@client[:id]))
 
       def own_limit_deg(wish)

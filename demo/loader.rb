@@ -56,8 +56,11 @@ module Verglas
         names.to_h { |name| [name, { by: @staff.first, at: Time.now.utc.iso8601 }] }
       end
 
+      # Asked about cautions on the day of the tape, whoever was asked yet.
       def client(person)
-        row = @gym.clients.insert(person.slice("name", "detail", "sex", "birth_date", "body_mass_kg").transform_keys(&:to_sym))
+        new = @gym.clients.insert(person.slice("name", "detail", "sex", "birth_date", "body_mass_kg").transform_keys(&:to_sym))
+        @gym.clients.asked(new[:id], on: (Time.now - (READ_DAYS_AGO * DAY_S)).to_date, version: new[:version]) unless person["not_asked"]
+        row = @gym.clients.find(new[:id])
         readings(row, person["readings"])
         person.fetch("cautions", {}).each do |caution, fields|
           @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))

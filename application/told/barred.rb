@@ -10,6 +10,18 @@ module Verglas
         # bars: Bars.
         def of(bars) = bars.map { |bar| sentence(bar) }.uniq
 
+        # The same of marks that were accepted, with what can no more stand there today.
+        def at(meeting, evaluation)
+          [*of(meeting.bars), *(meeting.refusals(evaluation) - [:barred]).map { |code| Formats::Words.say("set_up.#{code}") }].uniq
+        end
+
+        # The same of the marks that are advised: where they cannot be accepted, no mark is.
+        def advised(meeting)
+          return of(meeting.bars) if meeting.bars.any? || meeting.advice.status.nil?
+
+          meeting.refusals(meeting.advice.evaluation).empty? ? [] : [words(:no_marks)]
+        end
+
         def sentence(bar)
           case bar.code
           when :caution then by_caution(bar.params)

@@ -26,7 +26,7 @@ module Verglas
         def all = @all.values
 
         # Every family that a machine's exercise is of, whether a machine can be nothing else or not, once.
-        def single = all.flat_map { |family| family.exercises.values }.uniq
+        def single = all.flat_map { |family| family.exercises.values }.uniq(&:id)
 
         # A family that an exercise is of. Raises Invalid where it is none.
         def of_exercise(id)

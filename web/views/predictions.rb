@@ -23,25 +23,25 @@ module Verglas
         def one(card, meeting)
           bars = Cautions.bars(meeting)
           return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
+          return NOTHING.merge(status: meeting.advice.status, from: from(meeting), instead: instead(card, meeting)) if Told::Barred.advised(meeting).any?
 
           { status: meeting.advice.status, grade: meeting.advice.evaluation.grade, likely: meeting.advice.evaluation.likely?, marks: marks(meeting.advice), bars: [],
-            aids: Application::Aids.says(meeting.advised_aids), from: Formats::Words.say("predicted.#{source(meeting)}"), instead: instead(card, meeting) }
+            aids: Application::Aids.says(meeting.advised_aids), from: from(meeting), instead: instead(card, meeting) }
         end
 
-        # Barred, or not taped.
+        # Barred, or not taped; where no mark can be accepted, that it does not fit.
         NOTHING = { status: nil, grade: nil, likely: false, marks: [], aids: [], from: nil, instead: [], bars: [] }.freeze
 
         def marks(advice) = Told::Names.tags(Advice.advised_marks(advice))
 
         # What it rests on most.
-        def source(meeting)
-          return :checked if meeting.checked_rows.any?
-
-          meeting.taken.size > 1 ? :taped : :estimated
+        def from(meeting)
+          source = meeting.taken.size > 1 ? :taped : :estimated
+          Formats::Words.say("predicted.#{meeting.checked_rows.any? ? :checked : source}")
         end
 
         def instead(card, meeting) = card.instead(meeting).map { |found| Told::Names.machine(found.row[:name], found.exercise) }
-        private_class_method :computed, :one, :marks, :source, :instead
+        private_class_method :computed, :one, :marks, :from, :instead
       end
     end
   end

@@ -10,29 +10,24 @@ module Verglas
         def of(gym, machine_row, exercise)
           queue = gym.queues.of(machine_row[:id], exercise)
           stands = queue[:standing]
-          entries = benches(gym, machine_row, exercise, queue[:clients]).map do |meeting, last|
-            entry(meeting, last, stands).tap { |one| stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } }
+          entries = Application::KeptOff.benches(gym, machine_row, exercise, queue[:clients]).map do |meeting, last|
+            entry(meeting, last, stands).tap { |one| stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } if one[:bars].empty? }
           end
           { machine: { id: machine_row[:id], name: Told::Names.machine(machine_row[:name], exercise), place: machine_row[:place] }, exercise: exercise, version: queue[:version],
             standing: queue[:standing] && Told::Names.tags(queue[:standing]), entries: entries }
         end
 
-        # Each client's with what was accepted last, in the queue's order.
-        def benches(gym, machine_row, exercise, ids)
-          return [] if ids.empty?
-
-          last = gym.fittings.last_accepted_of(ids, machine_row[:id], exercise)
-          shared = Application::Meeting::Shared.of(gym)
-          Store::Queries::People.new(gym).call(ids).map { |id, person| [Application::Meeting.among(gym, person, machine_row: machine_row, exercise: exercise, shared: shared), last[id]] }
-        end
-
-        # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as advised.
+        # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as advised. Nobody moves
+        # anything for whom the machine is barred.
         def entry(meeting, last, stands)
           marks = last ? Application::Sheet.repaired(meeting, last[:marks].to_h) : meeting.advice.marks
-          { client: Client.summary(meeting.client), fitting_id: last && last[:id], marks: Told::Names.tags(marks.compact), moves: stands ? Moves.all(meeting.machine, stands, marks) : nil,
-            load: last ? last[:load] : "", bars: Cautions.bars(meeting) }
+          bars = last ? Told::Barred.at(meeting, meeting.evaluation(marks, last[:aids].to_h)) : Told::Barred.advised(meeting)
+          head = { client: Client.summary(meeting.client), fitting_id: last && last[:id], bars: bars }
+          return { **head, marks: [], moves: nil, load: "" } if bars.any?
+
+          { **head, marks: Told::Names.tags(marks.compact), moves: stands ? Moves.all(meeting.machine, stands, marks) : nil, load: last ? last[:load] : "" }
         end
-        private_class_method :benches, :entry
+        private_class_method :entry
       end
     end
   end

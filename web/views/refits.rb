@@ -15,7 +15,8 @@ module Verglas
           row = due.row
           { client: { id: row[:client_id], name: row[:client_name], detail: row[:client_detail] },
             machine: { id: row[:machine_id], name: Told::Names.machine(row[:machine_name], row[:exercise]), place: row[:machine_place] }, exercise: row[:exercise],
-            fitting_id: row[:id], accepted_at: Application::Told.time(row[:accepted_at]), reasons: due.reasons.map { |reason| { name: reason.name, says: says(reason) } } }
+            fitting_id: row[:id], accepted_at: Application::Told.time(row[:accepted_at]), reasons: due.reasons.map { |reason| { name: reason.name, says: says(reason) } },
+            bars: Told::Barred.of(due.bars) }
         end
 
         # Why, in sentences.

@@ -17,7 +17,7 @@ module Verglas
           { id: row[:id], client: Client.summary(meeting.client), machine: machine(meeting), exercise: meeting.exercise, repaired: marks != sheet[:marks],
             lines: lines(meeting, marks, gym), aids: aids(sheet[:aids]), cue: sheet[:cue], **meeting.machine_row.slice(:left_behind, :getting_in, :getting_out), **load(meeting, sheet),
             begins: Told::Tempo.quickens(evaluation, meeting.pace.tempo)&.fetch(:says),
-            cautions: Cautions.on_machine(meeting), allowed: Told::Allowed.of(meeting, evaluation), bars: bars(meeting, evaluation),
+            cautions: Cautions.on_machine(meeting), allowed: Told::Allowed.of(meeting, evaluation), bars: Told::Barred.at(meeting, evaluation),
             visit: Visit.of(meeting, gym), by: Fitting.staff_name(gym, row[:accepted_by]), accepted_at: Told.time(row[:accepted_at]) }
         end
 
@@ -39,12 +39,6 @@ module Verglas
             weight_off: facts[:weight_off_first] == true, move: Moves.one(adjuster, now&.fetch(adjuster.label, nil), marks[adjuster.label]) }
         end
 
-        # What keeps this client off, and what can no more stand as it was accepted.
-        def bars(meeting, evaluation)
-          faults = meeting.refusals(evaluation) - [:barred]
-          [*Cautions.bars(meeting), *faults.map { |code| Formats::Words.say("set_up.#{code}") }]
-        end
-
         def aids(aids) = Application::Aids.says(aids)
 
         def load(meeting, sheet)
@@ -53,7 +47,7 @@ module Verglas
           asked = meeting.overloaded?(work) ? { load_text: loads[:load]&.fetch(:text).to_s, limited: Told::Allowed.load(meeting) } : { load_text: sheet[:load], limited: nil }
           { **asked, **loads.slice(:belt, :tempo), repetitions: work["repetitions"], sets: work["sets"] }
         end
-        private_class_method :machine, :lines, :line, :bars, :aids, :load
+        private_class_method :machine, :lines, :line, :aids, :load
       end
     end
   end

@@ -32,24 +32,20 @@ module Verglas
         end
 
         def lines(gym, row, exercise, people, name)
-          ids = people.map { |person| person[:id] }
-          last = gym.fittings.last_accepted_of(ids, row[:id], exercise)
-          loads = Store::Queries::LatestLoads.new(gym).on(row[:id], exercise, ids)
-          rig = row[:loading] && Loading::Rig.read(row[:loading].to_h, pairs: gym.equipment.plates)
-          allowed(gym, row, exercise, people).select { |person| last.key?(person[:id]) }.map do |person|
-            fitting = last[person[:id]]
-            { id: person[:id], name: name.call(person), cells: { **fitting[:marks].to_h, LOAD => load(rig, loads[person[:id]], fitting) }.reject { |_, text| text.empty? } }
+          benches = Application::KeptOff.benches(gym, row, exercise, people.map { |person| person[:id] }).select { |meeting, fitting| fitting && allowed?(meeting, fitting) }
+          loads = Store::Queries::LatestLoads.new(gym).on(row[:id], exercise, benches.map { |meeting, _| meeting.client[:id] })
+          benches.map do |meeting, fitting|
+            client = meeting.client
+            { id: client[:id], name: name.call(client), cells: { **fitting[:marks].to_h, LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject { |_, text| text.empty? } }
           end
         end
 
-        # Whom a caution keeps off today, or holds to a load, has nothing on a wall to be set up from.
-        def allowed(gym, row, exercise, people)
-          family = Verglas::Machines::Families.fetch(row[:family]).exercises.fetch(exercise[/.+/])
-          cautions = gym.cautions.of_many(people.map { |person| person[:id] })
-          people.reject do |person|
-            safety = Application::Safety.new(gym, client: person, machine_row: row, rows: cautions.fetch(person[:id], []))
-            safety.bars(family).any? || safety.effect(family).load_limit_kg
-          end
+        # Whom something keeps off these marks today, or holds to a load, has nothing on a wall to be set up from.
+        def allowed?(meeting, fitting)
+          return false if meeting.bars.any? || meeting.load_limit_kg
+
+          marks = Application::Sheet.repaired(meeting, fitting[:marks].to_h)
+          meeting.refusals(meeting.evaluation(marks, fitting[:aids].to_h)).empty?
         end
 
         # As it was lifted last, else as it was written at the fitting.
@@ -64,7 +60,7 @@ module Verglas
 
         def labels(row, exercise) = adjusters(row, exercise).map { |adjuster| adjuster["label"] }
         def adjusters(row, exercise) = [*row[:adjusters].to_a, *row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
-        private_class_method :column, :lines, :allowed, :load, :sorted, :labels, :adjusters
+        private_class_method :column, :lines, :allowed?, :load, :sorted, :labels, :adjusters
       end
     end
   end

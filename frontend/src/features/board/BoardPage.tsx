@@ -166,6 +166,7 @@ export function BoardPage() {
           <BandShape band="close" /> {say("boardPage.dueAgain")}
         </span>
         <span>– {say("boardPage.notFittedYet")}</span>
+        <span>× {say("boardPage.barred")}</span>
       </Legend>
     </Page>
   );
@@ -218,6 +219,12 @@ const BANDS = { due: "close", fitted: "in line" } as const;
 type CellProps = { cell: Person["cells"][number]; person: Person; machine: string };
 
 function Cell({ cell, person, machine }: CellProps) {
+  if (cell.state === "barred")
+    return (
+      <Link to={`/clients/${person.id}`} aria-label={say("boardPage.barredOn", { machine, why: cell.why.join(" ") })}>
+        ×
+      </Link>
+    );
   if (cell.state === "gap" || !cell.fitting_id)
     return (
       <Link to={`/clients/${person.id}`} aria-label={say("boardPage.gapOn", { machine })}>

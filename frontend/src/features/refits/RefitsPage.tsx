@@ -90,12 +90,14 @@ function One({ due, locale, onLater }: { due: Refit; locale: string; onLater: ()
       <Ends>
         <SecondaryLink to={`/clients/${due.client.id}`}>{say("refitsPage.card")}</SecondaryLink>
         <SecondaryButton onPress={onLater}>{say("refitsPage.later")}</SecondaryButton>
-        <SecondaryButton
-          isDisabled={opening.isPending}
-          onPress={() => opening.mutate({ machineId: due.machine.id, exercise: due.exercise })}
-        >
-          {say("refitsPage.fitAgain")}
-        </SecondaryButton>
+        {due.bars.length === 0 ? (
+          <SecondaryButton
+            isDisabled={opening.isPending}
+            onPress={() => opening.mutate({ machineId: due.machine.id, exercise: due.exercise })}
+          >
+            {say("refitsPage.fitAgain")}
+          </SecondaryButton>
+        ) : null}
       </Ends>
       {opening.error ? <Notice tone="wrong">{refusal(opening.error)?.message}</Notice> : null}
     </Row>

@@ -149,7 +149,9 @@ function Waiting({ entry, first, machineId, exercise, onLater, onGone }: Waiting
       <Ends>
         {onLater ? <QuietButton onPress={onLater}>{say("queuePage.later")}</QuietButton> : null}
         <QuietButton onPress={onGone}>{say("queuePage.gone")}</QuietButton>
-        {entry.fitting_id ? (
+        {entry.bars.length > 0 ? (
+          <SecondaryLink to={`/clients/${entry.client.id}`}>{say("queuePage.card")}</SecondaryLink>
+        ) : entry.fitting_id ? (
           <To to={`/fittings/${entry.fitting_id}/set-up`}>{say("queuePage.setUp")}</To>
         ) : (
           <Start onPress={() => opening.mutate({ machineId, exercise })} isDisabled={opening.isPending}>

@@ -23,6 +23,9 @@ export function Due({ due, locale, most }: { due: Refit; locale: string; most: n
         {due.reasons.slice(0, most).map(({ name, says }) => (
           <li key={name}>{says}</li>
         ))}
+        {due.bars.map((bar) => (
+          <li key={bar}>{bar}</li>
+        ))}
       </Why>
     </span>
   );

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # What keeps several people off machines today, their rows read together: for lists, which compute no marks.
+    class KeptOff
+      # Several people on one machine, in the order of their ids: [[Meeting, the latest accepted fitting's row or nil], ...].
+      def self.benches(gym, machine_row, exercise, ids)
+        return [] if ids.empty?
+
+        last = gym.fittings.last_accepted_of(ids, machine_row[:id], exercise)
+        shared = Meeting::Shared.of(gym)
+        Store::Queries::People.new(gym).call(ids).map { |id, person| [Meeting.among(gym, person, machine_row: machine_row, exercise: exercise, shared: shared), last[id]] }
+      end
+
+      def initialize(gym, ids)
+        @gym = gym
+        @people = Store::Queries::People.new(gym).call(ids.uniq)
+        @plates = gym.equipment.plates
+      end
+
+      # Bars; exercise: its name, "" on a machine with one.
+      def bars(client_id, machine_row, exercise)
+        person = @people.fetch(client_id)
+        family = Machines::Families.fetch(machine_row[:family]).exercises.fetch(exercise[/.+/])
+        Safety.new(@gym, client: person.row, machine_row: machine_row, rows: person.cautions, plates: @plates) { body(person) }.bars(family)
+      end
+
+      private
+
+      def body(person) = ClientBody.estimation(person.row, person.readings, checked: CheckedFittings.of(person.checked))
+    end
+  end
+end
