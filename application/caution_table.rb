@@ -20,6 +20,7 @@ module Verglas
         def hard(*) = envelope
         def load_limit_kg(*) = nil
         def rig = nil
+        def steeper_bench = Formats::Words.say("caution_table.steeper_bench")
         def bars = Bars.new(self, family, machine, taped: family.constants.keys).all
 
         # What is said on a machine of this kind.
@@ -39,6 +40,16 @@ module Verglas
           Formats::Words.say("caution_table.#{bar.params.fetch(:until, bar.code)}", motion: motion && Formats::Words.say("motions.#{motion}").downcase)
         end
       end
+
+      HEAD = <<~MARKDOWN
+        # Cautions, family by family
+
+        Written by `bin/cautions-table` from core/data/cautions.yml and what each family says of itself; a spec holds it to be current. It is for review
+        by the gym's clinician before use: a cautious starting point, no advice. A clinician's degrees, loads and named exercises replace it. Kinds
+        of machine that answer alike share a row; a dash is nothing on that machine. Beside what stands here, a degree that a clinician gives for any
+        joint holds on every machine which moves or holds that joint; where the machine is not taped, or no angle is claimed, it bars.
+
+      MARKDOWN
 
       def self.markdown = new.markdown
 
@@ -89,16 +100,6 @@ module Verglas
       def motion(name) = Formats::Words.say("motions.#{name}").downcase
       def degrees(name, (from, upto)) = "#{motion(name)} #{from ? "#{from} to #{upto}°" : "to #{upto}°"}"
       def line(cells) = "| #{cells.join(" | ")} |"
-
-      HEAD = <<~MARKDOWN
-        # Cautions, family by family
-
-        Written by `bin/cautions-table` from core/data/cautions.yml and what each family says of itself; a spec holds it to be current. It is for review
-        by the gym's clinician before use: a cautious starting point, no advice. A clinician's degrees, loads and named exercises replace it. Kinds
-        of machine that answer alike share a row; a dash is nothing on that machine. Beside what stands here, a degree that a clinician gives for any
-        joint holds on every machine which moves or holds that joint; where the machine is not taped, or no angle is claimed, it bars.
-
-      MARKDOWN
     end
   end
 end

@@ -63,6 +63,9 @@ module Verglas
       def rules = @rules ||= { **Guidance::HouseRules.chosen(**rules_chosen, known: known), **caution_schools }
       def own_rules = rules_chosen[:client]
 
+      # What is known of this machine and this client that a school may need.
+      def known = [*(:slack_from_deg if machine_row[:slack_from_deg]), *client[:limits].keys.map(&:to_sym)]
+
       # The same bench under other rules.
       def with_rules(rules)
         self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, given: @given.merge(rules: rules))
@@ -159,6 +162,9 @@ module Verglas
         Fitting::Evaluation.new(machine: machine, estimate: estimation.met, wishes: wishes, indices: machine.indices(marks))
       end
 
+      # What the gym's steeper bench is called and where it stands; nil where it has none.
+      def steeper_bench = SteeperBench.of(self)&.then { |row| row.values_at(:name, :place).reject(&:empty?).join(", ") }
+
       # How fittings went where body weight is the load (Store::Queries::ShownEfforts).
       def shown_efforts = @shown_efforts ||= @given[:shown] || Store::Queries::ShownEfforts.new(gym).call(client[:id], families: Readiness::FAMILIES)
 
@@ -171,9 +177,6 @@ module Verglas
 
       # The schools which cautions ask for say nothing of machines, so any family's answer serves.
       def caution_schools = @caution_schools ||= safety.effect(machine.family).schools
-
-      # What is known of this machine and this client that a school may need.
-      def known = [*(:slack_from_deg if machine_row[:slack_from_deg]), *client[:limits].keys.map(&:to_sym)]
 
       # What is known of the client where body weight is the load.
       def carried(family) = family.wishes.key?(:mass_kg) && client[:body_mass_kg] ? { mass_kg: client[:body_mass_kg].to_f } : {}

@@ -34,7 +34,7 @@ module Verglas
         return unless @question.asked_of?(meeting.machine.family) && !meeting.own_rules.key?(@question.name)
 
         was = meeting.advice
-        is = meeting.with_rules(meeting.rules.merge(@question.name => @school)).advice
+        is = meeting.with_rules(meeting.rules.merge(@question.name => @question.kept(@school, meeting.known))).advice
         return if was.marks == is.marks && was.status == is.status
 
         { client: Told::Names.client(meeting.client), machine: Told::Names.machine(meeting.machine_row[:name], meeting.exercise), before: Told::Names.tags(was.marks),

@@ -39,9 +39,12 @@ module Verglas
       end
 
       def found(meeting)
-        Found.new(meeting.machine_row, meeting.exercise, meeting.advice) if meeting.bars.none? && meeting.advice.status == :fits
+        Found.new(meeting.machine_row, meeting.exercise, meeting.advice) if meeting.bars.none? && meeting.advice.status == :fits && seen_whole?(meeting)
       end
-      private_class_method :rank, :candidates, :same?, :found
+
+      # Whether no joint has a limit there of which no angle is claimed.
+      def seen_whole?(meeting) = meeting.machine.family.joints.each_value.select(&:by_eye?).all? { |joint| meeting.envelope[joint.motion] == Body::Envelope::OPEN }
+      private_class_method :rank, :candidates, :same?, :found, :seen_whole?
     end
   end
 end

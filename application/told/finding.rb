@@ -16,10 +16,13 @@ module Verglas
             move: graded.by_hand ? nil : move(finding, evaluation, steps) }
         end
 
-        # The number that is told: of some findings a bend in place of the one that is graded, in the whole degrees of its sentence.
+        # The number that is told: of some findings another than the one that is graded, a bend in the whole degrees of its sentence.
         def shown(finding, evaluation)
-          bend = evaluation.kind(finding.code).shown
-          bend ? Mechanisms.whole_deg(evaluation.quantities[bend]) : finding.value
+          kind = evaluation.kind(finding.code)
+          return finding.value unless kind.shown
+
+          told = evaluation.quantities[kind.shown]
+          kind.unit == :deg ? Mechanisms.whole_deg(told) : told
         end
 
         def title(code) = Formats::Words.say("findings.#{code}.title")

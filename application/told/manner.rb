@@ -43,11 +43,13 @@ module Verglas
 
         def told(effect, meeting)
           plates = ![nil, "stack"].include?(meeting.machine_row[:loading].to_h["kind"])
-          effect.told.select { |one| plates || !one.plates }.map { |one| Formats::Words.say("manner.#{one.key}") }
+          effect.told.select { |one| plates || !one.plates }.filter_map { |one| one.key == :steeper_bench ? steeper(meeting) : Formats::Words.say("manner.#{one.key}") }
         end
 
+        def steeper(meeting) = meeting.steeper_bench&.then { |bench| Formats::Words.say("manner.steeper_bench", bench: bench) }
+
         def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)
-        private_class_method :share, :belt, :left_out, :told, :words
+        private_class_method :share, :belt, :left_out, :told, :steeper, :words
       end
     end
   end

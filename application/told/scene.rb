@@ -27,8 +27,12 @@ module Verglas
 
         def pose(pose)
           { share: pose.share.round(3), parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
-            deg: pose.deg.map { |motion, deg| { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: Mechanisms.whole_deg(deg), limit: pose.limits[motion]&.then { |most| Mechanisms.whole_deg(most) } } },
+            deg: pose.deg.map { |motion, deg| bend(motion, deg, pose.limits[motion]) },
             split: pose.split.values, at_deg: pose.at_deg&.round(1), effort_nm: pose.effort_nm && [pose.effort_nm, 0.0].max.round }
+        end
+
+        def bend(motion, deg, most)
+          { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: Mechanisms.whole_deg(deg), limit: most && Mechanisms.whole_deg(most) }
         end
 
         def curve(curve)
@@ -55,7 +59,7 @@ module Verglas
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]
-        private_class_method :pose, :plate, :curve, :torques, :drawn, :moved
+        private_class_method :pose, :bend, :plate, :curve, :torques, :drawn, :moved
       end
     end
   end

@@ -122,8 +122,8 @@ module Verglas
       def manner(every, family)
         rules = every.map(&:last)
         belt = belt(every)
-        { **easier(rules.select { |rule| rule.loads?(family) }), no_holds: rules.any?(&:no_holds), no_timed: rules.any?(&:no_timed), belt: belt,
-                                                                 under_belt_load: belt == :never || rules.any?(&:under_belt_load), in_hand: rules.filter_map(&:in_hand).max, rest_s: rules.filter_map(&:rest_s).max }
+        always = { no_holds: rules.any?(&:no_holds), no_timed: rules.any?(&:no_timed), in_hand: rules.filter_map(&:in_hand).max, rest_s: rules.filter_map(&:rest_s).max }
+        easier(rules.select { |rule| rule.loads?(family) }).merge(always, belt: belt, under_belt_load: belt == :never || rules.any?(&:under_belt_load))
       end
 
       def easier(rules) = { light_share: rules.filter_map(&:light_share).min, half_first: rules.any?(&:half_first) }

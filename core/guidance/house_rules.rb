@@ -5,20 +5,20 @@ module Verglas
     # Where good instructors disagree: the gym picks a school of each question, an instructor may pick another for a client,
     # and where the computation depends on it, it does. core/data/house_rules.yml
     module HouseRules
-      # schools: {name => what it aims at on the question's families}; needs: {school => what has to be known for it}; of: the tags
+      # schools: {name => what it aims at on the question's families}; needs: {school => all that has to be known for it}; of: the tags
       # of the families of which it is asked, none for all; but_of: of those of which it is not; told: the stage at which a school that is kept by eye is said; card: whether it
       # stands on the card.
       Question = Value.define(:name, :default, :of, :but_of, :schools, :needs, :told, :card) do
         def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
 
         # The school that can be kept: the default where what a school needs is not known.
-        def kept(school, known) = needs.key?(school) && !known.include?(needs[school]) ? default : school
+        def kept(school, known) = (needs.fetch(school, []) - known).empty? ? school : default
       end
 
       # A row of the table.
       def self.question(row)
         schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
-        needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].to_sym] if school[:needs] }.to_h
+        needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].map(&:to_sym)] if school[:needs] }.to_h
         tags = ->(key) { row.fetch(key, []).map(&:to_sym) }
         Question.new(name: row[:name].to_sym, default: row[:default].to_sym, of: tags[:of], but_of: tags[:but_of], schools: schools, needs: needs,
                      told: row[:told]&.to_sym, card: row.fetch(:card, false))

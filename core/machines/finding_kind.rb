@@ -5,7 +5,7 @@ module Verglas
     # What a family grades, declared in one row: everything that anybody has to know of a finding but its number.
     #   code, band     its name; its Band
     #   graded         the quantity whose SD is that of the graded number
-    #   shown          the bend that is told in its place, in whole degrees and never more than it is; nil: the same
+    #   shown          the quantity that is told in its place, a bend in whole degrees and never more than it is; nil: the same
     #   group          the group of adjusters with which it is solved
     #   plane          two quantities where it is a place in a plane (the joint from the pivot), along and across; else nil
     #   rests_on       constants it rests on, to be read again where it makes no sense

@@ -38,7 +38,8 @@ RSpec.describe "Somebody who is kept off a machine" do
 
   it "has no marks in the queue where none can be accepted, fitted or not" do
     person = client(loft, account, name: "Wren Ashgrove", sex: "man", stature: 1790)
-    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "diabetes", version: nil, degrees: { knee_flexion: { from: nil, to: 60 } }, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" })
+    degrees = { degrees: { knee_flexion: { from: nil, to: 60 } }, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" }
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "diabetes", version: nil, **degrees })
     expect(status).to eq(200)
     call(:put, "/api/machines/#{here[:id]}/queue", { clients: [person[:id]], version: 0 })
     expect(queue["entries"].first).to include("marks" => [], "moves" => nil, "bars" => ["No mark can be accepted here for this client: another machine."])

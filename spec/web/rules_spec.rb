@@ -97,11 +97,17 @@ RSpec.describe "House rules over HTTP" do
     let(:press) { machine(loft, "incline_sled", name: "Leg press 1") }
     let(:hinge) { machine(loft, "pad_and_angle", name: "Hip bench 1") }
     let(:kneeling) { machine(loft, "round_pad", name: "Glute-ham bench 1") }
+    let(:squat) { machine(loft, "chain_on_lever", name: "Belt squat 1") }
     let(:sliding) { machine(loft, "curl_slide", name: "Leg curl 2") }
 
     def page_on(row)
       id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: row[:id] })["id"]
       call(:get, "/api/fittings/#{id}").merge("loads" => call(:post, "/api/fittings/#{id}/loads", { wanted_kg: 20, repetitions: 10 }))
+    end
+
+    def supple
+      limits = { hip_bend: 130, ankle: 35 }.transform_values { |deg| { deg: deg, reading: deg, by: "Maren Oldcastle", at: Time.now.utc.iso8601 } }
+      loft.clients.measure(person[:id], version: person[:version], limits: limits)
     end
 
     # What of the bench is looked at: notes, where a step stands, what is right there.
@@ -129,6 +135,7 @@ RSpec.describe "House rules over HTTP" do
      [:stack_between, :light_touch, :here, notes.call(/Stack between/), ["Stack between repetitions: kept just off the stack."],
       ["Stack between repetitions: light touch."]],
      [:press_bottom, "to_70", :press, right.call("@foot_mm", /Knees at \d+°/), "Knees at 87°", "Knees at 70°"],
+     [:belt_bottom, :thighs_level, :squat, ->(page) { page["evaluation"]["findings"].find { |one| one["code"] == "squat_depth" }["value"] }, 90, 120],
      [:knees_toes, :past, :press, ->(page) { page["evaluation"]["scene"]["plate"]["says"].first }, "knees pass the toes", "heels lift"],
      [:stops, :lowest, :fine, ->(page) { page["advice"]["marks"]["stops"] }, "21", "19"],
      [:feet_turn, :straight, :press, notes.call(/Feet on the plate/), ["Feet on the plate: turned out 5 to 15°."], ["Feet on the plate: straight."]],
@@ -144,15 +151,21 @@ RSpec.describe "House rules over HTTP" do
      [:brace, :hard, :hinge, notes.call(/brace/), ["How hard to brace: moderately, ready for a knock."], ["How hard to brace: hard."]],
      [:glute_ham_knee, :below_middle, :kneeling, ->(page) { page["advice"]["marks"]["plate"] }, "5", "6"]].each do |question, school, on, look, before, after|
       it "#{question}: #{school}" do
-        row = { here: here, curl: curl, sliding: sliding, press: press, fine: fine, hinge: hinge, kneeling: kneeling }.fetch(on)
+        row = { here: here, curl: curl, sliding: sliding, press: press, fine: fine, hinge: hinge, kneeling: kneeling, squat: squat }.fetch(on)
+        supple if on == :squat
         expect(look.call(page_on(row))).to eq(before)
         call(:put, "/api/rules/#{question}", { school: school, version: loft.versions[:rules] })
         expect(look.call(page_on(row))).to eq(after)
       end
     end
 
+    it "leaves the thighs level to whom hip and ankle were measured" do
+      call(:put, "/api/rules/belt_bottom", { school: "thighs_level", version: loft.versions[:rules] })
+      expect(page_on(squat)["evaluation"]["findings"].find { |one| one["code"] == "squat_depth" }["value"]).to eq(90)
+    end
+
     it "has a case here for every question" do
-      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(29)
+      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(30)
     end
   end
 

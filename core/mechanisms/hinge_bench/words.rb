@@ -8,7 +8,7 @@ module Verglas
         def says(finding, place)
           case finding.code
           when :hip_gap then Says.of("says.hip_gap.#{gap_word(finding, place)}", mm: gap_mm(place).abs.round, next: next_gap_mm(place)&.round)
-          when :bench_slope then Says.of("says.bench_slope.#{finding.fault || :right}", deg: bench_deg(place).round, share: share_of_level(place), least: wishes[:least_angle_deg].round)
+          when :bench_slope then slope_says(finding, place)
           else bottom_says(finding, place)
           end
         end
@@ -36,7 +36,7 @@ module Verglas
         def motion(place)
           return unless family.told.include?(:joint)
 
-          { ending: Says.of(top_deg.positive? ? "motion.hinge_top_short" : "motion.hinge_top", deg: top_deg.round, nm: whole(top_nm(place))), ratio: compared_says(place) }
+          { ending: Says.of(top_deg.positive? ? "motion.hinge_top_short" : "motion.hinge_top", deg: at_least(top_deg), nm: whole(top_nm(place))), ratio: compared_says(place) }
         end
 
         # How hard the top is beside the same on other benches (of a level one: beside the bottom).
@@ -50,6 +50,10 @@ module Verglas
         def travel_words = %i[bottom straight]
 
         private
+
+        def slope_says(finding, place)
+          Says.of("says.bench_slope.#{finding.fault || :right}", deg: Mechanisms.whole_deg(bench_deg(place)), share: share_of_level(place), least: wishes[:least_angle_deg].round)
+        end
 
         def gap_word(finding, place)
           return finding.fault if finding.fault
