@@ -38,7 +38,11 @@ module Verglas
       end
 
       # A Mechanisms::Says as words, its parts first.
-      def self.of(says) = say(says.code, **says.params.transform_values { |part| part.is_a?(Mechanisms::Says) ? of(part) : part })
+      def self.of(says) = say(says.code, **says.params.transform_values { |part| part.is_a?(Mechanisms::Says) ? of(part) : number(part) })
+
+      # With a minus that is one.
+      def self.number(part) = part.is_a?(Numeric) && part.negative? ? "−#{part.abs}" : part
+      private_class_method :number
 
       # What a person calls an adjuster: its label with a capital.
       def self.adjuster(label) = label.sub(/\A\p{Lower}/, &:upcase)

@@ -20,28 +20,12 @@ module Verglas
           end
           card = Store::Queries::ClientCard.new(gym)
           cautions = gym.cautions.of(row[:id])
-          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map do |one|
-            Told::Caution.line(one)
-          end, asked: asked(gym, row), body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
+          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map { |one| Told::Caution.line(one) }, asked: asked(gym, row), body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(readings, estimation), next: best(ranking),
-            **closed(gym, row, card, machines),
-            machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions, estimation) } } }
-        end
-
-        def closed(gym, row, card, machines)
-          lifted = lifted(gym, row, machines)
-          { card: card.call(row[:id]).map { |line| Fitting.card_line(line, lifted: lifted[line.values_at(:machine_id, :exercise)]) },
+            card: CardLines.of(gym, row, card.call(row[:id]), machines: machines, readings: readings, known: { checked_rows: checked, caution_rows: cautions }),
             history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
-            discarded: Store::Queries::DiscardedFittings.new(gym).call(client_id: row[:id]).map { |line| Fitting.discarded_line(line) } }
-        end
-
-        # {[machine id, exercise] => what was lifted there last, as printed}
-        def lifted(gym, row, machines)
-          described = machines.to_h { |machine| [machine[:id], machine[:loading]] }
-          plates = gym.equipment.plates
-          Store::Queries::LatestLoads.new(gym).call(row[:id]).select { |(id, _), _| described[id] }.to_h do |key, set|
-            [key, Told::Load.printed(Loading::Rig.read(described[key.first].to_h, pairs: plates), set[:load_kg])]
-          end
+            discarded: Store::Queries::DiscardedFittings.new(gym).call(client_id: row[:id]).map { |line| Fitting.discarded_line(line) },
+            machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions, estimation) } } }
         end
 
         # Why this client is kept off, by exercise ("" on a machine with one); nothing where nobody is.

@@ -60,15 +60,6 @@ module Verglas
             machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), by: row[:by_name], updated_at: Told.time(row[:updated_at]) }
         end
 
-        # One line a machine and exercise: the marks that stand, and the draft on top of them.
-        # lifted: the load that was lifted there last, nil where nothing was since.
-        def card_line(row, lifted: nil)
-          draft = row[:state] == "draft" ? row : row[:draft]
-          accepted = row[:state] == "accepted" ? history_line(row) : nil
-          { machine: { id: row[:machine_id], name: row[:machine_name], place: row[:machine_place] }, exercise: row[:exercise],
-            accepted: accepted && { **accepted, load: lifted || accepted[:load] }, draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) } }
-        end
-
         def history_line(row)
           worst = row[:result]["findings"].max_by { |finding| finding["severity"] }
           { **row.slice(:id, :machine_id, :exercise, :load), machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), marks: Told::Names.tags(row[:marks].to_h),

@@ -39,7 +39,7 @@ module Verglas
           return unless family.told.include?(:joint)
 
           state = bottom(place).state
-          { ending: Says.of("motion.bottom", knee: at_most(state.knee_bend_deg), hip: at_most(state.hip_bend_deg), ankle: at_most(state.ankle_bend_deg)),
+          { ending: Says.of("motion.bottom", **{ knee: state.knee_bend_deg, hip: state.hip_bend_deg, ankle: state.ankle_bend_deg }.transform_values { |deg| Mechanisms.whole_deg(deg) }),
             ratio: Says.of("motion.split", **split(place, state)) }
         end
 

@@ -23,6 +23,7 @@ import { TakeOut } from "./TakeOut";
 const Row = styled.li`
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
   gap: ${space(2)} ${space(4)};
   padding: ${space(4)};
 `;
@@ -86,6 +87,7 @@ export function CautionsPage() {
     setOpen(null);
     setMistaken(false);
   };
+  const AddButton = asked.due || again ? SecondaryButton : PrimaryButton;
   return (
     <Page>
       <PageHead>
@@ -98,7 +100,7 @@ export function CautionsPage() {
       <div style={{ marginBottom: "1.25rem" }}>
         <Notice>{say("cautionsPage.whatEachCautionDoesIs")}</Notice>
       </div>
-      <Section>
+      <Section style={{ marginBottom: space(5) }}>
         <SectionTitle>
           {asked.day
             ? say("cautionsPage.askedOn", { day: dayText(asked.day, locale) })
@@ -119,7 +121,7 @@ export function CautionsPage() {
           <SecondaryButton onPress={() => setAgain(true)}>{say("cautionsPage.askAgain")}</SecondaryButton>
         )}
       </Section>
-      {cautions.length === 0 ? (
+      {cautions.length === 0 && asked.day === null ? null : cautions.length === 0 ? (
         <Empty>{say("cautionsPage.noCautionIsKnownAsk")}</Empty>
       ) : (
         <Rows>
@@ -138,9 +140,9 @@ export function CautionsPage() {
         </Rows>
       )}
       <p style={{ marginTop: "1.25rem" }}>
-        <PrimaryButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
+        <AddButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
           {say("cautionsPage.addACaution")}
-        </PrimaryButton>
+        </AddButton>
       </p>
       {removed.length > 0 ? (
         <Section style={{ marginTop: space(8) }}>

@@ -27,7 +27,7 @@ import { Print } from "./Print";
 
 const CardRow = styled.li`
   display: grid;
-  grid-template-columns: minmax(10rem, 2fr) minmax(0, 3fr) auto;
+  grid-template-columns: minmax(10rem, 2fr) minmax(0, 3fr) minmax(5rem, auto);
   gap: ${space(3)} ${space(4)};
   align-items: center;
   padding: ${space(4)};
@@ -149,6 +149,8 @@ function NotFitted({ barred, prediction }: { barred: boolean; prediction: Predic
 
 function CardLine({ machine, name, line, bars, prediction, first, locale, busy, onOpen }: LineProps) {
   const accepted = line?.accepted;
+  // Nobody is set up by marks with which something is wrong today.
+  const keptOff = [...bars, ...(line?.outdated ?? [])];
   const Start = first ? PrimaryButton : SecondaryButton;
   return (
     <CardRow data-machine={name}>
@@ -167,7 +169,7 @@ function CardLine({ machine, name, line, bars, prediction, first, locale, busy, 
         <Needs machine={machine} quiet />
       </div>
       <div>
-        {accepted ? (
+        {accepted && keptOff.length === 0 ? (
           <>
             <MarkRow>
               <MarkTags tags={accepted.marks} />
@@ -182,9 +184,12 @@ function CardLine({ machine, name, line, bars, prediction, first, locale, busy, 
             ))}
             {accepted.remeasured ? <Warned>{say("card.aLengthWasReadSince")}</Warned> : null}
           </>
-        ) : (
+        ) : accepted ? null : (
           <NotFitted barred={bars.length > 0} prediction={prediction} />
         )}
+        {line?.outdated.map((one) => (
+          <Barred key={one}>{one}</Barred>
+        ))}
         {bars.map((bar) => (
           <Barred key={bar}>
             <Strong>{say("card.barred")}</Strong> {bar}
@@ -198,7 +203,7 @@ function CardLine({ machine, name, line, bars, prediction, first, locale, busy, 
           ) : null
         ) : (
           <>
-            {accepted ? (
+            {accepted && keptOff.length === 0 ? (
               <SecondaryLink to={`/fittings/${accepted.id}/set-up`}>
                 {say("card.setUp")}
                 <On name={name} />

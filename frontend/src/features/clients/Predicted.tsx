@@ -5,7 +5,7 @@ import type { Prediction } from "../../api/types";
 import { say } from "../../lib/say";
 import { BandName } from "../../ui/Band";
 import { MarkTags } from "../../ui/MarkTag";
-import { Muted, Small } from "../../ui/Page";
+import { Muted, Small, Strong } from "../../ui/Page";
 import { colour, space } from "../../ui/tokens";
 
 const Area = styled.div`
@@ -39,7 +39,12 @@ export function Predicted({ prediction }: { prediction: Prediction }) {
         </Faint>
       )}
       <Said>
-        <BandName band={grade} likely={likely} /> <Small>{from}</Small>
+        {status === "impossible" && grade === null ? (
+          <Strong>{say("predicted.doesNotFit")}</Strong>
+        ) : (
+          <BandName band={grade} likely={likely} />
+        )}{" "}
+        <Small>{from}</Small>
       </Said>
       {status === "impossible" ? null : aids.map((aid) => <Small key={aid}>{aid}</Small>)}
       {instead.length > 0 ? <Small>{say("predicted.instead", { names: instead.join(", ") })}</Small> : null}
