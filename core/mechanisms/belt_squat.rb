@@ -14,15 +14,23 @@ module Verglas
       # without: how one does without the machine (its care is said before anybody steps up); nil for the machine itself.
       TRAITS = %i[without].freeze
 
-      # The ring of the belt over the floor, the client standing tall; and how far it sinks to the deepest squat (mm).
-      def ring_mm(place) = body.ankle_height + wishes[:sole_mm] + wishes[:mat_mm] + body.shank + body.thigh + FIGURES[:ring_over_hip_mm] - place[:belt_drop] + raised_mm(place)
+      # The ring of the belt over the floor (mm), the client standing tall, or as straight as their knees may be.
+      def ring_mm(place)
+        body.ankle_height + wishes[:sole_mm] + wishes[:mat_mm] + body.shank + body.thigh + FIGURES[:ring_over_hip_mm] - place[:belt_drop] + raised_mm(place) - sunk_mm(standing)
+      end
 
       # What the client stands on.
       def raised_mm(place) = place.parameters.fetch(:box_height, 0.0)
 
-      # How far the ring sinks with the thighs level, and with the knees bent so far (mm).
-      def drop_mm = body.thigh + (body.shank * (1 - cos(ankle_limit_deg)))
-      def drop_at_mm(squat) = (body.thigh * (1 - cos(squat.knee_deg - squat.ankle_deg))) + (body.shank * (1 - cos(squat.ankle_deg)))
+      # How far the ring sinks from there with the thighs level, and in a squat (mm).
+      def drop_mm = body.thigh + (body.shank * (1 - cos(ankle_limit_deg))) - sunk_mm(standing)
+      def drop_at_mm(squat) = sunk_mm(squat) - sunk_mm(standing)
+
+      # How far below standing tall.
+      def sunk_mm(squat) = (body.thigh * (1 - cos(squat.knee_deg - squat.ankle_deg))) + (body.shank * (1 - cos(squat.ankle_deg)))
+
+      # Tall, where no limit of the knee forbids it.
+      def standing = @standing ||= squat(wishes.envelope.from(:knee_flexion) || 0.0)
 
       # How deep this client squats.
       def deepest = @deepest ||= Squat.deepest(limits, upto_deg: wanted_deg)

@@ -42,10 +42,9 @@ module Verglas
         end
 
         def draw_tall(sketch, _place)
-          knee = ankle + point(4, body.shank)
-          hip = knee + point(-2, body.thigh)
+          knee, hip = joints(standing).zip([point(4, 0), point(2, 0)]).map { |joint, bowed| joint + bowed }
           limbs = Scenes::Limbs.new(body)
-          limbs.trunk(sketch, hip + point(-16, 0), Geometry::Point.towards(-90), body.hip_depth * 0.86, body.hip_depth * 0.74)
+          limbs.trunk(sketch, hip + point(-16, 0), upright(standing.lean_deg), body.hip_depth * 0.86, body.hip_depth * 0.74)
           limbs.thigh(sketch, hip, knee)
           limbs.shin(sketch, knee, ankle, body.shank * 0.6)
           limbs.foot(sketch, knee, ankle)
@@ -53,11 +52,16 @@ module Verglas
 
         # As deep as this client squats: shin, thigh and trunk each as far from upright as it is told.
         def draw_deepest(sketch, _place)
-          knee = ankle + (upright(deepest.ankle_deg) * body.shank)
-          hip = knee + (upright(deepest.ankle_deg - deepest.knee_deg) * body.thigh)
+          knee, hip = joints(deepest)
           draw_leaning(sketch, hip)
           sketch.capsule(:thigh_deepest, :body, [hip, knee], [body.hip_rise, body.knee_front], ghost: true, moves: true)
           Scenes::Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :shin_deepest, ghost: true)
+        end
+
+        # Knee and hip in a squat.
+        def joints(squat)
+          knee = ankle + (upright(squat.ankle_deg) * body.shank)
+          [knee, knee + (upright(squat.ankle_deg - squat.knee_deg) * body.thigh)]
         end
 
         def draw_leaning(sketch, hip)

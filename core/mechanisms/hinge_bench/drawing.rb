@@ -44,8 +44,14 @@ module Verglas
         # The foot plate or, where a roller holds the heels, what its height is counted from.
         def sole_at(place) = -(place.parameters[:heel_roller] || 0.0)
         def hip(place) = on_leg(place, crease_mm(place))
-        def knee(place) = on_leg(place, crease_mm(place) - body.thigh)
-        def ankle(place) = on_leg(place, crease_mm(place) - body.thigh - body.shank)
+
+        # Soft knees stand out to the front of the line from hip to ankle.
+        def knee(place) = on_leg(place, crease_mm(place) - (body.thigh * cos(thigh_off_deg)), body.thigh * sin(thigh_off_deg))
+        def ankle(place) = on_leg(place, crease_mm(place) - (body.thigh * cos(thigh_off_deg)) - (body.shank * cos(soft_deg - thigh_off_deg)))
+        def soft_deg = family.joints.fetch(:knee_flexion).held_within(wishes.envelope)
+        def thigh_off_deg = Geometry::Angle.degrees(Math.atan2(body.shank * sin(soft_deg), body.thigh + (body.shank * cos(soft_deg))))
+        def cos(deg) = Math.cos(Geometry::Angle.radians(deg))
+        def sin(deg) = Math.sin(Geometry::Angle.radians(deg))
         def under_thigh_mm = body.hip_rise * 0.94
 
         def draw_bench(sketch, place)

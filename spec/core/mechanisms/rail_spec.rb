@@ -167,6 +167,16 @@ RSpec.describe Verglas::Mechanisms::Rail do
       end
     end
 
+    # By hand for knees that never go straighter than 30 degrees: the ankle takes 10, the thigh 20.
+    it "stands as straight as the knees may, and counts from there" do
+      tall, place = rail("chain_on_lever")
+      bent, there = rail("chain_on_lever", envelope: Verglas::Body::Envelope.new({ knee_flexion: [30, nil] }))
+      sunk = (tall.body.thigh * (1 - Math.cos(20 * Math::PI / 180))) + (tall.body.shank * (1 - Math.cos(10 * Math::PI / 180)))
+      expect([tall.ring_mm(place) - bent.ring_mm(there), tall.drop_mm - bent.drop_mm]).to all(be_within(1e-9).of(sunk))
+      hip = bent.scene(there).parts.find { |part| part.id == :thigh }.points.first
+      expect(tall.scene(place).parts.find { |part| part.id == :thigh }.points.first.n - hip.n).to be_within(1e-9).of(sunk)
+    end
+
     it "gains a mat's height, and a box's" do
       bare, place = rail("two_boxes")
       on_mat, there = rail("two_boxes", mat_mm: 20.0)
