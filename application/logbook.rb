@@ -39,7 +39,14 @@ module Verglas
         return Loading::NextLoad.one_leg(rig.choices, both_kg, limit_kg: limit_kg(true)) if one_leg && last.nil? && both_kg
 
         Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), light_share: @meeting.caution_effect.light_share,
-                                                   in_hand: !@meeting.caution_effect.in_hand.nil?, gap: gap)
+                                                   in_hand: !@meeting.caution_effect.in_hand.nil?, gap: gap, measure: measure_straight?)
+      end
+
+      # What both legs lifted alone at the last visit before today's, [left, right] in kg; nil where not both did.
+      def sides_before
+        fitted = @rows[:fittings].map { |row| [row[:accepted_at], row[:work].to_h.values_at("left_kg", "right_kg")] }
+        _, sides = [*sides_of_visits, *fitted].select { |_, loads| loads.all? }.max_by(&:first)
+        sides&.map(&:to_f)
       end
 
       # Since the last set of this action, on whichever machine; what came between and weakens is a caution of its own.
@@ -69,6 +76,22 @@ module Verglas
       def press_today = pad_moved.any? ? press_ratio(before.last.fitting[:marks].to_h, marks) : nil
 
       private
+
+      # Where hamstrings end a movement and nobody measured them: short at two visits and no sign, so they are measured before a load goes down.
+      def measure_straight?
+        wish = @meeting.machine.family.wishes[:knee_straight_deg]
+        return false if wish.nil? || @meeting.safety.measured.key?(wish.measured_as) || before.size < 2
+
+        uncleared = @meeting.safety.rows.reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
+        before.last(2).all? { |entry| entry.visit.outcome == :short } && Guidance::Limits.fetch(wish.measured_as).skipped_for(uncleared).empty?
+      end
+
+      def sides_of_visits
+        over = @rows[:visits].reject { |row| row[:id] == going_on&.fetch(:id) }
+        over.map { |row| [row[:begun_at], %w[left right].map { |leg| last_of(row, leg) }] }
+      end
+
+      def last_of(row, leg) = row[:sets].reverse.find { |set| set[:leg] == leg }&.fetch(:load_kg)
 
       # After which one begins as if nothing were known.
       WEAKENING = %w[surgery birth].freeze

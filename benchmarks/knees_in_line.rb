@@ -11,7 +11,8 @@ require File.join(CORE, "config/core")
 include Verglas # rubocop:disable Style/MixinUsage -- a script
 
 # As many marks as everybody needs, the pivot at the height of the mean knee: what is left is what is not known of the body.
-MACHINE = { family: "extension", name: "Marks every 25 mm", constants: { pivot_above_seat: 66, back_face: -391, seat_edge: -56, roller_reach: 318, roller_radius: 50, start_angle: 98, end_angle: -8 },
+MACHINE = { family: "extension", name: "Marks every 25 mm",
+            constants: { pivot_above_seat: 66, back_face: -391, seat_edge: -56, roller_reach: 318, roller_radius: 50, start_angle: 98, end_angle: -8 },
             adjusters: [{ label: "back pad", marks: ("1".."16").to_a, travel: Array.new(16) { |index| index * 25 }, drives: { back_face: -1 } },
                         { label: "roller", marks: %w[A B C D E F], travel: Array.new(6) { |index| index * 20 }, drives: { roller_reach: 1 } }] }.freeze
 TAPES = { "height alone" => %i[stature], "three readings" => %i[stature seat_to_kneecap floor_to_knee_top] }.freeze

@@ -5,7 +5,7 @@ module Verglas
     # What follows on a visit: the move of its outcome, what holds an easy one down, and what a long time since takes off.
     class AfterVisit
       # As NextLoad.today has them.
-      def initialize(choices, last, pad:, limit_kg:, light_share:, in_hand:, gap:)
+      def initialize(choices, last, pad:, limit_kg:, light_share:, in_hand:, gap:, measure:) # rubocop:disable Metrics/ParameterLists -- as above
         @choices = choices
         @last = last
         @pad = pad
@@ -13,6 +13,7 @@ module Verglas
         @light_share = light_share
         @in_hand = in_hand
         @gap = gap
+        @measure = measure && last.outcome == :short
       end
 
       def to_h
@@ -27,6 +28,7 @@ module Verglas
 
       # Nothing holds an easy set down but these.
       def reason
+        return :measure_straight if @measure
         return @in_hand && @last.outcome == :clean ? :hard_in_hand : @last.outcome unless @last.outcome == :easy
         return :kept_in_hand if @in_hand
         return :gap if @gap.holds_down?
@@ -37,12 +39,18 @@ module Verglas
       end
 
       def wanted
-        @wanted ||= case @in_hand && @last.outcome == :clean ? :next_down : NextLoad::MOVES.fetch(@last.outcome)
+        @wanted ||= case move
                     when :light then Remarks.light_set(@choices, @last.load_kg, share_of_usual: @light_share)
                     when :next_up then reason == :easy ? above : @choices.nearest(@last.load_kg)
                     when :next_down then @choices.next_down(@last.load_kg) || @choices.lightest
                     else @choices.nearest(@last.load_kg)
                     end
+      end
+
+      def move
+        return :nearest if @measure
+
+        @in_hand && @last.outcome == :clean ? :next_down : NextLoad::MOVES.fetch(@last.outcome)
       end
 
       def after_gap = @choices.at_most((@gap.share * @last.load_kg) + Choices::ROUNDING_KG) || @choices.lightest

@@ -10,13 +10,19 @@ module Verglas
 
       module_function
 
-      # |L - R| over the larger; remarked where it is more than one step of the machine, too. choices: its Stack or Plates, nil where nobody knows.
-      def sides(left_kg, right_kg, choices = nil)
+      # |L - R| over the larger; remarked where it is more than one step of the machine, and was at the visit before, the same side the weaker. choices:
+      # its Stack or Plates, nil where nobody knows; before: [left, right] of that visit, nil where there was none.
+      def sides(left_kg, right_kg, choices = nil, before: nil)
         lighter, heavier = [left_kg, right_kg].minmax
-        share = (heavier - lighter) / heavier.to_f
-        step = choices&.next_up(lighter)&.mass_kg || lighter
-        Share.new(share, share > FIGURES[:side_difference][:above_share] && heavier > step)
+        again = !before.nil? && (before[0] <=> before[1]) == (left_kg <=> right_kg)
+        Share.new((heavier - lighter) / heavier.to_f, again && [[left_kg, right_kg], before].all? { |pair| far_apart?(*pair.minmax, choices) })
       end
+
+      def far_apart?(lighter, heavier, choices)
+        step = choices&.next_up(lighter)&.mass_kg || lighter
+        (heavier - lighter) / heavier.to_f > FIGURES[:side_difference][:above_share] && heavier > step
+      end
+      private_class_method :far_apart?
 
       # The most (kg) that one leg takes of what both lift together.
       def one_leg_most_kg(both_kg) = FIGURES[:one_leg][:share] * both_kg

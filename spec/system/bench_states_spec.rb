@@ -70,14 +70,14 @@ RSpec.describe "The bench on the floor" do
     expect([draft[:load], sheet[:work]["load_kg"]]).to eq(["10 kg", 10])
   end
 
-  it "takes one leg at a time, and remarks where they differ" do
+  it "takes one leg at a time, and says where they differ" do
     loaded({ kind: "stack", unit: "kg", masses: [5, 10, 15, 20] }, one_leg: true)
     open_bench
     to "@working"
     find("summary", text: "One leg at a time").click
     fill_in "Left, kg", with: "20"
     fill_in "Right, kg", with: "10"
-    expect(page).to have_css("[data-remark]", text: "Left and right differ by 50 %, the right is the weaker")
+    expect(page).to have_css("[data-remark]", text: "Left and right differ by 50 %: said only where it is so again")
     find("label", text: "Right harder").click
     kept
     expect(sheet[:work]).to include("left_kg" => 20, "right_kg" => 10, "felt_side" => "right")

@@ -51,6 +51,17 @@ RSpec.describe "A returning client's visit" do
     expect(visit["history"].map { |one| one.values_at("kind", "outcome") }).to eq([%w[fitting clean], %w[visit easy], %w[visit short]])
   end
 
+  it "asks how straight the knee goes, short at two visits without a sign, before the load goes down again" do
+    2.times do
+      done(load_kg: 20, reached: 0.5)
+      long_ago(3)
+    end
+    told = visit["today"].then { |today| [today["load"]["text"], today["says"]] }
+    expect(told).to eq(["20 kg", "Short of the straight end twice, and no sign: measure how straight the knee goes (Limits) before the load goes down. The same again until then."])
+    loft.clients.measure(person[:id], version: loft.clients.find(person[:id])[:version], limits: { knee_straight: { reading: 25, deg: 25, by: "Maren Oldcastle", at: Time.now.utc.iso8601 } })
+    expect(visit["today"]).to include("load" => include("text" => "15 kg"), "says" => "Range was missing last time: one step down. Range before load.")
+  end
+
   it "writes sets down in their order, with who watched, and says that the machine stands so" do
     now = done
     expect(now["going_on"]["sets"].map { |set| set.values_at("number", "repetitions", "last", "felt", "watched_by") }).to eq([[1, 10, "clean", "Front of the thigh", "Maren Oldcastle"]])

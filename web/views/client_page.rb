@@ -18,14 +18,19 @@ module Verglas
           ranking = RANKED.fetch(Application::Basis.of(row, readings, checked, machines.map { |machine| Application::Basis.machine(machine) })) do
             ranking(readings, open_machines(machines, checked), estimation)
           end
-          card = Store::Queries::ClientCard.new(gym)
           cautions = gym.cautions.of(row[:id])
-          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map { |one| Told::Caution.line(one) }, asked: asked(gym, row), body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
+          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map { |one| Told::Caution.line(one) }, asked: asked(gym, row),
+            body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(readings, estimation), next: best(ranking),
-            card: CardLines.of(gym, row, card.call(row[:id]), machines: machines, readings: readings, known: { checked_rows: checked, caution_rows: cautions }),
-            history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
-            discarded: Store::Queries::DiscardedFittings.new(gym).call(client_id: row[:id]).map { |line| Fitting.discarded_line(line) },
+            **fittings(gym, row, machines, readings: readings, known: { checked_rows: checked, caution_rows: cautions }),
             machines: machines.map { |machine| { **Machine.summary(machine), bars: bars(gym, row, machine, cautions, estimation) } } }
+        end
+
+        # The card, and what was closed before.
+        def fittings(gym, row, machines, **known)
+          card = Store::Queries::ClientCard.new(gym)
+          { card: CardLines.of(gym, row, card.call(row[:id]), machines: machines, **known), history: card.history(row[:id]).map { |line| Fitting.history_line(line) },
+            discarded: Store::Queries::DiscardedFittings.new(gym).call(client_id: row[:id]).map { |line| Fitting.discarded_line(line) } }
         end
 
         # Why this client is kept off, by exercise ("" on a machine with one); nothing where nobody is.

@@ -89,14 +89,13 @@ module Verglas
         end
 
         def remarks(meeting, input)
-          [*Told::Allowed.load(meeting), *sides(*input.values_at(:left_kg, :right_kg), meeting.rig&.choices), *one_leg(meeting, input), *beside_the_other(meeting, input[:wanted_kg])]
+          [*Told::Allowed.load(meeting), *sides(meeting, *input.values_at(:left_kg, :right_kg)), *one_leg(meeting, input), *beside_the_other(meeting, input[:wanted_kg])]
         end
 
-        # choices: of the machine, nil where nobody described them.
-        def sides(left, right, choices)
+        def sides(meeting, left, right)
           return unless left&.positive? && right&.positive?
 
-          share = Loading::Remarks.sides(left, right, choices)
+          share = Loading::Remarks.sides(left, right, meeting.rig&.choices, before: Application::Logbook.of(meeting).sides_before)
           words(share.remarked ? :sides_differ : :sides_alike, percent: (share.share * 100).round, weaker: words(left < right ? :left : :right)) if share.share.positive?
         end
 

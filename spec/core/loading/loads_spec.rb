@@ -77,7 +77,8 @@ RSpec.describe Verglas::Loading do
 
   it "agrees with the worked remarks" do
     remarks = Verglas::Loading::Remarks
-    expect(remarks.sides(42, 37).to_a).to match([be_within(0.001).of(0.119), true])
+    expect(remarks.sides(42, 37, before: [40, 35]).to_a).to match([be_within(0.001).of(0.119), true])
+    expect([nil, [40, 40], [37, 42]].map { |before| remarks.sides(42, 37, before: before).remarked }).to all(be(false))
     expect(remarks.curl_to_extension(27, 60).to_a).to match([be_within(0.001).of(0.45), true])
     expect(remarks.belt?(40, 79)).to be(true)
     expect(Verglas::Loading::Units.lb(45.0)).to be_within(0.01).of(99.208)

@@ -33,6 +33,12 @@ RSpec.describe Verglas::Loading::NextLoad do
     expect(told(visit(set(15, :easy, reached: nil)))).to eq([20, :easy])
   end
 
+  it "asks for a measure before missing range takes the load down, and holds nothing else for it" do
+    expect(told(visit(set(15, :easy, reached: 0.75)), measure: true)).to eq([15, :measure_straight])
+    expect(told(visit(set(15, :not_reached)), measure: true)).to eq([10, :not_reached])
+    expect(told(visit(set(15, :easy, sign: true)), measure: true)).to eq([10, :sign])
+  end
+
   it "holds once after the roller went to another mark, and never keeps a load up for it" do
     moved = { pad: { "roller" => "B" } }
     expect(told(visit(set(15, :easy), **moved))).to eq([15, :pad_moved])
