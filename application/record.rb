@@ -7,7 +7,7 @@ module Verglas
       # Of what is kept; one that was written in an older format is brought up to date when it is read (Upcaster).
       FORMAT = 2
       # Which computation a record came from; changes when the model's numbers do.
-      MODEL = "2026-11"
+      MODEL = "2026-12"
 
       module_function
 

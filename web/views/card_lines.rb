@@ -24,7 +24,8 @@ module Verglas
           draft = row[:state] == "draft" ? row : row[:draft]
           accepted = row[:state] == "accepted" ? Fitting.history_line(row) : nil
           { machine: { id: row[:machine_id], name: row[:machine_name], place: row[:machine_place] }, exercise: row[:exercise],
-            accepted: accepted && { **accepted, **today(row, meeting, lifted) }, outdated: meeting ? outdated(meeting, row) : [], draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) } }
+            accepted: accepted && { **accepted, **today(row, meeting, lifted) }, outdated: meeting ? outdated(meeting, row) : [],
+            draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) } }
         end
 
         # The load that was lifted last, as printed; none where it is not known to be allowed.
