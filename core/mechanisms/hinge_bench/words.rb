@@ -70,7 +70,7 @@ module Verglas
         end
 
         def bottom_says(finding, place)
-          return Says.of("says.hinge_bottom.past_own_bend", deg: asked_deg(place).round, limit: own_bottom_deg(place).round) if finding.fault
+          return Says.of("says.hinge_bottom.past_own_bend", deg: at_least(asked_deg(place)), limit: at_most(own_bottom_deg(place))) if finding.fault
 
           trunk = trunk_deg(place, bottom_deg(place))
           Says.of("says.hinge_bottom.#{side(trunk)}", deg: trunk.abs.round, nm: whole(bottom_nm(place)))

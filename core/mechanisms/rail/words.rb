@@ -17,7 +17,7 @@ module Verglas
         def short(decision, place)
           case decision
           when :stance_mm, :turn_deg then nil
-          when :recline, :foot_mm then Says.of("short.recline", deg: bottom(place).state.knee_bend_deg.round, hip: bottom(place).state.hip_bend_deg.round)
+          when :recline, :foot_mm then Says.of("short.recline", deg: at_most(bottom(place).state.knee_bend_deg), hip: at_most(bottom(place).state.hip_bend_deg))
           when :reach then Says.of(latch_room(place).negative? ? "short.reach.short" : "short.reach.right", mm: latch_room(place).abs.round)
           else Says.of(slack_mm(place).negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm(place).abs.round)
           end
@@ -56,8 +56,8 @@ module Verglas
           return if seen.empty_by.empty?
           return Says.of("feet.closed.plate") if seen.empty_by == [:plate]
 
-          Says.of("feet.#{opening}.#{seen.empty_by.last}", target: seen.target_deg.round, depth: seen.depth_deg.round,
-                                                           deg: [seen.deficit_deg.round, 1].max)
+          Says.of("feet.#{opening}.#{seen.empty_by.last}", target: at_most(seen.target_deg), depth: at_most(seen.depth_deg),
+                                                           deg: [at_least(seen.deficit_deg), 1].max)
         end
 
         # A back that has to be upright is not set by what the latch allows.
@@ -102,9 +102,9 @@ module Verglas
         end
 
         def fault_numbers(fault, state)
-          return { deg: state.hip_bend_deg.round, limit: hip_limit_deg.round } if fault == :past_hip_limit
+          return { deg: at_least(state.hip_bend_deg), limit: at_most(hip_limit_deg) } if fault == :past_hip_limit
 
-          { deg: state.knee_bend_deg.round, limit: knee_limit_deg.round }
+          { deg: at_least(state.knee_bend_deg), limit: at_most(knee_limit_deg) }
         end
 
         def latch_says(finding)

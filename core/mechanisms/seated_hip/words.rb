@@ -64,7 +64,7 @@ module Verglas
         end
 
         def start_says(finding)
-          return Says.of("says.spread_start.#{finding.fault}", deg: finding.value.abs.round, limit: (spread_at_most_deg || 0).round) if finding.fault
+          return Says.of("says.spread_start.#{finding.fault}", deg: finding.value.abs.round, limit: at_most(spread_at_most_deg || 0)) if finding.fault
           return Says.of(opens? ? "says.spread_start.together" : "says.spread_start.apart", deg: finding.value.round) if finding.severity.zero?
 
           Says.of("says.spread_start.#{finding.graded.positive? ? :wide : :narrow}", deg: finding.graded.abs.round, target: start_target_deg.round)
@@ -80,7 +80,7 @@ module Verglas
           missing = numbers[:end_missing_deg].round
           return Says.of("motion.spread_together") if !opens? && missing.zero? && numbers[:end_target_deg].round.zero?
 
-          Says.of("motion.spread_#{opens? ? :out : :in}#{"_before" if missing.positive?}", deg: numbers[:end_target_deg].abs.round, missing: missing)
+          Says.of("motion.spread_#{opens? ? :out : :in}#{"_before" if missing.positive?}", deg: at_most(numbers[:end_target_deg].abs), missing: missing)
         end
       end
     end
