@@ -41,32 +41,19 @@ end
 
 def asked(core, people) = JSON.parse(Open3.capture2({ "CORE" => core, "BUNDLE_GEMFILE" => ENV.fetch("BUNDLE_GEMFILE") }, RbConfig.ruby, __FILE__, stdin_data: JSON.generate(people)).first)
 
-RANDOM = Random.new(4)
-def normal = Math.sqrt(-2 * Math.log(1 - RANDOM.rand)) * Math.cos(2 * Math::PI * RANDOM.rand)
+require_relative "../spec/support/people_drawn"
+PEOPLE = PeopleDrawn.new(4)
 
 # A body and its owner's sex and mass.
 def drawn(age, index)
-  sex = RANDOM.rand < 0.5 ? "man" : "woman"
-  known = Body::Prior.estimate(sex: sex, mass_index: index).normal
-  factor = cholesky(known.covariance)
-  steps = known.mean.map { normal }
-  dimensions = Body::Dimensions.new(*known.mean.zip(factor.map { |row| row.zip(steps).sum { |one, step| one * step } }).map(&:sum))
+  sex = PEOPLE.sex
+  dimensions = PEOPLE.body(Body::Prior.estimate(sex: sex, mass_index: index).normal)
   { sex: sex, age_years: age, body_mass_kg: (index * ((dimensions.stature / 1000)**2)).round(1), body: Body::Estimate.exact(dimensions) }
-end
-
-def cholesky(matrix)
-  matrix.each_index.with_object([]) do |i, rows|
-    rows << Array.new(matrix.size, 0.0)
-    (0..i).each do |j|
-      rest = matrix[i][j] - (0...j).sum { |k| rows[i][k] * rows[j][k] }
-      rows[i][j] = i == j ? Math.sqrt([rest, 1e-12].max) : rest / rows[j][j]
-    end
-  end
 end
 
 def taped(person, names)
   build = Body::Build.of(**person.slice(:sex, :age_years, :body_mass_kg))
-  names.to_h { |name| Body::Observation.fetch(name).then { |one| [name, person[:body].expected(one, build).first + (one.sd_mm * normal)] } }
+  names.to_h { |name| Body::Observation.fetch(name).then { |one| [name, person[:body].expected(one, build).first + (one.sd_mm * PEOPLE.normal)] } }
 end
 
 # Whether the knee is in line where somebody sits.

@@ -68,7 +68,7 @@ module Verglas
       def motion(_place)
         return unless family.told.include?(:joint)
 
-        { ending: Says.of("motion.glute_ham", nm: whole(torque_nm(bottom_deg))),
+        { ending: Says.of(bottom_deg.positive? ? "motion.glute_ham_from" : "motion.glute_ham", nm: whole(torque_nm(bottom_deg)), deg: at_least(bottom_deg)),
           ratio: Says.of(added? ? "motion.glute_ham_added" : "motion.glute_ham_plain", nm: whole(torque_nm(0.0, held: 0.0, band: 0.0))) }
       end
 

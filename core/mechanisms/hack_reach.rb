@@ -44,7 +44,12 @@ module Verglas
         Says.of(finding.severity.zero? ? "says.latch_room.right" : "says.latch_room.on_a_block", mm: finding.value.round)
       end
 
-      def short(_decision, place)
+      # By eye, how far the carriage goes down: no number rests on it.
+      def span(choice, _place) = [0, family.choices.fetch(choice).most]
+
+      def short(decision, place)
+        return if decision == :carriage_down_mm
+
         room = latch_room_mm(place)
         Says.of(room.negative? ? "short.reach.short" : "short.reach.right", mm: room.abs.round)
       end

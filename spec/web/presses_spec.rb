@@ -37,6 +37,18 @@ RSpec.describe "Presses and squats over HTTP" do
     expect(shown["evaluation"]["scene"]["labels"].find { |label| label["set"] }["text"]).to eq(shown["marks"]["stops"])
   end
 
+  it "has the depth of a hack squat facing the pad seen by eye and written down, and claims no angle" do
+    towards = machine(loft, "shoulder_sled_towards", name: "Hack squat 2")
+    measure("knee_bend", 95)
+    shown = page(bench(towards))
+    expect(shown["steps"].find { |step| step["id"] == "@carriage_down_mm" }["title"]).to eq("Depth by eye")
+    expect(shown["steps"].flat_map { |step| step["notes"] }).to include("Stop by eye where the knee reaches its own 95° of bend.")
+    sent = { marks: shown["marks"], aids: shown["aids"].merge("carriage_down_mm" => 320), version: shown["version"], reason: "So." }
+    call(:post, "/api/fittings/#{shown["id"]}/acceptance", sent)
+    expect(status).to eq(200)
+    expect(call(:get, "/api/clients/#{person[:id]}")["card"].first["accepted"]["cushions"]).to include("Carriage 320 mm down, by eye.")
+  end
+
   it "is entered with irregular stops, taped length by length with what is no length too, and then advises" do
     adjusters = [{ label: "backrest", kind: "recline", forwards: true, marks: %w[I II III] }, { label: "stops", kind: "stop", forwards: true, marks: %w[1 2 3 4] }]
     made = call(:post, "/api/machines", { family: "press_sled", name: "Leg press 9", loading: { kind: "plates", unit: "kg", bare: 47, horns: 1 }, adjusters: adjusters })

@@ -19,6 +19,8 @@ module Verglas
         adjuster :shoulders_to_feet, drives: { latch_to_feet: 1 }, decides: :reach, stage: :joint
         wish :sole_mm, default: Tables[:press][:sole][:mm]
         wish :sink_mm, default: 0
+        # How deep is seen by eye, and written down as the way of the carriage: no angle is claimed.
+        choice :carriage_down_mm, how: :added, stage: :range, step: 20, most: 800
         choice :block_mm, how: :if_needed, makers: true, mends: :latch_room
         latch_found %i[latch_to_feet plate_angle]
       end

@@ -1,30 +1,14 @@
 # frozen_string_literal: true
 
+require_relative "../../support/people_drawn"
+
 # What the model claims of people at large, checked on drawn populations rather than single bodies.
 RSpec.describe "A population on a machine" do
-  let(:random) { Random.new(77) }
+  let(:people) { PeopleDrawn.new(77) }
   let(:machine) { Worked.machine("slide_back") }
   let(:prior) { Verglas::Body::Prior.estimate(sex: nil) }
 
-  # Bodies from the prior: the Cholesky factor of its covariance times standard normals.
-  def drawn(count)
-    factor = cholesky(prior.normal.covariance)
-    Array.new(count) do
-      steps = Array.new(prior.normal.mean.size) { Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand) }
-      offsets = factor.map { |row| row.zip(steps).sum { |entry, step| entry * step } }
-      Verglas::Body::Dimensions.new(*prior.normal.mean.zip(offsets).map(&:sum))
-    end
-  end
-
-  def cholesky(matrix)
-    matrix.each_index.with_object([]) do |i, rows|
-      rows << Array.new(matrix.size, 0.0)
-      (0..i).each do |j|
-        rest = matrix[i][j] - (0...j).sum { |k| rows[i][k] * rows[j][k] }
-        rows[i][j] = i == j ? Math.sqrt([rest, 1e-12].max) : rest / rows[j][j]
-      end
-    end
-  end
+  def drawn(count) = Array.new(count) { people.body(prior.normal) }
 
   def offset_of(body, machine)
     indices = Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: Worked.wishes(machine)).solutions.first.indices
@@ -47,13 +31,11 @@ RSpec.describe "A population on a machine" do
 
   it "is told by the probability of the advised mark how often the mark is right" do
     known = estimate(sex: "woman", stature: 1648, seat_to_kneecap: 576)
-    factor = cholesky(known.normal.covariance)
     advice = Verglas::Fitting::Advice.new(machine: machine, estimate: known, wishes: Worked.wishes(machine), taken: [:stature])
     back_pad = advice.adjusters.first
     right = Array.new(1500) do
-      steps = Array.new(14) { Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand) }
-      body = Verglas::Body::Dimensions.new(*known.normal.mean.zip(factor.map { |row| row.zip(steps).sum { |entry, step| entry * step } }).map(&:sum))
-      taped_wrong = 4 * Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
+      body = people.body(known.normal)
+      taped_wrong = 4 * people.normal
       required = -(body.hip_depth + Math.sqrt((body.thigh**2) - ((body.hip_rise - body.knee_under)**2))) + taped_wrong
       nearest = back_pad.requirement.positions.min_by { |position| (position - required).abs }
       nearest == back_pad.requirement.positions[machine.adjuster("back pad").index(back_pad.mark)]
