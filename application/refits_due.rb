@@ -25,7 +25,7 @@ module Verglas
 
       # [Due], the weightiest first, the longest since among those.
       def call
-        due = rows.map { |row| Due.new(row, Planning::Refits.of(card(row)), bars(row)) }.reject { |one| one.reasons.empty? }
+        due = rows.map { |row| [row, Planning::Refits.of(card(row))] }.reject { |_, reasons| reasons.empty? }.map { |row, reasons| Due.new(row, reasons, bars(row)) }
         due.sort_by { |one| [Planning::Refits.rank(one.reasons.first), one.row[:accepted_at]] }
       end
 

@@ -22,7 +22,8 @@ module Verglas
 
       def others(meeting)
         rows = meeting.gym.machines.in_service.select { |row| row[:state] == "in_use" && row[:id] != meeting.machine_row[:id] }
-        rows.map { |row| [row, Described.machine(row, nil)] }.select { |_, machine| machine.family.constants.key?(:bench_angle) }
+        turning = rows.flat_map { |row| Machines::Families.fetch(row[:family]).exercises.select { |_, family| family.constants.key?(:bench_angle) }.map { |exercise, _| [row, exercise] } }
+        turning.map { |row, exercise| [row, Described.machine(row, exercise)] }
       end
 
       def open?(meeting, row, family)

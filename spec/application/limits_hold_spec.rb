@@ -57,6 +57,10 @@ RSpec.describe "A client's limits on every machine" do
     [*reached.map { |end_of| [:reached, end_of.at, end_of.deg.round(1)] }, *drawn_at.map { |deg| [:drawn, deg] }, *wrong.map { |deg| [:told, deg] }]
   end
 
+  def past_its_own(bench)
+    bench.machine.family.joints.each_key.flat_map { |motion| outside(bench, motion, *bench.envelope[motion], {}).map { |what| [motion, *what] } }
+  end
+
   def posed(evaluation, motion) = Array(evaluation.mechanics.scene(evaluation.place)&.poses).filter_map { |pose| pose.deg[motion] }
 
   cases = lambda do |motion|
@@ -83,6 +87,26 @@ RSpec.describe "A client's limits on every machine" do
           expect(faults).to be_empty, faults.first(12).map(&:inspect).join("\n")
         end
       end
+    end
+  end
+
+  # Every row of the table, cleared or not, by its own figures: what it leaves on each machine, and where it sends somebody instead.
+  Verglas::Guidance::Cautions::RULES.each_key do |caution|
+    it "hold as #{caution} has them, on every machine and on what is named instead" do
+      rows = Worked::MACHINES.keys.map { |name| machine(loft, name, name: name) }
+      faults = [nil, Date.today].flat_map do |cleared_on|
+        given = { caution: caution.to_s, side: "", joint: "", since: nil, cleared_on: cleared_on, cleared_by: cleared_on ? "Dr Fenwick" : "", degrees: {}, named: [], load_to_kg: nil,
+                  stricter: false }
+        benches = rows.flat_map do |row|
+          Verglas::Machines::Families.fetch(row[:family]).exercises.keys.map { |exercise| meeting(people.first, row, exercise, cautions: [given]) }
+        end
+        sent = benches.flat_map { |bench| bench.bars.empty? && bench.advice.status ? Verglas::Application::Substitutes.of(bench, others: benches) : [] }
+        open = benches.reject { |bench| refused?(bench) }
+        names = open.map { |bench| [bench.machine_row[:id], bench.exercise] }
+        [*sent.reject { |found| names.include?([found.row[:id], found.exercise]) }.map { |found| [:sent_to, found.row[:name]] },
+         *open.flat_map { |bench| past_its_own(bench).map { |what| [cleared_on && :cleared, bench.machine_row[:name], *what] } }]
+      end
+      expect(faults).to be_empty, faults.first(12).map(&:inspect).join("\n")
     end
   end
 

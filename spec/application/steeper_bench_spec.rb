@@ -22,6 +22,7 @@ RSpec.describe Verglas::Application::SteeperBench do
   end
 
   it "is named by a caution that asks for the steepest, and not on the steepest itself" do
+    %w[shared_seat one_plate].each { |name| machine(loft, name, name: name) } # several exercises on one machine
     steep = bench("Hip bench 2", 55)
     expect(told(flat)).to eq(["Steeper, so first: Hip bench 2, by the windows."])
     loft.cautions.remove(person[:id], "back", version: 1, by: account, reason: "Again.")
