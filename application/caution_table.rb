@@ -27,8 +27,7 @@ module Verglas
         def says
           return bars.map { |bar| barred(bar) }.uniq.join(" ") if bars.any?
 
-          changes = Told::Narrowed.by_cautions(effect, family, spared: effect.schools.keys, rules: rules)
-          said = [*("#{changes.join(", ").sub(/\A./, &:upcase)}." if changes.any?), *Told::Manner.of(effect, self)]
+          said = [*Told::Narrowed.says(effect, family, rules), *Told::Manner.of(effect, self)]
           said.empty? ? "–" : said.join(" ")
         end
 

@@ -79,6 +79,12 @@ module Verglas
       # {question => school} which a caution sets otherwise than gym or instructor chose.
       def spared = Guidance::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
 
+      # How one works here, a sentence a topic (Telling::Topics::Said).
+      def topics
+        @topics ||= Telling::Topics.of(machine.family, rules: rules, spared: caution_schools.keys, client: own_rules.keys, gym: rules_chosen[:gym].keys,
+                                                       told: caution_effect.told.map(&:key))
+      end
+
       def pace = @pace ||= Pace.new(self)
 
       # Questions whose school is not what was told: an end that the client's own range sets, a tempo.

@@ -10,11 +10,8 @@ module Verglas
 
         # evaluation: at the marks that stand; as advised where none do.
         def of(meeting, evaluation = meeting.advice.evaluation)
-          [*start(evaluation), *ending(evaluation), *intent(meeting), *unmeasured(meeting), *Manner.figures(meeting.caution_effect, meeting), *load(meeting)]
+          [*start(evaluation), *ending(evaluation), *Topics.on_card(meeting), *unmeasured(meeting), *Manner.figures(meeting.caution_effect, meeting), *load(meeting)]
         end
-
-        # What decides what is done: hips that move, or a spine.
-        def intent(meeting) = Guidance::HouseRules.on_card(meeting.machine.family).map { |question| Rules.sentence(question.name, meeting.rules[question.name]) }
 
         # Only where the client's own range says so: else the house rule has said it.
         def start(evaluation) = in_words(evaluation.mechanics.starts_says(evaluation.place))
@@ -53,7 +50,7 @@ module Verglas
         end
 
         def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)
-        private_class_method :start, :intent, :unmeasured, :joint, :in_words, :words
+        private_class_method :start, :unmeasured, :joint, :in_words, :words
       end
     end
   end

@@ -30,13 +30,7 @@ module Verglas
         def untitled(sentences, row) = sentences.map { |text| text.delete_prefix("#{words(row[:caution], :title)}: ").sub(/\A./, &:upcase) }.join(" ")
 
         def said(effect, family, meeting, row)
-          spared = effect.schools.keys
-          changes = Narrowed.by_cautions(effect, family, spared: spared, rules: { **meeting.rules, **effect.schools })
-          sentences = [*(if changes.any?
-                           Formats::Words.say("narrowed.here", what: changes.join(", ")).then do |text|
-                             text.sub(/\A./, &:upcase)
-                           end
-                         end), *Manner.of(effect, meeting), *allowed_kg(row)]
+          sentences = [*Narrowed.says(effect, family, meeting.rules), *Manner.of(effect, meeting), *allowed_kg(row)]
           sentences.empty? ? Formats::Words.say("cautions.nothing_here") : sentences.join(" ")
         end
 

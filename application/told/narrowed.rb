@@ -8,9 +8,19 @@ module Verglas
         module_function
 
         # effect: Guidance::Cautions::Effect; spared: questions whose school it sets, rules: {question => school}.
-        def by_cautions(effect, family, spared:, rules:)
+        def by_cautions(effect, family)
           [*moving(family).flat_map { |motion| range(motion, effect.envelope[motion]) }, *effect.wishes.map { |name, value| words(name, value: value.round) },
-           *effect.less.map { |name, deg| words(:"less_#{name}", value: deg.round) }, *spared.filter_map { |question| school(question, rules[question]) if told?(question, family) }]
+           *effect.less.map { |name, deg| words(:"less_#{name}", value: deg.round) }]
+        end
+
+        # The same of schools, in sentences: as it is said of how one works, where it is.
+        def schools(family, spared:, rules:) = spared.select { |question| told?(question, family) }.map { |question| school(question, rules[question]) }
+
+        # All of it in sentences, nothing where nothing is changed.
+        def says(effect, family, rules)
+          changes = by_cautions(effect, family)
+          said = changes.empty? ? [] : [words(:here, what: changes.join(", ")).sub(/\A./, &:upcase)]
+          [*said, *schools(family, spared: effect.schools.keys, rules: { **rules, **effect.schools })]
         end
 
         # Only an end that is stricter than the cautions have it already. whole: with what was measured.
@@ -44,8 +54,10 @@ module Verglas
         end
 
         def school(question, school)
-          title = Formats::Words.say("house_rules.#{question}.title")
-          [title, Finding.lower(Formats::Words.say("house_rules.#{question}.schools.#{school}.title"))].join(": ").sub(/\A./, &:downcase)
+          topic = Telling::Topics::ALL.find { |one| one.question == question }
+          return Formats::Words.say("topics.#{topic.name}.#{school}") if topic
+
+          "#{%w[title schools.%s.title].map { |part| Formats::Words.say("house_rules.#{question}.#{format(part, school)}") }.join(": ")}."
         end
 
         def words(name, **numbers) = Formats::Words.say("narrowed.#{name}", **numbers)

@@ -15,9 +15,6 @@ module Verglas
           end
         end
 
-        # A school in one sentence.
-        def sentence(question, school) = "#{words(question, :title)}: #{Finding.lower(words(question, "schools.#{school}.title"))}."
-
         def words(question, part) = Formats::Words.say("house_rules.#{question}.#{part}")
       end
     end

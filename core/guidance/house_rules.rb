@@ -6,9 +6,8 @@ module Verglas
     # and where the computation depends on it, it does. core/data/house_rules.yml
     module HouseRules
       # schools: {name => what it aims at on the question's families}; needs: {school => all that has to be known for it}; of: the tags
-      # of the families of which it is asked, none for all; but_of: of those of which it is not; told: the stage at which a school that is kept by eye is said; card: whether it
-      # stands on the card.
-      Question = Value.define(:name, :default, :of, :but_of, :schools, :needs, :told, :card) do
+      # of the families of which it is asked, none for all; but_of: of those of which it is not.
+      Question = Value.define(:name, :default, :of, :but_of, :schools, :needs) do
         def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
 
         # The school that can be kept: the default where what a school needs is not known.
@@ -20,8 +19,7 @@ module Verglas
         schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
         needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].map(&:to_sym)] if school[:needs] }.to_h
         tags = ->(key) { row.fetch(key, []).map(&:to_sym) }
-        Question.new(name: row[:name].to_sym, default: row[:default].to_sym, of: tags[:of], but_of: tags[:but_of], schools: schools, needs: needs,
-                     told: row[:told]&.to_sym, card: row.fetch(:card, false))
+        Question.new(name: row[:name].to_sym, default: row[:default].to_sym, of: tags[:of], but_of: tags[:but_of], schools: schools, needs: needs)
       end
       private_class_method :question
 
@@ -49,16 +47,10 @@ module Verglas
       # Names of the questions whose schools aim at something.
       def deciding(wish) = QUESTIONS.each_value.select { |question| question.schools.values.any? { |wishes| wishes.key?(wish) } }.map(&:name)
 
-      # Those of a family's questions whose school stands on the card.
-      def on_card(family) = QUESTIONS.each_value.select { |question| question.card && question.asked_of?(family) }
-
       TEMPOS = %i[tempo tempo_hinge].freeze
 
       # The question of a family's tempo.
       def tempo(family) = TEMPOS.find { |name| QUESTIONS.fetch(name).asked_of?(family) }
-
-      # The questions which a step of a fitting says on a family.
-      def told_at(stage, family) = QUESTIONS.each_value.select { |question| question.told == stage && question.asked_of?(family) }
 
       def fetch(name) = QUESTIONS.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_question, path: "/question", question: name.to_s) }
 

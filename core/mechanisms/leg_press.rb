@@ -39,7 +39,8 @@ module Verglas
         return [Says.of("calf_work.barred")] if without.include?(:calf_work)
 
         slack = calf_slack_mm(place) or return []
-        [Says.of(slack >= TABLE[:calf_work][:off_the_stop_mm] ? "calf_work.clear" : "calf_work.caught", mm: slack.abs.round, deg: calf_drop_deg.round)]
+        word = slack >= TABLE[:calf_work][:off_the_stop_mm] ? "clear" : "caught"
+        [Says.of("calf_work.#{word}#{"_at_rest" unless latches?}", mm: slack.abs.round, deg: calf_drop_deg.round)]
       end
 
       def beside_stance = %i[latch_x]

@@ -89,6 +89,9 @@ module Verglas
         Says.of("says.range_left.#{finding.fault || (finding.severity.zero? ? :right : :little)}", deg: [finding.value, 0.0].max.round)
       end
 
+      # The same of what is left to the hand.
+      def tell_by_hand(code) = Says.of("says.#{code}.by_hand")
+
       # A finding of its own as a Says; what an adjuster's step would show, in a few words ("" where nothing is told).
       def says(_finding, _place) = raise(NotImplementedError)
       def short(_decision, _place) = nil

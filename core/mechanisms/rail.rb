@@ -9,6 +9,7 @@ module Verglas
     # which way the trunk lies (`trunk_deg`), what ends the travel, and what else it finds.
     class Rail < Mechanism
       include Rail::Numbers
+      include Rail::Depth
       include Rail::Words
       include Rail::Drawing
 
@@ -182,30 +183,6 @@ module Verglas
 
       # With an ankle caution the feet stay in the middle of the plate or above.
       def lowest_mm(place) = wishes[:lowest_share] * [place[:plate_length] - body.foot, 0.0].max
-
-      def depth(place)
-        room = depth_room_deg(place)
-        found = grade(:knee_depth, room, room.abs < FootWindow::TOUCHES ? 0.0 : room, depth_fault(place))
-        # What an upright back takes of the depth is asked for.
-        upright? && !found.fault ? found.softened(severity: 1, cost: found.cost) : found
-      end
-
-      def depth_fault(place)
-        return :not_upright if reclined_too_far?(place)
-
-        low, high = window(place).plate_mm
-        return :plate_short if high.nil?
-        return :feet_off_the_plate unless foot_mm(place).between?(low - 0.5, high + 0.5)
-
-        :leg_too_short unless startable?(place)
-      end
-
-      # Half a degree is what a mark may be off. Where even the most upright back lies flat, none serves.
-      def reclined_too_far?(place)
-        return false unless upright? && @machine.constants.key?(:trunk_angle)
-
-        trunk_deg(place) > @machine.reach(:trunk_angle).min + 0.5 || 180 - trunk_deg(place) - place[:rail_incline] < TABLE[:upright][:least_deg] - 0.5
-      end
 
       # A stop that lets a joint past its limit is a fault, however well it lies.
       def stop(place) = grade(stop_finding, slack_mm(place), slack_mm(place), stop_fault(stopped(place)))

@@ -10,6 +10,8 @@ module Verglas
       TRAITS = [*PivotArm::TRAITS, :gap_graded].freeze
       BODY_PARAMETERS = %i[thigh shank hip_depth hip_rise knee_back knee_under thigh_depth calf_half].freeze
       FIXED_SEAT = TABLE[:fixed_seat]
+      # Less than this a pad only rests.
+      RESTING_BELOW_MM = 3
       # Between the back pad and the seat's front edge at the first marks.
       SHORTEST_SEAT_MM = 200
 
@@ -71,6 +73,8 @@ module Verglas
 
         { kneecap_gap_mm: kneecap_gap_mm(place), thigh_press_mm: thigh_press_mm(place) }
       end
+
+      def tell_by_hand(code) = code == :thigh_press && rests? ? Says.of("says.thigh_press.by_hand_resting") : super
 
       def says(finding, place)
         case finding.code
@@ -144,10 +148,13 @@ module Verglas
       end
 
       def says_thigh_press(finding)
-        return Says.of("says.thigh_press.right") if finding.severity.zero?
+        return Says.of("says.thigh_press.#{rests? ? :resting : :right}") if finding.severity.zero?
 
         Says.of(finding.value.negative? ? "says.thigh_press.loose" : "says.thigh_press.hard", mm: finding.value.abs.round)
       end
+
+      # Whether the pad shall only rest on the thigh.
+      def rests? = wishes[:thigh_press_mm] < RESTING_BELOW_MM
 
       def short_gap(gap) = Says.of(gap.negative? ? "short.crease_gap.pinch" : "short.crease_gap.gap", mm: gap.abs.round)
       def short_press(press) = Says.of(press.negative? ? "short.thigh_clear" : "short.thigh_press", mm: press.abs.round)

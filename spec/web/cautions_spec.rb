@@ -80,7 +80,7 @@ RSpec.describe "Cautions over HTTP" do
     written("blood_pressure")
     page = fitting
     told = page["steps"].flat_map { |step| [*step.values_at("do", "look", "right"), *step["notes"]] }.join(" ")
-    expect(told).to include("2 s up, 3 s down.").and include("Grip: light.")
+    expect(told).to include("2 s up, 3 s down.").and include("they do not squeeze")
     expect(told).not_to match(/held|Pull hard/i)
     loads = call(:post, "/api/fittings/#{page["id"]}/loads", {})
     expect([loads["tempo"].values_at("hold_s", "pause_s", "says"), loads["remarks"]]).to eq([[0, 0, "2-0-3-0"], ["The lightest only: no belt here, and body mass is not known."]])

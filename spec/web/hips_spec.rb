@@ -134,11 +134,11 @@ RSpec.describe "Hips over HTTP" do
 
   it "says on the card which intent was meant, and none that a caution forbids" do
     call(:put, "/api/clients/#{person[:id]}/rules/hinge_intent", { school: "rounded", version: 1, reason: "glutes" })
-    intent = ->(id) { call(:get, "/api/fittings/#{id}/set-up")["allowed"].grep(/Intent/) }
+    intent = ->(id) { call(:get, "/api/fittings/#{id}/set-up")["allowed"].grep(/spine|glutes/) }
     done = accept(angled)
-    expect(intent[done["id"]]).to eq(["Intent on the hip bench: rounded, glute-first."])
+    expect(intent[done["id"]]).to eq(["Rounded and tucked, glutes first, a short range."])
     caution("osteoporosis", **cleared)
-    expect(intent[done["id"]]).to eq(["Intent on the hip bench: hips move, spine still."])
+    expect(intent[done["id"]]).to eq(["The hips move, the spine stays still: ribs in, chin in."])
   end
 
   it "says what a caution means on this machine" do

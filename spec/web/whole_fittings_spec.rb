@@ -102,7 +102,7 @@ RSpec.describe "Whole fittings over HTTP" do
       load_here
       call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" })
       expect(call(:post, "#{path}/loads", { wanted_kg: 40 })["light"]["text"]).to eq("10 kg")
-      expect([step("@light")["do"], step("@watch")["do"]]).to match([/about a quarter of the working load/, /the first at half of the range/])
+      expect([step("@light")["do"], step("@watch")["do"]]).to match([/about a quarter of the working load/, /the first over half of the range/])
     end
 
     it "never goes above what a clinician allows, and accepts nothing above it by any door" do

@@ -66,9 +66,9 @@ module Verglas
         def narrowed(meeting)
           family = meeting.machine.family
           effect = meeting.caution_effect
-          parts = { cautions: Told::Narrowed.by_cautions(effect, family, spared: meeting.spared, rules: meeting.rules), measured: Told::Narrowed.by_measure(effect, family, meeting.envelope) }
+          parts = { cautions: Told::Narrowed.by_cautions(effect, family), measured: Told::Narrowed.by_measure(effect, family, meeting.envelope) }
           said = parts.reject { |_, changes| changes.empty? }.map { |source, changes| Formats::Words.say("narrowed.#{source}", what: changes.join(", ")) }
-          said.empty? ? nil : said.join(" ")
+          [*said, *Told::Narrowed.schools(family, spared: meeting.spared, rules: meeting.rules)].join(" ")[/.+/]
         end
 
         def words(name, part) = Line.words(name, part)

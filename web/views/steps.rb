@@ -19,25 +19,30 @@ module Verglas
           step.choice ? placing(meeting, step) : own(meeting, step)
         end
 
-        # What is placed, in the advised number.
+        # What is placed, in the advised number; where that is the range, with where it ends.
         def placing(meeting, step)
-          %i[title do look right].to_h do |part|
-            [part, say(step.choice, part, numbers(meeting))]
-          end.merge(notes: [*(say(:stance, :note, {}) if meeting.machine.family.choices.key?(:stance_mm)), *told_rules(meeting, step.stage)])
+          parts = %i[title do look right].to_h { |part| [part, say(step.choice, part, numbers(meeting))] }
+          ends = step.stage == :range ? Told::Allowed.ending(meeting.advice.evaluation) : []
+          stance = say(:stance, :note, {}) if meeting.machine.family.choices.key?(:stance_mm)
+          { **parts, notes: [*ends, *stance, *Told::Topics.at(step.stage, meeting)] }
         end
 
         def fixed(meeting, step)
           numbers = numbers(meeting)
-          own = variant(meeting, step)
-          %i[title do look right].to_h { |part| [part, Formats::Words.maybe("steps.#{own}.#{part}", **numbers) || say(step.stage, part, numbers)] }
-                                 .merge(notes: notes(meeting, step.stage))
+          own = variants(meeting, step.stage)
+          parts = %i[title do look right].to_h { |part| [part, in_own_words(own, part, numbers)] }
+          parts[:right] = say(:working, :right_in_hand, numbers) if step.stage == :working && numbers[:in_hand]
+          { **parts, notes: notes(meeting, step.stage) }
         end
 
-        # A step whose words depend on what the client lies on; what it does not say itself, its stage says.
-        def variant(meeting, step)
-          return :"#{step.stage}_with_aid" if aid_mm(meeting).positive? && Formats::Words.known?("steps.#{step.stage}_with_aid.do")
+        # Whose words a stage is said in: of what the client lies on, of the family, of what it is a kind of; what these do not say, it says itself.
+        def variants(meeting, stage)
+          family = meeting.machine.family
+          [*(:"#{stage}_with_aid" if aid_mm(meeting).positive?), :"#{stage}_#{family.id}", :"#{stage}_#{family.mechanism}", stage]
+        end
 
-          :"#{step.stage}_#{meeting.machine.family.mechanism}"
+        def in_own_words(variants, part, numbers)
+          variants.lazy.filter_map { |own| Formats::Words.maybe("steps.#{own}.#{part}", **numbers) }.first
         end
 
         def own(meeting, step)
@@ -45,11 +50,12 @@ module Verglas
           rule = (step.rule && meeting.mechanics.step_words(step.rule)) || (advised.mark ? :other : :recorded)
           numbers = { **numbers(meeting), adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster, mark: advised.mark }
           { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: right(meeting, rule, numbers),
-            notes: [*handling(meeting, step), *told_rules(meeting, step.stage)] }
+            notes: [*handling(meeting, step), *Told::Topics.at(step.stage, meeting)] }
         end
 
         def numbers(meeting)
-          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, bottom_deg: nil, **placed(meeting), **own_numbers(meeting), aid: aid_mm(meeting).round,
+          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, bottom_deg: nil, **placed(meeting), **own_numbers(meeting), **Told::Topics.within(meeting), aid: aid_mm(meeting).round,
+            **Told::Nouns.of(meeting), felt: Told::Nouns.felt(meeting.machine.family), in_hand: meeting.caution_effect.in_hand,
             light: Told::Manner.of_working(meeting.caution_effect), first: Told::Manner.first_of_range(meeting.caution_effect), tempo: Told::Tempo.words(meeting.pace.tempo) }
         end
 
@@ -78,10 +84,10 @@ module Verglas
           case stage
           when :before then before(meeting)
           when :practise then Told::Ready.of(meeting)&.fetch(:says).to_a
-          when :secure then [*belt(meeting), *told_rules(meeting, stage)]
-          when :light, :watch then [*careful(meeting, stage), *told_rules(meeting, stage)]
-          when :working then [*Told::Allowed.ending(meeting.advice.evaluation), *told_rules(meeting, stage), *slack(meeting), *asides(meeting)]
-          else told_rules(meeting, stage)
+          when :secure then [*belt(meeting), *Told::Topics.at(stage, meeting)]
+          when :light, :watch then [*careful(meeting, stage), *Told::Topics.at(stage, meeting)]
+          when :working then [*Told::Allowed.ending(meeting.advice.evaluation), *Told::Topics.at(stage, meeting), *slack(meeting), *asides(meeting)]
+          else Told::Topics.at(stage, meeting)
           end
         end
 
@@ -146,13 +152,9 @@ module Verglas
           from && meeting.machine.family.tags[:knee_flexion] ? [say(:slack, :note, { deg: from.round })] : []
         end
 
-        def told_rules(meeting, stage)
-          Verglas::Guidance::HouseRules.told_at(stage, meeting.machine.family).map { |question| Told::Rules.sentence(question.name, meeting.rules[question.name]) }
-        end
-
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :in_words, :child, :cautions, :placing, :placed, :fixed, :variant, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
-                             :own_words, :own_numbers, :ask_again, :careful, :together, :asides, :slack, :told_rules, :say
+        private_class_method :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
+                             :own_words, :own_numbers, :ask_again, :careful, :together, :asides, :slack, :say
       end
     end
   end

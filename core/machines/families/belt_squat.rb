@@ -10,6 +10,7 @@ module Verglas
         action :squat
         purpose :whole_leg_hanging
         hangs
+        tags yes: %i[railed]
         chain_findings
       end
     end

@@ -9,8 +9,13 @@ module Verglas
         ON_THE_PIVOT_MM = 2
         # Below this a start is just short of straight.
         JUST_SHORT_DEG = 15
-        # Above this a roller is not just above the ankle.
+        # Below this one is straight.
+        STRAIGHT_DEG = 5
+        # Above this a roller is not just above the ankle, below this it lies at its crease.
         JUST_ABOVE_ANKLE_MM = 80
+        AT_THE_CREASE_MM = 45
+        # From this on a bend is as far as a knee comes.
+        AS_FAR_AS_IT_COMES_DEG = 130
 
         def says(finding, place)
           case finding.code
@@ -46,6 +51,8 @@ module Verglas
         def ends_says(_place)
           return Says.of(end_target_deg.positive? ? "allowed.end_short" : "allowed.end_straight", deg: at_least(end_target_deg)) if straightens?
           return Says.of("allowed.stop_at", deg: at_most(end_target_deg)) if end_limited?
+
+          return Says.of("allowed.end_as_far") if end_target_deg >= AS_FAR_AS_IT_COMES_DEG
 
           Says.of(end_target_deg == 90 ? "allowed.end_about_right_angle" : "allowed.end_at", deg: at_most(end_target_deg))
         end
@@ -106,9 +113,10 @@ module Verglas
         # Behind the leg the roller lies on the tendon, or higher up; in front of it on the shin.
         def contact_words
           high = wishes[:contact_above_ankle_mm] > JUST_ABOVE_ANKLE_MM
-          return high ? :right_high : :right if straightens?
+          return high ? :right_behind_high : :right_behind unless straightens?
+          return :right_high if high
 
-          high ? :right_behind_high : :right_behind
+          wishes[:contact_above_ankle_mm] < AT_THE_CREASE_MM ? :right_low : :right
         end
 
         def says_start(finding)
@@ -126,6 +134,8 @@ module Verglas
         # What a target is called on the floor.
         def start_words
           return :right if start_target_deg.between?(85, 95)
+
+          return :straight if start_target_deg < STRAIGHT_DEG
 
           start_target_deg < JUST_SHORT_DEG ? :as_wanted : :at
         end

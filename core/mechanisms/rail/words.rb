@@ -78,11 +78,19 @@ module Verglas
           return Says.of("says.knee_depth.#{finding.fault}") if finding.fault
 
           bend = at_most(bottom(place).bend_deg)
-          return Says.of("says.knee_depth.short", bend: bend, deg: [at_least(-finding.value), 1].max, by: limit_says(deepest(place).by)) if finding.value.negative?
-
           by = deepest(place).by
+          return short_says(finding, place, bend: bend, by: limit_says(by)) if finding.value.negative?
+
           whose = bottom(place).by == :knee ? "allowed" : "wanted"
           by ? Says.of("says.knee_depth.#{whose}", bend: bend, deg: finding.value.floor, by: limit_says(by)) : Says.of("says.knee_depth.#{whose}_freely", bend: bend)
+        end
+
+        # Less than the rule has it: because nobody may go further, or wants to, or a degree short of what is wanted.
+        def short_says(finding, place, **said)
+          return Says.of("says.knee_depth.allowed_freely", **said) if as_allowed?(place)
+          return Says.of("says.knee_depth.to_the_limit", **said) if finding.graded.zero?
+
+          Says.of("says.knee_depth.short", deg: [at_least(-finding.value), 1].max, **said)
         end
 
         def limit_says(by) = Says.of("feet.limits.#{by}")

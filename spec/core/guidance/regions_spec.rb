@@ -9,7 +9,7 @@ RSpec.describe Verglas::Guidance::Regions do
     families.each do |family|
       meanings = described_class.of(family).map { |region| region.meaning(family) }
       expect(meanings.first).to eq(:works), family.id.to_s
-      expect(meanings).to eq(meanings.sort_by { |meaning| %i[works elsewhere joint].index(meaning) })
+      expect(meanings).to eq(meanings.sort_by { |meaning| described_class::MEANINGS.index(meaning) })
       expect(meanings.count(:joint)).to eq(3)
     end
   end
@@ -18,9 +18,20 @@ RSpec.describe Verglas::Guidance::Regions do
     expect(described_class::ALL.values.flat_map(&:works) - families.map(&:purpose)).to be_empty
   end
 
-  it "takes a calf on a curl for a sign, a knee for a stop" do
-    curl = Verglas::Machines::Families.fetch(:curl)
-    expect(%w[back_thigh calf knee].map { |name| described_class.fetch(name).meaning(curl) }).to eq(%i[works elsewhere joint])
+  # What works on a family besides the muscle that is meant; what is felt elsewhere is a sign, an ache everywhere.
+  { press_sled: %w[back_thigh calf inner_thigh], press_stack: %w[back_thigh calf inner_thigh], hack_squat: %w[back_thigh calf inner_thigh],
+    belt_squat: %w[back_thigh calf inner_thigh], belt_boxes: %w[back_thigh calf inner_thigh], hack_squat_towards: %w[front_thigh calf inner_thigh],
+    curl: %w[buttock calf], lying_curl: %w[buttock calf], angled_hip: %w[low_back_tired], level_bench: %w[low_back_tired], glute_ham: %w[calf],
+    extension: [], calf_raise: [], abduction: [], adduction: [] }.each do |id, helpers|
+    it "takes what works too on #{id} for no sign: #{helpers.join(", ")}" do
+      family = Verglas::Machines::Families.fetch(id)
+      meanings = described_class::ALL.transform_values { |region| region.meaning(family) }
+      expect(meanings.select { |_, meaning| meaning == :helps }.keys.map(&:to_s)).to match_array(helpers)
+      expect(meanings.values_at(:low_back, :knee)).to eq(%i[elsewhere joint])
+    end
+  end
+
+  it "knows no other place" do
     expect { described_class.fetch("nose") }.to raise_error(Verglas::Invalid)
   end
 end

@@ -75,8 +75,19 @@ RSpec.describe Verglas::Mechanisms::Rail do
     machine = Worked.machine("seat_on_rail")
     solved = ->(upright) { Verglas::Fitting::Solver.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine, upright: upright)).solutions.first }
     expect([solved.call(0.0), solved.call(1.0)].map { |solution| solution.indices.first }).to eq([2, 0])
-    expect(finding(*rail("seat_on_rail", upright: 1.0, target_bend_deg: 120.0), :knee_depth).severity).to eq(1)
-    expect(finding(*rail("seat_on_rail", target_bend_deg: 120.0), :knee_depth).severity).to eq(2)
+    expect(finding(*rail("seat_on_rail", upright: 1.0, target_bend_deg: 110.0), :knee_depth).severity).to eq(1)
+    expect(finding(*rail("seat_on_rail", target_bend_deg: 110.0), :knee_depth).severity).to eq(2)
+  end
+
+  # As deep as the body goes is what is wanted there, not so much less than a number; and what a clinician leaves is the target.
+  it "calls a depth in line that ends where the pelvis does, under the school that wants that, or where a clinician ends it" do
+    told = [{ target_bend_deg: 120.0 }, { target_bend_deg: 110.0 }].map do |given|
+      found = finding(*rail("seat_on_rail", **given), :knee_depth)
+      [found.value.negative?, found.band]
+    end
+    expect(told).to eq([[true, "in line"], [true, "off"]])
+    banded = [Verglas::Body::Envelope.open, hip_to(80.0)].map { |hard| finding(*rail("seat_on_rail", envelope: hip_to(80.0), hard: hard), :knee_depth).band }
+    expect(banded).to eq(["off", "in line"])
   end
 
   it "feels of a sled the sine of its slope, and of a stack its ratio" do

@@ -41,6 +41,8 @@ const One = styled(Radio)<{ $joint: boolean }>`
   }
 `;
 
+const MEANS = { helps: "felt.worksToo", elsewhere: "felt.countsAsASign", joint: "felt.stopsToday" } as const;
+
 type Props = { regions: readonly Region[]; value: string | null; onChange: (name: string | null) => void };
 
 export function Felt({ regions, value, onChange }: Props) {
@@ -75,7 +77,7 @@ export function Felt({ regions, value, onChange }: Props) {
             {regions.map(({ name, title, meaning }) => (
               <One key={name} value={name} $joint={meaning === "joint"}>
                 {title}
-                {meaning === "joint" ? <Small>{say("felt.stopsToday")}</Small> : null}
+                {meaning === "works" ? null : <Small>{say(MEANS[meaning])}</Small>}
               </One>
             ))}
             <SecondaryButton
