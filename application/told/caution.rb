@@ -15,8 +15,29 @@ module Verglas
             load_to_kg: row[:load_to_kg]&.to_f }
         end
 
-        # What is left of it once a clinician has cleared it is said otherwise.
-        def everywhere(row) = (row[:cleared_on] && Formats::Words.maybe("cautions.#{row[:caution]}.cleared")) || words(row[:caution], :does)
+        # What it is, with which side and which joint: on a card, in a step.
+        def title(line)
+          joint = line[:joint].empty? ? nil : Formats::Words.say("joints.#{line[:joint]}").downcase
+          where = [*(Formats::Words.say("cautions.sides.#{line[:side]}") unless line[:side].empty?), *joint].join(" ")
+          where.empty? ? line[:title] : Formats::Words.say("cautions.titled", title: line[:title], where: where)
+        end
+
+        # All that a clinician allows, in a sentence; nil where nothing was said.
+        def allows(line)
+          load = line[:load_to_kg] && Formats::Words.say("cautions.to_load", kg: Load.number(line[:load_to_kg]))
+          said = [*line[:degrees].map { |one| Finding.lower(one[:says]) }, *line[:named].map { |one| Finding.lower(one[:title]) }, *load]
+          Formats::Words.say("cautions.allows", by: line[:cleared_by], what: said.join(", ")) if said.any?
+        end
+
+        # What is left of it once a clinician has cleared it is said otherwise; not before the degrees are there that it waits for.
+        def everywhere(row) = (opened?(row) && Formats::Words.maybe("cautions.#{row[:caution]}.cleared")) || words(row[:caution], :does)
+
+        def opened?(row)
+          return false if row[:cleared_on].nil?
+
+          rule = Guidance::Cautions.fetch(row[:caution])
+          rule.bars.none? { |bar| bar.until == :degrees } || value(row).degrees[rule.degrees_of] != Body::Envelope::OPEN
+        end
 
         # What this row alone does on a machine.
         def here(row, meeting)
@@ -54,7 +75,7 @@ module Verglas
         end
 
         def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
-        private_class_method :everywhere, :here, :untitled, :said, :allowed_kg, :degrees, :named
+        private_class_method :everywhere, :opened?, :here, :untitled, :said, :allowed_kg, :degrees, :named
       end
     end
   end

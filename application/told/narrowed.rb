@@ -44,7 +44,7 @@ module Verglas
         end
 
         # The ends of a movement are told as a range.
-        ENDS = %i[start_bend_deg end_bend_deg].freeze
+        ENDS = %i[start_bend_deg end_bend_deg target_bend_deg].freeze
         private_constant :ENDS
 
         # A school that no number tells, on this family.
@@ -57,7 +57,8 @@ module Verglas
           topic = Telling::Topics::ALL.find { |one| one.question == question }
           return Formats::Words.say("topics.#{topic.name}.#{school}") if topic
 
-          "#{%w[title schools.%s.title].map { |part| Formats::Words.say("house_rules.#{question}.#{format(part, school)}") }.join(": ")}."
+          title, own = [:title, "schools.#{school}.title"].map { |part| Formats::Words.say("house_rules.#{question}.#{part}") }
+          "#{title}: #{Finding.lower(own)}."
         end
 
         def words(name, **numbers) = Formats::Words.say("narrowed.#{name}", **numbers)

@@ -9,10 +9,13 @@ module Verglas
       # A notch has to change the number by this much (mm or degrees) to count as moving it.
       LEAST_CHANGE = 1.0
 
-      # probability: how likely the number lies where the cause says, nil where none speaks; to: the Evaluation one notch away,
-      # adjuster: whose notch (both nil: no notch helps); told_by: the finding that tells what it does; of_joint: whether that is where
-      # the joint lies.
-      Suspect = Value.define(:cause, :probability, :adjuster, :to, :told_by, :of_joint) do
+      # probability: how likely the number lies where the cause says, nil where none speaks; to: the Evaluation after the move that mends it,
+      # adjuster: whose notch that is, choice: what is laid or placed for it (all nil: no move helps); told_by: the finding that tells what it
+      # does; of_joint: whether that is where the joint lies.
+      Suspect = Value.define(:cause, :probability, :adjuster, :choice, :to, :told_by, :of_joint) do
+        # The move, to know it again.
+        def move = to && (adjuster ? [adjuster, to.marks[adjuster]] : [choice, to.wishes[choice]])
+
         def rank
           return [1, 0] if probability.nil?
 
@@ -21,16 +24,22 @@ module Verglas
       end
 
       # evaluation: where the client sits now; seen: SeenKnee, which outranks the geometry; nil where no
-      # creep test was read.
-      def initialize(evaluation, seen: nil)
+      # creep test was read. sizes: {choice => sizes that can be laid there, mm}.
+      def initialize(evaluation, seen: nil, sizes: {})
         @evaluation = evaluation
         @seen = seen
+        @sizes = sizes
       end
 
-      # Suspects of a sign (Symbol), the likeliest first. Raises Invalid for a sign that the machine does not have.
+      # Suspects of a sign (Symbol), the likeliest first; a move that one of them has is not offered again. Raises Invalid for a sign that the
+      # machine does not have.
       def suspects(sign)
-        Signs.causes(@evaluation.machine, sign).map { |cause| suspect(cause) }.sort_by.with_index { |suspect, index| [*suspect.rank, index] }
+        ranked = Signs.causes(@evaluation.machine, sign).map { |cause| suspect(cause) }.sort_by.with_index { |suspect, index| [*suspect.rank, index] }
+        ranked.each_with_index.map { |one, index| one.move && ranked.first(index).any? { |other| other.move == one.move } ? one.with(**NO_MOVE) : one }
       end
+
+      NO_MOVE = { adjuster: nil, choice: nil, to: nil }.freeze
+      private_constant :NO_MOVE
 
       private
 
@@ -67,9 +76,35 @@ module Verglas
       def suspect(cause)
         excess = cause.measured? ? excess(cause, @evaluation) : nil
         told_by = told_by(cause)
-        adjuster, to = excess && told_by && notch(cause, excess)
-        Suspect.new(cause: cause, probability: excess && probability(cause, excess), adjuster: adjuster, to: to, told_by: told_by, of_joint: !told_by.nil? && plane?(told_by))
+        Suspect.new(cause: cause, probability: excess && probability(cause, excess), told_by: told_by, of_joint: !told_by.nil? && plane?(told_by),
+                    **(remedy(cause, excess, told_by) || NO_MOVE))
       end
+
+      # The move that mends a cause, where there is one: the best notch, else what can be laid or placed.
+      def remedy(cause, excess, told_by)
+        adjuster, to = excess && told_by && notch(cause, excess)
+        return { adjuster: adjuster, choice: nil, to: to } if to
+
+        to = laid(cause, excess)
+        to && { adjuster: nil, choice: cause.choice, to: to }
+      end
+
+      # One step of what is placed, or the smallest size of what is laid, with which the whole is better than now; nil where none is.
+      def laid(cause, excess)
+        choice = @evaluation.machine.family.choices[cause.choice] or return
+        sizes = choice.placed? ? stepped(choice, cause.towards) : @sizes.fetch(cause.choice, []).reject { |size| size <= @evaluation.wishes[cause.choice].to_f }
+        sizes.sort.map { |size| @evaluation.placing(cause.choice, size.to_f) }.find { |other| better?(other) && (excess.nil? || excess(cause, other) < excess) }
+      end
+
+      def stepped(choice, towards)
+        value = @evaluation.mechanics.wishes[choice.name].round + (towards == :less ? -choice.step : choice.step)
+        low, high = @evaluation.mechanics.span(choice.name, @evaluation.place)
+        value.between?(low.ceil, high.floor) ? [value] : []
+      end
+
+      # Nothing is offered that leaves the whole no better, or with which nothing is ever accepted.
+      def better?(other) = other.score < @evaluation.score && acceptable?(other)
+      def acceptable?(other) = other.findings.none? { |found| other.kind(found.code).never.include?(found.fault) }
 
       # The finding that tells a cause's number; nil where none does, and so nothing can be said of what a notch would do.
       def told_by(cause)
@@ -92,10 +127,16 @@ module Verglas
       # Of the notches that lessen what the cause names, the one after which the whole is best; where the knee was seen, the one
       # that brings it nearest to the pivot.
       def notch(cause, excess)
-        helping = steps.select { |_, other| excess(cause, other) < excess - LEAST_CHANGE }
-        return helping.min_by { |_, other| [@seen.at(other).norm, *other.score.key] } if @seen && (plane.include?(cause.quantity) || plane?(cause.finding))
+        helping = steps.select { |_, other| excess(cause, other) < excess - LEAST_CHANGE && acceptable?(other) }
+        return nearer(helping) if @seen && (plane.include?(cause.quantity) || plane?(cause.finding))
 
-        helping.min_by { |_, other| other.score }
+        helping.select { |_, other| better?(other) }.min_by { |_, other| other.score }
+      end
+
+      # Of a knee that was seen it counts where it comes to lie, not what the numbers say of the whole.
+      def nearer(helping)
+        now = @seen.at(@evaluation).norm
+        helping.select { |_, other| @seen.at(other).norm < now }.min_by { |_, other| [@seen.at(other).norm, *other.score.key] }
       end
 
       def steps

@@ -5,9 +5,14 @@ module Verglas
     # The signs that can be ticked on a machine, by name, in the table's order. core/data/signs.yml
     module Signs
       # What may be behind a sign. finding: the graded number that speaks for it, or quantity: a number beside zero (both nil:
-      # no number does); over: on which side; of: tags of the families on which it is meant.
-      Cause = Value.define(:name, :finding, :quantity, :over, :of) do
+      # no number does); over: on which side; of: tags of the families on which it is meant. What mends it where no adjuster's number speaks:
+      # choice: something that is laid or placed, kind: an adjuster that decides this, each towards :less or :more (nil: either).
+      Cause = Value.define(:name, :finding, :quantity, :over, :of, :choice, :kind, :towards) do
         def measured? = !(finding || quantity).nil?
+
+        # Whether a move of the machine mends it; of others what is done with the body, the load or the time.
+        def mended_by_machine? = measured? || !choice.nil? || !kind.nil?
+        def meant_on?(family) = family.all?(of) && (finding.nil? || family.findings.key?(finding)) && (choice.nil? || family.choices.key?(choice) || measured?)
       end
 
       # of: tags of the families on which it can be seen; never: nothing is accepted while it is seen; refer: where it stays, a
@@ -17,7 +22,8 @@ module Verglas
       ALL = Tables[:signs][:signs].to_h do |row|
         tags = ->(given) { given.fetch(:of, []).map(&:to_sym) }
         causes = row[:causes].map do |cause|
-          Cause.new(name: cause[:name].to_sym, finding: cause[:finding]&.to_sym, quantity: cause[:quantity]&.to_sym, over: cause[:over], of: tags[cause])
+          words = %i[name finding quantity choice kind towards].to_h { |key| [key, cause[key]&.to_sym] }
+          Cause.new(**words, over: cause[:over], of: tags[cause])
         end
         [row[:name].to_sym, Sign.new(name: row[:name].to_sym, of: tags[row], causes: causes, never: row.fetch(:never, false), refer: row.fetch(:refer, false))]
       end.freeze
@@ -34,7 +40,7 @@ module Verglas
       def self.causes(machine, name)
         raise Invalid.new(:unknown_sign, path: "/signs", sign: name.to_s) unless of(machine).include?(name)
 
-        ALL.fetch(name).causes.select { |cause| machine.family.all?(cause.of) }
+        ALL.fetch(name).causes.select { |cause| cause.meant_on?(machine.family) }
       end
     end
   end

@@ -30,7 +30,7 @@ module Verglas
 
           app.post("/api/fittings/:id/signs") do |id|
             meeting = meeting(id)
-            reply(signs: Views::Signs.of(evaluation(meeting), input[:signs].map(&:to_sym), seen: meeting.seen_knee(input.fetch(:creep, {}))))
+            reply(signs: Views::Signs.of(evaluation(meeting), input[:signs].map(&:to_sym), seen: meeting.seen_knee(input.fetch(:creep, {})), sizes: meeting.aid_sizes))
           end
 
           # What the last moves disturbed of what was seen before.

@@ -81,7 +81,7 @@ module Verglas
         end
 
         def settings(line) = [*line[:marks].map { |tag| "#{tag[:name]} #{tag[:mark]}" }, *line[:load]].join(" · ")
-        def caution(line) = words(:caution, title: line[:title], does: line[:does])
+        def caution(line) = words(:caution, title: Told::Caution.title(line), does: [line[:does], *Told::Caution.allows(line)].join(" "))
         def dated(time) = words(:day, day: time.day, month: Formats::Words.say("paper.months").fetch(time.month - 1), year: time.year)
         def words(key, **params) = Formats::Words.say("paper.#{key}", **params)
         private_class_method :today, :accepted, :fitted, :told, :titled, :tags, :not_fitted, :head, :predicted, :on_day, :recorded, :settings, :caution, :words

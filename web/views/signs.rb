@@ -9,9 +9,9 @@ module Verglas
 
         module_function
 
-        # seen: the knee of a creep test, which outranks the geometry; nil where none was read.
-        def of(evaluation, names, seen: nil)
-          diagnosis = Verglas::Guidance::Diagnosis.new(evaluation, seen: seen)
+        # seen: the knee of a creep test, which outranks the geometry; nil where none was read. sizes: {choice => what the gym has and the machine takes, mm}.
+        def of(evaluation, names, seen: nil, sizes: {})
+          diagnosis = Verglas::Guidance::Diagnosis.new(evaluation, seen: seen, sizes: sizes)
           names.map { |name| sign(name, diagnosis.suspects(name), seen) }
         end
 
@@ -42,8 +42,23 @@ module Verglas
           name = suspect.cause.name
           { name: name, title: Formats::Words.say("causes.#{name}.title"), standing: STANDING.fetch(suspect.rank.first),
             probability: suspect.probability&.clamp(0.0, 1.0)&.round(3),
-            says: suspect.to ? move(suspect, seen) : Formats::Words.say("causes.#{name}.do"),
-            move: suspect.to && { adjuster: suspect.adjuster, mark: suspect.to.marks[suspect.adjuster] } }
+            says: says(suspect, seen), move: suspect.adjuster && { adjuster: suspect.adjuster, mark: suspect.to.marks[suspect.adjuster] } }
+        end
+
+        # The move that there is; else what is done without one.
+        def says(suspect, seen)
+          return Formats::Words.say("causes.#{suspect.cause.name}.do") unless suspect.to
+          return move(suspect, seen) if suspect.adjuster
+
+          placed(suspect)
+        end
+
+        # What is laid or placed, and what that finding would then be.
+        def placed(suspect)
+          choice = suspect.choice
+          size = suspect.to.wishes[choice].round
+          lay = Formats::Words.maybe("aids.#{choice}.lay", size: size) || Formats::Words.say("aids.#{choice}.stands", size: size)
+          [lay, *(Told::Finding.says(suspect.to.finding(suspect.told_by), suspect.to) if suspect.told_by)].join(" ")
         end
 
         # The notch, and the number it is for as it would then be.
@@ -52,7 +67,7 @@ module Verglas
         end
 
         def result(suspect, to, seen) = seen && suspect.of_joint ? Creep.where(seen.at(to), to) : Told::Finding.says(to.finding(suspect.told_by), to)
-        private_class_method :sign, :onward, :creep_or_look, :words, :cause, :move, :result
+        private_class_method :sign, :onward, :creep_or_look, :words, :cause, :says, :placed, :move, :result
       end
     end
   end

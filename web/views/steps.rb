@@ -115,7 +115,9 @@ module Verglas
         end
 
         # As they are meant on this machine.
-        def cautions(meeting) = meeting.safety.rows.map { |row| Told::Caution.line(row, meeting: meeting).values_at(:title, :does).join(": ") }
+        def cautions(meeting)
+          meeting.safety.rows.map { |row| Told::Caution.line(row, meeting: meeting) }.map { |line| "#{Told::Caution.title(line)}: #{line[:does]}" }
+        end
 
         def lightest(meeting)
           light = meeting.rig && Told::Load.one(meeting.rig, meeting.rig.choices.lightest)

@@ -19,6 +19,7 @@ module Verglas
           when :stance_mm, :turn_deg then nil
           when :recline, :foot_mm then Says.of("short.recline", deg: at_most(bottom(place).state.knee_bend_deg), hip: at_most(bottom(place).state.hip_bend_deg))
           when :reach then Says.of(latch_room(place).negative? ? "short.reach.short" : "short.reach.right", mm: latch_room(place).abs.round)
+          when :rest then Says.of(slack_mm(place).negative? ? "short.rest.deep" : "short.rest.clear", mm: slack_mm(place).abs.round)
           else Says.of(slack_mm(place).negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm(place).abs.round)
           end
         end
@@ -47,17 +48,17 @@ module Verglas
 
         # What closes each end of the foot window, [lower, upper], as Says.
         def window_says(place)
-          window(place).ends.zip(%w[below above]).map { |by, side| Says.of("feet.#{side}.#{by}") }
+          window(place).ends.zip(%w[below above]).map { |by, side| Says.of("feet.#{side}.#{given(by)}") }
         end
 
         # Where no place of the feet gives the depth: what closes it, and what would open it; nil where some does.
         def closed_says(place)
           seen = window(place)
           return if seen.empty_by.empty?
-          return Says.of("feet.closed.plate") if seen.empty_by == [:plate]
+          return Says.of("feet.closed_plate") if seen.empty_by == [:plate]
 
-          Says.of("feet.#{opening}.#{seen.empty_by.last}", target: at_most(seen.target_deg), depth: at_most(seen.depth_deg),
-                                                           deg: [at_least(seen.deficit_deg), 1].max)
+          below, above = [seen.empty_by.last, seen.empty_by.first].map { |by| limit_says(by) }
+          Says.of("feet.#{opening(place, seen)}", target: at_most(seen.target_deg), depth: at_most(seen.depth_deg), deg: [at_least(seen.deficit_deg), 1].max, below: below, above: above)
         end
 
         # A back that has to be upright is not set by what the latch allows.
@@ -65,12 +66,16 @@ module Verglas
 
         private
 
-        # What may be told of opening a window that nothing is left of.
-        def opening
+        # What may be told of opening a window that nothing is left of: help that can be had.
+        def opening(place, seen)
           return :closed_upright if upright?
 
-          wishes[:no_wedge].positive? ? :closed_bare : :closed
+          help = [*(:recline if recline_left_deg(place) >= seen.deficit_deg), *(:wedge if wishes[:no_wedge].zero? && seen.deficit_deg <= TABLE[:wedge][:most_deg])]
+          [:closed, *(help.empty? ? [:alone] : help)].join("_").to_sym
         end
+
+        # How much further back the back goes (degrees).
+        def recline_left_deg(place) = @machine.constants.key?(:trunk_angle) ? @machine.reach(:trunk_angle).max - trunk_deg(place) : 0.0
 
         def latch_room(place) = further(place).find { |finding| finding.code == :latch_room }.value
 
@@ -93,7 +98,9 @@ module Verglas
           Says.of("says.knee_depth.short", deg: [at_least(-finding.value), 1].max, **said)
         end
 
-        def limit_says(by) = Says.of("feet.limits.#{by}")
+        # A caution's or a clinician's figure is no pelvis that rolls.
+        def limit_says(by) = Says.of("feet.limits.#{given(by)}")
+        def given(by) = by == :hip && wishes.hard.to(:hip_flexion) ? :hip_given : by
 
         def end_says(finding, place)
           code = finding.code
@@ -110,7 +117,7 @@ module Verglas
         end
 
         def fault_numbers(fault, state)
-          return { deg: at_least(state.hip_bend_deg), limit: at_most(hip_limit_deg) } if fault == :past_hip_limit
+          return { deg: at_least(state.hip_bend_deg), limit: at_most(hip_limit_deg), why: limit_says(:hip) } if fault == :past_hip_limit
 
           { deg: at_least(state.knee_bend_deg), limit: at_most(knee_limit_deg) }
         end
