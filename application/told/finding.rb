@@ -12,6 +12,7 @@ module Verglas
           finding = graded.finding
           { code: finding.code, title: title(finding.code), value: shown(finding, evaluation), unit: evaluation.kind(finding.code).unit,
             band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?, by_hand: graded.by_hand,
+            graded: evaluation.mechanics.graded?(finding),
             interval: interval(finding, evaluation), says: graded.by_hand ? Formats::Words.of(evaluation.mechanics.tell_by_hand(finding.code)) : says(finding, evaluation),
             move: graded.by_hand ? nil : move(finding, evaluation, steps) }
         end

@@ -35,13 +35,18 @@ module Verglas
         def moving(family) = (Body::Envelope::MOTIONS & family.joints.each_value.reject(&:held?).map(&:motion))
 
         def range(motion, ends)
-          from, upto = ends.map { |deg| deg&.round }
-          return [] unless from || upto
-          return [words(:heels_level)] if motion == :heel_drop && from.nil? && upto <= 0
+          told = { from: ends.first&.round, to: ends.last&.round }.compact
+          return [] if told.empty?
 
-          key = [(:from if from), (:to if upto)].compact.join("_")
-          [Formats::Words.say("narrowed.#{motion}_#{key}", from: from, to: upto)]
+          level = LEVEL[motion] if told.keys == [:to] && !told[:to].positive?
+          return [words(told[:to].zero? ? level.first : level.last, to: -told[:to])] if level
+
+          [words([motion, *told.keys].join("_"), **told)]
         end
+
+        # Where an upper end is nothing, or less: [no further than that, not so far].
+        LEVEL = { heel_drop: %i[heels_level heels_level], hip_extension: %i[hip_extension_straight hip_extension_short] }.freeze
+        private_constant :LEVEL
 
         # The ends of a movement are told as a range.
         ENDS = %i[start_bend_deg end_bend_deg target_bend_deg].freeze

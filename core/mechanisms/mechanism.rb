@@ -89,6 +89,9 @@ module Verglas
         Says.of("says.range_left.#{finding.fault || (finding.severity.zero? ? :right : :little)}", deg: [finding.value, 0.0].max.round)
       end
 
+      # Whether its number is graded, and not only told.
+      def graded?(_finding) = true
+
       # The same of what is left to the hand.
       def tell_by_hand(code) = Says.of("says.#{code}.by_hand")
 

@@ -74,6 +74,9 @@ module Verglas
         { kneecap_gap_mm: kneecap_gap_mm(place), thigh_press_mm: thigh_press_mm(place) }
       end
 
+      # Where the thigh is held from above a gap is told.
+      def graded?(finding) = finding.code != :crease_gap || family.traits[:gap_graded] || finding.value <= band(:crease_gap).in_line.max
+
       def tell_by_hand(code) = code == :thigh_press && rests? ? Says.of("says.thigh_press.by_hand_resting") : super
 
       def says(finding, place)

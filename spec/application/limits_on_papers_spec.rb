@@ -55,6 +55,7 @@ RSpec.describe "A client's limits on paper" do
       meeting = met(row, exercise)
       marks = meeting.machine.adjusters.to_h { |adjuster| [adjuster.label, mark_of(line, adjuster.label) || meeting.advice.marks.fetch(adjuster.label)] }
       next [[name, :refused]] if held_off?(meeting, marks)
+      next [] unless meeting.machine.family.joints.key?(motion)
 
       held.outside(meeting, motion, from, upto, held.past(source), at: meeting.evaluation(marks, {})).map { |what| [name, *what] }
     end

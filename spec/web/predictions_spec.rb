@@ -20,7 +20,9 @@ RSpec.describe "Predictions over HTTP" do
     expect(told.size).to eq(Worked::MACHINES.size) # one station with two exercises
     told.each do |one|
       advice = bench(*one.values_at("machine_id", "exercise"))["advice"]
-      expect(one["marks"].to_h { |tag| tag.values_at("label", "mark") }).to eq(advice["marks"]), one.to_s
+      placed, marks = one["marks"].partition { |tag| tag["label"].start_with?("@") }
+      expect(marks.to_h { |tag| tag.values_at("label", "mark") }).to eq(advice["marks"]), one.to_s
+      expect(placed.map { |tag| tag["mark"].to_i }).to eq(placed.map { |tag| advice["aids"][tag["label"].delete_prefix("@")].to_i })
       expect(one.values_at("status", "grade")).to eq(advice.values_at("status", "grade"))
     end
     expect(told.map { |one| one["from"] }.uniq).to eq(["predicted from the tape"])

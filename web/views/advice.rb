@@ -44,9 +44,9 @@ module Verglas
           requirement = adjuster.requirement
           machine_adjuster = meeting.machine.adjuster(adjuster.label)
           { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), mark: adjuster.mark, probability: adjuster.probability&.round(3),
-            also: adjuster.also.map { |mark, share| { mark: mark, probability: share.round(3) } },
+            also: worth_naming(meeting, adjuster).map { |mark, share| { mark: mark, probability: share.round(3) } },
             moves_joint: meeting.machine.family.group_of(machine_adjuster) == :joint, sure: requirement && sure(meeting, adjuster, requirement),
-            too_far: adjuster.too_far && Formats::Words.say("sure.too_far", amount: Told::Finding.amount(adjuster.missing, requirement.unit)) }
+            too_far: adjuster.too_far && !in_line?(meeting, machine_adjuster) && Formats::Words.say("sure.too_far", amount: Told::Finding.amount(adjuster.missing, requirement.unit)) }
         end
 
         # How sure, and from what.
@@ -61,7 +61,7 @@ module Verglas
 
         # Other marks worth naming; where one is likelier by its own rule, what decided against it.
         def also(meeting, adjuster)
-          adjuster.also.map do |mark, share|
+          worth_naming(meeting, adjuster).map do |mark, share|
             against = share > adjuster.probability ? against(meeting, adjuster, mark) : nil
             next Formats::Words.say("sure.against", mark: mark, says: against) if against
 
@@ -69,10 +69,26 @@ module Verglas
           end
         end
 
+        # Not a mark at which something would be off, unless it is the likelier one: then it is said what is against it.
+        def worth_naming(meeting, adjuster)
+          here = meeting.advice.evaluation.score.worst
+          adjuster.also.select { |mark, share| share > adjuster.probability || at(meeting, adjuster, mark).score.worst <= [here, 1].max }
+        end
+
+        def at(meeting, adjuster, mark) = meeting.evaluation(meeting.advice.evaluation.marks.merge(adjuster.label => mark), meeting.advised_aids)
+
+        # Whether what a mark decides is in line where it stands.
+        def in_line?(meeting, adjuster)
+          decides = meeting.machine.deciding(adjuster)
+          at = meeting.advice.evaluation
+          set = at.findings.select { |finding| at.kind(finding.code).set_by.include?(decides) }
+          set.any? && set.all? { |finding| finding.severity.zero? }
+        end
+
         # What would be worse there than at the advised mark, in words; nil where nothing would.
         def against(meeting, adjuster, mark)
           here = meeting.advice.evaluation
-          there = meeting.evaluation(here.marks.merge(adjuster.label => mark), meeting.advised_aids)
+          there = at(meeting, adjuster, mark)
           gained = there.findings.zip(here.findings).map { |one, other| [[one.severity - other.severity, one.cost - other.cost], one] }
           worse = gained.select { |gain, _| (gain <=> [0, 0]).positive? }.max_by(&:first)&.last
           worse && Told::Finding.lower(Told::Finding.says(worse, there)).delete_suffix(".")

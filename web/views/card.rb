@@ -30,7 +30,8 @@ module Verglas
         def fitted(set_up)
           today = set_up[:visit][:today]
           { id: set_up[:machine][:id], exercise: set_up[:exercise], name: set_up[:machine][:name], place: set_up[:machine][:place], bars: set_up[:bars],
-            marks: set_up[:lines].map { |line| { name: line[:name], mark: line[:mark] || "–" } }, load: today ? today[:load][:text] : set_up[:load_text][/.+/], told: told(set_up, today),
+            marks: [*set_up[:lines].map { |line| { name: line[:name], mark: line[:mark] || "–" } }, *tags(set_up[:placed])],
+            load: today ? today[:load][:text] : set_up[:load_text][/.+/], told: told(set_up, today),
             cautions: set_up[:cautions].map { |line| caution(line) }, by: words(:by, name: set_up[:by].to_s, day: dated(Time.iso8601(set_up[:accepted_at]))) }
         end
 
@@ -54,7 +55,8 @@ module Verglas
         def predicted(machine, one)
           instead = one[:instead].any? ? words(:instead, names: one[:instead].join(", ")) : nil
           from = "#{one[:from].sub(/\A./, &:upcase)}. #{Formats::Words.say("status.#{one[:status]}")}."
-          { **head(machine, one), marks: tags(one[:marks]), load: nil, by: nil, told: titled(never_tried: from, first: one[:aids].join(" ")[/.+/], instead: instead) }
+          fits = one[:status] != :impossible # what does not fit is nothing to set up from
+          { **head(machine, one), marks: fits ? tags(one[:marks]) : [], load: nil, by: nil, told: titled(never_tried: from, first: one[:aids].join(" ")[/.+/], instead: instead) }
         end
 
         # From the records of that day and before.
@@ -64,7 +66,8 @@ module Verglas
 
         # kept: what the record was computed from.
         def recorded(line, kept)
-          { name: Told::Names.machine(line[:machine_name], line[:exercise]), place: line[:machine_place], bars: [], marks: tags(Told::Names.tags(line[:marks].to_h)), load: line[:load][/.+/],
+          { name: Told::Names.machine(line[:machine_name], line[:exercise]), place: line[:machine_place], bars: [],
+            marks: tags(Told::Names.tags(line[:marks].to_h, Application::Aids.of(line[:aids].to_h))), load: line[:load][/.+/],
             told: titled(how: kept.fetch("allowed", []).join(" ")[/.+/], first: Application::Aids.says(Application::Aids.of(line[:aids].to_h)).join(" ")[/.+/]),
             cautions: kept.fetch("cautions", []).map { |one| caution(one.transform_keys(&:to_sym)) }, by: words(:by, name: line[:by_name].to_s, day: dated(line[:accepted_at])) }
         end

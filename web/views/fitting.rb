@@ -52,7 +52,7 @@ module Verglas
         def open_line(row)
           { id: row[:id], client: { id: row[:client_id], name: row[:client_name], detail: row[:client_detail] },
             machine: { id: row[:machine_id], name: Told::Names.machine(row[:machine_name], row[:exercise]), place: row[:machine_place] },
-            marks: Told::Names.tags(row[:marks].to_h), by: row[:by_name], updated_at: Told.time(row[:updated_at]) }
+            marks: Told::Names.tags(row[:marks].to_h, Application::Aids.of(row[:aids].to_h)), by: row[:by_name], updated_at: Told.time(row[:updated_at]) }
         end
 
         def discarded_line(row)
@@ -62,7 +62,7 @@ module Verglas
 
         def history_line(row)
           worst = row[:result]["findings"].max_by { |finding| finding["severity"] }
-          { **row.slice(:id, :machine_id, :exercise, :load), machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), marks: Told::Names.tags(row[:marks].to_h),
+          { **row.slice(:id, :machine_id, :exercise, :load), machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), marks: Told::Names.tags(row[:marks].to_h, Application::Aids.of(row[:aids].to_h)),
                                                              grade: row[:result]["grade"],
                                                              worst: worst ? worst["says"] : nothing_found(row[:result]), stopped: stopped(row), taken_back: taken_back(row),
                                                              version: row[:version], remeasured: row.fetch(:remeasured, false), cushions: cushions(row),

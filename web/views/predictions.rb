@@ -25,14 +25,14 @@ module Verglas
           return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
           return NOTHING.merge(status: meeting.advice.status, from: from(meeting), instead: instead(card, meeting)) if Told::Barred.advised(meeting).any?
 
-          { status: meeting.advice.status, grade: meeting.advice.evaluation.grade, likely: meeting.advice.evaluation.likely?, marks: marks(meeting.advice), bars: [],
+          { status: meeting.advice.status, grade: meeting.advice.evaluation.grade, likely: meeting.advice.evaluation.likely?, marks: marks(meeting), bars: [],
             aids: Application::Aids.says(meeting.advised_aids), from: from(meeting), instead: instead(card, meeting) }
         end
 
         # Barred, or not taped; where no mark can be accepted, that it does not fit.
         NOTHING = { status: nil, grade: nil, likely: false, marks: [], aids: [], from: nil, instead: [], bars: [] }.freeze
 
-        def marks(advice) = Told::Names.tags(Advice.advised_marks(advice))
+        def marks(meeting) = Told::Names.tags(Advice.advised_marks(meeting.advice), meeting.advised_aids)
 
         # What it rests on most.
         def from(meeting)

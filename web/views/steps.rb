@@ -54,13 +54,20 @@ module Verglas
         end
 
         def numbers(meeting)
-          { wanted: nil, wanted_deg: nil, end_deg: nil, drop_deg: nil, bottom_deg: nil, **placed(meeting), **own_numbers(meeting), **Told::Topics.within(meeting), aid: aid_mm(meeting).round,
+          { wanted: nil, wanted_deg: nil, end_deg: nil, bottom_deg: nil, drop: drop(meeting),
+            **placed(meeting), **own_numbers(meeting), **Told::Topics.within(meeting), aid: aid_mm(meeting).round,
             **Told::Nouns.of(meeting), felt: Told::Nouns.felt(meeting.machine.family), in_hand: meeting.caution_effect.in_hand,
             light: Told::Manner.of_working(meeting.caution_effect), first: Told::Manner.first_of_range(meeting.caution_effect), tempo: Told::Tempo.words(meeting.pace.tempo) }
         end
 
         # At the advised marks.
         def own_numbers(meeting) = meeting.advice.evaluation.then { |at| at.mechanics.step_numbers(at.place).compact }
+
+        # How far down the heels go; nil where they do not.
+        def drop(meeting)
+          deg = own_numbers(meeting)[:drop_deg] or return
+          deg.positive? ? say(:drop, :to, { deg: deg }) : say(:drop, :level, {})
+        end
 
         def placed(meeting) = meeting.advised_aids.slice(*Application::Aids::PLACED).to_h { |name, size| [name.to_sym, size.round] }
 
@@ -121,7 +128,7 @@ module Verglas
 
         def lightest(meeting)
           light = meeting.rig && Told::Load.one(meeting.rig, meeting.rig.choices.lightest)
-          light && [say(:lightest, :note, { load: light[:text], how: Told::Finding.lower(light[:how]) })]
+          light && light[:kg].positive? && [say(:lightest, :note, { load: light[:text], how: Told::Finding.lower(light[:how]) })]
         end
 
         def belt(meeting) = Loads.belt(meeting, meeting.fitting&.dig(:work).to_h["load_kg"])&.fetch(:says)
@@ -156,7 +163,7 @@ module Verglas
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
         private_class_method :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
-                             :own_words, :own_numbers, :ask_again, :careful, :together, :asides, :slack, :say
+                             :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
       end
     end
   end

@@ -23,7 +23,13 @@ module Verglas
 
         LOAD = "@load"
 
-        def column(label) = { label: label, name: label == LOAD ? Formats::Words.say("paper.load") : Formats::Words.adjuster(label) }
+        def column(label) = { label: label, name: column_name(label) }
+
+        def column_name(label)
+          return Formats::Words.say("paper.load") if label == LOAD
+
+          label.start_with?("@") ? Formats::Words.say("aids.#{label.delete_prefix("@")}.tag") : Formats::Words.adjuster(label)
+        end
 
         # The same for Formats::Paper.
         def to_print(sheet, day)
@@ -36,9 +42,11 @@ module Verglas
           loads = Store::Queries::LatestLoads.new(gym).on(row[:id], exercise, benches.map { |meeting, _| meeting.client[:id] })
           benches.map do |meeting, fitting|
             client = meeting.client
-            { id: client[:id], name: name.call(client), cells: { **fitting[:marks].to_h, LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject { |_, text| text.empty? } }
+            { id: client[:id], name: name.call(client), cells: { **marks(fitting), LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject { |_, text| text.empty? } }
           end
         end
+
+        def marks(fitting) = Told::Names.tags(fitting[:marks].to_h, Application::Aids.of(fitting[:aids].to_h)).to_h { |tag| tag.values_at(:label, :mark) }
 
         # Whom something keeps off these marks today, or holds to a load, has nothing on a wall to be set up from.
         def allowed?(meeting, fitting)
@@ -58,9 +66,16 @@ module Verglas
           adjuster ? by_name.sort_by.with_index { |line, index| [adjuster["marks"].index(line[:cells][sort]) || adjuster["marks"].size, index] } : by_name
         end
 
-        def labels(row, exercise) = adjusters(row, exercise).map { |adjuster| adjuster["label"] }
+        def labels(row, exercise) = [*adjusters(row, exercise).map { |adjuster| adjuster["label"] }, *placed(row, exercise)]
+
+        # What is placed on such a machine and read like a mark.
+        def placed(row, exercise)
+          choices = Verglas::Machines::Families.fetch(row[:family]).exercises.fetch(exercise[/.+/]).choices.keys
+          choices.select { |name| Formats::Words.known?("aids.#{name}.tag") }.map { |name| "@#{name}" }
+        end
+
         def adjusters(row, exercise) = [*row[:adjusters].to_a, *row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
-        private_class_method :column, :lines, :allowed?, :load, :sorted, :labels, :adjusters
+        private_class_method :column, :column_name, :lines, :marks, :placed, :allowed?, :load, :sorted, :labels, :adjusters
       end
     end
   end

@@ -108,6 +108,12 @@ export function WalkRound({ setUp, children }: { setUp: SetUp; children?: ReactN
             {setUp.lines.map((line) => (
               <LineOf key={line.label} line={line} />
             ))}
+            {setUp.placed.map(({ label, name, mark }) => (
+              <Line key={label} data-line={label}>
+                <Mark $long={mark.length > 3}>{mark}</Mark>
+                <Name>{name}</Name>
+              </Line>
+            ))}
           </Lines>
           {handed ? null : <How setUp={setUp} compact />}
         </div>

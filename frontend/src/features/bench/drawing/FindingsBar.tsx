@@ -167,7 +167,7 @@ export function FindingList({ findings, unjudged = false }: { findings: Finding[
           <h2>{finding.title}</h2>
           <Number>
             <span data-value>{wholeText(finding.value, finding.unit)}</span>
-            {unjudged ? null : finding.by_hand ? (
+            {unjudged || finding.graded === false ? null : finding.by_hand ? (
               <ByHand>{say("findingsBar.byHand")}</ByHand>
             ) : (
               <BandName band={finding.band} likely={finding.likely} />
