@@ -8,7 +8,9 @@ module Verglas
         SIZE = [148, 105].freeze
         MARKS_HEIGHT = 84
         CODE = 66
-        LINE_HEIGHT = 11.5
+        LINE_HEIGHT = 13
+        HEAD = 40
+        FOOT = 22
 
         # card: Web::Views::Card's data; address: what the code opens, nil for none.
         def initialize(card, address: nil)
@@ -33,12 +35,55 @@ module Verglas
         def width = @pdf.bounds.width
         def top = @pdf.bounds.top
 
+        # What has no room goes on with the next card, under the same head: nothing is cut, and nothing stands smaller for it.
         def draw(line)
           head(line)
           tags = [*line[:marks], *([{ name: Words.say("paper.load"), mark: line[:load] }] if line[:load])]
-          @page.tags(tags, at: [0, top - 40], width: width, height: MARKS_HEIGHT, filled: line[:load] ? [tags.size - 1] : [])
-          body(line, top - 40 - MARKS_HEIGHT - 8)
+          @page.tags(tags, at: [0, top - HEAD], width: width, height: MARKS_HEIGHT, filled: line[:load] ? [tags.size - 1] : [])
+          first = @pdf.page_number
+          left = body(pieces(line), top - HEAD - MARKS_HEIGHT - 8)
           foot(line)
+          while left.any?
+            @pdf.start_new_page
+            head(line)
+            left = body(left, top - HEAD)
+            foot(line)
+          end
+          number(first) if @pdf.page_number > first
+        end
+
+        # Bars and cautions first, then what is done.
+        def pieces(line)
+          stop = [*line[:bars], *line[:cautions]].join(" ")
+          told = line[:told].map { |name, words| "#{name}: #{words}" }.join("\n")
+          [[stop, { size: 9, bold: true, colour: line[:bars].any? ? STOP : CAUTION }], [told, { size: 10 }]].reject { |words, _| words.empty? }
+        end
+
+        # Draws as many pieces as there is room for; answers those that are left.
+        def body(pieces, from)
+          room = width - (@address ? CODE + 10 : 0)
+          @page.code(@address, at: [width - CODE, FOOT + CODE], side: CODE) if @address
+          pieces.each_with_index do |(words, style), index|
+            height = from - FOOT
+            return pieces.drop(index) if height < LINE_HEIGHT
+
+            used, left = @page.flow(words, at: [0, from], width: room, height: height, **style)
+            return [[left, style], *pieces.drop(index + 1)] unless left.empty?
+
+            from -= used + 3
+          end
+          []
+        end
+
+        # Which of how many, on each card of one machine.
+        def number(first)
+          last = @pdf.page_number
+          (first..last).each do |page|
+            @pdf.go_to_page(page)
+            of = Words.say("paper.card_of", card: page - first + 1, cards: last - first + 1)
+            @page.text(of, at: [width * 0.8, top - 31], width: width * 0.2, height: 9, size: 8, bold: true, align: :right)
+          end
+          @pdf.go_to_page(last)
         end
 
         def head(line)
@@ -46,18 +91,6 @@ module Verglas
           @page.text(line[:place], at: [0, top - 20], width: width * 0.58, height: 13, size: 9, colour: MUTED)
           @page.text(@card[:client], at: [width * 0.6, top], width: width * 0.4, height: 20, size: 14, bold: true, align: :right)
           @page.text(@card[:detail], at: [width * 0.6, top - 20], width: width * 0.4, height: 13, size: 9, colour: MUTED, align: :right)
-        end
-
-        # Bars and cautions first, then what is done; as many lines as there is room for, none cut.
-        def body(line, from)
-          room = width - (@address ? CODE + 10 : 0)
-          stop = [*line[:bars], *line[:cautions]].join(" ")
-          height = from - 22
-          told = line[:told].map { |name, words| "#{name}: #{words}" }
-          warned = stop.empty? ? 0 : [LINE_HEIGHT * ((stop.length / 80) + 1), height / 2].min
-          @page.text(stop, at: [0, from], width: room, height: warned, size: 9, bold: true, colour: line[:bars].any? ? STOP : CAUTION) if warned.positive?
-          @page.text(told.join("\n"), at: [0, from - warned], width: room, height: height - warned, size: 10.5)
-          @page.code(@address, at: [width - CODE, 22 + CODE], side: CODE) if @address
         end
 
         def foot(line)

@@ -39,20 +39,32 @@ module Verglas
           @page.text(@card[:client], at: [0, top], width: width - CODE - 10, height: 26, size: 22, bold: true)
           about = [@card[:detail], @card[:gym], @card[:day]].reject { |part| part.to_s.empty? }.join(" · ")
           @page.text(about, at: [0, top - 28], width: width - CODE - 10, height: 14, size: 10, colour: MUTED)
-          @page.text(@card[:cautions].join(" "), at: [0, top - 44], width: width - CODE - 10, height: HEAD - 46, size: 9, bold: true, colour: CAUTION)
           @page.code(@address, at: [width - CODE, top], side: CODE) if @address
-          @y = top - HEAD
+          cautions(@card[:cautions].join(" "), top - 44)
+          @y = [@y, top - HEAD].min
+        end
+
+        # However many there are.
+        def cautions(words, from)
+          style = { size: 9, bold: true, colour: CAUTION }
+          used, left = @page.flow(words, at: [0, from], width: width - CODE - 10, height: from - FOOT, **style)
+          @y = from - used - 8
+          return if left.empty?
+
+          next_page
+          cautions(left, @y)
         end
 
         # Those that do not fit go to the next page, whole.
         def row(kind, line)
           notes = kind == :barred ? "" : notes(line)
-          height = [ROW, @page.height_of(notes, width: notes_width, size: NOTE) + 14].max
+          barred = kind == :barred ? line[:bars].join(" ") : ""
+          height = [ROW, @page.height_of(notes, width: notes_width, size: NOTE) + 14, @page.height_of(barred, width: barred_width, size: 9) + 14].max
           next_page if @y - height < FOOT
           @pdf.stroke_horizontal_line(0, width, at: @y)
           @page.text(line[:name], at: [0, @y - 6], width: NAME, height: 15, size: 11, bold: true)
           @page.text([line[:place], line[:by]].compact.join("\n"), at: [0, @y - 21], width: NAME, height: ROW - 24, size: NOTE, colour: MUTED)
-          kind == :barred ? barred(line) : settings(kind, line)
+          kind == :barred ? barred(barred, height) : settings(kind, line)
           @page.text(notes, at: [width - notes_width, @y - 7], width: notes_width, height: height - 10, size: NOTE)
           @y -= height
         end
@@ -67,9 +79,8 @@ module Verglas
           @page.tags(tags, at: [NAME + 8, @y - 8], width: tags_width, height: TAG, dashed: kind == :predicted, filled: line[:load] ? [tags.size - 1] : [])
         end
 
-        def barred(line)
-          @page.text(line[:bars].join(" "), at: [NAME + 8, @y - 8], width: width - NAME - 8, height: ROW - 12, size: 9, colour: STOP)
-        end
+        def barred(words, height) = @page.text(words, at: [NAME + 8, @y - 8], width: barred_width, height: height - 8, size: 9, colour: STOP)
+        def barred_width = width - NAME - 8
 
         def next_page
           @pdf.start_new_page

@@ -30,8 +30,24 @@ module Verglas
 
         PLAIN = { size: 10, bold: false, colour: INK, align: :left, valign: :top, font: "text" }.freeze
 
+        # As much of the words as there is room for, at full size; answers how tall that stands, and what is left of them.
+        def flow(words, at:, width:, height:, **style)
+          style = { **PLAIN, **style }
+          pdf.fill_color(style[:colour])
+          left = ""
+          pdf.font(style[:font], style: style[:bold] ? :bold : :normal) do
+            left = pdf.text_box(words.to_s, at: at, width: width, height: height, overflow: :truncate, **style.slice(:size, :align, :valign))
+          end
+          pdf.fill_color(INK)
+          [[height_of(words, width: width, size: style[:size], bold: style[:bold]), height].min, left]
+        end
+
         # How tall words stand in a column, at full size.
-        def height_of(words, width:, size:) = words.empty? ? 0 : pdf.height_of(words, width: width, size: size)
+        def height_of(words, width:, size:, bold: false)
+          height = 0
+          pdf.font("text", style: bold ? :bold : :normal) { height = pdf.height_of(words, width: width, size: size) } unless words.empty?
+          height
+        end
 
         # Tags beside one another: [{name, mark}]; dashed where nobody has tried them.
         def tags(tags, at:, width:, height:, dashed: false, filled: [])
