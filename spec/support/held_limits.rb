@@ -60,7 +60,7 @@ module HeldLimits
 
   # Everything that is told on the bench before anybody gets on, and at every set.
   def told(meeting)
-    steps = Verglas::Web::Views::Steps.of(meeting).flat_map { |step| [*step.values_at(:do, :right), *step[:notes]] }
+    steps = Verglas::Web::Views::Steps.of(meeting).flat_map { |step| [*step.values_at(:do, :right), *step[:first], *step[:notes]] }
     [*steps, *Verglas::Application::Told::Allowed.of(meeting), *Verglas::Application::Told::Evaluation.motion(meeting.advice.evaluation)&.values]
   end
 

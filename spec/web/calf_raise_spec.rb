@@ -44,7 +44,7 @@ RSpec.describe "A seated calf raise over HTTP" do
     expect(shown["steps"].map { |step| step["id"] }).to eq(%w[@before @support pad @again @secure @light @watch @working])
     expect(shown["steps"][1]["do"]).to include("forefeet on the block")
     expect(shown["steps"][2]["do"]).to include("no further than 10°")
-    expect(shown["steps"].last["notes"].first).to eq("Heels down to 10° at most, and no bounce there.")
+    expect(shown["steps"].last["first"].first).to eq("Heels down to 10° at most, and no bounce there.")
     expect(shown["evaluation"]).to include("targets" => [], "motion" => nil)
     expect(shown["evaluation"]["says"]).to include("Side view", "The pad rests on the thighs")
     expect(shown["creep_angles"]).to eq([])
@@ -54,8 +54,8 @@ RSpec.describe "A seated calf raise over HTTP" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "ankle", version: nil })
     shown = page(open_bench)
     expect(shown["evaluation"]["quantities"]["heel_drop_deg"]).to eq(0)
-    expect(shown["steps"].first["notes"].join(" ")).to include("Ankle, Achilles or calf: Heels level.")
-    expect(shown["steps"].last["notes"].first).to eq("Heels never below the toes.")
+    expect(shown["steps"].first["first"].join(" ")).to include("Ankle, Achilles or calf: Heels level.")
+    expect(shown["steps"].last["first"].first).to eq("Heels never below the toes.")
   end
 
   it "goes by the drop that was measured, and draws it" do
@@ -64,7 +64,7 @@ RSpec.describe "A seated calf raise over HTTP" do
     measured = page(open_bench)
     expect(measured["evaluation"]["quantities"]["heel_drop_deg"]).to eq(0)
     expect(measured["advice"]["marks"]["pad"].to_i).to be > usual["pad"].to_i
-    expect(measured["steps"].last["notes"].first).to eq("Heels never below the toes.")
+    expect(measured["steps"].last["first"].first).to eq("Heels never below the toes.")
   end
 
   it "keeps the heels level under an ankle caution, whatever was measured, and bars nobody for knee or back" do

@@ -79,7 +79,7 @@ RSpec.describe "Cautions over HTTP" do
     loft.rules.set("grip", "hard", by: account)
     written("blood_pressure")
     page = fitting
-    told = page["steps"].flat_map { |step| [*step.values_at("do", "look", "right"), *step["notes"]] }.join(" ")
+    told = page["steps"].flat_map { |step| [*step.values_at("do", "look", "right"), *step["first"], *step["notes"]] }.join(" ")
     expect(told).to include("2 s up, 3 s down.").and include("they do not squeeze")
     expect(told).not_to match(/held|Pull hard/i)
     loads = call(:post, "/api/fittings/#{page["id"]}/loads", {})
@@ -94,7 +94,7 @@ RSpec.describe "Cautions over HTTP" do
   it "tells no client with a caution to go fully straight, on bench and set-up list alike" do
     written("loose_joints")
     page = fitting
-    told = page["steps"].flat_map { |step| [step["right"], *step["notes"]] }.join(" ")
+    told = page["steps"].flat_map { |step| [step["right"], *step["first"], *step["notes"]] }.join(" ")
     expect(told).to include("Stop 10° short of straight.")
     expect(told).not_to match(/fully straight/i)
     accept(page, page["advice"]["marks"])
@@ -111,7 +111,7 @@ RSpec.describe "Cautions over HTTP" do
   end
 
   it "asks for the maker's plate before a child sits, where its limit was not written down" do
-    notes = -> { fitting["steps"].first["notes"] }
+    notes = -> { fitting["steps"].first["first"] }
     told = "Under 16: look at the maker's plate for who may use this machine."
     db[:clients].where(id: person[:id]).update(birth_date: Date.today << (12 * 15))
     expect(notes.call).to include(told)

@@ -45,7 +45,7 @@ RSpec.describe "Hips over HTTP" do
     expect(curve["tops"].map { |top| top["deg"] }).to eq([30, 45, 60])
     expect(shown["evaluation"]["scene"].values_at("ends", "floor")).to match([%w[bottom straight], Numeric])
     expect(shown["steps"][1]["notes"].first).to include("Nothing shown yet", "Body weight at 60°")
-    expect(shown["steps"].last["notes"].join(" ")).to match(/Up until the hips are straight, not higher\.(?!.*Stack between)/)
+    expect(shown["steps"].last.values_at("first", "notes").join(" ")).to match(/Up until the hips are straight, not higher\.(?!.*Stack between)/)
     expect(call(:post, "/api/fittings/#{shown["id"]}/loads", { repetitions: 10 })).to include("kind" => "body", "says" => a_string_including("Body weight"))
   end
 
@@ -105,7 +105,7 @@ RSpec.describe "Hips over HTTP" do
     measure("hip_extension", -10)
     shown = page(bench(angled))
     expect(shown["evaluation"]["motion"]["ending"]).to start_with("Ends 10° short of straight hips")
-    expect(shown["steps"].last["notes"]).to include("Up to 10° short of straight: this client's own range.")
+    expect(shown["steps"].last["first"]).to include("Up to 10° short of straight: this client's own range.")
   end
 
   it "asks for the steepest bench, offers no weight and tells of none with a sore back" do
@@ -163,7 +163,7 @@ RSpec.describe "Hips over HTTP" do
       accept(level, "hip_extension")
       accept(level, "glute_ham")
       cards = call(:get, "/api/clients/#{person[:id]}")["card"]
-      expect(cards.to_h { |line| [line["exercise"], line["accepted"]["marks"].map { |tag| tag["mark"] }] }).to eq({ "hip_extension" => ["16"], "glute_ham" => ["5"] })
+      expect(cards.to_h { |line| [line["exercise"], line["accepted"]["marks"].map { |tag| tag["mark"] }] }).to eq({ "hip_extension" => ["16", "70°"], "glute_ham" => ["5"] })
     end
 
     it "stands where the last exercise left the plate, whichever is set up next" do
@@ -199,7 +199,7 @@ RSpec.describe "Hips over HTTP" do
     it "starts at 25 degrees at most until the spread is measured, and wider once it is" do
       before = page(bench(adduction))
       expect(finding(before["evaluation"], "spread_start")["value"]).to be_between(15, 25)
-      expect(before["steps"].last["notes"].join(" ")).to include("Together until the thighs meet in the middle, not past it.")
+      expect(before["steps"].last.values_at("first", "notes").join(" ")).to include("Together until the thighs meet in the middle, not past it.")
       measure("abduction", 45)
       after = page(bench(adduction))
       expect(after["advice"]["marks"]["start"].to_i).to be > before["advice"]["marks"]["start"].to_i

@@ -42,7 +42,7 @@ RSpec.describe "Presses and squats over HTTP" do
     measure("knee_bend", 95)
     shown = page(bench(towards))
     expect(shown["steps"].find { |step| step["id"] == "@carriage_down_mm" }["title"]).to eq("Depth by eye")
-    expect(shown["steps"].flat_map { |step| step["notes"] }).to include("Stop by eye where the knee reaches its own 95° of bend.")
+    expect(shown["steps"].flat_map { |step| step["first"] + step["notes"] }).to include("Stop by eye where the knee reaches its own 95° of bend.")
     sent = { marks: shown["marks"], aids: shown["aids"].merge("carriage_down_mm" => 320), version: shown["version"], reason: "So." }
     call(:post, "/api/fittings/#{shown["id"]}/acceptance", sent)
     expect(status).to eq(200)
@@ -96,7 +96,7 @@ RSpec.describe "Presses and squats over HTTP" do
     id = bench(one_legged)
     remarks = ->(left) { call(:post, "/api/fittings/#{id}/loads", { wanted_kg: 80, left_kg: left, right_kg: 40, repetitions: 10 })["remarks"].grep(/One leg/) }
     expect([remarks.call(40), remarks.call(45)]).to eq([[], ["One leg takes half at most here: 40 kg."]])
-    expect(page(id)["steps"].last["notes"].join(" ")).to include("One leg at a time: at most half", "Calf work here")
+    expect(page(id)["steps"].last.values_at("first", "notes").join(" ")).to include("One leg at a time: at most half", "Calf work here")
   end
 
   it "tells nobody with numb feet of a wedge" do
@@ -159,7 +159,7 @@ RSpec.describe "Presses and squats over HTTP" do
     shown = page(bench(press))
     expect(finding(shown["evaluation"], "knee_depth")).to include("value" => 70, "band" => "in line")
     expect(shown["steps"].find { |step| step["id"] == "@foot_mm" }["right"]).to include("70°")
-    expect(shown["steps"].last["notes"].join(" ")).to include("Down to 70° of knee bend at most")
+    expect(shown["steps"].last.values_at("first", "notes").join(" ")).to include("Down to 70° of knee bend at most")
   end
 
   it "bars in pregnancy until cleared, and then sets the back upright, where one of the machine's own is" do

@@ -111,7 +111,7 @@ RSpec.describe "House rules over HTTP" do
     end
 
     # What of the bench is looked at: notes, where a step stands, what is right there.
-    notes = ->(words) { ->(page) { page["steps"].flat_map { |step| step["notes"] }.grep(words) } }
+    notes = ->(words) { ->(page) { page["steps"].flat_map { |step| step["first"] + step["notes"] }.grep(words) } }
     right = ->(id, part = /.+/) { ->(page) { page["steps"].find { |step| step["id"] == id }["right"][part] } }
     look = ->(id) { ->(page) { page["steps"].find { |step| step["id"] == id }["look"][/\A[^.]+/] } }
     place = ->(id) { ->(page) { page["steps"].index { |step| step["id"] == id } } }

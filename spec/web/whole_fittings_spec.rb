@@ -36,7 +36,7 @@ RSpec.describe "Whole fittings over HTTP" do
   it "names before anyone sits the marks that were worked out together, the lightest load and what the cautions say" do
     load_here(left_behind: "The thigh pad is often left at 10.")
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "blood_pressure", version: nil })
-    notes = step("@before")["notes"]
+    notes = step("@before").values_at("first", "notes").flatten
     marks = advised.map { |label, mark| "#{label} #{mark}" }.join(", ").sub(/\A./, &:upcase)
     expect(notes).to include("Lightest here: 5 kg, pin at 5.", "#{marks}: worked out together, so set them all now and sit once.", "The thigh pad is often left at 10.")
     expect(notes.grep(/\ABlood pressure: .*No holds and no pauses.*Breathe out on the effort, never hold the breath\./).size).to eq(1)
@@ -45,7 +45,7 @@ RSpec.describe "Whole fittings over HTTP" do
   it "tells before anyone sits, once, what each caution does on this machine, and that it does nothing where it does not" do
     said = Verglas::Guidance::Cautions::RULES.keys.to_h do |name|
       call(:put, "/api/clients/#{person[:id]}/cautions", { caution: name, version: nil })
-      notes = call(:get, path)["steps"].first["notes"].grep(/\A#{Regexp.escape(Verglas::Formats::Words.say("cautions.#{name}.title"))}: /)
+      notes = call(:get, path)["steps"].first["first"].grep(/\A#{Regexp.escape(Verglas::Formats::Words.say("cautions.#{name}.title"))}: /)
       expect(notes.size).to eq(1), name.to_s
       db[:client_cautions].delete
       [name, notes.first.split(": ", 2).last]

@@ -46,7 +46,7 @@ module Verglas
           { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), mark: adjuster.mark, probability: adjuster.probability&.round(3),
             also: worth_naming(meeting, adjuster).map { |mark, share| { mark: mark, probability: share.round(3) } },
             moves_joint: meeting.machine.family.group_of(machine_adjuster) == :joint, sure: requirement && sure(meeting, adjuster, requirement),
-            too_far: adjuster.too_far && !in_line?(meeting, machine_adjuster) && Formats::Words.say("sure.too_far", amount: Told::Finding.amount(adjuster.missing, requirement.unit)) }
+            too_far: too_far(meeting, adjuster) }
         end
 
         # How sure, and from what.
@@ -67,6 +67,13 @@ module Verglas
 
             Formats::Words.say("sure.also.#{LIKELY.find { |least, _| share >= least }.last}", mark: mark)
           end
+        end
+
+        # That probably no mark reaches, and by how much; nil where what it decides is in line all the same.
+        def too_far(meeting, adjuster)
+          return if !adjuster.too_far || in_line?(meeting, meeting.machine.adjuster(adjuster.label))
+
+          Formats::Words.say("sure.too_far", amount: Told::Finding.amount(adjuster.missing, adjuster.requirement.unit))
         end
 
         # Not a mark at which something would be off, unless it is the likelier one: then it is said what is against it.

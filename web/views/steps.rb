@@ -10,7 +10,19 @@ module Verglas
 
         def of(meeting)
           steps = meeting.advice.status ? meeting.steps : meeting.steps.reject(&:choice) # what is not taped is placed by eye
-          steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, **in_words(meeting, step) } }
+          steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, first: first(meeting, step), **in_words(meeting, step) } }
+        end
+
+        # What has to be seen with a step: cautions and cares, the belt, how far one goes. All else can stand behind its one sentence.
+        def first(meeting, step)
+          case step.stage
+          when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }]
+          when :secure then [*belt(meeting)]
+          when :light, :watch then careful(meeting, step.stage)
+          when :working then Told::Allowed.ending(meeting.advice.evaluation)
+          when :range then step.choice ? Told::Allowed.ending(meeting.advice.evaluation) : []
+          else []
+          end
         end
 
         def in_words(meeting, step)
@@ -19,12 +31,11 @@ module Verglas
           step.choice ? placing(meeting, step) : own(meeting, step)
         end
 
-        # What is placed, in the advised number; where that is the range, with where it ends.
+        # What is placed, in the advised number.
         def placing(meeting, step)
           parts = %i[title do look right].to_h { |part| [part, say(step.choice, part, numbers(meeting))] }
-          ends = step.stage == :range ? Told::Allowed.ending(meeting.advice.evaluation) : []
           stance = say(:stance, :note, {}) if meeting.machine.family.choices.key?(:stance_mm)
-          { **parts, notes: [*ends, *stance, *Told::Topics.at(step.stage, meeting)] }
+          { **parts, notes: [*stance, *Told::Topics.at(step.stage, meeting)] }
         end
 
         def fixed(meeting, step)
@@ -91,9 +102,7 @@ module Verglas
           case stage
           when :before then before(meeting)
           when :practise then Told::Ready.of(meeting)&.fetch(:says).to_a
-          when :secure then [*belt(meeting), *Told::Topics.at(stage, meeting)]
-          when :light, :watch then [*careful(meeting, stage), *Told::Topics.at(stage, meeting)]
-          when :working then [*Told::Allowed.ending(meeting.advice.evaluation), *Told::Topics.at(stage, meeting), *slack(meeting), *asides(meeting)]
+          when :working then [*Told::Topics.at(stage, meeting), *slack(meeting), *asides(meeting)]
           else Told::Topics.at(stage, meeting)
           end
         end
@@ -101,8 +110,7 @@ module Verglas
         def before(meeting)
           row = meeting.machine_row
           used = Application::Aids.says(Application::Aids.laid(meeting.advised_aids))
-          care = meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }
-          [*lightest(meeting), *together(meeting), *ask_again(meeting), *cautions(meeting), *child(meeting), *row[:left_behind].to_s[/.+/], *care, *used, *row[:getting_in].to_s[/.+/]]
+          [*lightest(meeting), *together(meeting), *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
         end
 
         def child(meeting) = meeting.safety.plate_asked? ? [say(:child, :note, {})] : []
@@ -162,8 +170,8 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm, :right, :handling, :notes, :before, :lightest, :belt,
-                             :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
+        private_class_method :first, :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm, :right,
+                             :handling, :notes, :before, :lightest, :belt, :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
       end
     end
   end

@@ -86,6 +86,11 @@ const What = styled.div`
     color: ${colour.inkMuted};
   }
 `;
+const First = styled.ul`
+  && {
+    border-left-color: ${colour.close};
+  }
+`;
 const Foot = styled.div`
   margin-top: auto;
   padding: ${space(2)} ${space(3)} 0;
@@ -101,6 +106,7 @@ const WRITING: BenchStep = {
   do: say("steps.everyPinHeardHomeThen"),
   look: say("steps.theMarksOnTheMachine"),
   right: say("steps.bothTheSameTheMaker"),
+  first: [],
   notes: [],
 };
 
@@ -118,6 +124,7 @@ export function Steps({ fitting, bench, active, moved, dispatch, discard }: Prop
   const { steps, advice } = fitting;
   const { flow } = bench.sheet;
   const [unfolded, setUnfolded] = useState(false);
+  const [more, setMore] = useState(false);
   const order = steps.map((step) => step.id);
   const stateOf = (id: string): State =>
     id === active ? "active" : flow.done[id] ? "done" : flow.skipped[id] !== undefined ? "skipped" : "open";
@@ -142,6 +149,8 @@ export function Steps({ fitting, bench, active, moved, dispatch, discard }: Prop
             skipped={flow.skipped[step.id]}
             disturbed={moved.some((one) => one.step === step.id)}
             sure={advice?.adjusters.find((adjuster) => adjuster.label === step.adjuster) ?? null}
+            more={more}
+            onMore={() => setMore(!more)}
             onChoose={() => dispatch({ type: "choose", id: step.id })}
           />
         ))}
@@ -157,16 +166,53 @@ export function Steps({ fitting, bench, active, moved, dispatch, discard }: Prop
   );
 }
 
+/** What stands behind a step's one sentence: notes, where to look, what is right, how sure. */
+function Behind({ step, sure }: Pick<StepProps, "step" | "sure">) {
+  return (
+    <>
+      {step.notes.length > 0 ? (
+        <ul>
+          {step.notes.map((note) => (
+            <li key={note}>{note}</li>
+          ))}
+        </ul>
+      ) : null}
+      <dl>
+        <div>
+          <dt>{say("steps.look")}</dt>
+          <dd>{step.look}</dd>
+        </div>
+        <div>
+          <dt>{say("steps.right")}</dt>
+          <dd>{step.right}</dd>
+        </div>
+        {sure?.sure ? (
+          <div>
+            <dt>{say("steps.howSure")}</dt>
+            <dd data-quiet>
+              {sure.too_far ? `${sure.too_far} ` : ""}
+              {sure.sure}
+            </dd>
+          </div>
+        ) : null}
+      </dl>
+    </>
+  );
+}
+
 type StepProps = {
   step: BenchStep;
   state: State;
   skipped: string | undefined;
   disturbed: boolean;
   sure: NonNullable<FittingPage["advice"]>["adjusters"][number] | null;
+  /** whether what stands behind the one sentence is open; it stays so from step to step */
+  more: boolean;
+  onMore: () => void;
   onChoose: () => void;
 };
 
-function Step({ step, state, skipped, disturbed, sure, onChoose }: StepProps) {
+function Step({ step, state, skipped, disturbed, sure, more, onMore, onChoose }: StepProps) {
   const active = state === "active";
   const item = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -186,32 +232,17 @@ function Step({ step, state, skipped, disturbed, sure, onChoose }: StepProps) {
       {active ? (
         <What>
           <p>{step.do}</p>
-          {step.notes.length > 0 ? (
-            <ul>
-              {step.notes.map((note) => (
-                <li key={note}>{note}</li>
+          {step.first.length > 0 ? (
+            <First>
+              {step.first.map((sentence) => (
+                <li key={sentence}>{sentence}</li>
               ))}
-            </ul>
+            </First>
           ) : null}
-          <dl>
-            <div>
-              <dt>{say("steps.look")}</dt>
-              <dd>{step.look}</dd>
-            </div>
-            <div>
-              <dt>{say("steps.right")}</dt>
-              <dd>{step.right}</dd>
-            </div>
-            {sure?.sure ? (
-              <div>
-                <dt>{say("steps.howSure")}</dt>
-                <dd data-quiet>
-                  {sure.too_far ? `${sure.too_far} ` : ""}
-                  {sure.sure}
-                </dd>
-              </div>
-            ) : null}
-          </dl>
+          <QuietButton onPress={onMore} aria-expanded={more}>
+            {more ? say("steps.less") : say("steps.more")}
+          </QuietButton>
+          {more ? <Behind step={step} sure={sure} /> : null}
         </What>
       ) : null}
     </Item>
