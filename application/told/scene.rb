@@ -28,7 +28,7 @@ module Verglas
         def pose(pose)
           { share: pose.share.round(3), parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
             deg: pose.deg.map { |motion, deg| bend(motion, deg, pose.limits[motion]) },
-            split: pose.split.values, at_deg: pose.at_deg&.round(1), effort_nm: pose.effort_nm && [pose.effort_nm, 0.0].max.round }
+            split: pose.split.values, at_deg: pose.at_deg&.round(1), effort_nm: pose.effort_nm && [pose.effort_nm, 0.0].max.round, pad_mm: pose.pad_mm&.round }
         end
 
         def bend(motion, deg, most)

@@ -26,9 +26,9 @@ module Verglas
 
     # Where the parts that move are at a share of the movement (0 where it turns at the bottom), and the bends there, {motion => degrees}, beside how
     # far each may go (nil where nothing holds); split: how the effort is shared, {joint => of a hundred}; at_deg, effort_nm: where it lies on
-    # the curve (nil where there is none).
-    Pose = Value.define(:share, :parts, :deg, :limits, :split, :at_deg, :effort_nm) do
-      def self.of(**fields) = new(limits: {}, split: {}, at_deg: nil, effort_nm: nil, **fields)
+    # the curve (nil where there is none); pad_mm: how far a pad has gone along the limb since the start, + away from the joint (nil where none does).
+    Pose = Value.define(:share, :parts, :deg, :limits, :split, :at_deg, :effort_nm, :pad_mm) do
+      def self.of(**fields) = new(limits: {}, split: {}, at_deg: nil, effort_nm: nil, pad_mm: nil, **fields)
     end
 
     # Torque (N m) over an angle (degrees above level): [angle, torque] points of what is carried; plain: of body weight alone, none where that

@@ -25,7 +25,7 @@ RSpec.describe "Cautions in the browser" do
     expect(page).to have_text("not cleared · Since the ferry.")
 
     visit "/clients/#{person[:id]}"
-    expect(find("[data-machine='Leg extension 1']")).to have_text("not advised until a clinician has cleared it")
+    expect(find("[data-barred]", text: "Leg extension 1")).to have_text("not advised until a clinician has cleared it")
 
     visit "/clients/#{person[:id]}/cautions"
     click_button "Correct"

@@ -17,7 +17,7 @@ RSpec.describe "Nobody is misled" do
   it "says barred first, with nothing green beside it, no next step and no plain Fit on the card" do
     loft.cautions.put(person[:id], "knee", version: nil, by: account, note: "")
     visit "/clients/#{person[:id]}"
-    within("[data-machine='Leg curl 1']") do
+    within("[data-barred]", text: "Leg curl 1") do
       expect(page).to have_text("Barred. Knee pain or injury")
       expect(page).to have_no_button("Fit")
     end

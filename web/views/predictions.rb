@@ -23,16 +23,22 @@ module Verglas
         def one(card, meeting)
           bars = Cautions.bars(meeting)
           return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
-          return NOTHING.merge(status: meeting.advice.status, from: from(meeting), instead: instead(card, meeting)) if Told::Barred.advised(meeting).any?
+          return NOTHING.merge(status: meeting.advice.status, from: from(meeting), why: why(meeting), instead: instead(card, meeting)) if Told::Barred.advised(meeting).any?
 
           { status: meeting.advice.status, grade: meeting.advice.evaluation.grade, likely: meeting.advice.evaluation.likely?, marks: marks(meeting), bars: [],
-            aids: Application::Aids.says(meeting.advised_aids), from: from(meeting), instead: instead(card, meeting) }
+            aids: Application::Aids.says(meeting.advised_aids), from: from(meeting), why: why(meeting), instead: instead(card, meeting) }
         end
 
         # Barred, or not taped; where no mark can be accepted, that it does not fit.
-        NOTHING = { status: nil, grade: nil, likely: false, marks: [], aids: [], from: nil, instead: [], bars: [] }.freeze
+        NOTHING = { status: nil, grade: nil, likely: false, marks: [], aids: [], from: nil, why: nil, instead: [], bars: [] }.freeze
 
         def marks(meeting) = Told::Names.tags(Advice.advised_marks(meeting.advice), meeting.advised_aids)
+
+        # What is worst there, in a sentence; nil where everything is in line.
+        def why(meeting)
+          worst = meeting.advice.evaluation.findings.max_by(&:severity)
+          Told::Finding.says(worst, meeting.advice.evaluation) if worst&.severity&.positive?
+        end
 
         # What it rests on most.
         def from(meeting)
@@ -41,7 +47,7 @@ module Verglas
         end
 
         def instead(card, meeting) = card.instead(meeting).map { |found| Told::Names.machine(found.row[:name], found.exercise) }
-        private_class_method :computed, :one, :marks, :from, :instead
+        private_class_method :computed, :one, :marks, :why, :from, :instead
       end
     end
   end

@@ -6,6 +6,8 @@ module Verglas
       # A bench from the side: foot plate, pad, the legs on it, the trunk where the movement turns and, as a ghost, where it ends; the effort over
       # the range.
       module Drawing
+        # Below this a head comes so low that the lower corner is not free.
+        FLAT_DEG = 50
         include Pictured
         include EffortCurve
 
@@ -141,7 +143,14 @@ module Verglas
         def curve(place)
           low, high = [bottom_deg(place), top_deg].map { |bend| trunk_deg(place, bend) }
           tops = level? ? {} : compared_deg.to_h { |deg| [deg - top_deg, false] }.merge(high => true)
-          effort_curve(from: [low - 5, -45].min, upto: [high, *tops.keys].max + 8, range: [low, high], tops: tops, corner: level? ? nil : :bottom_right)
+          effort_curve(from: [low - 5, -45].min, upto: [high, *tops.keys].max + 8, range: [low, high], tops: tops, corner: corner(place))
+        end
+
+        # Where the trunk never comes, and no leg lies.
+        def corner(place)
+          return if level?
+
+          bench_deg(place) < FLAT_DEG ? :top_left : :bottom_right
         end
 
         def curve_says

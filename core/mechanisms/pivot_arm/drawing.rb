@@ -7,6 +7,9 @@ module Verglas
       # the numbers that stand there. A subclass draws what one sits or lies on (`draw_support`), the body above the knee
       # (`draw_body`), what lies over it (`draw_over`), and says what is shown (`window`, `floor_mm`, `lens`, `fade`).
       module Drawing
+        include Posed
+
+        POSES = 17
         PIVOT = Geometry::Point.new(0.0, 0.0)
         # Of the tick where the client turns back, either side of the arc; from a leg to the numbers beside it; of a tape's end.
         TICK_MM = 30
@@ -22,7 +25,7 @@ module Verglas
           draw(sketch, place, poses)
           Scenes::Scene.of(window: window, floor: floor_mm, fade: fade, parts: sketch.parts.freeze, dimensions: [above_ankle(place, poses), turning_shown(place)],
                            targets: [Scenes::Target.new(finding: :offset, at: PIVOT, joint: upright(place.joint), in_line_mm: band(:offset).in_line.max)], lens: lens,
-                           points: tape_points(place, poses))
+                           points: tape_points(place, poses), poses: moved(place))
         end
 
         # Along the arc, and from it past the roller's rim a line where it goes faster: on the side where nothing else stands.
@@ -52,7 +55,36 @@ module Verglas
         def pose(place, arm_deg)
           contact = contact(place, arm_deg)
           shin = Geometry::Point.towards(contact.shin_deg)
-          { knee: upright(place.joint), ankle: upright(place.joint + (shin * body.shank)), contact_mm: contact.contact_mm, roller: upright(contact.roller) }
+          { knee: upright(place.joint), ankle: upright(place.joint + (shin * body.shank)), contact_mm: contact.contact_mm, bend_deg: knee_bend_deg(contact.shin_deg),
+            roller: upright(contact.roller) }
+        end
+
+        # All along the arc, from its start to where the client turns back: leg, arm and roller, and how far the roller has gone along the leg.
+        def moved(place)
+          first = place[:start_angle]
+          last = turning(place).first
+          began = contact(place, first).contact_mm
+          posed_along(POSES) do |share, sketch|
+            at = pose(place, first + ((last - first) * share))
+            draw_leg(sketch, at)
+            sketch.circle(:ankle, :joint, at[:ankle], 7)
+            draw_arm(sketch, place, at)
+            { deg: { knee_flexion: told_deg(at[:bend_deg]) }, limits: { knee_flexion: wishes.envelope.to(:knee_flexion) }, pad_mm: at[:contact_mm] - began }
+          end
+        end
+
+        # As the findings tell a bend, rounded; never past what is allowed where the bend itself is not.
+        def told_deg(bend_deg)
+          from, upto = wishes.envelope[:knee_flexion]
+          told = bend_deg.round
+          return at_most(upto) if upto && bend_deg <= upto + ALIKE_DEG && told > upto
+
+          from && bend_deg >= from - ALIKE_DEG && told < from ? at_least(from) : told
+        end
+
+        def draw_leg(sketch, pose)
+          limbs.shin(sketch, *pose.values_at(:knee, :ankle, :contact_mm))
+          limbs.foot(sketch, *pose.values_at(:knee, :ankle))
         end
 
         def draw(sketch, place, poses)
@@ -60,8 +92,7 @@ module Verglas
           draw_ghost(sketch, place, poses[:end])
           draw_arc(sketch, place, poses)
           draw_body(sketch, place, poses[:start])
-          limbs.shin(sketch, *poses[:start].values_at(:knee, :ankle, :contact_mm))
-          limbs.foot(sketch, *poses[:start].values_at(:knee, :ankle))
+          draw_leg(sketch, poses[:start])
           sketch.circle(:hip, :joint, upright(hip(place)), 7)
           draw_over(sketch, place)
           draw_arm(sketch, place, poses[:start])

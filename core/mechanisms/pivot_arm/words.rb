@@ -74,6 +74,8 @@ module Verglas
             ratio: Says.of("motion.ratio", start: format("%.2f", numbers[:torque_ratio_start]), end: format("%.2f", numbers[:torque_ratio_end])) }
         end
 
+        def travel_words = %i[start end]
+
         def sides = along.reverse.map { |side| Says.of("short.direction.#{side}") }
 
         private

@@ -1,56 +1,55 @@
 // A client's card: a line a machine, with its marks, how well it fits, and the way to setting it up or fitting it anew.
 import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
 import { predictionsQuery } from "../../api/queries";
-import type {
-  CardLine as CardLineData,
-  ClientPage as ClientPageData,
-  ExerciseName,
-  Machine,
-  Prediction,
-} from "../../api/types";
-import { momentText } from "../../lib/dates";
-import { BandName } from "../../ui/Band";
-import { PrimaryButton, SecondaryButton } from "../../ui/Button";
-import { QuietLink, SecondaryLink } from "../../ui/LinkButton";
-import { MarkRow, MarkTag, MarkTags } from "../../ui/MarkTag";
+import type { CardLine as CardLineData, ClientPage as ClientPageData, ExerciseName, Machine } from "../../api/types";
+import { Choice } from "../../ui/Choice";
 import { Notice } from "../../ui/Notice";
-import { Empty, Muted, Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";
-import { breakpoint, colour, size, space } from "../../ui/tokens";
-import { Needs } from "../shared/Needs";
+import { Empty, Rows, Section, SectionTitle } from "../../ui/Page";
+import { Select } from "../../ui/Select";
+import { space } from "../../ui/tokens";
 import { useOpenFitting } from "../shared/useOpenFitting";
-import { Predicted } from "./Predicted";
+import { Barred, type KeptOff } from "./Barred";
+import { CardLine } from "./CardLine";
 import { Print } from "./Print";
 
-const CardRow = styled.li`
-  display: grid;
-  grid-template-columns: minmax(10rem, 2fr) minmax(0, 3fr) minmax(5rem, auto);
-  gap: ${space(3)} ${space(4)};
-  align-items: center;
-  padding: ${space(4)};
-  @media ${breakpoint.phone} {
-    grid-template-columns: 1fr;
-  }
-`;
-const End = styled.span`
+const Filters = styled.div`
   display: flex;
   flex-wrap: wrap;
-  gap: ${space(2)};
-  justify-content: flex-end;
+  align-items: end;
+  gap: ${space(3)};
+  margin-bottom: ${space(3)};
 `;
+const SHOWN = [
+  ["all", say("card.everyMachine")],
+  ["fits", say("card.whatFits")],
+] as const;
+
 /** A line a machine (on a station, an exercise): its marks in its own labels, how well it fits, who and when, and the way to the bench. */
 export function Card({ page, id, locale }: { page: ClientPageData; id: string; locale: string }) {
   const opening = useOpenFitting(id);
   const predictions = useQuery(predictionsQuery(id));
-  const lines = fittedFirst(page);
-  const begin = whereToBegin(page, lines);
+  const every = fittedFirst(page);
+  const [params, setParams] = useSearchParams();
+  const place = params.get("place") ?? "";
+  const fits = params.get("show") === "fits";
+  const set = (name: string, value: string) =>
+    setParams((before) => new URLSearchParams({ ...Object.fromEntries(before), [name]: value }), { replace: true });
+  const predictionOf = (machine: Machine, exercise: ExerciseName) =>
+    predictions.data?.predictions.find((one) => one.machine_id === machine.id && one.exercise === exercise);
+  const lines = every.filter(({ machine }) => place === "" || machine.place === place);
+  const open = lines.filter(
+    ({ bars, machine, exercise, line }) =>
+      bars.length === 0 && (!fits || line?.accepted?.grade || predictionOf(machine, exercise)?.status === "fits"),
+  );
+  const begin = whereToBegin(page, every);
   return (
     <Section aria-labelledby="card">
       <SectionTitle id="card">{say("card.card")}</SectionTitle>
-      {lines.some(({ line }) => line?.accepted) ? <Print id={id} /> : null}
+      {every.some(({ line }) => line?.accepted) ? <Print id={id} /> : null}
       {opening.error ? (
         <Notice tone="wrong">{refusal(opening.error)?.message ?? say("card.theBenchCouldNotBe")}</Notice>
       ) : null}
@@ -59,24 +58,41 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
           {say("card.theGymHasNoMachines")} <Link to="/machines/new">{say("card.enterTheFirstOne")}</Link>
         </Empty>
       ) : null}
-      <Rows>
-        {lines.map(({ machine, exercise, name, line, bars }) => (
-          <CardLine
-            key={`${machine.id} ${exercise}`}
-            bars={bars}
-            prediction={predictions.data?.predictions.find(
-              (one) => one.machine_id === machine.id && one.exercise === exercise,
-            )}
-            machine={machine}
-            name={name}
-            line={line}
-            first={`${machine.id} ${exercise}` === begin}
-            locale={locale}
-            busy={opening.isPending}
-            onOpen={() => opening.mutate({ machineId: machine.id, exercise })}
+      {places(page).length > 1 ? (
+        <Filters>
+          <Choice
+            compact
+            label={say("card.shown")}
+            options={SHOWN}
+            value={fits ? "fits" : "all"}
+            onChange={(value) => set("show", value)}
           />
-        ))}
-      </Rows>
+          <Select
+            label={say("card.place")}
+            options={[["", say("card.everyPlace")], ...places(page).map((one) => [one, one] as const)]}
+            value={place}
+            onChange={(value) => set("place", value)}
+          />
+        </Filters>
+      ) : null}
+      {open.length > 0 ? (
+        <Rows>
+          {open.map(({ machine, exercise, name, line }) => (
+            <CardLine
+              key={`${machine.id} ${exercise}`}
+              prediction={predictionOf(machine, exercise)}
+              machine={machine}
+              name={name}
+              line={line}
+              first={`${machine.id} ${exercise}` === begin}
+              locale={locale}
+              busy={opening.isPending}
+              onOpen={() => opening.mutate({ machineId: machine.id, exercise })}
+            />
+          ))}
+        </Rows>
+      ) : null}
+      <Barred kept={lines.filter(({ bars }) => bars.length > 0).map(keptOff)} />
     </Section>
   );
 }
@@ -103,133 +119,20 @@ function fittedFirst(page: ClientPageData) {
     .sort((one, other) => rank(one.line) - rank(other.line));
 }
 
+const places = (page: ClientPageData) => [...new Set(page.machines.map(({ place }) => place).filter(Boolean))].sort();
+
+const keptOff = ({ machine, exercise, name, line, bars }: ReturnType<typeof fittedFirst>[number]): KeptOff => ({
+  key: `${machine.id} ${exercise}`,
+  name,
+  place: machine.place,
+  bars,
+  fitting: line?.draft?.id ?? null,
+});
+
 /** A card that is still empty begins on a machine that can be advised on: taped, and in use. */
 function whereToBegin(page: ClientPageData, lines: ReturnType<typeof fittedFirst>) {
   if (page.card.length > 0) return null;
   const open = lines.filter(({ bars }) => bars.length === 0);
   const line = open.find(({ machine }) => machine.taped === "taped" && machine.state === "in_use") ?? open[0];
   return line ? `${line.machine.id} ${line.exercise}` : null;
-}
-
-const Said = styled.p`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0 ${space(1)};
-  margin-top: ${space(1)};
-`;
-
-const Warned = styled.p`
-  font-size: ${size.small};
-  color: ${colour.closeInk};
-`;
-const Barred = styled.p`
-  font-size: ${size.small};
-  color: ${colour.off};
-`;
-
-type LineProps = {
-  machine: Machine;
-  name: string;
-  line: CardLineData | undefined;
-  /** why this client is kept off it */
-  bars: readonly string[];
-  /** what would be advised; nothing while it is computed */
-  prediction: Prediction | undefined;
-  first: boolean;
-  locale: string;
-  busy: boolean;
-  onOpen: () => void;
-};
-
-function NotFitted({ barred, prediction }: { barred: boolean; prediction: Prediction | undefined }) {
-  if (barred) return null;
-  return prediction ? <Predicted prediction={prediction} /> : <Muted>{say("card.notFittedYet")}</Muted>;
-}
-
-function CardLine({ machine, name, line, bars, prediction, first, locale, busy, onOpen }: LineProps) {
-  const accepted = line?.accepted;
-  // Nobody is set up by marks with which something is wrong today.
-  const keptOff = [...bars, ...(line?.outdated ?? [])];
-  const Start = first ? PrimaryButton : SecondaryButton;
-  return (
-    <CardRow data-machine={name}>
-      <div>
-        <Strong>{name}</Strong>
-        <br />
-        <Small>{machine.place}</Small>
-        {accepted ? (
-          <>
-            <br />
-            <Small>
-              {accepted.by}, {momentText(accepted.accepted_at, locale)}
-            </Small>
-          </>
-        ) : null}
-        <Needs machine={machine} quiet />
-      </div>
-      <div>
-        {accepted && keptOff.length === 0 ? (
-          <>
-            <MarkRow>
-              <MarkTags tags={accepted.marks} />
-              {accepted.load ? <MarkTag label={say("card.load")} mark={accepted.load} /> : null}
-            </MarkRow>
-            <Said>
-              <BandName band={accepted.grade} />
-              {accepted.checked ? <Small>{say("card.seenByEye")}</Small> : null}
-            </Said>
-            {accepted.cushions.map((cushion) => (
-              <Small key={cushion}>{cushion} </Small>
-            ))}
-            {accepted.remeasured ? <Warned>{say("card.aLengthWasReadSince")}</Warned> : null}
-          </>
-        ) : accepted ? null : (
-          <NotFitted barred={bars.length > 0} prediction={prediction} />
-        )}
-        {line?.outdated.map((one) => (
-          <Barred key={one}>{one}</Barred>
-        ))}
-        {bars.map((bar) => (
-          <Barred key={bar}>
-            <Strong>{say("card.barred")}</Strong> {bar}
-          </Barred>
-        ))}
-      </div>
-      <End>
-        {bars.length > 0 ? (
-          line?.draft ? (
-            <QuietLink to={`/fittings/${line.draft.id}`}>{say("card.seeTheOpenFitting")}</QuietLink>
-          ) : null
-        ) : (
-          <>
-            {accepted && keptOff.length === 0 ? (
-              <SecondaryLink to={`/fittings/${accepted.id}/set-up`}>
-                {say("card.setUp")}
-                <On name={name} />
-              </SecondaryLink>
-            ) : null}
-            {line?.draft ? (
-              <SecondaryLink to={`/fittings/${line.draft.id}`}>{say("card.resume")}</SecondaryLink>
-            ) : (
-              <Start onPress={onOpen} isDisabled={busy}>
-                {accepted ? say("card.fitAgain") : say("card.fit")}
-                <On name={name} />
-              </Start>
-            )}
-          </>
-        )}
-      </End>
-    </CardRow>
-  );
-}
-
-/** Said for a screen reader, where the row's name is not read with its button. */
-function On({ name }: { name: string }) {
-  return (
-    <span style={{ position: "absolute", clipPath: "inset(50%)" }}>
-      {" "}
-      {say("card.on")} {name}
-    </span>
-  );
 }

@@ -29,7 +29,7 @@ const Said = styled.p`
 `;
 
 export function Predicted({ prediction }: { prediction: Prediction }) {
-  const { status, marks, grade, likely, aids, from, instead } = prediction;
+  const { status, marks, grade, likely, aids, from, why, instead } = prediction;
   if (status === null) return <Muted>{say("card.notFittedYet")}</Muted>;
   return (
     <Area data-predicted>
@@ -46,6 +46,7 @@ export function Predicted({ prediction }: { prediction: Prediction }) {
         )}{" "}
         <Small>{from}</Small>
       </Said>
+      {why ? <Small>{why}</Small> : null}
       {status === "impossible" ? null : aids.map((aid) => <Small key={aid}>{aid}</Small>)}
       {instead.length > 0 ? <Small>{say("predicted.instead", { names: instead.join(", ") })}</Small> : null}
     </Area>

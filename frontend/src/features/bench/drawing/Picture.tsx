@@ -51,7 +51,7 @@ const SIDES = { bottom_right: "left", top_left: "right", none: "middle" } as con
 const Corner = styled.div<{ $at: "bottom_right" | "top_left" }>`
   position: absolute;
   ${({ $at }) => ($at === "top_left" ? "top: 0; left: 0" : "bottom: 0; right: 0")};
-  width: min(22rem, 52%);
+  width: ${({ $at }) => ($at === "top_left" ? "min(17.5rem, 44%)" : "min(22rem, 52%)")};
   padding: ${space(1)} ${space(2)};
   pointer-events: none;
   @media ${breakpoint.phone} {

@@ -101,6 +101,9 @@ type Props = {
   children?: ReactNode;
 };
 
+const padText = (mm: number) =>
+  say(mm > 0 ? "travel.towardsTheFoot" : "travel.towardsTheKnee", { mm: Math.abs(mm) });
+
 export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
   const pose = poses[at];
   return (
@@ -137,6 +140,12 @@ export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
             <dd>{pose.split.join(" : ")}</dd>
           </div>
         ) : null}
+        {pose?.pad_mm == null ? null : (
+          <div data-pad>
+            <dt>{say("travel.rollerOnTheLeg")}</dt>
+            <dd>{pose.pad_mm === 0 ? say("travel.staysPut") : padText(pose.pad_mm)}</dd>
+          </div>
+        )}
         {pose?.effort_nm == null ? null : (
           <div data-effort>
             <dt>{say("travel.effort")}</dt>

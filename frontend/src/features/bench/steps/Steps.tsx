@@ -239,7 +239,7 @@ function Step({ step, state, skipped, disturbed, sure, more, onMore, onChoose }:
               ))}
             </First>
           ) : null}
-          <QuietButton onPress={onMore} aria-expanded={more}>
+          <QuietButton style={{ justifySelf: "start", paddingLeft: 0 }} onPress={onMore} aria-expanded={more}>
             {more ? say("steps.less") : say("steps.more")}
           </QuietButton>
           {more ? <Behind step={step} sure={sure} /> : null}
