@@ -21,13 +21,23 @@ import { Search } from "./Search";
 import { ShortcutsHelp } from "./ShortcutsHelp";
 import { useShortcut } from "../ui/useShortcut";
 
-const PLACES = [
-  ["/", say("shell.floor")],
-  ["/clients", say("shell.clients")],
-  ["/machines", say("shell.machines")],
-  ["/sessions", say("shell.sessions")],
-  ["/rules", say("shell.houseRules")],
-] as const;
+type Link = readonly [to: string, name: string];
+/** The places, each with those that lie in it. */
+const PLACES: readonly (readonly [...Link, within: readonly Link[]])[] = [
+  ["/", say("shell.floor"), [["/refits", say("shell.refits")]]],
+  ["/clients", say("shell.clients"), [["/board", say("shell.board")]]],
+  ["/machines", say("shell.machines"), []],
+  ["/sessions", say("shell.sessions"), []],
+  [
+    "/rules",
+    say("shell.houseRules"),
+    [
+      ["/gym", say("shell.gym")],
+      ["/gym/exchange", say("shell.data")],
+      ["/gym/audit", say("shell.trail")],
+    ],
+  ],
+];
 
 const Frame = styled.div`
   display: grid;
@@ -83,6 +93,21 @@ const Place = styled(NavLink)`
   &:focus-visible {
     outline-color: ${colour.railMark};
     outline-offset: -3px;
+  }
+`;
+
+const Group = styled.div`
+  display: flex;
+  flex-direction: column;
+  @media ${breakpoint.phone} {
+    flex-direction: row;
+  }
+`;
+/** What lies in a place: quieter, close under it. */
+const Inner = styled(Place)`
+  color: ${colour.railQuiet};
+  @media ${breakpoint.phone} {
+    display: none;
   }
 `;
 
@@ -187,10 +212,17 @@ export function Shell() {
           <Mark>
             <Logo />
           </Mark>
-          {PLACES.map(([to, name]) => (
-            <Place key={to} to={to} end={to === "/"}>
-              {name}
-            </Place>
+          {PLACES.map(([to, name, within]) => (
+            <Group key={to}>
+              <Place to={to} end={to === "/"}>
+                {name}
+              </Place>
+              {within.map(([inner, title]) => (
+                <Inner key={inner} to={inner} end>
+                  {title}
+                </Inner>
+              ))}
+            </Group>
           ))}
           <RailButton onPress={() => setSearching(true)}>{say("shell.search")}</RailButton>
           <Foot>

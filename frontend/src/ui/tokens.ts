@@ -12,6 +12,7 @@ export const themes = {
     inkMuted: "#52616a",
     rail: "#1b252b",
     railInk: "#c8d4d8",
+    railQuiet: "#9fb0b6",
     railActive: "#ffffff",
     railMark: "#7fc4cb",
     action: "#0a6772",
@@ -61,4 +62,8 @@ export const space = (steps: number): string => `${steps * 0.25}rem`;
 export const radius = "4px";
 export const target = { least: "44px", step: "56px" } as const;
 export const motion = "120ms";
-export const breakpoint = { narrow: "(max-width: 1100px)", phone: "(max-width: 760px)" } as const;
+export const breakpoint = {
+  narrow: "(max-width: 1100px)",
+  phone: "(max-width: 760px)",
+  portrait: "(min-width: 761px) and (max-width: 1000px) and (orientation: portrait)",
+} as const;

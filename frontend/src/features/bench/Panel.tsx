@@ -13,6 +13,7 @@ export const Panel = styled.section<{ $dense?: boolean }>`
   overflow-y: auto;
   position: relative;
   @media ${breakpoint.phone} {
+    order: 1;
     border-left: 0;
   }
 `;

@@ -15,8 +15,17 @@ export const Frame = styled.main<{ $short: boolean }>`
   @media ${breakpoint.narrow} {
     grid-template-columns: 13.5rem minmax(0, 1fr) 14rem;
   }
+  /* The picture across the top, steps and controls below it in two columns. */
+  @media ${breakpoint.portrait} {
+    grid-template: auto 30rem auto auto / minmax(0, 1fr) 18rem;
+    grid-template-areas: "head head" "figure figure" "steps controls" "findings findings";
+    height: auto;
+    min-height: 100vh;
+  }
+  /* Marks and picture first, the steps after them. */
   @media ${breakpoint.phone} {
-    display: block;
+    display: flex;
+    flex-direction: column;
     height: auto;
   }
 `;
@@ -48,6 +57,7 @@ export const FigureArea = styled.section`
   background: ${colour.ground};
   overflow: hidden;
   @media ${breakpoint.phone} {
+    order: 2;
     height: auto;
     grid-template-rows: auto 80vw;
   }

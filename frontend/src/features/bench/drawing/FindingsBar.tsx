@@ -18,6 +18,7 @@ const Area = styled.section`
     grid-template-columns: minmax(0, 1fr) 14rem;
   }
   @media ${breakpoint.phone} {
+    order: 3;
     grid-template-columns: minmax(0, 1fr);
   }
 `;

@@ -101,8 +101,7 @@ type Props = {
   children?: ReactNode;
 };
 
-const padText = (mm: number) =>
-  say(mm > 0 ? "travel.towardsTheFoot" : "travel.towardsTheKnee", { mm: Math.abs(mm) });
+const padText = (mm: number) => say(mm > 0 ? "travel.towardsTheFoot" : "travel.towardsTheKnee", { mm: Math.abs(mm) });
 
 export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
   const pose = poses[at];

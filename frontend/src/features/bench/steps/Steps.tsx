@@ -19,6 +19,7 @@ const Area = styled.section`
   display: flex;
   flex-direction: column;
   @media ${breakpoint.phone} {
+    order: 4;
     border-right: 0;
   }
 `;
