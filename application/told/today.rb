@@ -37,14 +37,14 @@ module Verglas
 
         # Where one stands, what opens the next rung and what sends one back.
         def ladder(ladder)
-          says = [stands(ladder), (words(:ladder_back, rung: rung(ladder.back)) if ladder.back)].compact
+          says = [stands(ladder), (words(:ladder_back, rung: Finding.lower(rung(ladder.back))) if ladder.back)].compact
           { rung: ladder.rung, says: says, rungs: ladder.told.map { |name| { name: name, title: rung(name), here: name == ladder.rung } } }
         end
 
         def stands(ladder)
           return words(ladder.held_back? ? :ladder_held : :ladder_top) unless ladder.onward
 
-          words(ladder.moved == :back ? :ladder_went_back : :ladder_next, rung: rung(ladder.onward), count: ladder.missing)
+          words(ladder.moved == :back ? :ladder_went_back : :ladder_next, rung: Finding.lower(rung(ladder.onward)), count: ladder.missing)
         end
 
         def rung(name) = Formats::Words.say("today.rungs.#{name}")

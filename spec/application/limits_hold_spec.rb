@@ -99,6 +99,6 @@ RSpec.describe "A client's limits on every machine" do
     limited = meeting(people.first, bare, nil, cautions: HeldLimits.clinician(:knee_flexion, 20, 70))
     expect(open.bars).to be_empty
     expect(Verglas::Application::Told::Barred.of(limited.bars))
-      .to eq(["A clinician or a caution limits a joint here (knee bend), and this machine is not taped. These lengths would open it: pivot to roller."])
+      .to eq(["A clinician or a caution limits the knee bend, and this machine is not taped. Tape these first: pivot to roller."])
   end
 end

@@ -22,7 +22,7 @@ module HeldLimits
     knee_flexion: /(\d+)° of knee bend|[Kk]nees? (?:bend |at |bent )(\d+)°/,
     hip_flexion: /(\d+)° of hip bend|[Hh]ips? bent (\d+)°/,
     hip_hinge: /(\d+)° of hip bend/,
-    hip_abduction: /[Aa]part to (\d+)°|wider than (\d+)°/,
+    hip_abduction: /[Aa]part to (\d+)°|wider than (\d+)°|at (\d+)° each side/,
     heel_drop: /[Hh]eels down to (\d+)°|further than (\d+)°/
   }.freeze
 

@@ -48,7 +48,7 @@ RSpec.describe "The bench on the floor" do
     open_bench
     to "@light"
     click_button "Begin at the lightest, 8 kg"
-    expect(page).to have_text("No plates: the bare arm")
+    expect(page).to have_text("No plates")
     2.times { find("[aria-label^='One step up']").click }
     expect(page).to have_css("[data-load] output", text: "28 kg")
     expect(page).to have_text("10 kg on each side")

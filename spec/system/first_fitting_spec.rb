@@ -32,7 +32,9 @@ RSpec.describe "A first fitting in the browser" do
     open_bench
     advised = draft[:marks].to_h
     # Seat, roller and thigh pad are solved together: nothing is off, and one walk round sets them all.
-    expect(find("[data-step='@before']")).to have_text("worked out together, so set them all now and sit once")
+    click_button "More"
+    expect(find("[data-step='@before']")).to have_text("set them all now, then sit once")
+    click_button "Less"
     expect(page).to have_no_css("[data-finding]", text: /off|wrong/)
 
     onwards "Knee to pivot"

@@ -17,7 +17,7 @@ RSpec.describe "Hips on the bench" do
     machine(loft, "pad_and_angle", name: "Hip bench 1")
     sign_in
     bench_of(person, "Hip bench 1")
-    expect(page).to have_css("[data-ready]", text: "Nothing shown yet")
+    expect(page).to have_css("[data-ready]", text: "Begin here")
     at "@bottom_deg"
     expect([bend("hip_flexion"), bend("trunk")]).to eq([70, -10])
     plain = tops

@@ -39,6 +39,7 @@ RSpec.describe "The bench of each knee family" do
     open_bench("lie_flat", "Lying curl 1")
     expect(page).to have_css("[data-step='@before']", text: "Before anyone lies down")
     find("[data-step='@support'] button").click
+    click_button "More"
     expect(page).to have_css("[data-step='@support']", text: "The pelvis stays down")
     expect(page).to have_text("With the 50 mm pad under the hips")
     expect(part("hip_pad")).to be_truthy

@@ -44,7 +44,7 @@ RSpec.describe "Nobody is misled" do
     to "@watch"
     find("[data-sign=pad_on_kneecap] label").click
     expect(find("[data-sign=pad_on_kneecap]")).to have_css("[role=alert]", text: "Nothing is accepted while this is seen")
-    expect(find("[data-sign=pad_on_kneecap]")).to have_text("what you see counts more")
+    expect(find("[data-sign=pad_on_kneecap]")).to have_text("but you saw it")
     expect(page).to have_css("[role=alert]", text: "It was seen, so nothing is accepted until it is gone.")
     expect(page).to have_no_css("[data-finding]", text: "in line")
     to "@write"

@@ -19,7 +19,7 @@ RSpec.describe "Re-fits that are due, in the browser" do
     visit "/"
     expect(page).to have_css("[data-refits] li", text: /Ingrid Vass.*13 months have gone by/m)
     click_link "All 1"
-    expect(page).to have_css("[data-due]", text: "Worked out, and never seen by eye.")
+    expect(page).to have_css("[data-due]", text: "Computed, never seen by eye.")
     click_button "Later"
     expect_accessible("putting off")
     fill_in "Why can it wait?", with: "Away on the boats."

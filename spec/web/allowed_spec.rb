@@ -58,7 +58,7 @@ RSpec.describe "What a client is told to keep to, over HTTP" do
     loft.machines.update(extension[:id], version: 1, by: account, loading: { kind: "stack", unit: "kg", masses: [25, 30] })
     caution("back", **cleared, load_to_kg: 20)
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: extension[:id] })["id"]
-    expect(call(:get, "/api/fittings/#{id}")["bars"]).to eq(["The lightest load here is 25 kg, and 20 kg is allowed: another machine."])
+    expect(call(:get, "/api/fittings/#{id}")["bars"]).to eq(["The lightest load here is 25 kg, and 20 kg is allowed. Another machine."])
   end
 
   it "leaves out holds where blood pressure is a caution, on the list, in the pacer's seconds and on the record" do
@@ -93,7 +93,7 @@ RSpec.describe "What a client is told to keep to, over HTTP" do
     expect(drawn["dimensions"].find { |one| one["of"] == "turning" }["value"]).to eq(75.0)
     expect(evaluation["quantities"]["end_missing_deg"]).to eq(0.0)
     expect(drawn["parts"].find { |part| part["id"] == "arc" }["degrees"].last).to be_within(0.01).of(-arm_deg)
-    expect(evaluation["motion"]["ending"]).to eq("Turns back at 75° of knee bend, the arm at #{arm_deg.round}°.")
+    expect(evaluation["motion"]["ending"]).to eq("The movement ends at 75° of knee bend, with the arm at #{arm_deg.round}°.")
   end
 end
 

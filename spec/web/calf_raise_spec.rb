@@ -79,7 +79,7 @@ RSpec.describe "A seated calf raise over HTTP" do
     expect(page(open_bench)["bars"]).not_to be_empty
     call(:put, "/api/clients/#{person[:id]}/cautions",
          { caution: "knee_replacement", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", degrees: { knee_flexion: { from: nil, to: 70 } } })
-    expect(page(open_bench)["bars"].join).to include("the knee is held at about 90°")
+    expect(page(open_bench)["bars"].join).to include("The knee is held near 90°")
   end
 
   it "turns its signs into a notch, and accepts nothing over a numb thigh" do

@@ -66,12 +66,12 @@ RSpec.describe "Cautions over HTTP" do
     written("hip_replacement", side: "left", **cleared, degrees: knee(0, 90))
     expect(fitting["bars"]).to eq(["Hip replacement: this machine is not advised until a clinician has given the degrees allowed (hip bend)."])
     written("hip_replacement", version: 1, side: "left", **cleared, degrees: { hip_flexion: { from: nil, to: 70 } }, named: ["extension"])
-    expect(fitting["bars"]).to eq(["Here the hip is held at about 90° of bend, and it is allowed 70°: another machine."])
+    expect(fitting["bars"]).to eq(["The hip is held near 90° here, and 70° is allowed. Another machine."])
   end
 
   it "bars a machine where a clinician and a measure leave no range, and still opens the bench to say so" do
     written("knee", side: "left", **cleared, degrees: knee(85, nil))
-    expect(fitting["bars"]).to eq(["What cautions, a clinician and what was measured allow leaves no range (knee bend): ask the clinician, and not on this machine until then."])
+    expect(fitting["bars"]).to eq(["The limits together leave no range of knee bend. Ask the clinician first."])
     expect(accept(fitting)["code"]).to eq("barred")
   end
 

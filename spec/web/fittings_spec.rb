@@ -18,7 +18,7 @@ RSpec.describe "Fittings over HTTP" do
     expect([page["marks"], page["advice"]["status"]]).to eq([advised, "fits"])
     back_pad = page["advice"]["adjusters"].first
     expect(back_pad["probability"]).to be_between(0.3, 1)
-    expect(back_pad["sure"]).to match(/\AComputed from height, seat to kneecap, floor to top of knee: sure to \d+ mm, a notch here is 25 mm\./)
+    expect(back_pad["sure"]).to match(/\AFrom height, seat to kneecap, floor to top of knee: right to within \d+ mm\. One notch is 25 mm\./)
     expect(page["steps"].map { |step| step["title"] }).to eq(["Before anyone sits", "Knee to pivot", "Support", "Start of the range", "Roller on the shin", "Check again",
                                                               "Secure", "Light set", "Watch", "Working load"])
   end

@@ -44,7 +44,7 @@ RSpec.describe "Hips over HTTP" do
     curve = shown["evaluation"]["scene"]["curve"]
     expect(curve["tops"].map { |top| top["deg"] }).to eq([30, 45, 60])
     expect(shown["evaluation"]["scene"].values_at("ends", "floor")).to match([%w[bottom straight], Numeric])
-    expect(shown["steps"][1]["notes"].first).to include("Nothing shown yet", "Body weight at 60°")
+    expect(shown["steps"][1]["notes"].first).to include("Begin here, over half the range", "Body weight at 60°")
     expect(shown["steps"].last.values_at("first", "notes").join(" ")).to match(/Up until the hips are straight, not higher\.(?!.*Stack between)/)
     expect(call(:post, "/api/fittings/#{shown["id"]}/loads", { repetitions: 10 })).to include("kind" => "body", "says" => a_string_including("Body weight"))
   end
@@ -59,25 +59,25 @@ RSpec.describe "Hips over HTTP" do
     expect(weighted["tops"].zip(plain["tops"]).map { |more, less| more["nm"] - less["nm"] }).to all(be_positive)
     expect(evaluated(id, shown["marks"], shown["aids"].merge("held_kg" => 61))).to include("code" => "too_large", "path" => "/aids/held_kg")
     done = accept(angled, aids: shown["aids"].merge("held_kg" => 10))
-    expect([done["laid"], status]).to eq([["Turns at 70° of hip bend.", "10 kg held at the chest."], 200])
+    expect([done["laid"], status]).to eq([["Go down to 70° of hip bend.", "10 kg held at the chest."], 200])
   end
 
   it "opens the next rung after two clean visits, on this machine and on others of its kind, and goes back after one that was not" do
     2.times { accept(angled) }
     shown = page(bench(angled))
     expect(shown["advice"]["marks"]["angle"]).to eq("45")
-    expect(shown["ready"]["says"].first).to eq("Body weight at 45°: the one before was clean on 2 visits.")
+    expect(shown["ready"]["says"].first).to eq("Body weight at 45°. The one before was clean on 2 visits.")
     expect(shown["ready"]["rungs"].select { |rung| rung["today"] }.map { |rung| rung["text"] }).to eq(["Body weight at 45°"])
-    expect(page(bench(level, "hip_extension"))["ready"]["says"].first).to include("so far clean on easier benches")
+    expect(page(bench(level, "hip_extension"))["ready"]["says"].first).to include("Easier benches were clean")
     accept(angled, last: "not_reached")
-    expect(page(bench(angled))["ready"]["says"].first).to include("the harder one was not clean")
+    expect(page(bench(angled))["ready"]["says"].first).to include("The harder one was not clean")
   end
 
   it "counts the visits since a fitting as it counts fittings" do
     id = accept(angled)["id"]
     set = { load_kg: nil, repetitions: 10, last: "clean", reached: 1, felt: "buttock", sign: nil, leg: "", watched_by: nil }
     call(:post, "/api/fittings/#{id}/sets", set)
-    expect(page(bench(angled))["ready"]["says"].first).to eq("Body weight at 45°: the one before was clean on 2 visits.")
+    expect(page(bench(angled))["ready"]["says"].first).to eq("Body weight at 45°. The one before was clean on 2 visits.")
     call(:post, "/api/fittings/#{id}/sets", set.merge(felt: "low_back"))
     expect(page(bench(angled))["ready"]["says"].first).not_to include("2 visits")
   end
@@ -104,7 +104,7 @@ RSpec.describe "Hips over HTTP" do
   it "ends short of straight where the front of the hip is tight" do
     measure("hip_extension", -10)
     shown = page(bench(angled))
-    expect(shown["evaluation"]["motion"]["ending"]).to start_with("Ends 10° short of straight hips")
+    expect(shown["evaluation"]["motion"]["ending"]).to start_with("At the top, hips 10° short of straight")
     expect(shown["steps"].last["first"]).to include("Up to 10° short of straight: this client's own range.")
   end
 
@@ -222,7 +222,7 @@ RSpec.describe "Hips over HTTP" do
 
     it "is not told what would be usual, or open once it is measured, where a caution says less" do
       usual = -> { call(:get, "/api/fittings/#{accepted_id}/set-up")["allowed"].join(" ") }
-      expect(usual.call).to include("Past the middle only once it is measured", "40° is the usual")
+      expect(usual.call).to include("Past the middle only once it is measured", "assumed 40°")
       caution("hip_replacement", side: "left", **cleared, degrees: { hip_flexion: { from: nil, to: 95 } })
       expect(usual.call).not_to include("Past the middle only once")
       caution("hip_pain")

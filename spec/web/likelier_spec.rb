@@ -26,7 +26,7 @@ RSpec.describe "A neighbour mark that is likelier by its own rule" do
       said = Verglas::Web::Views::Advice.sure(bench, adjuster, adjuster.requirement)
       here = bench.advice.evaluation
       there = bench.evaluation(here.marks.merge(adjuster.label => mark), bench.advised_aids)
-      expect(said).to match(/Mark #{mark} by itself would suit as well; there, \S/), said
+      expect(said).to match(/Mark #{mark} would suit too, but there: \S/), said
       expect(there.score).to be > here.score
     end
   end

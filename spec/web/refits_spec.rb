@@ -37,7 +37,7 @@ RSpec.describe "Re-fits that are due" do
     loft.readings.put(client_id: person[:id], observation: "seat_to_kneecap", value_mm: 578, unit: "cm", confirmed: false, taken_by: account)
     expect(why).to eq([])
     loft.readings.put(client_id: person[:id], observation: "seat_to_kneecap", value_mm: 655, unit: "cm", confirmed: true, taken_by: account)
-    expect(due.first["reasons"].first).to include("name" => "notches", "says" => match(/moves the advice by [2-9] notches/))
+    expect(due.first["reasons"].first).to include("name" => "notches", "says" => match(/move the advice by [2-9] notches/))
   end
 
   it "come from visits: a sign, a load that doubled, range that was never whole; and from a machine that was taped anew" do

@@ -72,7 +72,7 @@ RSpec.describe "A fitting's sheet over HTTP" do
       expect(body["learned"].map { |one| one["machine"] }).to eq(["Leg extension 1"])
       surer = call(:get, "/api/fittings/#{open_on(there)}")["advice"]["adjusters"].first
       expect(surer["sure"]).to start_with("Learned from leg extension 1")
-      expect(surer["sure"][/sure to (\d+)/, 1].to_i).to be < unsure["sure"][/sure to (\d+)/, 1].to_i
+      expect(surer["sure"][/to within (\d+)/, 1].to_i).to be < unsure["sure"][/to within (\d+)/, 1].to_i
     end
 
     it "teaches nothing when nobody looked, and only the latest of one machine counts" do
@@ -132,7 +132,7 @@ RSpec.describe "A fitting's sheet over HTTP" do
       end.find(&:itself)
       expect(torn).not_to be_nil
       page = call(:get, "/api/fittings/#{open_on(station, exercise: torn)}")
-      expect(page["station"]["gave_up"]).to match(/\A#{torn.capitalize} alone would take back pad \d \((in line|close|off)\); for the shared seat it is (in line|close|off)\.\z/)
+      expect(page["station"]["gave_up"]).to match(/\A#{torn.capitalize} alone would use back pad \d \((in line|close|off)\). With the shared seat it is (in line|close|off)\.\z/)
     end
   end
 

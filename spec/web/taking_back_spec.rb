@@ -118,7 +118,7 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
 
     it "says in one line what stands from last time, what is advised today and why they differ" do
       accept(id, marks: call(:get, path)["marks"].merge("roller" => "A"), reason: "It suits.")
-      expect(call(:get, "/api/fittings/#{opened}")["since"]).to match(/\AFrom last time: roller A\. Advised today: roller [B-E]; last time it was set otherwise than advised\.\z/)
+      expect(call(:get, "/api/fittings/#{opened}")["since"]).to match(/\ALast time: roller A\. Today: roller [B-E], because last time it was set otherwise than advised\.\z/)
       loft.readings.put(client_id: person[:id], observation: "knee_to_ankle", value_mm: 440, unit: "cm", confirmed: false, taken_by: account)
       expect(call(:get, "/api/fittings/#{opened}")["since"]).to end_with("a length was read since.")
     end

@@ -57,7 +57,7 @@ RSpec.describe "A returning client's visit" do
       long_ago(3)
     end
     told = visit["today"].then { |today| [today["load"]["text"], today["says"]] }
-    expect(told).to eq(["20 kg", "Short of the straight end twice, and no sign: measure how straight the knee goes (Limits) before the load goes down. The same again until then."])
+    expect(told).to eq(["20 kg", "Short of straight twice, without a sign. Measure how straight the knee goes (Limits). The same load until then."])
     loft.clients.measure(person[:id], version: loft.clients.find(person[:id])[:version], limits: { knee_straight: { reading: 25, deg: 25, by: "Maren Oldcastle", at: Time.now.utc.iso8601 } })
     expect(visit["today"]).to include("load" => include("text" => "15 kg"), "says" => "Range was missing last time: one step down. Range before load.")
   end

@@ -38,7 +38,7 @@ RSpec.describe "Whole fittings over HTTP" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "blood_pressure", version: nil })
     notes = step("@before").values_at("first", "notes").flatten
     marks = advised.map { |label, mark| "#{label} #{mark}" }.join(", ").sub(/\A./, &:upcase)
-    expect(notes).to include("Lightest here: 5 kg, pin at 5.", "#{marks}: worked out together, so set them all now and sit once.", "The thigh pad is often left at 10.")
+    expect(notes).to include("Lightest here: 5 kg, pin at 5.", "#{marks}: set them all now, then sit once.", "The thigh pad is often left at 10.")
     expect(notes.grep(/\ABlood pressure: .*No holds and no pauses.*Breathe out on the effort, never hold the breath\./).size).to eq(1)
   end
 
@@ -70,7 +70,7 @@ RSpec.describe "Whole fittings over HTTP" do
   describe "loads" do
     it "begins at the lightest where nothing is known, and says how a load is made, the light set, one up and one down" do
       load_here
-      expect(call(:post, "#{path}/loads", {})).to include("says" => a_string_starting_with("Nothing known yet"), "load" => include("text" => "5 kg", "how" => "Pin at 5"), "light" => nil)
+      expect(call(:post, "#{path}/loads", {})).to include("says" => a_string_starting_with("Start at the lightest"), "load" => include("text" => "5 kg", "how" => "Pin at 5"), "light" => nil)
       found = call(:post, "#{path}/loads", { wanted_kg: 33, last: "easy", repetitions: 8 })
       expect(%w[load light up down next_time].to_h { |name| [name, found[name]["text"]] })
         .to eq({ "load" => "32.5 kg", "light" => "15 kg", "up" => "40 kg", "down" => "30 kg", "next_time" => "40 kg" })

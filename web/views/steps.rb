@@ -19,8 +19,7 @@ module Verglas
           when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }]
           when :secure then [*belt(meeting)]
           when :light, :watch then careful(meeting, step.stage)
-          when :working then Told::Allowed.ending(meeting.advice.evaluation)
-          when :range then step.choice ? Told::Allowed.ending(meeting.advice.evaluation) : []
+          when :range, :working then Told::Allowed.ending(meeting.advice.evaluation)
           else []
           end
         end
@@ -60,7 +59,7 @@ module Verglas
           advised = meeting.advice.adjusters.find { |adjuster| adjuster.label == step.adjuster }
           rule = (step.rule && meeting.mechanics.step_words(step.rule)) || (advised.mark ? :other : :recorded)
           numbers = { **numbers(meeting), adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster, mark: advised.mark }
-          { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: right(meeting, rule, numbers),
+          { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: say(rule, :right, numbers),
             notes: [*handling(meeting, step), *Told::Topics.at(step.stage, meeting)] }
         end
 
@@ -85,11 +84,6 @@ module Verglas
         # Of what the mechanism adds by itself to this client (mm): a pad under the hips.
         def aid_mm(meeting)
           meeting.machine.family.choices.each_value.reject { |choice| choice.sought? || choice.placed? }.sum { |choice| meeting.advised_aids.fetch(choice.name.to_s, 0.0) }
-        end
-
-        # The range says too where it ends.
-        def right(meeting, rule, numbers)
-          rule == :start ? [say(rule, :right, numbers), *Told::Allowed.ending(meeting.advice.evaluation)].join(" ") : say(rule, :right, numbers)
         end
 
         # How the adjuster is met: which side, which colour, how it unlocks, what comes first.
@@ -170,7 +164,7 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :first, :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm, :right,
+        private_class_method :first, :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm,
                              :handling, :notes, :before, :lightest, :belt, :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
       end
     end

@@ -77,9 +77,9 @@ module Verglas
         def told_deg(bend_deg)
           from, upto = wishes.envelope[:knee_flexion]
           told = bend_deg.round
-          return at_most(upto) if upto && bend_deg <= upto + ALIKE_DEG && told > upto
+          return at_most(upto) if upto && bend_deg <= upto + Mechanism::ALIKE_DEG && told > upto
 
-          from && bend_deg >= from - ALIKE_DEG && told < from ? at_least(from) : told
+          from && bend_deg >= from - Mechanism::ALIKE_DEG && told < from ? at_least(from) : told
         end
 
         def draw_leg(sketch, pose)

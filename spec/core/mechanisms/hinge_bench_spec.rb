@@ -51,8 +51,8 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
       mechanics, place = bench(machine.with(constants: { **machine.constants, pad_top: 926 - gap }, adjusters: [pads]), Worked.body("middle"))
       Verglas::Formats::Words.of(mechanics.tell(findings(mechanics, place)[:hip_gap], place))
     end
-    expect(says[41, 25]).to eq("Crease of the hip 41 mm above the pad; the next hole would leave 16 mm: of the two the freer one.")
-    expect(says[24, 30]).to end_with("at the next hole the pad would block it: of the two the freer one.")
+    expect(says[41, 25]).to eq("Hip 41 mm above the pad. The next hole leaves only 16 mm.")
+    expect(says[24, 30]).to end_with("At the next hole the pad blocks it.")
     expect(says[48, 20]).to end_with("the pelvis turns freely.")
   end
 

@@ -73,8 +73,8 @@ function Kept({ fitting, stages }: { fitting: FittingPage; stages: readonly stri
       <Before key={step.id} data-kept={step.id}>
         <PanelTitle>{step.title}</PanelTitle>
         <p>{step.do}</p>
-        {step.notes.map((note) => (
-          <p key={note}>{note}</p>
+        {[...step.first, ...step.notes].map((sentence) => (
+          <p key={sentence}>{sentence}</p>
         ))}
       </Before>
     ));
