@@ -23,16 +23,26 @@ module Verglas
         @today = today
       end
 
-      # [Due], the weightiest first, the longest since among those.
+      # [Due], the weightiest first, the longest since among those; none that was put off until later.
       def call
-        due = rows.map { |row| [row, Planning::Refits.of(card(row))] }.reject { |_, reasons| reasons.empty? }.map { |row, reasons| Due.new(row, reasons, bars(row)) }
+        asked = rows.reject { |row| row[:snoozed_until] }.map { |row| [row, reasons(row)] }
+        due = asked.reject { |_, reasons| reasons.empty? }.map { |row, reasons| Due.new(row, reasons, bars(row)) }
         due.sort_by { |one| [Planning::Refits.rank(one.reasons.first), one.row[:accepted_at]] }
       end
 
-      # The day on which each card is due in any case: [row, Date]; none for whom something keeps off.
-      def days = rows.reject { |row| bars(row).any? }.map { |row| [row, row[:accepted_at].to_date >> Planning::Refits.months(years(row))] }
+      # The day on which each card is due in any case, or to which it was put off: [row, Date]; none for whom something keeps off.
+      def days = rows.reject { |row| bars(row).any? }.map { |row| [row, day(row)] }
 
       private
+
+      def reasons(row) = Planning::Refits.of(card(row))
+
+      def day(row)
+        due = row[:accepted_at].to_date >> Planning::Refits.months(years(row))
+        put_off = row[:snoozed_until] or return due
+
+        reasons(row).any? ? put_off : [due, put_off].max
+      end
 
       def rows = @rows ||= Store::Queries::RefitFacts.new(@gym).call(@today)
 

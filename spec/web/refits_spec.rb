@@ -83,6 +83,14 @@ RSpec.describe "Re-fits that are due" do
     expect(calendars.map { |calendar| calendar.events.map { |event| event.uid.to_s } }.uniq.size).to eq(1)
   end
 
+  it "move in the calendar to the day to which they were put off, and do not vanish from it" do
+    fitted
+    months_ago(13)
+    call(:put, "/api/refits/snooze", { client_id: person[:id], machine_id: here[:id], exercise: "", weeks: 2, reason: "Away on the boats." })
+    get "/api/refits.ics"
+    expect(Icalendar::Calendar.parse(last_response.body).first.events.map { |event| event.dtstart.to_date }).to eq([Date.today + 14])
+  end
+
   it "are of this gym's people alone, and of no retired machine" do
     fitted
     months_ago(13)

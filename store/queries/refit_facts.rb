@@ -4,7 +4,7 @@ module Verglas
   module Store
     module Queries
       # What is known of the gym's latest cards that may make somebody look at them again, in one statement: a row a client, machine and
-      # exercise. Those that were put off until later, and those on retired machines, are left out.
+      # exercise, with until when it was put off (nil where it was not). Those on retired machines are left out.
       class RefitFacts
         LATEST = 600
         CARD = Sequel[:card]
@@ -16,8 +16,8 @@ module Verglas
         # today: Date.
         def call(today)
           cards = @gym.db[:card].with(:lately, lately).with(:card, latest)
-                      .join(:clients, id: CARD[:client_id]).join(:machines, { id: CARD[:machine_id] }).exclude(Sequel[:machines][:state] => "retired").exclude(snoozed(today).exists)
-          rows = cards.select_all(:card).select_append(*OF_CLIENT, *OF_MACHINE, *asked.map { |name, question| question.as(name) }).all
+                      .join(:clients, id: CARD[:client_id]).join(:machines, { id: CARD[:machine_id] }).exclude(Sequel[:machines][:state] => "retired")
+          rows = cards.select_all(:card).select_append(*OF_CLIENT, *OF_MACHINE, *asked.map { |name, question| question.as(name) }, snoozed(today).as(:snoozed_until)).all
           Sealed.open_all(:clients, rows, prefix: "client_")
         end
 
@@ -37,7 +37,7 @@ module Verglas
 
         def snoozed(today)
           put_off = Sequel[:refit_snoozes]
-          @gym.db[:refit_snoozes].where(%i[client_id machine_id exercise].to_h { |name| [put_off[name], CARD[name]] }).where(Sequel[:until] > today).select(1)
+          @gym.db[:refit_snoozes].where(%i[client_id machine_id exercise].to_h { |name| [put_off[name], CARD[name]] }).where(Sequel[:until] > today).select(:until)
         end
 
         # {name => question of one card}

@@ -26,14 +26,20 @@ module Verglas
         # other one will be in any case.
         def calendar(gym, refits, today:, now:)
           due = refits.call.to_h { |one| [one.row[:id], one] }
-          days = refits.days.map { |row, day| { id: row[:id], day: due[row[:id]] ? today : [day, today].max, title: title(gym, row), text: text(due[row[:id]]) } }
+          named = names(gym, refits.days.map(&:first))
+          days = refits.days.map do |row, day|
+            { id: row[:id], day: due[row[:id]] ? today : [day, today].max, title: title(named.fetch(row[:client_id]), row), text: text(due[row[:id]]) }
+          end
           Formats::Calendar.of(days, name: words(:calendar, gym: gym.row[:name]), now: now)
         end
 
-        def title(gym, row)
-          name = WallSheet::NAMES.fetch(gym.row[:wall_names]).call({ id: row[:client_id], name: row[:client_name] })
-          words(:title, client: name, machine: Told::Names.machine(row[:machine_name], row[:exercise]))
+        # As the gym lets them stand, no two alike.
+        def names(gym, rows)
+          people = rows.map { |row| { id: row[:client_id], name: row[:client_name] } }.uniq
+          WallSheet::NAMES.fetch(gym.row[:wall_names]).call(people)
         end
+
+        def title(name, row) = words(:title, client: name, machine: Told::Names.machine(row[:machine_name], row[:exercise]))
 
         # Why, but for what speaks of somebody's health: a calendar is read by others too.
         def text(due) = due ? due.reasons.reject { |reason| HEALTH.include?(reason.name) }.map { |reason| says(reason) }.join(" ") : ""
@@ -42,7 +48,7 @@ module Verglas
 
         def says(reason) = words("why.#{reason.name}", **reason.numbers)
         def words(key, **params) = Formats::Words.say("refits.#{key}", **params)
-        private_class_method :line, :title, :text, :says, :words
+        private_class_method :line, :names, :title, :text, :says, :words
       end
     end
   end

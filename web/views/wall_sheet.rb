@@ -6,7 +6,12 @@ module Verglas
       # A machine's marks for everybody who was fitted on it: which columns, in which order, and names as the gym wants them on a wall.
       module WallSheet
         MOST = 500
-        NAMES = { "full" => ->(row) { row[:name] }, "initial" => ->(row) { Client.initialled(row[:name]) }, "number" => ->(row) { Client.number(row) } }.freeze
+        # How people are called on a wall: {id => name} of several, no two alike.
+        NAMES = {
+          "full" => ->(people) { Client.told_apart(people) { |row, _| row[:name] } },
+          "initial" => ->(people) { Client.told_apart(people) { |row, letters| Client.initialled(row[:name], letters) } },
+          "number" => ->(people) { people.to_h { |row| [row[:id], Client.number(row)] } }
+        }.freeze
 
         module_function
 
@@ -40,9 +45,10 @@ module Verglas
         def lines(gym, row, exercise, people, name)
           benches = Application::KeptOff.benches(gym, row, exercise, people.map { |person| person[:id] }).select { |meeting, fitting| fitting && allowed?(meeting, fitting) }
           loads = Store::Queries::LatestLoads.new(gym).on(row[:id], exercise, benches.map { |meeting, _| meeting.client[:id] })
+          named = name.call(benches.map { |meeting, _| meeting.client.slice(:id, :name) })
           benches.map do |meeting, fitting|
             client = meeting.client
-            { id: client[:id], name: name.call(client), cells: { **marks(fitting), LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject { |_, text| text.empty? } }
+            { id: client[:id], name: named.fetch(client[:id]), cells: { **marks(fitting), LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject { |_, text| text.empty? } }
           end
         end
 
