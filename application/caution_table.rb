@@ -21,6 +21,7 @@ module Verglas
         def load_limit_kg(*) = nil
         def rig = nil
         def steeper_bench = Formats::Words.say("caution_table.steeper_bench")
+        def belt_squat_first = Formats::Words.say("caution_table.belt_squat")
         def bars = Bars.new(self, family, machine, taped: family.constants.keys).all
 
         # What is said on a machine of this kind.

@@ -171,6 +171,9 @@ module Verglas
       # What the gym's steeper bench is called and where it stands; nil where it has none.
       def steeper_bench = SteeperBench.of(self)&.then { |row| row.values_at(:name, :place).reject(&:empty?).join(", ") }
 
+      # The belt squats that come before this machine because of a caution; nil where none does, or the gym has none that serves.
+      def belt_squat_first = Substitutes.gives_way?(self) ? Substitutes.of(self).map { |found| found.row[:name] }.join(", ")[/.+/] : nil
+
       # How fittings went where body weight is the load (Store::Queries::ShownEfforts).
       def shown_efforts = @shown_efforts ||= @given[:shown] || Store::Queries::ShownEfforts.new(gym).call(client[:id], families: Readiness::FAMILIES)
 

@@ -6,7 +6,9 @@ module Verglas
     # barred, and serve better than this one: the best first.
     module Substitutes
       # row: the machine's; exercise: which one, on a station; advice: what is advised there.
-      Found = Struct.new(:row, :exercise, :advice)
+      Found = Struct.new(:row, :exercise, :advice) do
+        def family = advice.machine.family
+      end
 
       module_function
 
@@ -15,12 +17,23 @@ module Verglas
 
       # Found, best first; none where the machine itself fits. others: the client met by the gym's machines, where somebody has that already.
       def of(meeting, others: nil)
+        near = -> { others ? others.select { |other| same?(meeting, other) } : candidates(meeting) }
+        serve = -> { near.call.filter_map { |other| found(other) } }
+        return sorted(serve.call.select { |one| hangs?(one.family) }) if gives_way?(meeting)
         return [] unless asked?(meeting.advice)
 
         own = rank(meeting.advice)
-        (others ? others.select { |other| same?(meeting, other) } : candidates(meeting))
-          .filter_map { |other| found(other) }.select { |one| (rank(one.advice) <=> own).negative? }.sort_by { |one| [rank(one.advice), one.row[:name]] }
+        sorted(serve.call.select { |one| (rank(one.advice) <=> own).negative? })
       end
+
+      def sorted(founds) = founds.sort_by { |one| [rank(one.advice), one.row[:name]] }
+
+      # Whether a caution puts a belt squat before this machine, however well it fits; not where the house takes it as a stand-in.
+      def gives_way?(meeting)
+        !hangs?(meeting.machine.family) && meeting.rules[:stand_in] == :belt_first && meeting.caution_effect.told.any? { |one| one.key == :belt_squat_first }
+      end
+
+      def hangs?(family) = family.tags[:hangs_from_hips]
 
       # How well a machine serves: the worst severity, whether something has to be added, the sum of it all. Two machines never send to one
       # another.
@@ -44,7 +57,7 @@ module Verglas
 
       # Whether no joint has a limit there of which no angle is claimed.
       def seen_whole?(meeting) = meeting.machine.family.joints.each_value.select(&:by_eye?).all? { |joint| meeting.envelope[joint.motion] == Body::Envelope::OPEN }
-      private_class_method :rank, :candidates, :same?, :found, :seen_whole?
+      private_class_method :sorted, :hangs?, :rank, :candidates, :same?, :found, :seen_whole?
     end
   end
 end

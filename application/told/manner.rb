@@ -43,13 +43,19 @@ module Verglas
 
         def told(effect, meeting)
           plates = ![nil, "stack"].include?(meeting.machine_row[:loading].to_h["kind"])
-          effect.told.select { |one| plates || !one.plates }.filter_map { |one| one.key == :steeper_bench ? steeper(meeting) : Formats::Words.say("manner.#{one.key}") }
+          effect.told.select { |one| plates || !one.plates }.filter_map { |one| COMPUTED.key?(one.key) ? send(COMPUTED[one.key], meeting) : Formats::Words.say("manner.#{one.key}") }
         end
+
+        # Told where there is such a machine, by its name.
+        COMPUTED = { steeper_bench: :steeper, belt_squat_first: :belt_first }.freeze
+        private_constant :COMPUTED
+
+        def belt_first(meeting) = meeting.belt_squat_first&.then { |squat| Formats::Words.say("manner.belt_squat_first", squat: squat) }
 
         def steeper(meeting) = meeting.steeper_bench&.then { |bench| Formats::Words.say("manner.steeper_bench", bench: bench) }
 
         def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)
-        private_class_method :share, :belt, :left_out, :told, :steeper, :words
+        private_class_method :share, :belt, :left_out, :told, :belt_first, :steeper, :words
       end
     end
   end

@@ -18,10 +18,10 @@ module Verglas
 
         def sentences(saids, meeting) = saids.map { |said| sentence(said, meeting) }
 
-        # What no rule decides a family, or what it is a kind of, may say in its own way.
+        # A family, or what it is a kind of, may say in its own way what no rule decides, and any school.
         def sentence(said, meeting)
-          family = meeting.machine.family
-          own = said.school == Telling::Topics::OWN ? [family.id, family.mechanism] : []
+          names = [meeting.machine.family.id, meeting.machine.family.mechanism]
+          own = said.school == Telling::Topics::OWN ? names : names.map { |name| "#{said.school}_#{name}" }
           [*own, said.school].filter_map { |key| Formats::Words.maybe("topics.#{said.topic.name}.#{key}") }.first
         end
         private_class_method :sentences

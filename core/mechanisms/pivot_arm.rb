@@ -60,6 +60,8 @@ module Verglas
       # Flexion of the knee for a direction of the shin.
       def knee_bend_deg(shin_deg) = shin_deg - thigh_slope_deg
 
+      def graded?(finding) = finding.code != :contact || !by_comfort? || !finding.fault.nil?
+
       # The findings of one group of adjusters.
       def findings(group, place)
         case group
@@ -164,8 +166,12 @@ module Verglas
 
       def contact_place(middle)
         above_ankle = body.shank - middle.contact_mm
-        grade(:contact, above_ankle, above_ankle - @wanted_above_ankle_mm, contact_fault(above_ankle))
+        found = grade(:contact, above_ankle, above_ankle - @wanted_above_ankle_mm, contact_fault(above_ankle))
+        by_comfort? && !found.fault ? found.softened(severity: 0, cost: found.cost) : found
       end
+
+      # Where comfort says where the roller lies its place is told, not graded; not where a caution wants it higher.
+      def by_comfort? = wishes.values.fetch(:contact_by_comfort, 0).positive? && wishes[:contact_above_ankle_mm] <= family.wishes[:contact_above_ankle_mm].default
 
       def contact_fault(above_ankle_mm)
         return :on_the_foot if above_ankle_mm < FAULTS[:on_the_foot][:above_ankle_below_mm]

@@ -75,7 +75,11 @@ module Verglas
       end
 
       # Where the thigh is held from above a gap is told.
-      def graded?(finding) = finding.code != :crease_gap || family.traits[:gap_graded] || finding.value <= band(:crease_gap).in_line.max
+      def graded?(finding)
+        return super unless finding.code == :crease_gap
+
+        family.traits[:gap_graded] || finding.value <= band(:crease_gap).in_line.max
+      end
 
       def tell_by_hand(code) = code == :thigh_press && rests? ? Says.of("says.thigh_press.by_hand_resting") : super
 

@@ -25,8 +25,8 @@ module Voices
     extension_end: { fully_straight: /fully straight/i, just_short: /10° short of straight/i },
     curl_start: { just_short: /just short of straight/i, fully_straight: /\Astraight, not forced/i },
     curl_end: { right_angle: /about a right angle/i, as_far_as_comes: /as far as it comes/i },
-    extension_roller: { just_above: /just above the ankle/i, ankle_crease: /at the ankle crease/i, hand_above: /a hand's width above/i },
-    curl_roller: { on_tendon: /on the tendon/i, under_calf: /under the calf/i }
+    extension_roller: { just_above: /just above the ankle/i, ankle_crease: /at the ankle crease/i, hand_above: /a hand's width above/i, comfort: /as it is comfortable/i },
+    curl_roller: { on_tendon: /on the tendon/i, under_calf: /under the calf/i, comfort: /as it is comfortable/i }
   }.freeze
 
   # Parts of machines: how they are named, and by which tags or constants of a family, or by which load, a machine has them.

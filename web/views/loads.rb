@@ -74,6 +74,8 @@ module Verglas
           by_caution = meeting.caution_effect.belt
           return { worn: by_caution == :always, says: words(:"belt_#{by_caution}") } if by_caution
 
+          return { worn: false, says: words(:belt_rule_never) } if meeting.rules[:belt] == :never
+
           rule = meeting.rules[:belt] == :always
           mass = meeting.client[:body_mass_kg]&.to_f
           worn = Loading::Remarks.belt?(load_kg, mass, always: rule)

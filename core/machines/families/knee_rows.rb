@@ -47,6 +47,7 @@ module Verglas
 
         def aims(start_bend_deg:, end_bend_deg:)
           wish :contact_above_ankle_mm, default: JUST_ABOVE_ANKLE_MM, stricter: :max
+          wish :contact_by_comfort, default: 0, stricter: :min
           wish :start_bend_deg, default: start_bend_deg
           wish :end_bend_deg, default: end_bend_deg
         end

@@ -107,6 +107,7 @@ module Verglas
 
         def says_contact(finding)
           return Says.of("says.contact.#{finding.fault}#{"_below" if finding.value.negative?}", above: finding.value.abs.round) if finding.fault
+          return Says.of("says.contact.comfort", above: finding.value.round) if by_comfort?
           return Says.of("says.contact.#{contact_words}") if finding.severity.zero?
 
           Says.of(finding.graded.negative? ? "says.contact.low" : "says.contact.high", mm: finding.graded.abs.round)
