@@ -24,7 +24,7 @@ module Verglas
 
         def times(count) = words({ 1 => :once, 2 => :twice }.fetch(count, :often), count: count)
 
-        # {label => [from, to]} in words.
+        # {label => [from, to]} in words; "" where nothing moved.
         def moves(moved) = moved.map { |label, (from, upto)| Formats::Words.say("today.move", label: Formats::Words.adjuster(label), from: from, to: upto) }.join(", ")
 
         # What a moved pad does to the leg at one load, as a share; "" where that cannot be told or is nothing.

@@ -111,6 +111,19 @@ RSpec.describe "A fitting's sheet over HTTP" do
       expect([status, stale["current"]["marks"]["back pad"]]).to eq([409, "2"])
     end
 
+    it "says on set-up list and card of each what is set anew between the two" do
+      done = %w[extension curl].zip(%w[4 2]).to_h do |exercise, seat|
+        id = open_on(station, exercise: exercise)
+        marks = call(:get, "/api/fittings/#{id}")["marks"].merge("back pad" => seat)
+        call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, reason: "As each likes it." })
+        [exercise, id]
+      end
+      expect(done.values.map { |id| call(:get, "/api/fittings/#{id}/set-up")["aids"].last })
+        .to eq(["After the curl: back pad from 2 to 4, re-pin the arm.", "After the extension: back pad from 4 to 2, re-pin the arm."])
+      get "/api/clients/#{person[:id]}/card.txt"
+      expect(last_response.body).to include("After the curl: back pad from 2 to 4, re-pin the arm.")
+    end
+
     it "keeps a record of each, and says when the seat was accepted elsewhere" do
       extension = open_on(station, exercise: "extension")
       shown = call(:get, "/api/fittings/#{extension}")

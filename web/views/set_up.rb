@@ -15,7 +15,7 @@ module Verglas
           marks = Application::Sheet.repaired(meeting, sheet[:marks])
           evaluation = meeting.evaluation(marks, sheet[:aids])
           { id: row[:id], client: Client.summary(meeting.client), machine: machine(meeting), exercise: meeting.exercise, repaired: marks != sheet[:marks],
-            lines: lines(meeting, marks, gym), placed: Told::Names.tags({}, sheet[:aids]), aids: aids(sheet[:aids]), cue: sheet[:cue],
+            lines: lines(meeting, marks, gym), placed: Told::Names.tags({}, sheet[:aids]), aids: [*aids(sheet[:aids]), *Told::Between.of(meeting, marks)], cue: sheet[:cue],
             **meeting.machine_row.slice(:left_behind, :getting_in, :getting_out), **load(meeting, sheet),
             begins: Told::Tempo.quickens(evaluation, meeting.pace.tempo)&.fetch(:says),
             cautions: Cautions.on_machine(meeting), allowed: Told::Allowed.of(meeting, evaluation), bars: Told::Barred.at(meeting, evaluation),
