@@ -63,7 +63,8 @@ module Verglas
         @imports.find(row[:id])
       end
 
-      # What a checked file would do, row by row: those that are refused or change something. [[line, action, wrong as plain data, what it is about]]
+      # What a checked file would do, row by row: those that are refused, change something or have a namesake. [[line, action, wrong as plain data, what it is
+      # about, what it tells]]
       def told(row) = @imports.outcomes(row[:id]).values.flatten(1).sort_by { |line, action| [action == "refuse" ? 0 : 1, line] }.first(MOST_TOLD)
 
       # Where one file is taken in from a disk: every step of it, one after the other. Yields the import's row after each.
@@ -94,7 +95,7 @@ module Verglas
         number = row[:checked] + 1
         outcomes, keys = checker(row).call(@imports.piece(row[:id], number))
         @imports.add_keys(row[:id], keys)
-        told = outcomes.reject { |outcome| %i[add same].include?(outcome.action) }.map { |outcome| plain(outcome) }
+        told = outcomes.reject { |outcome| %i[add same].include?(outcome.action) && outcome.tells.nil? }.map { |outcome| plain(outcome) }
         @imports.put_outcomes(row[:id], number, told) if told.any?
         counts = count(row[:counts].to_h, outcomes)
         last = number == row[:pieces]
@@ -116,7 +117,7 @@ module Verglas
 
       def plain(outcome)
         wrong = outcome.wrong && { "code" => outcome.wrong.code, "path" => outcome.wrong.path, "message" => Formats::Words.error(outcome.wrong.code, outcome.wrong.params) }
-        [outcome.line, outcome.action, wrong, about(outcome.said)]
+        [outcome.line, outcome.action, wrong, about(outcome.said), outcome.tells]
       end
 
       # By what somebody finds the row.

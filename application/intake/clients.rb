@@ -48,9 +48,28 @@ module Verglas
           namesake = called(values)
           row = values[:id] ? @by_id[values[:id]] : namesake
           raise Invalid.new(:namesake, path: "/detail") if namesake && namesake[:id] != row&.fetch(:id)
-          return Outcome.new(line, :add, nil, values, nil) unless row
+          return Outcome.new(line, :add, nil, values, nil, namesakes(values)) unless row
 
-          Outcome.new(line, changed?(values, row) ? :change : :same, nil, values, row)
+          changed?(values, row) ? Outcome.new(line, :change, nil, values, row, changes(values, row)) : Outcome.new(line, :same, nil, values, row)
+        end
+
+        # That somebody else is called so; nil where nobody is.
+        def namesakes(values)
+          others = @by_name.fetch(values[:name], []).size
+          Changes.words(:namesakes, count: others, name: values[:name]) if others.positive?
+        end
+
+        # What becomes what. What tells namesakes apart lies encrypted: of it only that it changes.
+        def changes(values, row)
+          fields = said(values).reject { |name, value| same?(value, row[name]) }.map { |name, value| change_of(name, row[name], value) }
+          read = new_readings(values, row[:id]).map { |name| Changes.reading(name, @readings.dig(row[:id], name.to_s, :value_mm), values[name]) }
+          [*fields, *read].join(" ")
+        end
+
+        def change_of(name, from, upto)
+          return Changes.words(:detail_changes) if name == :detail
+
+          Changes.sentence(Changes.words(:"fields.#{name}"), *[from, upto].map { |value| value.is_a?(Numeric) ? Told::Load.number(value) : value&.to_s })
         end
 
         def called(values)

@@ -34,7 +34,8 @@ module Verglas
           self.class.check_range(values[:reading], values[:value])
           known = @standing.dig(client[:id], values[:reading])
           wanted = values.merge(client_id: client[:id], staff: staff(values[:taken_by]))
-          Outcome.new(line, action(known, wanted), nil, wanted, known)
+          action = action(known, wanted)
+          Outcome.new(line, action, nil, wanted, known, (Changes.reading(values[:reading], known[:value_mm], values[:value]) if action == :change))
         end
 
         def action(known, values)

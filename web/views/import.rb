@@ -19,11 +19,15 @@ module Verglas
         # With the rows of which there is something to tell.
         def page(row, gym, intake)
           told = intake.told(row)
-          { **state(row, gym), told: told.map { |line, action, wrong, about| { line: line, action: action, about: about, column: wrong && wrong["path"], says: wrong && wrong["message"] } } }
+          { **state(row, gym), told: told.map { |outcome| told(*outcome) } }
+        end
+
+        def told(line, action, wrong, about, tells = nil)
+          { line: line, action: action, about: about, column: wrong && wrong["path"], says: wrong ? wrong["message"] : tells }
         end
 
         def arrived(row, gym) = row[:state] == "arriving" ? gym.imports.arrived(row[:id]) : row[:bytes]
-        private_class_method :arrived
+        private_class_method :told, :arrived
       end
     end
   end

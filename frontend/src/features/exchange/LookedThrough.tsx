@@ -46,6 +46,8 @@ const Scrolls = styled.div`
   overflow: auto;
 `;
 
+const ACTIONS = { add: say("exchange.added"), change: say("exchange.changed"), refuse: say("exchange.refused") };
+
 type Props = { page: ImportPage; busy: boolean; onTake: (taking: Taking) => void; onStop: () => void };
 
 export function LookedThrough({ page, busy, onTake, onStop }: Props) {
@@ -120,7 +122,7 @@ export function LookedThrough({ page, busy, onTake, onStop }: Props) {
               {page.told.map((row, index) => (
                 <tr key={index}>
                   <td>{row.line}</td>
-                  <td>{row.action === "refuse" ? say("exchange.refused") : say("exchange.changed")}</td>
+                  <td>{ACTIONS[row.action]}</td>
                   <td>{row.about}</td>
                   <td>
                     {row.column ? <small>{row.column.replace(/^\//, "").replaceAll("_", " ")}</small> : null}
