@@ -35,6 +35,11 @@ module Verglas
 
       def thigh(sketch, hip, knee, hip_mm: @body.hip_rise, **how) = sketch.capsule(:thigh, :body, [hip, knee], [hip_mm, @body.knee_front * THIGH_END], moves: true, **how)
 
+      # A thigh that rests on a seat, as thick at one place as the body has it: from hip to knee over the middle of that place (Point).
+      def resting_thigh(sketch, hip, middle, knee)
+        sketch.capsule(:thigh, :body, [hip, middle, knee], [@body.hip_rise, @body.thigh_depth / 2.0, @body.knee_front * THIGH_END], moves: true)
+      end
+
       # A trunk from near the hip along a direction, as deep behind the hip as the hips are.
       def trunk(sketch, centre, upwards, half_mm, top_mm, **how)
         sketch.capsule(:trunk, :body, [centre, centre + (upwards * (@body.torso * 0.95))], [half_mm, top_mm], moves: true, faded: true, **how)

@@ -10,6 +10,7 @@ module Verglas
         PAD_MM = 62
         FLOOR_MM = -600
         LEFT_MM = -690
+        HAND_MM = 100
         THIGH_PAD = { length: 150, height: 54, post: 46 }.freeze
 
         private
@@ -50,7 +51,12 @@ module Verglas
           depth = body.hip_depth
           half = depth * 0.86
           limbs.trunk(sketch, hip + Geometry::Point.new(half - depth, half - body.hip_rise), LEAN, half, half * 0.86)
-          limbs.thigh(sketch, hip, pose[:knee])
+          limbs.resting_thigh(sketch, hip, thigh_middle(place, pose[:knee]), pose[:knee])
+        end
+
+        # Where its thickness is taped, a hand above the kneecap: it rests on the seat there.
+        def thigh_middle(place, knee)
+          point(knee.s - SeatedKnee::KNEECAP_EDGE_MM - HAND_MM, surface_mm(place) + wishes[:cushion_seat_mm] + (body.thigh_depth / 2.0))
         end
 
         # The pad that holds the thigh from above: its underside and its edge nearest the knee as taped.

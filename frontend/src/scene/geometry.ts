@@ -24,23 +24,35 @@ export const xy = ([x, y]: Point): string => `${number(x)} ${number(-y)}`;
 
 export const line = (points: readonly Point[]): string => `M${points.map(xy).join("L")}`;
 
-/** A limb: two round ends joined by their outer tangents. */
-export function capsule(from: Point, radiusFrom: number, to: Point, radiusTo: number): string {
-  const axis = unit(sub(to, from));
-  const length = norm(sub(to, from));
-  const lean = Math.asin(Math.max(-1, Math.min(1, (radiusFrom - radiusTo) / (length || 1))));
-  const side = (sign: 1 | -1): Point => add(scale(axis, Math.sin(lean)), scale(front(axis), sign * Math.cos(lean)));
-  const [left, right] = [side(1), side(-1)];
-  const large = (reaches: boolean) => (reaches ? 1 : 0);
-  const round = (radius: number, reaches: boolean, to: Point) =>
-    `A${number(radius)} ${number(radius)} 0 ${large(reaches)} 1 ${xy(to)}`;
+/** A limb: round at its places, joined by their outer tangents. */
+export function limb(places: readonly Point[], radii: readonly number[]): string {
+  const sides = places
+    .slice(1)
+    .map((to, index) => tangents(places[index] as Point, radii[index] ?? 0, to, radii[index + 1] ?? 0));
+  const [first, last] = [sides[0] as Side, sides.at(-1) as Side];
+  const [radiusFirst, radiusLast] = [radii[0] ?? 0, radii.at(-1) ?? 0];
+  const round = (radius: number, other: number, to: Point) =>
+    `A${number(radius)} ${number(radius)} 0 ${radius > other ? 1 : 0} 1 ${xy(to)}`;
   return [
-    line([add(from, scale(left, radiusFrom)), add(to, scale(left, radiusTo))]),
-    round(radiusTo, radiusTo > radiusFrom, add(to, scale(right, radiusTo))),
-    `L${xy(add(from, scale(right, radiusFrom)))}`,
-    round(radiusFrom, radiusFrom >= radiusTo, add(from, scale(left, radiusFrom))),
+    line(sides.flatMap(({ left }) => left)),
+    round(radiusLast, radii.at(-2) ?? 0, last.right[1]),
+    ...[...sides].reverse().flatMap(({ right }) => [`L${xy(right[1])}`, `L${xy(right[0])}`]),
+    round(radiusFirst, (radii[1] ?? 0) - 1e-9, first.left[0]),
     "Z",
   ].join("");
+}
+
+type Side = { left: readonly [Point, Point]; right: readonly [Point, Point] };
+
+/** The outer tangents of two circles, each from the first to the second. */
+function tangents(from: Point, radiusFrom: number, to: Point, radiusTo: number): Side {
+  const axis = unit(sub(to, from));
+  const lean = Math.asin(Math.max(-1, Math.min(1, (radiusFrom - radiusTo) / (norm(sub(to, from)) || 1))));
+  const side = (sign: 1 | -1): readonly [Point, Point] => {
+    const out = add(scale(axis, Math.sin(lean)), scale(front(axis), sign * Math.cos(lean)));
+    return [add(from, scale(out, radiusFrom)), add(to, scale(out, radiusTo))];
+  };
+  return { left: side(1), right: side(-1) };
 }
 
 /** An arc about a centre between two angles. */
@@ -75,3 +87,7 @@ export function ellipse(varianceX: number, varianceY: number, covariance: number
     turnDeg: -turn,
   };
 }
+
+/** A limb with two round ends. */
+export const capsule = (from: Point, radiusFrom: number, to: Point, radiusTo: number): string =>
+  limb([from, to], [radiusFrom, radiusTo]);

@@ -1,7 +1,7 @@
 // A scene's parts: one shape a kind, one look a role. Nothing is computed here but the paths.
 import type { ScenePart } from "../api/types";
 import { colour } from "../ui/tokens";
-import { arc, at, capsule, line, outline, type Point } from "./geometry";
+import { arc, at, limb, line, outline, type Point } from "./geometry";
 import { Limbs } from "./Limbs";
 
 const CORNER_MM = 14;
@@ -45,14 +45,14 @@ const ghostOf = (role: string): Look =>
 
 export function pathOf({ shape, points, radii, degrees }: ScenePart): string {
   const places = points.map(at);
-  const [first = ORIGIN, second = ORIGIN] = places;
-  const [radius = 0, other = 0] = radii;
+  const [first = ORIGIN] = places;
+  const [radius = 0] = radii;
   const [from = 0, to = 0] = degrees;
   switch (shape) {
     case "capsule":
-      return capsule(first, radius, second, other);
+      return limb(places, radii);
     case "circle":
-      return capsule(first, radius, [first[0], first[1] + 0.1], radius);
+      return limb([first, [first[0], first[1] + 0.1]], [radius, radius]);
     case "arc":
       return arc(first, radius, from, to);
     case "line":

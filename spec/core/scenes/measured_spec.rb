@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require "spec_helper"
+
+# What is drawn to scale is drawn from the numbers that are told: on drawn people at drawn marks each length and angle of a finding, measured in the
+# picture between the parts that it names, is the number told.
+RSpec.describe "A picture, measured" do
+  def evaluations(fixture, count, exercise: nil, **readings)
+    on = Verglas::Machines::Reader.read(Worked::MACHINES.fetch(fixture), exercise: exercise)
+    random = Random.new(fixture.sum)
+    Array.new(count) do
+      wishes = Verglas::Mechanisms::Wishes.for(on.family, **readings)
+      indices = on.adjusters.map { |adjuster| random.rand(adjuster.size) }
+      Verglas::Fitting::Evaluation.new(machine: on, estimate: Verglas::Body::Estimate.exact(random_body(random)), wishes: wishes, indices: indices)
+    end
+  end
+
+  def drawn(evaluation) = evaluation.mechanics.scene(evaluation.place)
+  def angle(one, middle, other) = ((one - middle).angle_deg - (other - middle).angle_deg).abs.then { |deg| deg > 180 ? 360 - deg : deg }
+
+  # Numbers of findings that stand in the picture with a line: as long as it says.
+  Worked::MACHINES.each do |fixture, data|
+    Verglas::Machines::Families.fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind"))).exercises.each_key do |exercise|
+      it "has every number of #{[fixture, exercise].compact.join(", ")} as long as it is told" do
+        evaluations(fixture, 50, exercise: exercise).each do |evaluation|
+          scene = drawn(evaluation) or next
+          scene.dimensions.select { |one| one.unit == :mm }.each do |one|
+            expect((one.to - one.from).norm).to be_within(1).of(one.value.abs), one.of.to_s
+            finding = evaluation.finding(one.of)
+            expect(one.value).to be_within(1).of(evaluation.quantities[evaluation.kind(one.of).shown] || finding.value), one.of.to_s if finding
+          end
+        end
+      end
+    end
+  end
+
+  %w[slide_back slide_seat curl_plain curl_slide].each do |fixture|
+    it "shows on #{fixture} the knee from its pivot, the crease from the seat's edge and the bend at the start" do
+      evaluations(fixture, 50).each do |evaluation|
+        scene = drawn(evaluation)
+        knee = scene.targets.first.joint
+        hip, ankle = %i[hip ankle].map { |id| scene.part(id).points.first }
+        expect(knee.norm).to be_within(1).of(evaluation.quantities[:offset_mm])
+        expect(knee.s - evaluation.mechanics.body.knee_back - scene.part(:seat).points.map(&:s).max).to be_within(1).of(evaluation.quantities[:crease_gap_mm])
+        expect(180 - angle(hip, knee, ankle)).to be_within(1).of(evaluation.quantities[:knee_bend_start_deg].abs)
+      end
+    end
+  end
+
+  %w[curl_plain curl_slide].each do |fixture|
+    it "shows on #{fixture} the thigh as thick as it was taped, under a pad where it stands" do
+      evaluations(fixture, 50).each do |evaluation|
+        scene = drawn(evaluation)
+        pad = scene.part(:thigh_pad)
+        thigh = scene.part(:thigh)
+        top = thigh.points[1].n + thigh.radii[1]
+        expect(top - pad.points.map(&:n).min).to be_within(1).of(evaluation.quantities[:thigh_press_mm])
+        expect(scene.targets.first.joint.s - 25 - pad.points.map(&:s).max).to be_within(1).of(evaluation.quantities[:kneecap_gap_mm])
+      end
+    end
+  end
+
+  %w[incline_sled seat_on_rail].each do |fixture|
+    it "shows on #{fixture} hip, knee and ankle bent as they are told at the bottom" do
+      evaluations(fixture, 50).each do |evaluation|
+        scene = drawn(evaluation)
+        hip, knee, ankle = %i[hip knee ankle].map { |id| scene.part(id).points.first }
+        expect(180 - angle(hip, knee, ankle)).to be_within(1).of(evaluation.quantities[:knee_bend_deg])
+      end
+    end
+  end
+end
