@@ -64,9 +64,7 @@ RSpec.describe "A client's limits on every machine" do
     it "hold as #{caution} has them, on every machine and on what is named instead" do
       rows = every_machine
       faults = [nil, Date.today].flat_map do |cleared_on|
-        given = { caution: caution.to_s, side: "", joint: "", since: nil, cleared_on: cleared_on, cleared_by: cleared_on ? "Dr Fenwick" : "",
-                  degrees: {}, named: [], load_to_kg: nil, stricter: false }
-        met = benches(people.first, rows, cautions: [given])
+        met = benches(people.first, rows, cautions: [held.row(caution, cleared_on)])
         past = met.reject { |bench| held.refused?(bench) }.flat_map { |bench| held.past_its_own(bench).map { |what| [bench.machine_row[:name], *what] } }
         [*held.sent_wrongly(met), *past].map { |what| [cleared_on && :cleared, *what] }
       end

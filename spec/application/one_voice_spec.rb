@@ -80,8 +80,7 @@ RSpec.describe "One voice" do
     it "says of #{caution} what it does, and nothing that it takes away" do
       rows = Worked::MACHINES.keys.map { |name| machine(loft, name, name: name, belt: true, one_leg: true) }
       faults = [nil, Date.today].flat_map do |cleared_on|
-        given = { caution: caution.to_s, side: "", joint: "", since: nil, cleared_on: cleared_on, cleared_by: cleared_on ? "Dr Fenwick" : "", degrees: {}, named: [], load_to_kg: nil,
-                  stricter: false }
+        given = HeldLimits.row(caution, cleared_on)
         benches = rows.flat_map { |row| Verglas::Machines::Families.fetch(row[:family]).exercises.keys.map { |exercise| meeting(row, exercise, cautions: [given]) } }
         benches.reject { |bench| HeldLimits.refused?(bench) }.flat_map do |bench|
           texts = [*AllTold.working(bench), *AllTold.record(bench)]

@@ -41,6 +41,12 @@ module HeldLimits
        named: [], load_to_kg: nil, stricter: false }]
   end
 
+  # A caution as a client has it, cleared on a day or not (nil), and nothing said beside it.
+  def row(caution, cleared_on)
+    { caution: caution.to_s, side: "", joint: "", since: nil, cleared_on: cleared_on, cleared_by: cleared_on ? "Dr Fenwick" : "", degrees: {}, named: [],
+      load_to_kg: nil, stricter: false }
+  end
+
   # {source => what Meeting is given} of who may have set a limit.
   def sources(motion, from, upto)
     limit = MEASURED[motion]

@@ -43,6 +43,8 @@ const MARK: Record<Visited["outcome"], "full" | "half" | "ring"> = {
 type Props = {
   visits: readonly Visited[];
   today: Load | null;
+  /** the load is the next visit's, not the one at hand */
+  next?: boolean;
   locale: string;
   width: number;
   height: number;
@@ -58,7 +60,16 @@ export const firstAfter = (visits: readonly { at: string | null }[], moment: str
   return index < 0 ? visits.length : index;
 };
 
-export function VisitLine({ visits, today, locale, width, height, ranges = false, cautions = [] }: Props) {
+export function VisitLine({
+  visits,
+  today,
+  next = false,
+  locale,
+  width,
+  height,
+  ranges = false,
+  cautions = [],
+}: Props) {
   const loads = [...visits.map(({ load }) => load?.kg), today?.kg].filter((kg) => kg !== undefined);
   const [least, most] = [Math.min(...loads, Infinity), Math.max(...loads, -Infinity)];
   const names = [...visits.map((_, index) => String(index)), ...(today ? ["today"] : [])];
@@ -121,7 +132,7 @@ export function VisitLine({ visits, today, locale, width, height, ranges = false
       </text>
       {today ? (
         <text x={x("today")} y={base + 18} textAnchor="middle">
-          {say("visitLine.today")}
+          {say(next ? "visitLine.nextTime" : "visitLine.today")}
         </text>
       ) : null}
       {ranges ? (

@@ -94,6 +94,7 @@ export function ProgressPage() {
             <VisitLine
               visits={visits}
               today={today?.load ?? null}
+              next
               locale={locale}
               width={1120}
               height={250}

@@ -10,6 +10,8 @@ import { lengthText } from "../../../lib/lengths";
 import { BandName } from "../../../ui/Band";
 import { PrimaryLink, SecondaryLink } from "../../../ui/LinkButton";
 import { MarkRow, MarkTag } from "../../../ui/MarkTag";
+import { CautionLines } from "../../shared/CautionLines";
+import { placedTags } from "../placedTags";
 import { More } from "../../../ui/More";
 import { Notice } from "../../../ui/Notice";
 import { Empty, Muted, Page, Section, SectionTitle, Small, Strong } from "../../../ui/Page";
@@ -76,6 +78,11 @@ export function Record({ fitting }: { fitting: FittingPage }) {
           </Notice>
         </div>
       ) : null}
+      {fitting.cautions.length > 0 ? (
+        <section aria-label={say("record.cautionsThen")} style={{ marginBottom: space(5) }}>
+          <CautionLines cautions={fitting.cautions} />
+        </section>
+      ) : null}
       <Columns>
         <div>
           <Section>
@@ -84,6 +91,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               {machine.adjusters.map((adjuster) => (
                 <MarkTag key={adjuster.label} label={adjuster.name} mark={fitting.marks[adjuster.label] ?? "–"} />
               ))}
+              {placedTags(evaluation.placed)}
             </MarkRow>
             <p style={{ marginTop: "0.75rem" }}>
               <BandName band={evaluation.grade} />

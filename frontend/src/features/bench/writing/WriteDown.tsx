@@ -9,6 +9,7 @@ import { type BenchEvent } from "../../../model/bench";
 import { QuietButton } from "../../../ui/Button";
 import { Field, FieldHint, FieldLabel } from "../../../ui/Field";
 import { MarkRow, MarkTag } from "../../../ui/MarkTag";
+import { placedTags } from "../placedTags";
 import { colour, radius, size, space } from "../../../ui/tokens";
 import { Panel } from "../Panel";
 import { seenText } from "../watching/KneeSeen";
@@ -92,6 +93,7 @@ function SummedUp({ fitting, sheet, evaluation, dispatch }: Omit<Props, "short">
         {machine.adjusters.map((adjuster) => (
           <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
         ))}
+        {placedTags(evaluation.placed)}
       </MarkRow>
       <Summary>
         {evaluation.targets.length > 0 ? (
