@@ -41,7 +41,7 @@ module Verglas
           level = LEVEL[motion] if told.keys == [:to] && !told[:to].positive?
           return [words(told[:to].zero? ? level.first : level.last, to: -told[:to])] if level
 
-          [words([motion, *told.keys].join("_"), **told)]
+          [Formats::Words.say("narrowed.#{motion}_#{told.keys.join("_")}", **told)]
         end
 
         # Where an upper end is nothing, or less: [no further than that, not so far].

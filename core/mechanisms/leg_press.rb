@@ -40,7 +40,7 @@ module Verglas
 
         slack = calf_slack_mm(place) or return []
         word = slack >= TABLE[:calf_work][:off_the_stop_mm] ? "clear" : "caught"
-        [Says.of("calf_work.#{word}#{"_at_rest" unless latches?}", mm: slack.abs.round, deg: calf_drop_deg.round)]
+        [Says.of(latches? ? "calf_work.#{word}" : "calf_work.#{word}_at_rest", mm: slack.abs.round, deg: calf_drop_deg.round)]
       end
 
       def beside_stance = %i[latch_x]

@@ -5,6 +5,9 @@ module Verglas
     class Rail < Mechanism
       # What presses and squats on a rail say of themselves.
       module Words
+        # What would open a window that nothing is left of, by what can be had.
+        HELP = { [] => :closed_alone, %i[recline] => :closed_recline, %i[wedge] => :closed_wedge, %i[recline wedge] => :closed_recline_wedge }.freeze
+
         def says(finding, place)
           case finding.code
           when :knee_depth then depth_says(finding, place)
@@ -71,7 +74,7 @@ module Verglas
           return :closed_upright if upright?
 
           help = [*(:recline if recline_left_deg(place) >= seen.deficit_deg), *(:wedge if wishes[:no_wedge].zero? && seen.deficit_deg <= TABLE[:wedge][:most_deg])]
-          [:closed, *(help.empty? ? [:alone] : help)].join("_").to_sym
+          HELP.fetch(help)
         end
 
         # How much further back the back goes (degrees).

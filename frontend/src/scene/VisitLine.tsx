@@ -132,7 +132,7 @@ export function VisitLine({
       </text>
       {today ? (
         <text x={x("today")} y={base + 18} textAnchor="middle">
-          {say(next ? "visitLine.nextTime" : "visitLine.today")}
+          {next ? say("visitLine.nextTime") : say("visitLine.today")}
         </text>
       ) : null}
       {ranges ? (

@@ -41,7 +41,7 @@ const One = styled(Radio)<{ $joint: boolean }>`
   }
 `;
 
-const MEANS = { helps: "felt.worksToo", elsewhere: "felt.countsAsASign", joint: "felt.stopsToday" } as const;
+const MEANS = { helps: say("felt.worksToo"), elsewhere: say("felt.countsAsASign"), joint: say("felt.stopsToday") };
 
 type Props = { regions: readonly Region[]; value: string | null; onChange: (name: string | null) => void };
 
@@ -77,7 +77,7 @@ export function Felt({ regions, value, onChange }: Props) {
             {regions.map(({ name, title, meaning }) => (
               <One key={name} value={name} $joint={meaning === "joint"}>
                 {title}
-                {meaning === "works" ? null : <Small>{say(MEANS[meaning])}</Small>}
+                {meaning === "works" ? null : <Small>{MEANS[meaning]}</Small>}
               </One>
             ))}
             <SecondaryButton

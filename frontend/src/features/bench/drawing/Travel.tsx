@@ -101,7 +101,8 @@ type Props = {
   children?: ReactNode;
 };
 
-const padText = (mm: number) => say(mm > 0 ? "travel.towardsTheFoot" : "travel.towardsTheKnee", { mm: Math.abs(mm) });
+const padText = (mm: number) =>
+  mm > 0 ? say("travel.towardsTheFoot", { mm }) : say("travel.towardsTheKnee", { mm: -mm });
 
 export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
   const pose = poses[at];
