@@ -99,6 +99,15 @@ RSpec.describe "Presses and squats over HTTP" do
     expect(page(id)["steps"].last.values_at("first", "notes").join(" ")).to include("One leg at a time: at most half", "Calf work here")
   end
 
+  it "remarks a lightest load that is nearly as heavy as whoever carries it on the shoulders" do
+    db[:clients].where(id: person[:id]).update(body_mass_kg: 58)
+    row = machine(loft, "shoulder_sled", name: "Hack squat 1", loading: Sequel.pg_jsonb({ kind: "sled", unit: "kg", bare: 58, incline_deg: 45 }))
+    said = -> { page(bench(row))["steps"].first["first"].grep(/shoulders/) }
+    expect(said.call).to eq(["On the shoulders the lightest is 58 kg: 100 % of body mass."])
+    db[:clients].where(id: person[:id]).update(body_mass_kg: 90)
+    expect(said.call).to be_empty
+  end
+
   it "tells nobody with numb feet of a wedge" do
     caution("numb_feet")
     measure("ankle", 4.9)

@@ -16,7 +16,7 @@ module Verglas
         # What has to be seen with a step: cautions and cares, the belt, how far one goes. All else can stand behind its one sentence.
         def first(meeting, step)
           case step.stage
-          when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }]
+          when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *heavy(meeting), *meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }]
           when :secure then [*belt(meeting)]
           when :light, :watch then careful(meeting, step.stage)
           when :range, :working then Told::Allowed.ending(meeting.advice.evaluation)
@@ -133,6 +133,18 @@ module Verglas
           light && light[:kg].positive? && [say(:lightest, :note, { load: light[:text], how: Told::Finding.lower(light[:how]) })]
         end
 
+        # From which share of body mass the lightest that rests on the shoulders is remarked.
+        HEAVY_SHARE = 0.75
+        private_constant :HEAVY_SHARE
+
+        def heavy(meeting)
+          mass = meeting.client[:body_mass_kg]&.to_f
+          lightest = meeting.rig && meeting.rig.choices.lightest.mass_kg
+          return [] unless meeting.machine.family.tags[:hacks] && mass && lightest && lightest >= HEAVY_SHARE * mass
+
+          [say(:lightest, :heavy, { load: Told::Load.one(meeting.rig, meeting.rig.choices.lightest)[:text], share: (lightest / mass * 100).round })]
+        end
+
         def belt(meeting) = Loads.belt(meeting, meeting.fitting&.dig(:work).to_h["load_kg"])&.fetch(:says)
 
         # Who lies does not sit: words of a mechanism's own, where it has some.
@@ -165,7 +177,7 @@ module Verglas
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
         private_class_method :first, :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm,
-                             :handling, :notes, :before, :lightest, :belt, :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
+                             :handling, :notes, :before, :lightest, :heavy, :belt, :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
       end
     end
   end

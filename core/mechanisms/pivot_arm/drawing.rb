@@ -9,7 +9,7 @@ module Verglas
       module Drawing
         include Posed
 
-        POSES = 17
+        POSES = 11
         PIVOT = Geometry::Point.new(0.0, 0.0)
         # Of the tick where the client turns back, either side of the arc; from a leg to the numbers beside it; of a tape's end.
         TICK_MM = 30

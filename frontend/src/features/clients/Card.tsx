@@ -49,7 +49,7 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
   return (
     <Section aria-labelledby="card">
       <SectionTitle id="card">{say("card.card")}</SectionTitle>
-      {every.some(({ line }) => line?.accepted) ? <Print id={id} /> : null}
+      {every.length > 0 ? <Print id={id} /> : null}
       {opening.error ? (
         <Notice tone="wrong">{refusal(opening.error)?.message ?? say("card.theBenchCouldNotBe")}</Notice>
       ) : null}
