@@ -24,7 +24,9 @@ module Verglas
       # only: names to take; all when empty. Views are visited in any case, because each leads to the next.
       def take(only)
         @only = only
-        (only - NAMES).each { |name| warn "no such view: #{name}" }
+        unknown = only - NAMES
+        raise ArgumentError, "no such view: #{unknown.join(", ")}" if unknown.any?
+
         sign_in
         shot("floor")
         client("Sunniva Quill", "client")

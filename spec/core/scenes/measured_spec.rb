@@ -16,6 +16,12 @@ RSpec.describe "A picture, measured" do
   end
 
   def drawn(evaluation) = evaluation.mechanics.scene(evaluation.place)
+
+  # Yields what is drawn, the numbers told and the body, on 50 evaluations.
+  def each_drawn(fixture)
+    evaluations(fixture, 50).each { |evaluation| yield drawn(evaluation), evaluation.quantities, evaluation.mechanics.body }
+  end
+
   def angle(one, middle, other) = ((one - middle).angle_deg - (other - middle).angle_deg).abs.then { |deg| deg > 180 ? 360 - deg : deg }
 
   # Numbers of findings that stand in the picture with a line: as long as it says.
@@ -36,36 +42,33 @@ RSpec.describe "A picture, measured" do
 
   %w[slide_back slide_seat curl_plain curl_slide].each do |fixture|
     it "shows on #{fixture} the knee from its pivot, the crease from the seat's edge and the bend at the start" do
-      evaluations(fixture, 50).each do |evaluation|
-        scene = drawn(evaluation)
+      each_drawn(fixture) do |scene, told, body|
         knee = scene.targets.first.joint
         hip, ankle = %i[hip ankle].map { |id| scene.part(id).points.first }
-        expect(knee.norm).to be_within(1).of(evaluation.quantities[:offset_mm])
-        expect(knee.s - evaluation.mechanics.body.knee_back - scene.part(:seat).points.map(&:s).max).to be_within(1).of(evaluation.quantities[:crease_gap_mm])
-        expect(180 - angle(hip, knee, ankle)).to be_within(1).of(evaluation.quantities[:knee_bend_start_deg].abs)
+        expect(knee.norm).to be_within(1).of(told[:offset_mm])
+        expect(knee.s - body.knee_back - scene.part(:seat).points.map(&:s).max).to be_within(1).of(told[:crease_gap_mm])
+        expect(180 - angle(hip, knee, ankle)).to be_within(1).of(told[:knee_bend_start_deg].abs)
       end
     end
   end
 
   %w[curl_plain curl_slide].each do |fixture|
     it "shows on #{fixture} the thigh as thick as it was taped, under a pad where it stands" do
-      evaluations(fixture, 50).each do |evaluation|
-        scene = drawn(evaluation)
+      each_drawn(fixture) do |scene, told|
         pad = scene.part(:thigh_pad)
         thigh = scene.part(:thigh)
         top = thigh.points[1].n + thigh.radii[1]
-        expect(top - pad.points.map(&:n).min).to be_within(1).of(evaluation.quantities[:thigh_press_mm])
-        expect(scene.targets.first.joint.s - 25 - pad.points.map(&:s).max).to be_within(1).of(evaluation.quantities[:kneecap_gap_mm])
+        expect(top - pad.points.map(&:n).min).to be_within(1).of(told[:thigh_press_mm])
+        expect(scene.targets.first.joint.s - 25 - pad.points.map(&:s).max).to be_within(1).of(told[:kneecap_gap_mm])
       end
     end
   end
 
   %w[incline_sled seat_on_rail].each do |fixture|
     it "shows on #{fixture} hip, knee and ankle bent as they are told at the bottom" do
-      evaluations(fixture, 50).each do |evaluation|
-        scene = drawn(evaluation)
+      each_drawn(fixture) do |scene, told|
         hip, knee, ankle = %i[hip knee ankle].map { |id| scene.part(id).points.first }
-        expect(180 - angle(hip, knee, ankle)).to be_within(1).of(evaluation.quantities[:knee_bend_deg])
+        expect(180 - angle(hip, knee, ankle)).to be_within(1).of(told[:knee_bend_deg])
       end
     end
   end
