@@ -27,6 +27,16 @@ RSpec.describe "Setting up again, and who comes next" do
     id
   end
 
+  it "says on the bench, where it is seen at once, what comes before a pin is drawn" do
+    id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
+    steps = call(:get, "/api/fittings/#{id}")["steps"].select { |step| step["adjuster"] }
+    held, free = steps.partition { |step| step["adjuster"] == "thigh pad" }
+    expect(held.first["first"].join(" ")).to match(/\ASet before anyone sits.*Take the weight off it first/)
+    expect(held.first["notes"]).to include("Right side, red, pull pin")
+    expect(free.flat_map { |step| step["first"] }.grep(/Set before|weight off/)).to be_empty
+    expect(free.size).to eq(2)
+  end
+
   it "is a walk-round list for any member of staff: what is set standing first, how each is met, then in, load, out" do
     id = fitted(person)
     call(:post, "/auth/logout", {})

@@ -13,8 +13,17 @@ module Verglas
           steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, first: first(meeting, step), **in_words(meeting, step) } }
         end
 
-        # What has to be seen with a step: cautions and cares, the belt, how far one goes. All else can stand behind its one sentence.
-        def first(meeting, step)
+        # What has to be seen with a step: how a pin is safely drawn, cautions and cares, the belt, how far one goes. All else can stand behind its one sentence.
+        def first(meeting, step) = [*unsafe_else(meeting, step), *cares(meeting, step)]
+
+        # Before a pin is drawn, where its walk-round says so.
+        def unsafe_else(meeting, step)
+          return [] unless step.adjuster
+
+          [*(say(:standing, own_words(meeting, :standing, :note), {}) if step.standing), *(say(:weight_off, :note, {}) if step.weight_off)]
+        end
+
+        def cares(meeting, step)
           case step.stage
           when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *heavy(meeting), *meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }]
           when :secure then [*belt(meeting)]
@@ -86,11 +95,8 @@ module Verglas
           meeting.machine.family.choices.each_value.reject { |choice| choice.sought? || choice.placed? }.sum { |choice| meeting.advised_aids.fetch(choice.name.to_s, 0.0) }
         end
 
-        # How the adjuster is met: which side, which colour, how it unlocks, what comes first.
-        def handling(meeting, step)
-          [*WalkRound.words(meeting.walk_round.fetch(step.adjuster, {}))[/.+/], *(say(:standing, own_words(meeting, :standing, :note), {}) if step.standing),
-           *(say(:weight_off, :note, {}) if step.weight_off)]
-        end
+        # How the adjuster is met: which side, which colour, how it unlocks.
+        def handling(meeting, step) = WalkRound.words(meeting.walk_round.fetch(step.adjuster, {}))[/.+/]
 
         def notes(meeting, stage)
           case stage
@@ -176,7 +182,7 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :first, :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm,
+        private_class_method :first, :unsafe_else, :cares, :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm,
                              :handling, :notes, :before, :lightest, :heavy, :belt, :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
       end
     end
