@@ -64,7 +64,7 @@ module Verglas
       def own_rules = rules_chosen[:client]
 
       # What is known of this machine and this client that a school may need.
-      def known = [*(:slack_from_deg if machine_row[:slack_from_deg]), *client[:limits].keys.map(&:to_sym)]
+      def known = [*(:slack_from_deg if machine_row[:slack_from_deg]), *safety.measured.keys]
 
       # The same bench under other rules.
       def with_rules(rules)

@@ -8,6 +8,8 @@ module Verglas
     # every joint that the machine moves, loads or holds, with whose each figure is.
     class Safety
       CHILD_YEARS = 16
+      GATES = Guidance::Gates::ALL.keys.map(&:to_s).freeze
+      private_constant :GATES
 
       # rows: the client's cautions, where they are read already; body: answers their Body::Estimation; plates: the gym's, where they are read.
       def initialize(gym, client:, machine_row:, rows: nil, plates: nil, &known_body)
@@ -39,7 +41,14 @@ module Verglas
       def cautions = @cautions ||= rows.map { |row| Told::Caution.value(row) }
 
       # {limit => degrees} that were measured.
-      def measured = @measured ||= @client[:limits].to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
+      def measured = @measured ||= @client[:limits].except(*GATES).to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
+
+      # Names of the gates before a family that somebody saw go right; and of those that did not.
+      def shown(family) = gates(family, true)
+      def not_right(family) = gates(family, false)
+
+      # Gates that nobody has noted.
+      def unseen(family) = Guidance::Gates.before(family).map(&:name) - shown(family) - not_right(family)
 
       # What was measured in the place of a family's defaults, and what is usual of somebody so old or so heavy, by the names of its wishes.
       def limit_wishes(family)
@@ -79,13 +88,18 @@ module Verglas
       def rig = @machine_row[:loading] && (@rig ||= Loading::Rig.read(@machine_row[:loading].to_h, pairs: @plates || @gym.equipment.plates))
 
       # What keeps this client off this machine, as Bars.
-      def bars(family, today = Date.today) = [*(own_bars(family) if rows.any? || measured.any?), never_asked, maker_mass, maker_age(today)].compact
+      def bars(family, today = Date.today) = [*(own_bars(family) if rows.any? || measured.any?), *gate_bars(family), never_asked, maker_mass, maker_age(today)].compact
 
       # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
 
       private
 
+      def gates(family, right)
+        Guidance::Gates.before(family).map(&:name).select { |name| @client[:limits].dig(name.to_s, "right") == right }
+      end
+
+      def gate_bars(family) = not_right(family).map { |name| Bar.of(:"not_right_#{name}") }
       def own_bars(family) = Bars.new(self, family, Described.of_family(@machine_row, family), taped: Described.taped(@machine_row, family)).all
       def body = @body ||= @known_body ? @known_body.call : ClientBody.estimation(@client, @gym.readings.of(@client[:id]))
 

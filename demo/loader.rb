@@ -65,7 +65,7 @@ module Verglas
         person.fetch("cautions", {}).each do |caution, fields|
           @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
         end
-        limits(row, person.fetch("limits", {}))
+        limits(row, person.fetch("limits", {}), person.fetch("shown", []))
         remembered(@gym.clients.find(row[:id]), person)
         @db[:readings].where(client_id: row[:id], observation: person["read_anew"]).update(taken_at: Time.now - 3600)
       end
@@ -90,8 +90,11 @@ module Verglas
         person.fetch("open", []).each { |name| begin_draft(client, name) }
       end
 
-      def limits(client, measured)
-        limits = measured.to_h { |name, reading| [name, { deg: Guidance::Limits.fetch(name).degrees(reading).round(1), reading: reading, by: "Maren Oldcastle", at: Time.now.utc.iso8601 }] }
+      # shown: names of the gates that went right.
+      def limits(client, measured, shown)
+        signed = { by: "Maren Oldcastle", at: Time.now.utc.iso8601 }
+        limits = measured.to_h { |name, reading| [name, { deg: Guidance::Limits.fetch(name).degrees(reading).round(1), reading: reading, **signed }] }
+        limits = limits.merge(shown.to_h { |gate| [gate, { right: true, **signed }] })
         @gym.clients.measure(client[:id], version: client[:version], limits: limits) if limits.any?
       end
 

@@ -63,7 +63,7 @@ module Verglas
         end
 
         def equipment(record) = one_of(record["kind"], Aids::KINDS, "/kind")
-        def limits(record) = record.fetch("limits", {}).each_key { |name| Guidance::Limits.fetch(name) }
+        def limits(record) = record.fetch("limits", {}).each_key { |name| Guidance::Gates::ALL.key?(name.to_sym) || Guidance::Limits.fetch(name) }
 
         def caution(record)
           body = record["body"]

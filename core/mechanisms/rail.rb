@@ -68,6 +68,10 @@ module Verglas
       # The leg where the machine ends the travel.
       def stopped(place) = place.once(:stopped) { leg(place).towards_plate(from_hip(place, ends), foot_mm(place)) }
 
+      # The leg where the movement turns: at the working bottom, or where the stack comes to rest before it.
+      def turning(place) = place.once(:turning) { rests_early?(place) ? stopped(place) : bottom(place).state }
+      def rests_early?(place) = ends == :rest_x && slack_mm(place).positive?
+
       # How far the stop lies below the working bottom, or the bottom below where the stack rests (mm).
       def slack_mm(place) = (bottom(place).x_mm - from_hip(place, ends)) * (ends == :rest_x ? -1 : 1)
 
@@ -111,9 +115,9 @@ module Verglas
         { foot_mm: feet_between(place), stance_mm: [0.0, TABLE[:stance][:widest_mm]], turn_deg: [0.0, TABLE[:stance][:furthest_deg]] }.fetch(choice)
       end
 
-      # Both joints at the bottom, where the client turns, and where the machine ends the travel.
+      # Both joints where the client turns, and where the machine ends the travel.
       def ranges(place)
-        state = bottom(place).state
+        state = turning(place)
         end_of = ->(motion, deg) { Reached.new(at: :stop, deg: deg, forced: true, target_deg: wishes.clamp(motion, deg)) }
         free = ->(motion, deg, at = :bottom) { Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg)) }
         begins = top(place)
@@ -147,15 +151,15 @@ module Verglas
 
       # The leg at a share of the movement: 0 at its bottom, 1 at its top.
       def along(place, share)
-        from = bottom(place).state.x_mm
+        from = turning(place).x_mm
         leg(place).towards_plate(from + ((top(place).x_mm - from) * share), foot_mm(place))
       end
 
       # The knee, which straightens; as far as the plate has gone by then.
-      def lead(place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: bottom(place).state.knee_bend_deg, upto_deg: top(place).knee_bend_deg)
+      def lead(place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: turning(place).knee_bend_deg, upto_deg: top(place).knee_bend_deg)
 
       def share_at(place, deg)
-        from, at, upto = [bottom(place).state, leg(place).towards_bend(deg, foot_mm(place)), top(place)].map(&:x_mm)
+        from, at, upto = [turning(place), leg(place).towards_bend(deg, foot_mm(place)), top(place)].map(&:x_mm)
         (at - from) / (upto - from)
       end
 

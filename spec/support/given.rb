@@ -3,6 +3,7 @@
 # What specs start from: gyms, staff, machines, clients with readings.
 module Given
   PASSWORD = "a pane of ice"
+  SHOWN = { stick: { right: true, by: "Maren Oldcastle", at: "2026-01-05T09:00:00Z" } }.freeze
 
   def db = Verglas::DB
 
@@ -26,10 +27,10 @@ module Given
                                           description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)))
   end
 
-  # A client with readings in mm; answers the row.
-  def client(gym, by, name: "Ione Fairweather", detail: "", sex: nil, body_mass_kg: nil, **readings)
+  # A client with readings in mm, who has shown what comes before a kind of machine; answers the row.
+  def client(gym, by, name: "Ione Fairweather", detail: "", sex: nil, body_mass_kg: nil, shown: SHOWN, **readings)
     row = gym.clients.insert(name: name, detail: detail, sex: sex, body_mass_kg: body_mass_kg)
-    db[:clients].where(id: row[:id]).update(cautions_asked_on: Date.today)
+    db[:clients].where(id: row[:id]).update(cautions_asked_on: Date.today, **Verglas::Store::Sealed.columns(:clients, { limits: shown }))
     row = gym.clients.find(row[:id])
     readings.each do |observation, value|
       gym.readings.put(client_id: row[:id], observation: observation.to_s, value_mm: value, unit: "cm", confirmed: false, taken_by: by)

@@ -49,6 +49,31 @@ RSpec.describe "Hips over HTTP" do
     expect(call(:post, "/api/fittings/#{shown["id"]}/loads", { repetitions: 10 })).to include("kind" => "body", "says" => a_string_including("Body weight"))
   end
 
+  context "with the stick before the bench" do
+    let(:person) { client(loft, account, body_mass_kg: 68, stature: 1700, shown: {}) }
+
+    def note(right) = call(:put, "/api/clients/#{person[:id]}/gates/stick", { right: right, version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"] })
+
+    it "accepts nothing until somebody has noted it, then keeps it for every bench of the kind" do
+      expect(accept(angled)).to include("code" => "unseen_stick", "message" => a_string_including("all you typed is here"))
+      expect(note(true)["gates"]).to contain_exactly(include("name" => "stick", "right" => true, "by" => "Maren Oldcastle"))
+      expect([accept(angled)["accepted_at"], page(bench(level, "hip_extension"))["gates"].first["right"]]).to match([String, true])
+    end
+
+    it "keeps whom it was not right for off every such bench, and off no other machine" do
+      note(false)
+      expect(page(bench(angled))["bars"]).to eq(["The hinge with a stick was not right yet. No hinge bench until it is."])
+      expect(page(bench(adduction))["bars"]).to be_empty
+      note(nil)
+      expect(page(bench(angled)).values_at("bars", "gates")).to match([[], [include("right" => nil, "by" => nil)]])
+    end
+
+    it "refuses what it does not know, and what somebody else has changed" do
+      expect(call(:put, "/api/clients/#{person[:id]}/gates/rope", { right: true, version: 1 })).to include("code" => "unknown_gate")
+      expect([call(:put, "/api/clients/#{person[:id]}/gates/stick", { right: true, version: 99 }), status]).to match([include("code" => "stale"), 409])
+    end
+  end
+
   it "shows what ten kilograms at the chest do, beside body weight alone, and keeps them with the record" do
     id = bench(angled)
     shown = page(id)

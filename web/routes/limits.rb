@@ -21,6 +21,17 @@ module Verglas
             end
           end
 
+          # right null forgets it.
+          app.put("/api/clients/:id/gates/:gate") do |id, name|
+            write_once do
+              gate = Guidance::Gates.fetch(name)
+              limits = client_row(id)[:limits].except(name)
+              limits = limits.merge(gate.name.to_s => signed(right: input[:right])) unless input[:right].nil?
+              gym.clients.measure(id, version: input[:version], limits: limits)
+              Views::Limits.page(gym, client_row(id))
+            end
+          end
+
           # Found on the bench: the empty sled, the stop in.
           app.post("/api/fittings/:id/limits/:limit") do |id, name|
             write_once do

@@ -6,7 +6,7 @@ module Verglas
       # Fittings: the bench's page, a card's line, a line of what was left open.
       module Fitting
         # Of a record nothing is advised any more.
-        NOT_ASKED = { advice: nil, steps: [], creep_angles: [], findable: [], ready: nil, bars: [], narrowed: nil, since: nil, repaired: false }.freeze
+        NOT_ASKED = { advice: nil, steps: [], creep_angles: [], findable: [], ready: nil, bars: [], narrowed: nil, gates: [], since: nil, repaired: false }.freeze
 
         module_function
 
@@ -27,7 +27,7 @@ module Verglas
           evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
           shown = { marks: marks, repaired: marks != meeting.fitting[:marks].to_h, computed_from: nil, evaluation: told(meeting, evaluation), advice: Advice.of(meeting),
                     steps: Steps.of(meeting), creep_angles: Creep.angles(evaluation), findable: findable(meeting, evaluation), ready: meeting.bars.any? ? nil : Told::Ready.of(meeting) }
-          { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), **Cautions.on_bench(meeting), **shown }
+          { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), gates: Limits.gates(meeting.client, Guidance::Gates.before(meeting.machine.family)), **Cautions.on_bench(meeting), **shown }
         end
 
         # Of a draft: under today's cautions. input: with the aim, where it is another.

@@ -9,7 +9,16 @@ module Verglas
 
         def page(gym, client)
           uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
-          { client: Client.summary(client), limits: Verglas::Guidance::Limits::ALL.each_value.map { |limit| one(limit, client[:limits][limit.name.to_s], uncleared) } }
+          { client: Client.summary(client), gates: gates(client, Verglas::Guidance::Gates::ALL.each_value),
+            limits: Verglas::Guidance::Limits::ALL.each_value.map { |limit| one(limit, client[:limits][limit.name.to_s], uncleared) } }
+        end
+
+        # Whether each of these was seen, and by whom; right: nil where nobody has noted it.
+        def gates(client, gates)
+          gates.map do |gate|
+            noted = client[:limits][gate.name.to_s].to_h
+            { name: gate.name, **%i[title how kept not_yet].to_h { |part| [part, Formats::Words.say("gates.#{gate.name}.#{part}")] }, right: noted["right"], by: noted["by"], at: noted["at"] }
+          end
         end
 
         def one(limit, entry, uncleared)

@@ -8,7 +8,8 @@ module Verglas
         module_function
 
         def of(meeting, gym)
-          { exercises: meeting.exercises.keys.map { |name| exercise(meeting, gym, name) }, shared: meeting.shared, gave_up: gave_up(meeting), other: other(meeting, gym) }
+          other = other(meeting, gym)
+          { exercises: meeting.exercises.keys.map { |name| exercise(meeting, gym, name) }, shared: meeting.shared, gave_up: (gave_up(meeting) unless other), other: other }
         end
 
         # fitting_id: the draft that is open, if any.
@@ -17,13 +18,15 @@ module Verglas
           { name: name, title: Formats::Words.say("exercises.#{name}"), fitting_id: draft && draft[:id], active: name == meeting.exercise }
         end
 
+        # What sharing costs this exercise; nothing where it costs no grade. No second place is named beside the advised one.
         def gave_up(meeting)
-          return if meeting.fitting[:state] != "draft" || !meeting.station_advice.gave_up?(meeting.exercise)
+          return if meeting.fitting[:state] != "draft"
 
-          alone = meeting.station_advice.alone[meeting.exercise]
-          Formats::Words.say("station.gave_up", exercise: Formats::Words.say("exercises.#{meeting.exercise}"), marks: marks(meeting, alone.marks), alone: band(alone.evaluation.grade),
-                                                shared: band(meeting.advice.evaluation.grade))
+          alone, shared = [meeting.station_advice.alone[meeting.exercise], meeting.advice].map { |advice| advice.evaluation.grade }
+          Formats::Words.say("station.gave_up", exercise: Formats::Words.say("exercises.#{meeting.exercise}"), alone: band(alone), shared: band(shared)) unless alone == shared
         end
+
+        def band(grade) = grade == "fault" ? Formats::Words.say("station.fault") : grade
 
         # Where the other exercise was accepted with another seat: said, since the seat is one.
         def other(meeting, gym)
@@ -34,8 +37,7 @@ module Verglas
         end
 
         def marks(meeting, marks) = meeting.shared.map { |label| "#{label} #{marks[label]}" }.join(", ")
-        def band(grade) = grade || Formats::Words.say("taping.untaped.grade")
-        private_class_method :exercise, :gave_up, :other, :marks, :band
+        private_class_method :exercise, :gave_up, :other, :band, :marks
       end
     end
   end

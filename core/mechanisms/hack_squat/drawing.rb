@@ -76,7 +76,7 @@ module Verglas
 
         def window_of(place)
           rear = on_rail(place, -highest_mm(place), BEHIND_MM)
-          low = bottom(place).state
+          low = turning(place)
           right = [plate_ends(place, low).last.s, drawn(place, low, low.knee).s].max + 160
           upper = [on_rail(place, -(top(place).x_mm + body.torso + HEAD_MM), 0).n, rear.n].max + 40
           { left: rear.s - 60, bottom: floor(place) - 22, width: right - rear.s + 60, height: upper - floor(place) + 22 }

@@ -21,21 +21,21 @@ module Verglas
 
         def pictured(place)
           sketch = Scenes::Sketch.new
-          low = bottom(place).state
+          low = turning(place)
           draw_machine(sketch, place)
           draw_leg_on_plate(sketch, place, top(place), "_at_top", ghost: true)
           draw_trunk(sketch, place, low)
           draw_moving(sketch, place, low)
           draw_joints(sketch, place, low)
           draw_end(sketch, place)
-          Scenes::Scene.of(window: window_of(place), floor: floor(place), fade: fade(place), parts: sketch.parts.freeze, dimensions: dimensions(place, low), targets: [], lens: nil,
+          Scenes::Scene.of(window: window_of(place), floor: floor(place), fade: fade(place), parts: sketch.parts.freeze, dimensions: dimensions(place), targets: [], lens: nil,
                            points: tape_points(place), labels: labels(place), poses: poses(place), plate: plate_from_front(place))
         end
 
         # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}. What lies on the plate
         # is one piece, and so is what goes with the hip: each is drawn at the bottom and carried along.
         def poses(place)
-          low = bottom(place).state
+          low = turning(place)
           on_plate = places_drawn do |sketch|
             draw_plate(sketch, place, low)
             draw_foot(sketch, place, low)
@@ -103,8 +103,8 @@ module Verglas
         end
 
         # The number between the stop and the bottom, along the rail, where neither marks nor body are.
-        def dimensions(place, low)
-          ends_at = [from_hip(place, ends), low.x_mm]
+        def dimensions(place)
+          ends_at = [from_hip(place, ends), bottom(place).x_mm]
           stop, turn = ends_at.map { |x| under_plate(place, x, number_off) }
           at = under_plate(place, ends_at.max, number_off) + Geometry::Point.new(number_side == :start ? 26 : -26, number_side == :start ? 0 : -30)
           [Scenes::Dimension.new(of: stop_finding, from: stop, to: turn, at: at, anchor: number_side, value: slack_mm(place), unit: :mm)]

@@ -36,6 +36,7 @@ export type Tags = Schemas["Tags"];
 export type Observation = Schemas["Observation"];
 export type ObservationName = Schemas["ObservationName"];
 export type ExerciseName = Schemas["ExerciseName"];
+export type Gate = Schemas["Gate"];
 export type FittingPage = Schemas["FittingPage"];
 export type FittingState = Schemas["FittingState"];
 export type Evaluation = Schemas["Evaluation"];

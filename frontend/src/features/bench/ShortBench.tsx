@@ -11,6 +11,7 @@ import { LoadPanel } from "./loads/LoadPanel";
 import { PanelTitle } from "./Panel";
 import type { Hand } from "./SidePanel";
 import { Again } from "./steps/Again";
+import { Practise } from "./steps/Practise";
 import { Secure } from "./steps/Secure";
 import { Watch } from "./watching/Watch";
 import { WriteDown } from "./writing/WriteDown";
@@ -57,6 +58,7 @@ export function Safe({ fitting, bench, evaluation, foot, dispatch }: SafeProps) 
   return (
     <Column $area="steps" aria-label={say("shortBench.safeAndSeen")} tabIndex={0} data-short-bench>
       <Kept fitting={fitting} stages={BEFORE} />
+      <Practise fitting={fitting} />
       <Secure {...props} />
       <Kept fitting={fitting} stages={WORKING} />
       <Watch {...props} evaluation={evaluation} />

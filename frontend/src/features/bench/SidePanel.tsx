@@ -9,6 +9,7 @@ import { Controls } from "./controls/Controls";
 import { LoadPanel } from "./loads/LoadPanel";
 import type { PacerState } from "./loads/Pacer";
 import { Panel } from "./Panel";
+import { Practise } from "./steps/Practise";
 import { Secure } from "./steps/Secure";
 import { Watch } from "./watching/Watch";
 import { WriteDown } from "./writing/WriteDown";
@@ -33,6 +34,8 @@ export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, di
           <Again fitting={fitting} moved={moved} order={order} dispatch={dispatch} />
         </Panel>
       );
+    case "@practise":
+      return <Practise fitting={fitting} />;
     case "@secure":
       return <Secure fitting={fitting} sheet={bench.sheet} dispatch={dispatch} />;
     case "@light":

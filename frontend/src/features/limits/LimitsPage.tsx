@@ -16,6 +16,7 @@ import { Field } from "../../ui/Field";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
+import { Gates } from "../shared/Gates";
 import { breakpoint, space } from "../../ui/tokens";
 
 const Row = styled.li`
@@ -79,6 +80,9 @@ export function LimitsPage() {
       </PageHead>
       {keep.error ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
       <Rows>
+        <li style={{ padding: space(4) }}>
+          <Gates client={client} gates={limits.data.gates} locale={me.data.gym.locale} />
+        </li>
         {limits.data.limits.map((limit) => (
           <Row key={limit.name} data-limit={limit.name}>
             <div>
