@@ -43,7 +43,7 @@ module Verglas
         def torques(points) = points.map { |deg, nm| [deg.round(1), nm.round(1)] }
 
         def plate(plate)
-          lengths = %i[length_mm foot_mm heel_mm stance_mm turn_deg low_mm high_mm].to_h { |name| [name, plate[name]&.to_f&.round(1)] }
+          lengths = %i[length_mm width_mm foot_mm shoe_mm heel_mm stance_mm turn_deg low_mm high_mm].to_h { |name| [name, plate[name]&.to_f&.round(1)] }
           lengths.merge(says: plate.says.map { |says| Formats::Words.of(says) }, closed: plate.closed && Formats::Words.of(plate.closed), choice: plate.choice)
         end
 

@@ -103,17 +103,23 @@ module Verglas
         @limits ||= FootWindow::Limits.new(hip_bend_deg: hip_limit_deg, ankle_bend_deg: ankle_limit_deg, knee_bend_deg: knee_limit_deg, toes: TOES.fetch(wishes[:toes].to_i))
       end
 
-      def findings(group, place) = group == :joint ? [depth(place), stop(place), *further(place), range_left(place)] : []
-
-      # Where the feet are best, and how far they can be moved. How far apart and how far turned out is written down: no number rests on it.
-      def settled(place)
-        stance = TABLE[:stance]
-        { foot_mm: foot_mm(place), stance_mm: (stance[:share_of_stature] * body.stature).round(-1).to_f, turn_deg: stance[:turn_deg].to_f }.select { |name, _| wishes[name].nil? }
+      def findings(group, place)
+        case group
+        when :joint then [depth(place), stop(place), *further(place), range_left(place)]
+        when :width then [feet_wide(place)]
+        else []
+        end
       end
+
+      # Where the feet are best, and how far they can be moved.
+      def settled(place) = { foot_mm: foot_mm(place), **Stance.of(body, place[:plate_width], wishes.values).to_h }.select { |name, _| wishes[name].nil? }
 
       def span(choice, place)
         { foot_mm: feet_between(place), stance_mm: [0.0, TABLE[:stance][:widest_mm]], turn_deg: [0.0, TABLE[:stance][:furthest_deg]] }.fetch(choice)
       end
+
+      # From the outer edge of the wider shoe to the plate's (mm); less than nothing where it hangs over.
+      def feet_wide_mm(place) = Stance.of(body, place[:plate_width], wishes.values).room_mm
 
       # Both joints where the client turns, and where the machine ends the travel.
       def ranges(place)
@@ -187,6 +193,8 @@ module Verglas
 
       # With an ankle caution the feet stay in the middle of the plate or above.
       def lowest_mm(place) = wishes[:lowest_share] * [place[:plate_length] - body.foot, 0.0].max
+
+      def feet_wide(place) = feet_wide_mm(place).then { |room| grade(:feet_wide, room) }
 
       # A stop that lets a joint past its limit is a fault, however well it lies.
       def stop(place) = grade(stop_finding, slack_mm(place), slack_mm(place), stop_fault(stopped(place)))

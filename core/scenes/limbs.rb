@@ -9,6 +9,10 @@ module Verglas
       KNEE = 0.88
       THIGH_END = 0.96
       THIN_MM = 22
+      # A foot that stands: heel and toes from the ankle, as shares of its length, each with a radius (mm).
+      PLANTED = [[-0.15, 23], [0.71, 17]].freeze
+      # What is laid under a foot is longer at both ends (mm).
+      UNDERFOOT_MM = 20
       SOLE_MM = 29
       TOE_MM = 17
 
@@ -22,6 +26,24 @@ module Verglas
         at_knee = @body.knee_front * KNEE
         at_ankle = at_knee + ((@body.calf_half - at_knee) * (ankle - knee).norm / [contact_mm, 1.0].max)
         sketch.capsule(id, :body, [knee, ankle], [at_knee, [at_ankle, THIN_MM].max], moves: true, **how)
+      end
+
+      # A whole foot in its shoe on something flat, the sole of the shoe as thick as it counts. towards: of the toes; out: from the
+      # ankle to what is stood on (unit Points, square to each other). Answers where the shoe ends, heel and toe (Points).
+      def planted_foot(sketch, ankle, towards:, out:, sole_mm:, suffix: "", **how)
+        heel, toe = PLANTED.map { |share, radius| ankle + (towards * (share * @body.foot)) + (out * (@body.ankle_height - radius)) }
+        sketch.capsule(:"foot#{suffix}", :body, [heel, toe], PLANTED.map(&:last), moves: true, **how)
+        ends = [heel - (towards * PLANTED[0][1]) + (out * PLANTED[0][1]), toe + (towards * PLANTED[1][1]) + (out * PLANTED[1][1])]
+        under = ends.map { |point| point + (out * sole_mm) }
+        sketch.slab(:"shoe#{suffix}", :cushion, *ends, *under.reverse, moves: true, **how) if sole_mm.positive?
+        under
+      end
+
+      # What lies under both feet from there on, so thick (mm).
+      def underfoot(sketch, id, ends, out, thick_mm, **how)
+        along = (ends.last - ends.first).unit * UNDERFOOT_MM
+        upper = [ends.first - along, ends.last + along]
+        sketch.slab(id, :block, *upper, *upper.reverse.map { |point| point + (out * thick_mm) }, moves: true, **how)
       end
 
       # A foot square to its leg.

@@ -38,10 +38,10 @@ module Verglas
     # plain_nm: of body weight alone.
     CurveTop = Value.define(:deg, :nm, :plain_nm, :own)
 
-    # A plate with feet on it, heights from its lower edge (mm): its length, the foot's, where the heels stand, how far apart (mm) and how
+    # A plate with feet on it, heights from its lower edge (mm): its length, its width (nil where not taped), the foot's, how wide a shoe is, where the heels stand, how far apart (mm) and how
     # far turned out (degrees), and between which two heights they may (nil where nowhere); says: what closes the lower and the upper
     # end; closed: why nowhere, and what would open it; choice: what places the feet.
-    Plate = Value.define(:length_mm, :foot_mm, :heel_mm, :stance_mm, :turn_deg, :low_mm, :high_mm, :says, :closed, :choice)
+    Plate = Value.define(:length_mm, :width_mm, :foot_mm, :shoe_mm, :heel_mm, :stance_mm, :turn_deg, :low_mm, :high_mm, :says, :closed, :choice)
 
     # A number between two points: of: the finding that it is, or :turning for where the client turns back; at: where it is written,
     # anchor: with which end of the writing there.

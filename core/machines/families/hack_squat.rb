@@ -24,6 +24,7 @@ module Verglas
         depth_found %i[plate_angle plate_y plate_length]
         stop_found
         latch_found %i[latch_distance plate_y]
+        feet_found
         range_found rests_on: %i[plate_angle plate_y plate_length]
       end
     end

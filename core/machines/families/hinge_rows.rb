@@ -28,7 +28,7 @@ module Verglas
           joint :hip_extension, free: :top
           joint :knee_flexion, held_deg: 0.0, soft_to_deg: FIGURES[:knees][:soft_to_deg]
           constant :pad_top, mm: 300..1400, usual: usual, group: :joint, tape: %i[sole pad_edge]
-          constant :heel_roller, mm: 0..250, usual: 0..120, default: 0.0, group: :joint, tape: %i[sole heel_roller]
+          constant :heel_roller, mm: 0..250, usual: 0..120, default: 0.0, group: :joint, tape: %i[heel_sole heel_roller]
           adjuster :hip_pad, drives: { pad_top: 1 }, decides: :hip_pad, stage: :joint
           wish :gap_mm, default: yield
           wish :bottom_bend_deg, stricter: :min, measured_as: :hinge

@@ -25,6 +25,7 @@ module Verglas
         depth_found %i[trunk_angle plate_angle plate_y]
         stop_found
         latch_found %i[latch_x]
+        feet_found
         range_found rests_on: %i[trunk_angle plate_angle plate_y]
       end
     end

@@ -23,6 +23,7 @@ module Verglas
         depth_found %i[trunk_angle plate_angle plate_y]
         finding :rest_slack, graded: :slack_mm, group: :joint, rests_on: %i[rest_x], set_by: %i[rest foot_mm recline], mends: %i[seat_further seat_nearer],
                              never: %i[past_hip_limit past_knee_limit]
+        feet_found
         range_found rests_on: %i[trunk_angle plate_angle plate_y]
       end
     end

@@ -11,8 +11,9 @@ module Verglas
         # A plate from its lower edge: how it leans, how long, how high.
         def plate(usual_y:)
           constant :rail_incline, deg: -10..90, usual: 0..60, group: :joint, tape: %i[rail_low rail_level rail_high]
-          constant :plate_angle, deg: 30..130, usual: 55..95, group: :joint, tape: %i[plate_low rail_ahead plate_top]
+          constant :plate_angle, deg: 30..130, usual: 55..95, group: :joint, tape: %i[plate_low plate_ahead plate_top]
           constant :plate_length, mm: 150..1200, usual: 350..800, group: :joint, tape: %i[plate_low plate_top]
+          constant :plate_width, mm: 200..1500, usual: 350..1000, group: :width, optional: true
           constant :plate_y, mm: -600..800, usual: usual_y, group: :joint, tape: %i[plate_level plate_low]
         end
 
@@ -43,7 +44,12 @@ module Verglas
         end
 
         def depth_found(rests_on)
-          finding :knee_depth, graded: :depth_room_deg, shown: :knee_bend_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: [nil, nil], never: %i[not_upright]
+          finding :knee_depth, graded: :depth_room_deg, shown: :turning_bend_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: [nil, nil], never: %i[not_upright]
+        end
+
+        # Both feet between the plate's edges, told where its width is taped. The stance is the client's: it weighs on no mark.
+        def feet_found
+          finding :feet_wide, graded: :feet_wide_mm, group: :width, rests_on: %i[plate_width], set_by: [], mends: [nil, nil], weighs: false
         end
 
         def stop_found

@@ -47,7 +47,7 @@ module Verglas
           limbs.trunk(sketch, hip + point(-16, 0), upright(standing.lean_deg), body.hip_depth * 0.86, body.hip_depth * 0.74)
           limbs.thigh(sketch, hip, knee)
           limbs.shin(sketch, knee, ankle, body.shank * 0.6)
-          limbs.foot(sketch, knee, ankle)
+          limbs.planted_foot(sketch, ankle, towards: point(1, 0), out: point(0, -1), sole_mm: wishes[:sole_mm])
         end
 
         # As deep as this client squats: shin, thigh and trunk each as far from upright as it is told.
@@ -96,7 +96,7 @@ module Verglas
         def tape_points(place)
           ring = ring_mm(place)
           top = ring - place[:hook_length]
-          { hip_bone: point(-60, ring + place[:belt_drop]), ring: point(0, ring), chain_top: point(0, top), next_link: point(0, top - place[:link_pitch]),
+          { hip_bone: point(0, ring + place[:belt_drop]), ring: point(0, ring), chain_top: point(0, top), next_link: point(0, top - place[:link_pitch]),
             floor_below: point(300, 0), box_top: point(300, raised_mm(place)), load_on_catch: point(300, place[:catch_height]), load_lowest: point(300, place[:lowest_anchor]) }
         end
       end

@@ -11,7 +11,6 @@ module Verglas
         PLATE_MM = 460
         PAD_MM = 60
         BEHIND_MM = 96
-        SHOE_MM = 23
 
         def pictured_at = :top
 
@@ -63,8 +62,9 @@ module Verglas
         # The toes towards the pad.
         def draw_foot(sketch, place, ankle)
           up = plate_ray(place)
-          sole = ankle - (up.front * (body.ankle_height + wishes[:sole_mm] + wishes[:block_mm] - SHOE_MM))
-          sketch.capsule(:foot, :body, [sole + (up * (0.15 * body.foot)), sole - (up * (0.7 * body.foot))], [SHOE_MM, 17], moves: true)
+          limbs = Scenes::Limbs.new(body, facing: -1)
+          under = limbs.planted_foot(sketch, ankle, towards: up * -1, out: up.front * -1, sole_mm: wishes[:sole_mm])
+          limbs.underfoot(sketch, :block, under, up.front * -1, wishes[:block_mm]) if wishes[:block_mm].positive?
         end
 
         def floor(place) = on_rail(place, place[:latch_to_feet] + 120, -BEHIND_MM).n - 90

@@ -86,7 +86,7 @@ module Verglas
           low, high = plate_ends(place, bottom(place).state)
           at = ->(x) { on_rail(place, -x, 0) }
           { rail_low: on_rail(place, 0, BEHIND_MM), rail_level: on_rail(place, 0, BEHIND_MM) + Geometry::Point.new(-420, 0), rail_high: on_rail(place, -500, BEHIND_MM),
-            rail_ahead: low + turned(place, Geometry::Point.new(300, 0)), plate_low: low, plate_top: high, plate_level: turned(place, Geometry::Point.new(0, -place[:plate_y])),
+            plate_ahead: low + turned(place, Geometry::Point.new(300, 0)), plate_low: low, plate_top: high, plate_level: turned(place, Geometry::Point.new(0, -place[:plate_y])),
             shoulder_on_rail: turned(place, Geometry::Point.new(0, -place[:plate_y])), plate_on_stop: at[place[:stop_x]], plate_on_latch: at[place[:latch_distance]] }
         end
       end

@@ -21,6 +21,9 @@ module Verglas
         LEVEL_FLOOR_MM = 860
         ANGLED_FLOOR_MM = 190
 
+        # Where a roller's line ends that is not taped yet.
+        UNTAPED_ROLLER_MM = 70
+
         def pictured_at = :bottom
 
         private
@@ -124,9 +127,11 @@ module Verglas
         end
 
         def tape_points(place)
-          roller = [place.parameters[:heel_roller] || 0.0, 70].max
-          { sole: on_leg(place, 0, under_thigh_mm), pad_edge: on_leg(place, place[:pad_top], under_thigh_mm), heel_roller: on_leg(place, roller, -60), level_ahead: point(420, 0),
-            bench_up: along(place) * 420 }
+          roller = place.parameters[:heel_roller] || 0.0
+          heel = ->(mm) { on_leg(place, sole_at(place) + mm, -60) }
+          sole = on_leg(place, 0, under_thigh_mm)
+          { heel_sole: heel[0], heel_roller: heel[roller.positive? ? roller : UNTAPED_ROLLER_MM], sole: sole,
+            pad_edge: on_leg(place, place[:pad_top], under_thigh_mm), level_ahead: sole + point(420, 0), bench_up: sole + (along(place) * 420) }
         end
 
         # All along the movement, from where it turns.

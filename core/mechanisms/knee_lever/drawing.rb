@@ -5,7 +5,10 @@ module Verglas
     class KneeLever < Mechanism
       # A seat, a block under the forefeet, the pad on its lever: with the heels lowest, and as a ghost with the heels highest.
       module Drawing
-        BLOCK = { height: 110, behind: 50, before: 150 }.freeze
+        # Of the foot, from its ball to the toes; how much thicker it is there than at their end (mm).
+        TOES_SHARE = 0.21
+        BALL_MM = 6
+        BLOCK = { height: 110, behind: 8, before: 192 }.freeze
         PAD = { length: 210, height: 74, before_knee: 40 }.freeze
         SEAT_MM = 62
         LEVER_MM = 390
@@ -39,8 +42,11 @@ module Verglas
           up = Geometry::Point.towards(-90 - drop_deg)
           foot = heelwards * (BALL_SHARE * body.foot)
           ankle = foot + (up * (body.ankle_height + wishes[:sole_mm]))
-          { heel: heelwards * (0.79 * body.foot), ankle: ankle, knee: ankle + point(0, body.shank), toe: heelwards * (-0.21 * body.foot), up: up, top: knee_top_mm(drop_deg) }
+          { heel: heelwards * (0.79 * body.foot), ankle: ankle, knee: ankle + point(0, body.shank), toe: toes(heelwards, drop_deg), up: up, top: knee_top_mm(drop_deg) }
         end
+
+        # Under a heel that rises the toes stay on the block.
+        def toes(heelwards, drop_deg) = (drop_deg.negative? ? point(-1, 0) : heelwards) * (-TOES_SHARE * body.foot)
 
         def hip = @hip ||= pose(0)[:knee] + point(-body.thigh, body.hip_rise - body.knee_under)
 
@@ -68,9 +74,14 @@ module Verglas
         def draw_leg(sketch, pose, suffix, **how)
           limbs.shin(sketch, pose[:knee], pose[:ankle], body.shank * 0.6, id: :"shin#{suffix}", **how)
           heel_mm = [(body.ankle_height + wishes[:sole_mm]) / 2.0, 26].max
-          sketch.capsule(:"foot#{suffix}", :body, [pose[:heel] + (pose[:up] * heel_mm), pose[:toe] + (pose[:up] * TOE_MM)], [heel_mm, TOE_MM], moves: true, **how)
+          ball = (pose[:up] * (TOE_MM + BALL_MM)) + point(0, 0)
+          sketch.capsule(:"foot#{suffix}", :body, [pose[:heel] + (pose[:up] * heel_mm), ball], [heel_mm, TOE_MM + BALL_MM], moves: true, **how)
+          sketch.capsule(:"toes#{suffix}", :body, [ball, pose[:toe] + (up_from(pose) * TOE_MM)], [TOE_MM + BALL_MM, TOE_MM], moves: true, **how)
           sketch.capsule(:"thigh#{suffix}", :body, [hip, pose[:knee]], [body.hip_rise, body.knee_front * 0.96], moves: true, **how) if how[:ghost]
         end
+
+        # Square to the sole under the toes.
+        def up_from(pose) = pose[:toe].n.zero? ? point(0, 1) : pose[:up]
 
         # The lever with its weight, the pad's underside so high; its stop and its catch as lines.
         def draw_lever(sketch, place, low, under)

@@ -12,8 +12,8 @@ module Verglas
 
         private
 
-        # Over the rail; the number to the right.
-        def number_off = -56
+        # Under the rail and its marks; the number to the right.
+        def number_off = 104
         def number_side = :start
 
         # A point of the hip's rail frame as it is drawn.
@@ -70,7 +70,7 @@ module Verglas
           at = place[:plate_y]
           { corner: on_rail[0, 0], rail_ahead: on_rail[420, 0], back_top: corner_ray(place, place[:trunk_angle], 420), seat_front: corner_ray(place, place[:seat_angle], 300),
             rail_low: under_plate(place, -60), rail_level: under_plate(place, -60) + Geometry::Point.new(420, 0), rail_high: under_plate(place, 400),
-            plate_low: low, plate_top: high, plate_level: on_rail[bottom(place).state.x_mm + hip(place).s, 0], corner_on_rail: on_rail[0, at], plate_on_stop: on_rail[place[ends], at],
+            plate_ahead: low + (on_rail[300, 0] - on_rail[0, 0]), plate_low: low, plate_top: high, plate_level: on_rail[bottom(place).state.x_mm + hip(place).s, 0], corner_on_rail: on_rail[0, at], plate_on_stop: on_rail[place[ends], at],
             plate_on_latch: on_rail[place.parameters.fetch(:latch_x, 0), at] }
         end
       end

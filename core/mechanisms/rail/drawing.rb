@@ -10,7 +10,6 @@ module Verglas
 
         PLATE_MM = 34
         RAIL_MM = 18
-        SHOE_MM = 23
         TICK_MM = 26
         # Poses between the bottom and the top for who moves it by hand.
         POSES = 11
@@ -96,11 +95,15 @@ module Verglas
         end
 
         def draw_foot(sketch, place, state, suffix = "", **how)
-          up = up_the_plate(place)
-          heel = state.ankle - (up.front * ((body.ankle_height + sole_mm) - SHOE_MM)) - (up * (0.15 * body.foot))
-          ends = [heel, heel + (up * (0.86 * body.foot))].map { |point| drawn(place, state, point) }
-          sketch.capsule(:"foot#{suffix}", :body, ends, [SHOE_MM, 17], moves: true, **how)
+          ankle = drawn(place, state, state.ankle)
+          up = (drawn(place, state, state.ankle + up_the_plate(place)) - ankle).unit
+          limbs = Scenes::Limbs.new(body)
+          under = limbs.planted_foot(sketch, ankle, towards: up, out: up.front * -1, sole_mm: wishes[:sole_mm], suffix: suffix, **how)
+          limbs.underfoot(sketch, :"block#{suffix}", under, up.front * -1, block_mm, **how) if block_mm.positive?
         end
+
+        # What lies between shoe and plate.
+        def block_mm = sole_mm - wishes[:sole_mm]
 
         # The number between the stop and the bottom, along the rail, where neither marks nor body are.
         def dimensions(place)
@@ -148,7 +151,7 @@ module Verglas
           return unless seen.plate_mm
 
           range = seen.empty? ? [nil, nil] : [seen.low_mm, seen.high_mm]
-          Scenes::Plate.new(length_mm: place[:plate_length], foot_mm: body.foot, heel_mm: foot_mm(place), **feet(place), low_mm: range.first, high_mm: range.last,
+          Scenes::Plate.new(length_mm: place[:plate_length], width_mm: place[:plate_width], foot_mm: body.foot, shoe_mm: Stance::FIGURES[:shoe_mm], heel_mm: foot_mm(place), **feet(place), low_mm: range.first, high_mm: range.last,
                             says: window_says(place), closed: closed_says(place), choice: :foot_mm)
         end
 

@@ -6,9 +6,10 @@ module Verglas
       # Every number that a rail tells: at the bottom, of the window of the feet, of what ends the travel.
       module Numbers
         # What findings stand on; each is a method too.
-        GRADED_ON = %i[knee_bend_deg depth_room_deg slack_mm latch_room_mm range_left_deg].freeze
+        GRADED_ON = %i[knee_bend_deg depth_room_deg slack_mm latch_room_mm range_left_deg feet_wide_mm turning_bend_deg].freeze
 
         def quantities_of(group, place)
+          return { feet_wide_mm: feet_wide_mm(place) } if group == :width
           return load_quantities(place) unless group == :joint
 
           { **window_quantities(place), **leg_quantities(bottom(place).state), **end_quantities(place), **force_quantities(place), **further_quantities(place) }
@@ -19,6 +20,8 @@ module Verglas
         # How much deeper than wanted the movement could go (degrees of knee bend).
         def depth_room_deg(place) = deepest(place).bend_deg - window(place).target_deg
         def knee_bend_deg(place) = bottom(place).bend_deg
+        # Where the movement turns, at the bottom or where the stack rests before it.
+        def turning_bend_deg(place) = turning(place).knee_bend_deg
 
         def report(place)
           state = bottom(place).state
@@ -44,7 +47,7 @@ module Verglas
         private
 
         def end_quantities(place)
-          { slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), range_left_deg: range_left_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg,
+          { turning_bend_deg: turning_bend_deg(place), slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), range_left_deg: range_left_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg,
             hip_share: hip_share(place) }
         end
 

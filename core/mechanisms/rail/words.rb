@@ -12,6 +12,7 @@ module Verglas
           case finding.code
           when :knee_depth then depth_says(finding, place)
           when :latch_room then latch_says(finding)
+          when :feet_wide then Says.of("says.feet_wide.#{finding.value.negative? ? :over : :within}", mm: finding.value.abs.round)
           else end_says(finding, place)
           end
         end
@@ -42,7 +43,7 @@ module Verglas
         def motion(place)
           return unless family.told.include?(:joint)
 
-          state = bottom(place).state
+          state = turning(place)
           { ending: Says.of("motion.bottom", **{ knee: state.knee_bend_deg, hip: state.hip_bend_deg, ankle: state.ankle_bend_deg }.transform_values { |deg| Mechanisms.whole_deg(deg) }),
             ratio: Says.of("motion.split", **split(place, state)) }
         end
@@ -85,8 +86,10 @@ module Verglas
         def depth_says(finding, place)
           return Says.of("says.knee_depth.#{finding.fault}") if finding.fault
 
-          bend = at_most(bottom(place).bend_deg)
+          bend = at_most(turning_bend_deg(place))
           by = deepest(place).by
+          return Says.of("says.knee_depth.rests", bend: bend, wanted: at_most(bottom(place).bend_deg)) if rests_early?(place) && !finding.value.negative?
+
           return short_says(finding, place, bend: bend, by: limit_says(by)) if finding.value.negative?
 
           whose = bottom(place).by == :knee ? "allowed" : "wanted"

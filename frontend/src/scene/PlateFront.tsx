@@ -27,20 +27,23 @@ const Drawing = styled.svg`
     vector-effect: non-scaling-stroke;
   }
 `;
-/** As it is drawn: its width, the room for the names beside it and above and below (mm). */
-const WIDE = 500;
+/** As it is drawn where nobody taped its width; the room for the names beside it and above and below (mm). */
+const UNTAPED = 500;
 const NAMES = 372;
 const ROOM = 56;
 /** Nearer to the lower edge than this, its name stands over the line (mm). */
 const EDGE = 80;
-const SOLE_MM = 88;
+/** Dashes of what nobody taped. */
+const DASHES = "14 10";
 
 type Props = { plate: Plate; onPlace?: (heelMm: number) => void };
 
 export function PlateFront({ plate, onPlace }: Props) {
   const {
     length_mm: length,
+    width_mm: width,
     foot_mm: foot,
+    shoe_mm: shoe,
     heel_mm: heel,
     stance_mm: stance,
     turn_deg: turn,
@@ -48,6 +51,7 @@ export function PlateFront({ plate, onPlace }: Props) {
     high_mm: high,
     says,
   } = plate;
+  const wide = width ?? UNTAPED;
   const y = (mm: number) => length - mm;
   const whole = Math.round(heel);
   const touched = (event: React.PointerEvent<SVGSVGElement>) => {
@@ -58,7 +62,7 @@ export function PlateFront({ plate, onPlace }: Props) {
   };
   const named = (at: number, words: string, upper: boolean, over = upper) => (
     <g>
-      <path d={`M-22 ${y(at)}H${WIDE}`} stroke={colour.inLine} strokeWidth="2" strokeDasharray="7 6" />
+      <path d={`M-22 ${y(at)}H${wide}`} stroke={colour.inLine} strokeWidth="2" strokeDasharray="7 6" />
       <text x="-26" y={y(at) + (over ? -48 : 40)} textAnchor="end" data-quiet>
         {upper ? say("plateFront.heelsAboveHere") : say("plateFront.heelsBelowHere")}
       </text>
@@ -69,20 +73,29 @@ export function PlateFront({ plate, onPlace }: Props) {
   );
   return (
     <Drawing
-      viewBox={`${-NAMES} ${-ROOM} ${WIDE + NAMES + 14} ${length + 2 * ROOM}`}
+      viewBox={`${-NAMES} ${-ROOM} ${wide + NAMES + 14} ${length + 2 * ROOM}`}
       role="img"
       aria-label={say("plateFront.says", { mm: whole })}
       data-figure="plate"
       onPointerDown={touched}
       onPointerMove={touched}
     >
-      <text x={WIDE} y="-18" textAnchor="end" fontWeight="600">
-        {say("plateFront.title")}
+      <text x={wide} y="-18" textAnchor="end" fontWeight="600">
+        {width === null ? say("plateFront.widthNotTaped") : say("plateFront.title")}
       </text>
-      <rect width={WIDE} height={length} rx="12" fill={colour.panel} stroke={colour.machine} strokeWidth="3" />
+      <rect
+        width={wide}
+        height={length}
+        rx="12"
+        fill={colour.panel}
+        stroke={colour.machine}
+        strokeWidth="3"
+        strokeDasharray={width === null ? DASHES : undefined}
+        data-part="face"
+      />
       {low !== null && high !== null ? (
         <>
-          <rect y={y(high)} width={WIDE} height={Math.max(high - low, 3)} fill={colour.inLineFill} data-part="window" />
+          <rect y={y(high)} width={wide} height={Math.max(high - low, 3)} fill={colour.inLineFill} data-part="window" />
           {named(high, says[1] ?? "", true)}
           {named(low, says[0] ?? "", false, low < EDGE)}
         </>
@@ -90,23 +103,23 @@ export function PlateFront({ plate, onPlace }: Props) {
       {[-1, 1].map((side) => (
         <g
           key={side}
-          transform={`translate(${WIDE / 2 + (side * Math.min(stance, WIDE - SOLE_MM)) / 2} ${y(heel)}) rotate(${side * turn})`}
+          transform={`translate(${wide / 2 + (side * stance) / 2} ${y(heel)}) rotate(${side * turn})`}
         >
           <rect
-            x={-SOLE_MM / 2}
+            x={-shoe / 2}
             y={-foot}
-            width={SOLE_MM}
+            width={shoe}
             height={foot}
-            rx={SOLE_MM / 2}
+            rx={shoe / 2}
             fill={colour.bodyFill}
             fillOpacity="0.9"
             stroke={colour.body}
             strokeWidth="2.5"
           />
-          <circle r="8" cy={-SOLE_MM / 2} fill={colour.body} />
+          <circle r="8" cy={-shoe / 2} fill={colour.body} />
         </g>
       ))}
-      <text x={WIDE / 2} y={length + 42} textAnchor="middle" data-number>
+      <text x={wide / 2} y={length + 42} textAnchor="middle" data-number>
         {say("plateFront.heelsUp", { mm: whole })}
       </text>
     </Drawing>

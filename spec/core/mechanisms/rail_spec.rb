@@ -80,6 +80,18 @@ RSpec.describe Verglas::Mechanisms::Rail do
   end
 
   # As deep as the body goes is what is wanted there, not so much less than a number; and what a clinician leaves is the target.
+  it "grades both feet on the plate where its width is taped, moves no mark by it, and says nothing where it is not" do
+    within, over, untaped = [[560, 300.0], [560, 600.0], [nil, 600.0]].map do |width, stance|
+      machine = Verglas::Machines::Reader.read_known(Worked::MACHINES.fetch("incline_sled").then { |data| data.merge("constants" => data["constants"].merge("plate_width" => width).compact) })
+      wishes = Verglas::Mechanisms::Wishes.for(machine.family, stance_mm: stance)
+      Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(Worked.body("middle")), wishes: wishes, indices: [0] * machine.adjusters.size)
+    end
+    expect([within, over].map { |at| at.finding(:feet_wide).band }).to eq(["in line", "off"])
+    expect(untaped.finding(:feet_wide)).to be_nil
+    expect([within, over].map { |at| at.mechanics.scene(at.place).plate.width_mm }).to all(eq(560.0))
+    expect(untaped.mechanics.scene(untaped.place).plate.width_mm).to be_nil
+  end
+
   it "calls a depth in line that ends where the pelvis does, under the school that wants that, or where a clinician ends it" do
     told = [{ target_bend_deg: 120.0 }, { target_bend_deg: 110.0 }].map do |given|
       found = finding(*rail("seat_on_rail", **given), :knee_depth)

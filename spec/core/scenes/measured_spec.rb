@@ -29,11 +29,35 @@ RSpec.describe "A picture, measured" do
     Verglas::Machines::Families.fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind"))).exercises.each_key do |exercise|
       it "has every number of #{[fixture, exercise].compact.join(", ")} as long as it is told" do
         evaluations(fixture, 50, exercise: exercise).each do |evaluation|
-          scene = drawn(evaluation) or next
+          scene = drawn(evaluation)
+          expect(scene).not_to be_nil
           scene.dimensions.select { |one| one.unit == :mm }.each do |one|
             expect((one.to - one.from).norm).to be_within(1).of(one.value.abs), one.of.to_s
             finding = evaluation.finding(one.of)
             expect(one.value).to be_within(1).of(evaluation.quantities[evaluation.kind(one.of).shown] || finding.value), one.of.to_s if finding
+          end
+        end
+      end
+    end
+  end
+
+  # {name => value} of what is taped between points of the picture: as an instructor is shown it, on the machine by itself.
+  def taped_lengths(on, mechanics, place)
+    scene = mechanics.scene_at_rest(place)
+    on.family.constants.reject { |_, constant| constant.tape.empty? }.to_h { |name, constant| [name, constant.tape.map { |id| scene.points.fetch(id) }] }
+  end
+
+  Worked::MACHINES.each do |fixture, data|
+    Verglas::Machines::Families.fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind"))).exercises.each_key do |exercise|
+      it "shows on #{[fixture, exercise].compact.join(", ")} each length between the points it is taped from" do
+        evaluations(fixture, 10, exercise: exercise).each do |evaluation|
+          on = evaluation.machine
+          on = on.with(constants: on.constants.merge(heel_roller: 90.0)) if on.constants.key?(:heel_roller)
+          mechanics = Verglas::Mechanisms.for(on, evaluation.mechanics.body, evaluation.wishes)
+          place = mechanics.place(on.parameters(evaluation.indices))
+          taped_lengths(on, mechanics, place).each do |name, (first, second, third)|
+            drawn = third ? angle(second, first, third) : (second - first).norm
+            expect(drawn).to be_within(1).of(place[name].abs), "#{name}: #{drawn.round(1)} drawn, #{place[name].round(1)} told"
           end
         end
       end
@@ -90,5 +114,30 @@ RSpec.describe "A picture, measured" do
       expect(along_rail(scene, scene.part(:plate).points.first)).to be_within(1).of(along_rail(scene, scene.part(:stop).points.first))
     end
     expect([early, free]).to all(be_any)
+  end
+
+  # How far a point lies from a board's face, which is its first side.
+  def off_face(part, point) = (point - part.points[0]).dot((part.points[1] - part.points[0]).unit.front).abs
+  def thickness(part) = (part.points[0] - part.points[3]).norm
+
+  { "incline_sled" => {}, "seat_on_rail" => {}, "shoulder_sled" => { block_mm: 40.0 }, "shoulder_sled_towards" => { block_mm: 40.0 } }.each do |fixture, laid|
+    it "shows on #{fixture} the shoe as thick as it counts, and what lies between it and the plate" do
+      evaluations(fixture, 50, **laid).each do |evaluation|
+        scene = drawn(evaluation)
+        foot, shoe, plate, block = %i[foot shoe plate block].map { |id| scene.part(id) }
+        expect([thickness(shoe), block ? thickness(block) : 0.0]).to match([be_within(0.1).of(25), be_within(0.1).of(laid.fetch(:block_mm, 0.0))])
+        expect(off_face(plate, foot.points.first) - foot.radii.first).to be_within(1).of(thickness(shoe) + laid.fetch(:block_mm, 0.0))
+        expect(off_face(plate, (block || shoe).points[3])).to be_within(1).of(0)
+      end
+    end
+  end
+
+  it "shows on a belt squat the shoe on its mat, as high as they count" do
+    evaluations("chain_on_lever", 50, mat_mm: 30.0).each do |evaluation|
+      scene = drawn(evaluation)
+      foot, shoe, mat = %i[foot shoe mat].map { |id| scene.part(id) }
+      expect([thickness(shoe), mat.points.map(&:n).max, shoe.points.map(&:n).min]).to match([be_within(0.1).of(25), be_within(0.1).of(30), be_within(0.1).of(30)])
+      expect(foot.points.first.n - foot.radii.first).to be_within(0.1).of(55)
+    end
   end
 end

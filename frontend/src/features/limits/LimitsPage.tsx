@@ -7,7 +7,7 @@ import { useParams } from "react-router";
 import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { limitsQuery, meQuery } from "../../api/queries";
-import type { Limits } from "../../api/types";
+import type { Gate, Limits } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { momentText } from "../../lib/dates";
 import { parseSigned, wholeText } from "../../lib/lengths";
@@ -80,9 +80,16 @@ export function LimitsPage() {
       </PageHead>
       {keep.error ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
       <Rows>
-        <li style={{ padding: space(4) }}>
-          <Gates client={client} gates={limits.data.gates} locale={me.data.gym.locale} />
-        </li>
+        {limits.data.gates.map((gate) => (
+          <Row key={gate.name}>
+            <div>
+              <Strong>{gate.title}</Strong>
+              <p>{gate.how}</p>
+            </div>
+            <Held gate={gate} locale={me.data.gym.locale} />
+            <Gates client={client} gates={[gate]} />
+          </Row>
+        ))}
         {limits.data.limits.map((limit) => (
           <Row key={limit.name} data-limit={limit.name}>
             <div>
@@ -109,6 +116,16 @@ export function LimitsPage() {
         ))}
       </Rows>
     </Page>
+  );
+}
+
+function Held({ gate, locale }: { gate: Gate; locale: string }) {
+  return (
+    <div>
+      {gate.right === null ? say("limitsPage.notMeasured2") : gate.right ? gate.kept : gate.not_yet}
+      <br />
+      <Small>{gate.by && gate.at ? `${gate.by}, ${momentText(gate.at, locale)}` : null}</Small>
+    </div>
   );
 }
 

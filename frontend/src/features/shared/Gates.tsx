@@ -4,7 +4,6 @@ import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { limitsQuery } from "../../api/queries";
 import type { Gate } from "../../api/types";
-import { momentText } from "../../lib/dates";
 import { say } from "../../lib/say";
 import { QuietButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
@@ -19,9 +18,9 @@ const Shown = styled.div`
 `;
 
 type Answer = "yes" | "no" | "";
-type Props = { client: { id: string; version: number }; gates: readonly Gate[]; locale: string };
+type Props = { client: { id: string; version: number }; gates: readonly Gate[] };
 
-export function Gates({ client, gates, locale }: Props) {
+export function Gates({ client, gates }: Props) {
   const queryClient = useQueryClient();
   const note = useMutation({
     mutationFn: ({ gate, right }: { gate: string; right: boolean | null }) =>
@@ -42,7 +41,8 @@ export function Gates({ client, gates, locale }: Props) {
     <Shown key={gate.name} data-gate={gate.name}>
       <Choice<Answer>
         label={gate.title}
-        hint={gate.how}
+        compact
+        stacked
         options={[
           ["yes", gate.kept],
           ["no", gate.not_yet],
@@ -51,9 +51,7 @@ export function Gates({ client, gates, locale }: Props) {
         onChange={(answer) => note.mutate({ gate: gate.name, right: answer === "yes" })}
       />
       {note.error ? <Notice tone="wrong">{refusal(note.error)?.message}</Notice> : null}
-      <Small role="status">
-        {gate.by && gate.at ? `${gate.by}, ${momentText(gate.at, locale)}` : say("gates.nobodyHasNotedIt")}
-      </Small>
+      <Small role="status">{gate.by ? say("gates.notedBy", { name: gate.by }) : say("gates.nobodyHasNotedIt")}</Small>
       {gate.right === null ? null : (
         <QuietButton
           style={{ paddingLeft: 0 }}
