@@ -42,6 +42,15 @@ module Verglas
                                                    in_hand: !@meeting.caution_effect.in_hand.nil?, gap: gap, measure: measure_straight?)
       end
 
+      # The same of the next visit, with what was done today; nil where nobody has said yet how a set went, or one that was begun on one leg.
+      def next_time
+        today = entries.last&.visit&.on(one_leg: false)
+        return unless rig && going_on&.fetch(:sets)&.any? && today&.load_kg
+
+        Loading::NextLoad.today(rig.choices, today, pad: pad(marks), limit_kg: limit_kg(false), light_share: @meeting.caution_effect.light_share,
+                                                    in_hand: !@meeting.caution_effect.in_hand.nil?)
+      end
+
       # What both legs lifted alone at the last visit before today's, [left, right] in kg; nil where not both did.
       def sides_before
         fitted = @rows[:fittings].map { |row| [row[:accepted_at], row[:work].to_h.values_at("left_kg", "right_kg")] }

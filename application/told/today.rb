@@ -14,6 +14,17 @@ module Verglas
           { load: Load.one(meeting.rig, today.choice), light: Load.one(meeting.rig, light), says: reason(meeting, log, today), alone: today.reason == :joint }
         end
 
+        # What today's sets make of the next visit's load; nil where none says anything of it.
+        def next_time(meeting, log)
+          onward = log.next_time or return
+          how = NEXT.include?(onward.reason) ? onward.reason : :other
+          words(:"next_#{how}", load: Load.one(meeting.rig, onward.choice)[:text])
+        end
+
+        # Outcomes of today that are told by their names.
+        NEXT = %i[easy clean not_reached short sign joint].freeze
+        private_constant :NEXT
+
         def reason(meeting, log, today)
           case today.reason
           when :limited then Allowed.load(meeting)
@@ -22,7 +33,7 @@ module Verglas
           end
         end
 
-        def times(count) = words({ 1 => :once, 2 => :twice }.fetch(count, :often), count: count)
+        def times(count) = words(count == 1 ? :once : :often, count: count)
 
         # {label => [from, to]} in words; "" where nothing moved.
         def moves(moved) = moved.map { |label, (from, upto)| Formats::Words.say("today.move", label: Formats::Words.adjuster(label), from: from, to: upto) }.join(", ")

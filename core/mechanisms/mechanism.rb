@@ -143,6 +143,9 @@ module Verglas
       # What an accepted fitting that was checked by eye teaches of the body (Body::CheckedFitting); nil where nothing.
       def lesson(_place, **) = nil
 
+      # Whether any such fitting can.
+      def teaches? = false
+
       # All that can be told, in the family's order.
       def all_findings(place)
         return [] if @kinds.empty?

@@ -101,6 +101,8 @@ module Verglas
         end
       end
 
+      def teaches? = true
+
       # The marks as lengths. pitch: {constant => mm} of the finest adjuster that moves it, where the marks now are.
       def lesson(place, machine:, pitch:, knee_off_mm:, roller_seen:)
         arm = roller_seen && family.told.include?(:arm)

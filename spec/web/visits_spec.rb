@@ -42,10 +42,11 @@ RSpec.describe "A returning client's visit" do
   it "is told by the fitting at first, then by its own sets, with the reason" do
     expect(visit["today"]).to include("load" => include("text" => "20 kg"), "light" => include("text" => "10 kg"), "says" => "Hard and clean last time: the same again.")
     2.times { done(last: "easy") }
-    expect(visit["today"]["load"]["text"]).to eq("20 kg")
+    expect([visit["today"]["load"]["text"], visit["going_on"]["next_time"]]).to eq(["20 kg", "Easy today. Next time 25 kg."])
     long_ago(3)
-    expect(visit["today"]).to include("load" => include("text" => "25 kg"), "says" => "Easy twice: one step up.")
+    expect(visit["today"]).to include("load" => include("text" => "25 kg"), "says" => "Easy in 2 sets last time: one step up.")
     done(load_kg: 25, reached: 0.5)
+    expect(visit["going_on"]["next_time"]).to eq("Range was missing today. Next time 20 kg. Range before load.")
     long_ago(3)
     expect(visit["today"]).to include("load" => include("text" => "20 kg"), "says" => "Range was missing last time: one step down. Range before load.")
     expect(visit["history"].map { |one| one.values_at("kind", "outcome") }).to eq([%w[fitting clean], %w[visit easy], %w[visit short]])

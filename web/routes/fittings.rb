@@ -67,7 +67,7 @@ module Verglas
               row = gym.fittings.accept(id, **closing)
               share_seat(meeting, row)
               gym.queues.stands(row[:machine_id], row[:exercise], row[:marks].to_h, by: staff[:id], one_part: meeting.one_part)
-              Views::Fitting.state(row, by: staff[:name])
+              { **Views::Fitting.state(row, by: staff[:name]), learned: Application::Taught.of(meeting, row) }
             end
           end
 

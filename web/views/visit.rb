@@ -23,7 +23,8 @@ module Verglas
 
         def going_on(meeting, log)
           row = log.going_on or return
-          { id: row[:id], stopped: row[:stopped], sets: row[:sets].map { |set| set(meeting, set) }, begun_at: Application::Told.time(row[:begun_at]) }
+          { id: row[:id], stopped: row[:stopped], sets: row[:sets].map { |set| set(meeting, set) }, begun_at: Application::Told.time(row[:begun_at]),
+            next_time: Today.next_time(meeting, log) }
         end
 
         # As it was written down.

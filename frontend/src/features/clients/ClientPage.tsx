@@ -48,7 +48,10 @@ export function ClientPage() {
   const { id = "" } = useParams();
   const page = useQuery(clientQuery(id));
   const me = useQuery(meQuery);
-  const { discarded } = (useLocation().state ?? {}) as { discarded?: { id: string; version: number } };
+  const { discarded, learned } = (useLocation().state ?? {}) as {
+    discarded?: { id: string; version: number };
+    learned?: readonly string[];
+  };
   useTitle(page.data?.client.name ?? say("clientPage.client"));
   if (page.error)
     return (
@@ -80,6 +83,13 @@ export function ClientPage() {
         <QuietLink to={`/clients/${id}/rules`}>{say("clientPage.houseRules")}</QuietLink>
       </PageHead>
       {discarded ? <Discarded {...discarded}>{say("clientPage.theFittingIsDiscarded")}</Discarded> : null}
+      {learned && learned.length > 0 ? (
+        <div style={{ marginBottom: "1.5rem" }} data-learned>
+          <Notice>
+            {say("clientPage.accepted")} {learned.join(" ")}
+          </Notice>
+        </div>
+      ) : null}
       {page.data.discarded
         .filter(({ id: one }) => one !== discarded?.id)
         .map((line) => (

@@ -32,7 +32,7 @@ export function useAccept(fitting: FittingPage, { sheet, version, saving }: Benc
       ),
     retry: (count, thrown) => refusal(thrown)?.code === "unreached" && count < 5,
     retryDelay: 1500,
-    onSuccess: () => closed(`/clients/${fitting.client.id}`),
+    onSuccess: ({ learned }) => closed(`/clients/${fitting.client.id}`, { learned }),
     onSettled: () => setPressed(false),
   });
   // Somebody else changed the fitting meanwhile: whatever is chosen then has to be looked at and accepted anew.
@@ -67,10 +67,10 @@ export function useStop(fitting: FittingPage, version: number, draft: DraftKey) 
 function useClosed(draft: DraftKey) {
   const queryClient = useQueryClient();
   const navigate = useNavigate();
-  return async (to: string) => {
+  return async (to: string, state?: { learned: readonly string[] | undefined }) => {
     forgetUnsaved(draft);
     queryClient.removeQueries({ queryKey: fittingQuery(draft.fitting).queryKey });
     await queryClient.invalidateQueries();
-    await navigate(to);
+    await navigate(to, state ? { state } : undefined);
   };
 }
