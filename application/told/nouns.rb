@@ -7,10 +7,13 @@ module Verglas
       module Nouns
         module_function
 
-        # {load_down:, load_left:}
+        # {load_down:, load_left:, load_ready:}, with what is on before anybody sits: the lightest or, where a rule sets the load first, the light set's.
         def of(meeting)
           load = loaded(meeting.machine_row[:loading].to_h)
-          %i[load_down load_left].to_h { |name| [name, Formats::Words.say("nouns.#{name}.#{load}")] }
+          school = meeting.rules.fetch(:load_set)
+          down = school == :first ? "load_first" : "load_down"
+          { load_down: Formats::Words.say("nouns.#{down}.#{load}"), load_left: Formats::Words.say("nouns.load_left.#{load}"),
+            load_ready: Formats::Words.say("nouns.ready.#{school}") }
         end
 
         # loading: how a machine is loaded, as it was described; empty where nobody did.

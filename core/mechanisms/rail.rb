@@ -77,8 +77,13 @@ module Verglas
 
       def slack_target_mm = ends == :rest_x ? band(:rest_slack).target : wishes[:stop_slack_mm]
 
-      # A back that is to be upright is as upright as it goes.
-      def precedence(place) = upright? ? [trunk_deg(place)] : []
+      # A back that is to be upright is as upright as it goes; one that is to go back does so as far as nothing becomes a fault by it.
+      def precedence(place)
+        return [trunk_deg(place)] if upright?
+
+        wishes[:fully_back].positive? ? [findings(:joint, place).count(&:fault), -trunk_deg(place)] : []
+      end
+
       def upright? = wishes[:upright].positive?
 
       # Most recline, then the stop nearest to its target.

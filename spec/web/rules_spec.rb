@@ -155,6 +155,10 @@ RSpec.describe "House rules over HTTP" do
      [:lying_brace, :tucked, :lying, notes.call(/[Pp]elvis (held|before)/), ["Pelvis held down, the hands pulling gently."], ["Brace and tuck the pelvis before each repetition."]],
      [:belt_top, :just_short, :squat, notes.call(/between repetitions\.\z/), ["Stand tall between repetitions."], ["Stay just short of straight between repetitions."]],
      [:newcomers_range, :less_first, :here, notes.call(/New to it/), ["New to it: the whole range that stays clean, the load later."], ["New to it: less range at first, more each week."]],
+     [:backrest, :fully_back, :press, notes.call(/The back goes/), ["The back goes as far back as the plate is still reached."], ["The back goes all the way back, for range."]],
+     [:load_set, :first, :here, ->(page) { [page["steps"].first["do"], *notes.call(/load (is|was) set/).call(page)] },
+      ["Read the card. Load at its lightest. Look at every pin.", "The load is set last, after everything else."],
+      ["Read the card. The light set's load on. Look at every pin.", "The load was set first, before anyone sat. Look at it once more."]],
      [:part_played, :accessory, :press, notes.call(/work:/), ["Main work: early in the session."], ["Accessory work: last in the session, and lighter."]],
      [:glute_ham_knee, :below_middle, :kneeling, ->(page) { page["advice"]["marks"]["plate"] }, "5", "6"]].each do |question, school, on, read, before, after|
       it "#{question}: #{school}" do
@@ -193,7 +197,7 @@ RSpec.describe "House rules over HTTP" do
     end
 
     it "has a case here for every question" do
-      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(35) # the stand-in below
+      expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(37) # the stand-in below
     end
   end
 

@@ -80,6 +80,25 @@ RSpec.describe Verglas::Mechanisms::Rail do
   end
 
   # As deep as the body goes is what is wanted there, not so much less than a number; and what a clinician leaves is the target.
+  it "goes all the way back for range where a rule says so, unless something becomes a fault by it" do
+    data = Worked::MACHINES.fetch("seat_on_rail")
+    # A seat that stays where it is: the back alone makes up the reach.
+    machine = Verglas::Machines::Reader.read(data.merge("constants" => data["constants"].merge("rest_x" => 720), "adjusters" => data["adjusters"].reject { |adjuster| adjuster["drives"].key?("rest_x") }))
+    random = Random.new(7)
+    further = Array.new(60) { random_body(random) }.map do |body|
+      as_reach, fully_back = [0, 1].map do |wish|
+        wishes = Verglas::Mechanisms::Wishes.for(machine.family, fully_back: wish)
+        Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: wishes).solutions.first
+      end
+      faults = [as_reach, fully_back].map { |solution| solution.score.worst == 3 }
+      expect(faults).not_to eq([false, true])
+      angles = [as_reach, fully_back].map { |solution| machine.parameters(solution.indices)[:trunk_angle] }
+      expect(angles[1]).to be >= angles[0] unless faults.any?
+      angles[1] > angles[0]
+    end
+    expect(further).to include(true)
+  end
+
   it "grades both feet on the plate where its width is taped, moves no mark by it, and says nothing where it is not" do
     within, over, untaped = [[560, 300.0], [560, 600.0], [nil, 600.0]].map do |width, stance|
       machine = Verglas::Machines::Reader.read_known(Worked::MACHINES.fetch("incline_sled").then { |data| data.merge("constants" => data["constants"].merge("plate_width" => width).compact) })
