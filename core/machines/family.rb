@@ -56,6 +56,10 @@ module Verglas
       # Kinds that serve several exercises at once (Station): none.
       def shared_kinds = []
 
+      # Those of which it is asked where a machine is entered, whether it has them: of the whole, then {exercise => kinds} of a station.
+      def asked_kinds = kinds.values
+      def asked_of(_exercise) = []
+
       # Those that can be chosen where a machine is entered.
       def choosable_kinds = [*kinds.values, AdjusterKind::RECORDED]
 

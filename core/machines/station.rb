@@ -10,6 +10,18 @@ module Verglas
     #   set_anew    whether each exercise has marks of its own on adjusters that all of them use; else one setting serves all
     #   shared_kinds kinds of adjusters which move something of several exercises at once (AdjusterKind)
     Station = Value.define(:id, :exercises, :own, :set_anew, :shared_kinds) do
+      # As Family has it: what is shared is asked once, what each exercise has of its own with it.
+      def asked_kinds
+        return shared_kinds if shared_kinds.any?
+
+        exercises.each_value.flat_map { |family| family.kinds.values.reject { |kind| own?(family, kind) } }.uniq(&:name)
+      end
+
+      def asked_of(exercise)
+        family = exercises.fetch(exercise)
+        family.kinds.values.select { |kind| own?(family, kind) && shared_kinds.none? { |shared| (kind.drives.keys - shared.drives.keys).empty? } }
+      end
+
       # The shared part and the exercise's own as the data of one machine; constants of other exercises are left out.
       def exercise_data(data, exercise)
         family = exercises.fetch(named(exercise)) { raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise, known: exercises.keys) }
@@ -37,7 +49,10 @@ module Verglas
           set_anew ? { "constants" => {}, "adjusters" => [] } : raise(Invalid.new(:missing, path: "/exercises/#{exercise}", name: exercise.to_s))
         end
       end
-      private :own_data
+
+      # Whether what a kind moves is each exercise's own.
+      def own?(family, kind) = kind.drives.each_key.any? { |name| family.constant(name).group == own }
+      private :own_data, :own?
     end
   end
 end

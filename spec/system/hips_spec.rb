@@ -61,7 +61,7 @@ RSpec.describe "Hips on the bench" do
     find("[data-family=level_hip]").click
     expect(page).to have_text("One foot plate in numbered holes")
     fill_in "Name", with: "Level bench 2"
-    first(:button, "Add the first adjuster").click
+    find("[data-asked=one_plate]").click_button("Yes, its marks")
     fill_in "Marks as printed", with: "1-12"
     click_button "Keep, then tape it"
     expect(page).to have_css("h1", text: "Tape Level bench 2")

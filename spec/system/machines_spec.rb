@@ -21,6 +21,11 @@ RSpec.describe "Machines in the browser" do
     within(all("fieldset")[number]) { fill_in "Marks as printed", with: marks }
   end
 
+  # What the kind of machine may have besides, and this one has not.
+  def nothing_else
+    first("[data-asked]").click_button("Not on it") while has_css?("[data-asked]", wait: 0.5)
+  end
+
   # What the form asks at each step, answered as it comes: titles to numbers in cm or degrees.
   def tape(answers)
     answers.size.times do
@@ -54,6 +59,9 @@ RSpec.describe "Machines in the browser" do
     adjuster(2, "Thigh pad, up and down", "dot, 1-9")
     visit current_path # what was typed is still there
     expect(all("fieldset").size).to eq(3)
+    click_button "Keep, then tape it"
+    expect(page).to have_text("enter its marks, or say that it is not on this machine")
+    nothing_else
     click_button "Keep, then tape it"
     expect(page).to have_css("h1", text: "Tape Cliff curl")
 
@@ -120,6 +128,7 @@ RSpec.describe "Machines in the browser" do
     click_button "Keep, then tape it"
     expect(page).to have_text("2 stands twice.")
     within("fieldset") { fill_in "Marks as printed", with: "1-4" }
+    nothing_else
     click_button "Keep, then tape it"
     expect(page).to have_text("Another machine of this gym has this name.")
     expect(page).to have_field("Marks as printed", with: "1-4")

@@ -10,7 +10,8 @@ module Verglas
         def all
           ordered.map do |family|
             { id: family.id, scenes: pictures(family), name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
-              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one.choosable_kinds) } }, shared_kinds: kinds(family.shared_kinds) }
+              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one.choosable_kinds), asked: asked(family, name) } },
+              asked: family.asked_kinds.map(&:name), shared_kinds: kinds(family.shared_kinds) }
           end
         end
 
@@ -29,13 +30,15 @@ module Verglas
           end
         end
 
+        def asked(family, exercise) = exercise ? family.asked_of(exercise).map(&:name) : []
+
         def kinds(kinds)
           kinds.map do |kind|
             words = ->(part) { Formats::Words.say("adjuster_kinds.#{kind.name}.#{part}") }
-            { name: kind.name, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
+            { name: kind.name, decides: kind.decides, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
           end
         end
-        private_class_method :ordered, :pictures, :kinds
+        private_class_method :ordered, :pictures, :asked, :kinds
       end
     end
   end

@@ -33,6 +33,8 @@ export type MachineDraft = {
   oneLeg: boolean;
   loading: LoadingDraft;
   parts: Record<string, AdjusterDraft[]>;
+  /** part and what is decided, said not to be on the machine; null where nothing is asked */
+  absent: string[] | null;
 };
 
 export const emptyMachine: MachineDraft = {
@@ -53,6 +55,7 @@ export const emptyMachine: MachineDraft = {
   oneLeg: false,
   loading: noLoading,
   parts: { "": [] },
+  absent: [],
 };
 
 const WALK_ROUND: WalkRound = { side: "", handle: "", unlocks: "", reachable_seated: true, weight_off_first: false };
@@ -74,6 +77,31 @@ export const partsOf = (family: Family): { name: string; title: string | null }[
         { name: "", title: say("machineDraft.shared") },
         ...family.exercises.map(({ name, title }) => ({ name, title })),
       ];
+
+export type Asked = { key: string; kind: Kind; title: string };
+
+/** What such a machine usually has, which was neither entered yet nor said not to be there. */
+export function askedOf(draft: MachineDraft, family: Family, part: string): Asked[] {
+  const { absent } = draft;
+  if (absent === null) return [];
+  const names = part === "" ? family.asked : (family.exercises.find(({ name }) => name === part)?.asked ?? []);
+  const kinds = kindsOf(family, part).filter(({ name }) => names.includes(name));
+  const entered = (draft.parts[part] ?? []).map(({ kind }) => decided(kinds.find(({ name }) => name === kind)));
+  return kinds
+    .filter((kind, index) => kinds.findIndex((one) => decided(one) === decided(kind)) === index)
+    .filter((kind) => !entered.includes(decided(kind)) && !absent.includes(`${part} ${decided(kind)}`))
+    .map((kind) => ({
+      key: `${part} ${decided(kind)}`,
+      kind,
+      title: kinds
+        .filter((one) => decided(one) === decided(kind))
+        .map(({ title }) => title)
+        .join(", or: "),
+    }));
+}
+
+/** Kinds that decide one thing are ways to build it. */
+const decided = (kind: Kind | undefined) => kind?.decides ?? kind?.name;
 
 export const newAdjuster = (kind: Kind, key: number): AdjusterDraft => ({
   key,
@@ -123,6 +151,7 @@ export function draftOf({ machine, facts, exercises }: MachinePage): MachineDraf
     oneLeg: facts.one_leg,
     loading: loadingDraftOf(facts.loading),
     parts,
+    absent: null,
   };
 }
 
@@ -135,8 +164,10 @@ const NUMBERS = [
 ] as const;
 
 /** What is wrong with a draft, by field; empty where nothing is. */
-export function problemsOf(draft: MachineDraft): Problems {
+export function problemsOf(draft: MachineDraft, family: Family | undefined): Problems {
   const problems: Problems = {};
+  const asked = family ? partsOf(family).flatMap(({ name }) => askedOf(draft, family, name)) : [];
+  for (const { key, title } of asked) problems[`asked ${key}`] = say("machineDraft.isItThere", { title });
   if (draft.family === "") problems["family"] = say("machineDraft.chooseWhatKindOfMachine");
   if (draft.name.trim() === "") problems["name"] = say("machineDraft.aNameIsNeededSuch");
   for (const [field, low, high, what] of NUMBERS) {

@@ -16,7 +16,7 @@ import { MachineForm } from "./MachineForm";
 export function EnterMachinePage() {
   useTitle(say("enterMachinePage.enterAMachine"));
   const families = useQuery(familiesQuery);
-  const [draft, setDraft, forget] = useKept<MachineDraft>("machine.new", emptyMachine);
+  const [draft, setDraft, forget] = useKept<MachineDraft>("machine.entered", emptyMachine);
   const navigate = useNavigate();
   const queryClient = useQueryClient();
   const enter = useMutation({

@@ -6,7 +6,7 @@ import { Form } from "react-aria-components";
 import styled from "styled-components";
 import { complaintAt, refusal } from "../../api/client";
 import type { Family } from "../../api/types";
-import { type MachineDraft, partsOf, problemsOf } from "../../model/machineDraft";
+import { askedOf, type MachineDraft, partsOf, problemsOf } from "../../model/machineDraft";
 import { PrimaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
@@ -87,13 +87,13 @@ type Props = {
 export function MachineForm(props: Props) {
   const { draft, onChange, families, entering, action, back, busy, thrown, onSubmit } = props;
   const [shown, setShown] = useState(false);
-  const problems = shown ? problemsOf(draft) : {};
   const family = families.find(({ id }) => id === draft.family);
+  const problems = shown ? problemsOf(draft, family) : {};
   const set = (fields: Partial<MachineDraft>) => onChange({ ...draft, ...fields });
   const error = refusal(thrown);
   const submit = () => {
     setShown(true);
-    if (family && Object.keys(problemsOf(draft)).length === 0) onSubmit(draft, family);
+    if (family && Object.keys(problemsOf(draft, family)).length === 0) onSubmit(draft, family);
   };
   const field = (name: TextField, path?: string) => ({
     value: draft[name],
@@ -118,7 +118,7 @@ export function MachineForm(props: Props) {
         <FamilyChoice
           families={families}
           value={draft.family}
-          onChange={(id) => set({ family: id, parts: { "": [] } })}
+          onChange={(id) => set({ family: id, parts: { "": [] }, absent: [] })}
         />
       ) : null}
       <Section>
@@ -154,6 +154,8 @@ export function MachineForm(props: Props) {
               family={family}
               part={part.name}
               problems={problems}
+              asked={askedOf(draft, family, part.name)}
+              onAbsent={(key) => set({ absent: [...(draft.absent ?? []), key] })}
               nextKey={1 + Math.max(-1, ...Object.values(draft.parts).flatMap((list) => list.map(({ key }) => key)))}
               onChange={(adjusters) => set({ parts: { ...draft.parts, [part.name]: adjusters } })}
             />
