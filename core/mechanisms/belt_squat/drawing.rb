@@ -10,6 +10,9 @@ module Verglas
 
         LOAD = { width: 250, height: 90 }.freeze
         BEHIND_MM = 40
+        LEVER_MM = 130
+        HANDS = { at: 640, tall: 1010 }.freeze
+        PLATES_MM = 110
 
         def pictured_at = :top
 
@@ -78,7 +81,27 @@ module Verglas
           sketch.line(:belt, :cushion, point(-body.hip_depth, ring.n + (place[:belt_drop] * 0.6)), ring, width: 12, moves: true, of: %i[belt_drop])
           sketch.line(:chain, :arm, ring, load, width: 9, moves: true, of: %i[hook_length link_pitch])
           sketch.box(:load, :weight, left: -LOAD[:width] / 2, bottom: load.n - LOAD[:height], width: LOAD[:width], height: LOAD[:height], moves: true)
-          sketch.line(:lever, :arm, point(-640, 130), load, width: 14, moves: true) unless family.traits[:without] == :belt_boxes
+          draw_what_carries(sketch, load)
+        end
+
+        # A lever on a post with a rail for the hands; a bar in a hinge on the floor, its plates at the free end; nothing.
+        def draw_what_carries(sketch, load)
+          case family.traits[:without]
+          when :belt_boxes then nil
+          when :floor_hinge then draw_bar(sketch, load)
+          else
+            sketch.line(:lever_post, :frame, point(-640, 14), point(-640, LEVER_MM), width: 13)
+            sketch.line(:lever, :arm, point(-640, LEVER_MM), load, width: 14, moves: true)
+            sketch.line(:hand_post, :frame, point(HANDS[:at], 14), point(HANDS[:at], HANDS[:tall]), width: 13)
+            sketch.line(:hand_rail, :frame, point(HANDS[:at], HANDS[:tall]), point(HANDS[:at] - 190, HANDS[:tall] + 20), width: 13)
+          end
+        end
+
+        def draw_bar(sketch, load)
+          pivot = point(640, 30)
+          sketch.line(:lever, :arm, pivot, load, width: 14, moves: true)
+          sketch.circle(:hinge, :machine, pivot, 26)
+          sketch.circle(:plates, :weight, load + ((pivot - load) * 0.3), PLATES_MM, moves: true)
         end
 
         def dimensions(place)

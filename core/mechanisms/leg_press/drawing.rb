@@ -7,6 +7,10 @@ module Verglas
       module Drawing
         PAD_MM = 60
         BACK_MM = 660
+        # Of a sled's plates and their horn behind the foot plate; of a stack beyond the rail's end (mm).
+        HORN_MM = 46
+        PLATES_MM = 96
+        STACK = { off: 46, width: 130, tall: 420, plates: 8 }.freeze
         # The rail runs so far below the plate's lower edge.
         UNDER_MM = 74
 
@@ -25,8 +29,30 @@ module Verglas
 
         def corner_ray(place, deg, length) = (Geometry::Point.towards(-deg) * length).turned(place[:rail_incline])
 
+        # Plates on a sled's horn, or a stack behind the rail: how one tells them apart.
+        def draw_plate(sketch, place, state, suffix = "", **how)
+          super
+          return unless latches? && suffix.empty?
+
+          lower, upper = plate_ends(place, state)
+          behind = (upper - lower).unit.front * -(Rail::Drawing::PLATE_MM + HORN_MM)
+          middle = (lower + upper) * 0.5
+          sketch.line(:horn, :arm, middle, middle + behind, width: 16, moves: true)
+          sketch.circle(:plates, :weight, middle + behind, PLATES_MM, moves: true)
+        end
+
+        def draw_stack(sketch, place, from_s)
+          low = floor(place) + 8
+          left = from_s + STACK[:off]
+          [0, STACK[:width]].each { |across| sketch.line(:"stack_post_#{across}", :frame, point(left + across, low), point(left + across, low + STACK[:tall]), width: 9) }
+          sketch.line(:stack_top, :frame, point(left, low + STACK[:tall]), point(left + STACK[:width], low + STACK[:tall]), width: 9)
+          STACK[:plates].times { |index| sketch.box(:"stack_#{index}", :weight, left: left + 8, bottom: low + 14 + (index * 34), width: STACK[:width] - 16, height: 28) }
+        end
+
+        def point(x, y) = Geometry::Point.new(x, y)
+
         def draw_machine(sketch, place)
-          last = [top(place).x_mm, from_hip(place, latches? ? :latch_x : ends)].max + 190
+          last = last_mm(place)
           from = under_plate(place, -60)
           upto = under_plate(place, last)
           low, high = [from, upto].map { |point| Geometry::Point.new(point.s, floor(place) + 8) }
@@ -34,11 +60,15 @@ module Verglas
           sketch.line(:foot_bar, :frame, Geometry::Point.new(corner_ray(place, place[:trunk_angle], BACK_MM * 0.6).s, floor(place) + 8), high, width: 13)
           sketch.line(:rail, :frame, from, upto, width: Rail::Drawing::RAIL_MM, of: %i[rail_incline plate_y])
           sketch.line(:rail_foot, :frame, from, low, width: 13)
+          draw_stack(sketch, place, upto.s) unless latches?
           corner = Geometry::Point.new(0, 0)
           front = corner_ray(place, place[:seat_angle], 0.5 * body.thigh)
           sketch.board(:seat, :pad, corner, front, PAD_MM, of: %i[seat_angle])
           sketch.board(:back_pad, :pad, corner_ray(place, place[:trunk_angle], BACK_MM), corner, PAD_MM, moves: true, of: %i[trunk_angle])
         end
+
+        # How far the rail runs, from the hip.
+        def last_mm(place) = [top(place).x_mm, from_hip(place, latches? ? :latch_x : ends)].max + 190
 
         def draw_trunk(sketch, place, _state)
           half = body.hip_depth * 0.86
@@ -60,6 +90,7 @@ module Verglas
           left = corner_ray(place, place[:trunk_angle], body.torso * 0.92).s - 60
           ends_at = plate_ends(place, top(place))
           right = [*ends_at.map(&:s), under_plate(place, top(place).x_mm).s].max + 150
+          right = [right, under_plate(place, last_mm(place)).s + STACK.values_at(:off, :width).sum + 24].max unless latches?
           upper = [*ends_at.map(&:n), *plate_ends(place, bottom(place).state).map(&:n), drawn(place, nil, bottom(place).state.knee).n + 60].max + 70
           { left: left, bottom: floor(place) - 22, width: right - left, height: upper - floor(place) + 22 }
         end

@@ -11,6 +11,8 @@ module Verglas
         FLOOR_MM = -600
         LEFT_MM = -690
         HAND_MM = 100
+        # Shares of the shin that it lies along; off it and its height (mm).
+        SHIN_PAD = { along: [0.3, 0.62], off: 4, height: 46 }.freeze
         THIGH_PAD = { length: 150, height: 54, post: 46 }.freeze
 
         private
@@ -57,6 +59,17 @@ module Verglas
         # Where its thickness is taped, a hand above the kneecap: it rests on the seat there.
         def thigh_middle(place, knee)
           point(knee.s - SeatedKnee::KNEECAP_EDGE_MM - HAND_MM, surface_mm(place) + wishes[:cushion_seat_mm] + (body.thigh_depth / 2.0))
+        end
+
+        # With the arm goes the pad before the shin, where that is held and not the thigh: its mark is only recorded, so it is drawn by eye.
+        def draw_arm(sketch, place, pose)
+          super
+          return if straightens? || family.tags[:thigh_held]
+
+          down = (pose[:ankle] - pose[:knee]).unit
+          out = limbs.ahead(down)
+          from, upto = SHIN_PAD[:along].map { |share| pose[:knee] + (down * (share * body.shank)) + (out * (body.calf_half + SHIN_PAD[:off])) }
+          sketch.slab(:shin_pad, :pad, from, upto, upto + (out * SHIN_PAD[:height]), from + (out * SHIN_PAD[:height]), moves: true)
         end
 
         # The pad that holds the thigh from above: its underside and its edge nearest the knee as taped.
