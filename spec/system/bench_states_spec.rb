@@ -180,4 +180,19 @@ RSpec.describe "The bench on the floor" do
     expect(lefts.uniq.size).to eq(1)
     expect_nothing_cut("setting up on a phone")
   end
+
+  it "puts the signs behind a button on a phone, and keeps in sight what was ticked" do
+    here = machine(loft, "slide_back", name: "Leg extension 1")
+    bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: loft.machines.find(here[:id]))
+    row, = loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: bench.advice.marks, by: account)
+    resize(390, 844)
+    visit "/fittings/#{row[:id]}"
+    to "@watch"
+    expect(page).to have_no_css("[data-sign]", visible: true)
+    click_button("Tick what was seen", exact: false)
+    expect(page).to have_css("[data-sign]", minimum: 4)
+    first("[data-sign] label").click
+    expect(page).to have_css("[data-sign] input:checked", visible: :all)
+    expect(page).to have_button("Tick what was seen", exact: false, disabled: true)
+  end
 end

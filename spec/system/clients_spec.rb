@@ -18,6 +18,7 @@ RSpec.describe "Clients in the browser" do
     expect(page).to have_text("Add something that tells the two apart")
     expect(page).to have_field("Name", with: "Matteus Orr")
     fill_in "What tells them apart", with: "the younger"
+    expect(page).to have_no_text("Add something that tells the two apart")
     click_button "Add and take the tape"
     expect(page).to have_css("h1", text: "Tape: Matteus Orr")
     expect(db[:clients].select_map(:id).map { |id| loft.clients.find(id).values_at(:detail, :sex) }).to include(["the younger", "man"])

@@ -133,6 +133,8 @@ RSpec.describe "Machines in the browser" do
     expect(page).to have_text("Another machine of this gym has this name.")
     expect(page).to have_field("Marks as printed", with: "1-4")
     expect_accessible("a refused machine")
+    fill_in "Name", with: "Leg curl 2" # the refusal goes with its cause
+    expect(page).to have_no_text("Another machine of this gym has this name.")
   end
 
   it "takes a photograph, scaled down, and shows it on the page" do

@@ -94,7 +94,8 @@ RSpec.describe "Machines over HTTP" do
       tape_all
       odd = tape(name: "pivot_above_seat", value: 128)
       expect(odd).to include("code" => "odd_length", "path" => "/value")
-      expect(odd["message"]).to match(/unusual here: most machines have 30 to 110 mm|off for \d+ of 10 people/)
+      expect(odd["message"]).to match(/\APivot over the seat: 12\.8 cm is unusual\. Most machines have 3\.0 cm to 11\.0 cm\. Read again/)
+      expect(tape(name: "pivot_above_seat", value: 128, unit: "in")["message"]).to start_with("Pivot over the seat: 5.0 in is unusual. Most machines have 1.2 in to 4.3 in.")
       expect(exercise["lengths"].first["value"]).to eq(70)
       tape(name: "pivot_above_seat", value: 128, confirmed: true)
       expect([status, exercise["lengths"].first["value"]]).to eq([200, 128])

@@ -38,7 +38,7 @@ module Verglas
           end
 
           # What a length would do; nothing is written.
-          app.post("/api/machines/:id/trial") { |id| reply(Views::Taping.trial(taping(machine_row(id)))) }
+          app.post("/api/machines/:id/trial") { |id| reply(Views::Taping.trial(taping(machine_row(id)), typed_unit)) }
 
           app.post("/api/machines/:id/copy") do |id|
             write_once(status: 201) { Views::MachinePage.of(gym, machine_row(copy(machine_row(id)))) }
@@ -79,11 +79,13 @@ module Verglas
             input.key?(:name) ? taping.constant(input[:name], input[:value]) : taping
           end
 
+          def typed_unit = input.fetch(:unit, "cm")
+
           def refuse_odd(taping)
             odd = taping.remarks_on(input.key?(:adjuster) ? taping.driven(input[:adjuster]) : [input[:name]])
             return if odd.empty? || input[:confirmed] || (input.key?(:value) && input[:value].nil?)
 
-            says = Views::Taping.remark(odd.first, taping.machine)[:says]
+            says = Views::Taping.remark(odd.first, taping.machine, typed_unit)[:says]
             raise Invalid.new(:odd_length, path: input.key?(:adjuster) ? "/travel" : "/value", says: says)
           end
 

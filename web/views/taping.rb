@@ -10,20 +10,21 @@ module Verglas
         # Ways to stand up to which it is answered at once, while somebody types; a machine of more is computed apart.
         QUICK_TRIES = 2000
 
-        def trial(taping)
+        # typed: the unit of lengths where somebody types them, "cm" or "in".
+        def trial(taping, typed = "cm")
           machine = taping.machine
-          machine.tries > QUICK_TRIES ? Application::Apart.compute { tried(taping, machine) } : tried(taping, machine)
+          machine.tries > QUICK_TRIES ? Application::Apart.compute { tried(taping, machine, typed) } : tried(taping, machine, typed)
         end
 
-        def tried(taping, machine)
+        def tried(taping, machine, typed)
           { told: machine.graded.map { |code| Formats::Words.say("findings.#{code}.title") },
-            remarks: taping.remarks.map { |remark| remark(remark, machine) },
+            remarks: taping.remarks.map { |remark| remark(remark, machine, typed) },
             people: Verglas::Body::People.three.map { |name, estimate| person(name, estimate, machine) }, drawing: drawing(taping) }
         end
 
         # Remarks as sentences.
-        def remark(remark, machine)
-          { code: remark.code, constants: remark.constants, says: send(:"#{remark.code}_words", remark, machine) }
+        def remark(remark, machine, typed)
+          { code: remark.code, constants: remark.constants, says: send(:"#{remark.code}_words", remark, machine, typed) }
         end
 
         def person(name, estimate, machine)
@@ -40,23 +41,34 @@ module Verglas
         def drawing(taping) = Told::Drawing.of(taping.family, taping.constants, taping.adjusters)
 
         # Lengths behind the pivot are typed without their sign, so they are told without it.
-        def unusual_words(remark, machine)
-          unit = machine.family.constant(remark.constants.first).unit
+        def unusual_words(remark, machine, typed)
+          name = remark.constants.first
+          unit = machine.family.constant(name).unit
           value, *usual = remark.params.values_at(:value, :low, :high).map { |number| remark.params[:high].positive? ? number : -number }
-          Formats::Words.say("remarks.unusual", value: Told::Finding.amount(value, unit), low: usual.min.round, high: Told::Finding.amount(usual.max, unit))
+          low, high = usual.minmax.map { |number| amount(number, unit, typed) }
+          Formats::Words.say("remarks.unusual", length: Formats::Words.say("constants.#{name}.title"), value: amount(value, unit, typed), low: low, high: high)
         end
 
-        def fits_few_words(remark, machine)
+        def fits_few_words(remark, machine, typed)
           finding, off, tried, least = remark.params.values_at(:finding, :off, :tried, :least)
           unit = machine.family.findings.fetch(finding).unit
-          Formats::Words.say("remarks.fits_few", finding: Formats::Words.say("findings.#{finding}.title"), off: off, tried: tried, least: Told::Finding.amount(least.abs, unit),
+          Formats::Words.say("remarks.fits_few", finding: Formats::Words.say("findings.#{finding}.title"), off: off, tried: tried, least: amount(least.abs, unit, typed),
                                                  constants: remark.constants.map { |name| Formats::Words.say("constants.#{name}.title").downcase }.join(", "))
+        end
+
+        # In the unit in which it is typed, as exact as it is read.
+        def amount(value, unit, typed)
+          case unit
+          when :mm then "#{format("%.1f", value / Inputs::Reading::MM_PER.fetch(typed))} #{typed}"
+          when :deg then Told::Finding.amount(value, unit)
+          else [Told::Load.number(value), *(unit if unit == :kg)].join(" ")
+          end
         end
 
         def seat_behind_back_words(*) = Formats::Words.say("remarks.seat_behind_back")
         def arc_backwards_words(*) = Formats::Words.say("remarks.arc_backwards")
 
-        private_class_method :tried, :person, :finding, :drawing, :unusual_words, :fits_few_words, :seat_behind_back_words, :arc_backwards_words
+        private_class_method :tried, :person, :finding, :drawing, :amount, :unusual_words, :fits_few_words, :seat_behind_back_words, :arc_backwards_words
       end
     end
   end

@@ -12,7 +12,11 @@ const kind = (name: string, decides: string | null) => ({
 });
 const kinds = [kind("back_pad", "joint"), kind("whole_seat", "joint"), kind("roller", "far"), kind("recorded", null)];
 const names = ["back_pad", "whole_seat", "roller"];
-const plain = { exercises: [{ name: "", title: "", kinds, asked: [] }], asked: names, shared_kinds: [] } as unknown as Family;
+const plain = {
+  exercises: [{ name: "", title: "", kinds, asked: [] }],
+  asked: names,
+  shared_kinds: [],
+} as unknown as Family;
 const station = {
   exercises: ["extension", "curl"].map((name) => ({ name, title: name, kinds, asked: ["roller"] })),
   asked: ["back_pad", "whole_seat"],

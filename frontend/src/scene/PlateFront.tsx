@@ -101,10 +101,7 @@ export function PlateFront({ plate, onPlace }: Props) {
         </>
       ) : null}
       {[-1, 1].map((side) => (
-        <g
-          key={side}
-          transform={`translate(${wide / 2 + (side * stance) / 2} ${y(heel)}) rotate(${side * turn})`}
-        >
+        <g key={side} transform={`translate(${wide / 2 + (side * stance) / 2} ${y(heel)}) rotate(${side * turn})`}>
           <rect
             x={-shoe / 2}
             y={-foot}

@@ -16,6 +16,7 @@ import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
 import { AskSheet } from "./AskSheet";
+import { Typed } from "../../ui/Typed";
 import { CautionForm, type CautionFields } from "./CautionForm";
 import { cautionWords } from "../shared/CautionLines";
 import { TakeOut } from "./TakeOut";
@@ -177,15 +178,17 @@ export function CautionsPage() {
               onTakeOut={(reason) => takeOut.mutate({ caution: open.name, version: open.version, reason })}
             />
           ) : (
-            <CautionForm
-              caution={open === "new" ? null : open}
-              kinds={open === "new" ? free : kinds}
-              motions={motions}
-              busy={keep.isPending}
-              thrown={keep.error}
-              onKeep={(caution, version, fields) => keep.mutate({ caution, version, ...fields })}
-              onMistaken={() => setMistaken(true)}
-            />
+            <Typed onTyped={() => keep.isError && keep.reset()}>
+              <CautionForm
+                caution={open === "new" ? null : open}
+                kinds={open === "new" ? free : kinds}
+                motions={motions}
+                busy={keep.isPending}
+                thrown={keep.error}
+                onKeep={(caution, version, fields) => keep.mutate({ caution, version, ...fields })}
+                onMistaken={() => setMistaken(true)}
+              />
+            </Typed>
           )}
         </Dialogue>
       ) : null}

@@ -6,6 +6,7 @@ import { clientQuery } from "../../api/queries";
 import { useTitle } from "../../ui/useTitle";
 import { Page, PageHead, Title } from "../../ui/Page";
 import { Belongings } from "./Belongings";
+import { Typed } from "../../ui/Typed";
 import { ClientForm, type ClientFields } from "./ClientForm";
 
 export function EditClientPage() {
@@ -36,14 +37,16 @@ export function EditClientPage() {
           {say("editClientPage.correct")} {name}
         </Title>
       </PageHead>
-      <ClientForm
-        start={{ name, detail, sex, birth_date, body_mass_kg }}
-        action={say("editClientPage.save")}
-        back={`/clients/${id}`}
-        busy={correct.isPending}
-        thrown={correct.error}
-        onSubmit={(fields) => correct.mutate(fields)}
-      />
+      <Typed onTyped={() => correct.isError && correct.reset()}>
+        <ClientForm
+          start={{ name, detail, sex, birth_date, body_mass_kg }}
+          action={say("editClientPage.save")}
+          back={`/clients/${id}`}
+          busy={correct.isPending}
+          thrown={correct.error}
+          onSubmit={(fields) => correct.mutate(fields)}
+        />
+      </Typed>
       <Belongings client={page.data.client} />
     </Page>
   );

@@ -5,6 +5,7 @@ import { useNavigate } from "react-router";
 import { api, newKey, unwrap } from "../../api/client";
 import { useTitle } from "../../ui/useTitle";
 import { Page, PageHead, Title } from "../../ui/Page";
+import { Typed } from "../../ui/Typed";
 import { ClientForm, type ClientFields } from "./ClientForm";
 
 const BLANK: ClientFields = { name: "", detail: "", sex: null, birth_date: null, body_mass_kg: null };
@@ -31,14 +32,16 @@ export function NewClientPage() {
       <PageHead>
         <Title>{say("newClientPage.addAClient")}</Title>
       </PageHead>
-      <ClientForm
-        start={BLANK}
-        action={say("newClientPage.addAndTakeTheTape")}
-        back="/clients"
-        busy={add.isPending}
-        thrown={add.error}
-        onSubmit={(fields) => add.mutate(fields)}
-      />
+      <Typed onTyped={() => add.isError && add.reset()}>
+        <ClientForm
+          start={BLANK}
+          action={say("newClientPage.addAndTakeTheTape")}
+          back="/clients"
+          busy={add.isPending}
+          thrown={add.error}
+          onSubmit={(fields) => add.mutate(fields)}
+        />
+      </Typed>
     </Page>
   );
 }

@@ -17,6 +17,7 @@ import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
 import { Gates } from "../shared/Gates";
+import { Typed } from "../../ui/Typed";
 import { breakpoint, space } from "../../ui/tokens";
 
 const Row = styled.li`
@@ -79,42 +80,44 @@ export function LimitsPage() {
         <QuietLink to={`/clients/${id}`}>{say("limitsPage.toTheCard")}</QuietLink>
       </PageHead>
       {keep.error ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
-      <Rows>
-        {limits.data.gates.map((gate) => (
-          <Row key={gate.name}>
-            <div>
-              <Strong>{gate.title}</Strong>
-              <p>{gate.how}</p>
-            </div>
-            <Held gate={gate} locale={me.data.gym.locale} />
-            <Gates client={client} gates={[gate]} />
-          </Row>
-        ))}
-        {limits.data.limits.map((limit) => (
-          <Row key={limit.name} data-limit={limit.name}>
-            <div>
-              <Strong>{limit.title}</Strong>
-              <p>{limit.how}</p>
-              <Small>
-                {say("limitsPage.decides")} {limit.decides.toLowerCase()}
-              </Small>
-            </div>
-            <Holds limit={limit} locale={me.data.gym.locale} />
-            {limit.skipped.length > 0 ? (
-              <Muted>
-                {say("limitsPage.notMeasured")} {limit.skipped.join(", ").toLowerCase()}
-                {say("limitsPage.notCleared")}
-              </Muted>
-            ) : (
-              <Measure
-                limit={limit}
-                busy={keep.isPending}
-                onKeep={(reading) => keep.mutate({ limit: limit.name, reading, version: client.version })}
-              />
-            )}
-          </Row>
-        ))}
-      </Rows>
+      <Typed onTyped={() => keep.isError && keep.reset()}>
+        <Rows>
+          {limits.data.gates.map((gate) => (
+            <Row key={gate.name}>
+              <div>
+                <Strong>{gate.title}</Strong>
+                <p>{gate.how}</p>
+              </div>
+              <Held gate={gate} locale={me.data.gym.locale} />
+              <Gates client={client} gates={[gate]} />
+            </Row>
+          ))}
+          {limits.data.limits.map((limit) => (
+            <Row key={limit.name} data-limit={limit.name}>
+              <div>
+                <Strong>{limit.title}</Strong>
+                <p>{limit.how}</p>
+                <Small>
+                  {say("limitsPage.decides")} {limit.decides.toLowerCase()}
+                </Small>
+              </div>
+              <Holds limit={limit} locale={me.data.gym.locale} />
+              {limit.skipped.length > 0 ? (
+                <Muted>
+                  {say("limitsPage.notMeasured")} {limit.skipped.join(", ").toLowerCase()}
+                  {say("limitsPage.notCleared")}
+                </Muted>
+              ) : (
+                <Measure
+                  limit={limit}
+                  busy={keep.isPending}
+                  onKeep={(reading) => keep.mutate({ limit: limit.name, reading, version: client.version })}
+                />
+              )}
+            </Row>
+          ))}
+        </Rows>
+      </Typed>
     </Page>
   );
 }

@@ -38,7 +38,10 @@ export function EnterMachinePage() {
       </PageHead>
       <MachineForm
         draft={draft}
-        onChange={setDraft}
+        onChange={(next) => {
+          if (enter.isError) enter.reset();
+          setDraft(next);
+        }}
         families={families.data}
         entering
         action={say("enterMachinePage.keepThenTapeIt")}
@@ -96,7 +99,10 @@ function Correct({ id, page }: { id: string; page: MachinePage }) {
       </PageHead>
       <MachineForm
         draft={draft}
-        onChange={setDraft}
+        onChange={(next) => {
+          if (correct.isError) correct.reset();
+          setDraft(next);
+        }}
         families={families.data}
         entering={false}
         action={say("enterMachinePage.keep")}

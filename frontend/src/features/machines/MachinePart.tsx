@@ -89,10 +89,7 @@ export function MachinePart({ title, adjusters, family, part, problems, asked, o
                   >
                     {say("machinePart.itIs")}
                   </SecondaryButton>
-                  <QuietButton
-                    aria-label={say("machinePart.notThere", { title: name })}
-                    onPress={() => onAbsent(key)}
-                  >
+                  <QuietButton aria-label={say("machinePart.notThere", { title: name })} onPress={() => onAbsent(key)}>
                     {say("machinePart.itIsNot")}
                   </QuietButton>
                 </li>

@@ -81,12 +81,12 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
   const queryClient = useQueryClient();
   const rested = useRested(typed);
   const trial = useQuery({
-    queryKey: ["machine", id, "trial", exerciseName, rested, page.version],
+    queryKey: ["machine", id, "trial", exerciseName, rested, unit, page.version],
     queryFn: () =>
       unwrap(
         api.POST("/api/machines/{id}/trial", {
           params: { path: { id } },
-          body: { exercise: exerciseName, ...(rested ?? {}) },
+          body: { exercise: exerciseName, unit, ...(rested ?? {}) },
         }),
       ),
     placeholderData: keepPreviousData,
@@ -98,7 +98,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
       unwrap(
         api.PUT("/api/machines/{id}/lengths", {
           params: { path: { id }, header: newKey() },
-          body: { version: page.version, exercise: exerciseName, confirmed, ...length },
+          body: { version: page.version, exercise: exerciseName, confirmed, unit, ...length },
         }),
       ),
     onSuccess: (next, sent) => {
@@ -130,6 +130,11 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
   const steps = stepsOf(exercise);
   const step = steps.find((one) => one.id === chosen) ?? steps[0];
   const open = steps.filter(({ done }) => !done).length;
+  // Typed anew, it is no longer what was refused.
+  const type = (next: Typed) => {
+    if (keep.isError) keep.reset();
+    setTyped(next);
+  };
   const choose = (next: string) => {
     keep.reset();
     setTyped(null);
@@ -195,7 +200,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
             key={`${exercise.name} ${step.id} ${unit}`}
             {...common}
             length={step.length}
-            onTyped={(value) => setTyped(value === null ? null : { name: step.id, value })}
+            onTyped={(value) => type(value === null ? null : { name: step.id, value })}
             onKeep={(value, confirmed) => keep.mutate({ name: step.id, value, confirmed })}
           />
         ) : step?.adjuster ? (
@@ -204,7 +209,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
             {...common}
             adjuster={step.adjuster}
             drives={step.drives}
-            onTyped={(travel) => setTyped(travel === null ? null : { adjuster: step.adjuster?.label ?? "", travel })}
+            onTyped={(travel) => type(travel === null ? null : { adjuster: step.adjuster?.label ?? "", travel })}
             onKeep={(travel, confirmed) => keep.mutate({ adjuster: step.adjuster?.label ?? "", travel, confirmed })}
           />
         ) : null}

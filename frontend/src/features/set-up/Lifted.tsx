@@ -104,8 +104,8 @@ export function Lifted({ visit, draft, legs, onLoad }: Props) {
         <LightSet today={today} />
       </Head>
       <p>
-        <Strong>{shown.how}.</Strong> {visit.going_on?.next_time ??
-          (changed ? say("lifted.notAsTold", { load: today.load?.text }) : today.says)}
+        <Strong>{shown.how}.</Strong>{" "}
+        {visit.going_on?.next_time ?? (changed ? say("lifted.notAsTold", { load: today.load?.text }) : today.says)}
         {before ? <Small> {say("lifted.lastTime", { load: before })}</Small> : null}
       </p>
     </div>

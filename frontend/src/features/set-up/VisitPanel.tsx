@@ -81,7 +81,10 @@ export function VisitPanel({ setUp, me, locale }: Props) {
   const done = visit.going_on?.sets ?? [];
   const today = todayFor(visit, draft.leg);
   useShownAgain(writing.done.isSuccess, writing.done.submittedAt, () => dispatch({ type: "written", visit }));
-  const tell = (fields: Partial<SetDraft>) => dispatch({ type: "say", fields });
+  const tell = (fields: Partial<SetDraft>) => {
+    if (writing.done.isError) writing.done.reset();
+    dispatch({ type: "say", fields });
+  };
   const stopped = visit.going_on?.stopped ?? false;
   const stops = visit.felt.some(({ name, meaning }) => name === draft.felt && meaning === "joint");
   const legs = visit.one_leg_possible ? (

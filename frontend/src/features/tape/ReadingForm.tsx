@@ -18,13 +18,25 @@ type Props = {
   busy: boolean;
   thrown: unknown;
   said: string;
+  onTyped: () => void;
   onTake: (value: number, confirmed: boolean) => void;
   onRemove: () => void;
   onPutBack: (() => void) | null;
 };
 
 /** One measure: how to take it, what is expected, what was read. A slip keeps what was typed and asks. */
-export function ReadingForm({ clientId, observation, unit, busy, thrown, said, onTake, onRemove, onPutBack }: Props) {
+export function ReadingForm({
+  clientId,
+  observation,
+  unit,
+  busy,
+  thrown,
+  said,
+  onTyped,
+  onTake,
+  onRemove,
+  onPutBack,
+}: Props) {
   const { reading } = observation;
   const [text, setText, forget] = useKept(`tape.${clientId}.${observation.name}`, "");
   const [problem, setProblem] = useState<string>();
@@ -61,6 +73,7 @@ export function ReadingForm({ clientId, observation, unit, busy, thrown, said, o
           onChange={(next) => {
             setText(next);
             setProblem(undefined);
+            onTyped();
           }}
           complaint={problem ?? (error && !slip ? error.message : undefined)}
         />

@@ -163,6 +163,7 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
           busy={take.isPending}
           thrown={take.error}
           said={said}
+          onTyped={() => take.isError && take.reset()}
           onTake={(value, confirmed) => take.mutate({ name: chosen, value, unit, confirmed })}
           onRemove={() => remove.mutate(current)}
           onPutBack={removed?.reading ? () => putBack(removed) : null}

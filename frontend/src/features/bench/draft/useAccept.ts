@@ -35,6 +35,12 @@ export function useAccept(fitting: FittingPage, { sheet, version, saving }: Benc
     onSuccess: ({ learned }) => closed(`/clients/${fitting.client.id}`, { learned }),
     onSettled: () => setPressed(false),
   });
+  // Of another sheet than the one that was refused nothing is said yet.
+  const { reset } = accept;
+  const refusedNoMore = useEffectEvent(() => accept.isError && reset());
+  useEffect(() => {
+    refusedNoMore();
+  }, [sheet]);
   // Somebody else changed the fitting meanwhile: whatever is chosen then has to be looked at and accepted anew.
   if (pressed && saving.kind === "conflict") setPressed(false);
   const ready = pressed && (saving.kind === "kept" || saving.kind === "refused");

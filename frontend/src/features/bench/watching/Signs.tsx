@@ -2,21 +2,35 @@
 // what came of those that were tried.
 import { say } from "../../../lib/say";
 import { useQuery } from "@tanstack/react-query";
-import type { Dispatch } from "react";
+import { type Dispatch, useState } from "react";
 import { CheckboxGroup, Label } from "react-aria-components";
 import styled from "styled-components";
 import { signsQuery } from "../../../api/queries";
 import type { ExplainedSign, FittingPage, Sheet } from "../../../api/types";
 import type { BenchEvent } from "../../../model/bench";
-import { QuietButton } from "../../../ui/Button";
+import { QuietButton, SecondaryButton } from "../../../ui/Button";
 import { FieldLabel } from "../../../ui/Field";
 import { Notice } from "../../../ui/Notice";
 import { Tick } from "../../../ui/Tick";
-import { colour, font, size, space } from "../../../ui/tokens";
+import { breakpoint, colour, font, size, space } from "../../../ui/tokens";
 import { Trail } from "./Trail";
 
 const Ticks = styled(CheckboxGroup)`
   display: grid;
+`;
+/** A long list: on a phone it stands behind a button, unless something in it was seen. */
+const List = styled.div<{ $open: boolean }>`
+  display: grid;
+  @media ${breakpoint.phone} {
+    display: ${({ $open }) => ($open ? "grid" : "none")};
+  }
+`;
+const Opener = styled(SecondaryButton)`
+  display: none;
+  @media ${breakpoint.phone} {
+    display: inline-flex;
+    justify-self: start;
+  }
 `;
 const Causes = styled.ol`
   margin: 0 0 ${space(3)} ${space(2)};
@@ -44,25 +58,32 @@ type Props = { fitting: FittingPage; sheet: Sheet; dispatch: Dispatch<BenchEvent
 
 export function Signs({ fitting, sheet, dispatch }: Props) {
   const explained = useQuery(signsQuery(fitting.id, sheet));
+  const [asked, setAsked] = useState(false);
+  const open = asked || sheet.signs.length > 0;
   const explanationOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name);
   return (
     <Ticks value={sheet.signs} onChange={(signs) => dispatch({ type: "write", fields: { signs } })}>
       <FieldLabel as={Label}>{say("signs.signsSeen")}</FieldLabel>
-      {fitting.machine.signs.map((sign) => (
-        <div key={sign.name} data-sign={sign.name}>
-          <Tick value={sign.name}>{sign.title}</Tick>
-          {sheet.signs.includes(sign.name) ? (
-            <>
-              <Trail fitting={fitting} sheet={sheet} sign={sign.name} dispatch={dispatch} />
-              <Behind
-                sign={sign.title}
-                explained={explanationOf(sign.name)}
-                onMove={(adjuster, to) => dispatch({ type: "try", sign: sign.name, adjuster, to })}
-              />
-            </>
-          ) : null}
-        </div>
-      ))}
+      <Opener aria-expanded={open} onPress={() => setAsked(!asked)} isDisabled={sheet.signs.length > 0}>
+        {say("signs.show", { count: fitting.machine.signs.length })}
+      </Opener>
+      <List $open={open}>
+        {fitting.machine.signs.map((sign) => (
+          <div key={sign.name} data-sign={sign.name}>
+            <Tick value={sign.name}>{sign.title}</Tick>
+            {sheet.signs.includes(sign.name) ? (
+              <>
+                <Trail fitting={fitting} sheet={sheet} sign={sign.name} dispatch={dispatch} />
+                <Behind
+                  sign={sign.title}
+                  explained={explanationOf(sign.name)}
+                  onMove={(adjuster, to) => dispatch({ type: "try", sign: sign.name, adjuster, to })}
+                />
+              </>
+            ) : null}
+          </div>
+        ))}
+      </List>
     </Ticks>
   );
 }
