@@ -9,6 +9,6 @@ module Verglas
   module Web; end
   load_folder("store", namespace: Store, ignore: ["migrations"])
   DB = Store::Database.connect(ENV.fetch("DATABASE_URL")) unless const_defined?(:DB)
-  load_folder("application", namespace: Application)
+  load_folder("application", namespace: Application, ignore: ["pictures"])
   load_folder("web", namespace: Web)
 end

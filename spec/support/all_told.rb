@@ -4,6 +4,9 @@
 module AllTold
   LEFT_ASIDE = %i[id code name label state action kind unit joint exercise kept].freeze
 
+  # A gym that has nothing else.
+  Alone = Class.new { def self.instead(_meeting) = [] }
+
   module_function
 
   # Every sentence and phrase, wherever it stands in what is answered.
@@ -30,6 +33,9 @@ module AllTold
     names = Verglas::Guidance::Signs.of(meeting.machine)
     [*texts(Verglas::Web::Views::Signs.of(meeting.advice.evaluation, names)), *names.map { |name| Verglas::Formats::Words.say("signs.#{name}") }]
   end
+
+  # What is told of it before anybody goes there; no other machine is asked.
+  def predicted(meeting) = texts(Verglas::Web::Views::Predictions.send(:one, Alone, meeting))
 
   # What is kept of it for good.
   def record(meeting) = texts(Verglas::Application::Record.computed_from(meeting, meeting.advice.evaluation).slice(:allowed, :cautions))

@@ -47,6 +47,15 @@ module HeldLimits
       load_to_kg: nil, stricter: false }
   end
 
+  # The same cleared with degrees: of the joint that it waits for, else of the knee.
+  def with_degrees(caution)
+    motion = Verglas::Guidance::Cautions.fetch(caution).degrees_of || :knee_flexion
+    { **row(caution, Date.today), degrees: { motion.to_s => [nil, DRAWN.fetch(motion).first[1]] } }
+  end
+
+  # {state => row}: every state in which a caution is met.
+  def states(caution) = { uncleared: row(caution, nil), cleared: row(caution, Date.today), with_degrees: with_degrees(caution) }
+
   # {source => what Meeting is given} of who may have set a limit.
   def sources(motion, from, upto)
     limit = MEASURED[motion]

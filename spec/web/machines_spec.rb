@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "vips"
 
 RSpec.describe "Machines over HTTP" do
   let(:loft) { gym }

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "vips"
 require "pdf/reader"
 require "tmpdir"
 
