@@ -84,6 +84,16 @@ module Verglas
       private
 
       def data = File.join(@folder, "data")
+      def making = File.join(@folder, "data.making")
+
+      # On the disk before anything rests on it.
+      def keep(file, text)
+        File.open(file, File::WRONLY | File::CREAT | File::TRUNC, 0o600) do |io|
+          io.write(text)
+          io.fsync
+        end
+      end
+
       def password = File.read(File.join(@asked, "password"))
       def root? = Process.uid.zero?
 
@@ -95,16 +105,20 @@ module Verglas
       # Whether the server's user can enter the project's folder at all.
       def reachable? = !root? || system("runuser", "-u", "postgres", "--", "test", "-x", @asked, chdir: "/", out: File::NULL, err: File::NULL)
 
+      # Made aside and renamed when it is whole: what a power cut left of an earlier try is done away with.
       def prepare
         FileUtils.mkdir_p(@folder)
-        File.write(File.join(@asked, "password"), SecureRandom.hex(24), perm: 0o600)
+        FileUtils.rm_rf([making, data])
+        keep(File.join(@asked, "password"), SecureRandom.hex(24))
         own(@folder)
-        own(data)
+        own(making)
         handover = File.join(@folder, "handover")
         File.write(handover, password, perm: 0o600)
         own(handover)
-        run("initdb", "-D", data, "-U", ADMIN, "--pwfile=#{handover}", "--auth=scram-sha-256", "--encoding=UTF8", "--locale=C.UTF-8") ||
+        run("initdb", "-D", making, "-U", ADMIN, "--pwfile=#{handover}", "--auth=scram-sha-256", "--encoding=UTF8", "--locale=C.UTF-8") ||
           raise(Failure, "initdb failed: #{@said}")
+        File.rename(making, data)
+        File.open(@folder, &:fsync)
       ensure
         FileUtils.rm_f(handover) if handover
       end

@@ -19,6 +19,17 @@ module Verglas
       # The file, made with a first key where there is none.
       def kept = file.tap { |name| File.write(name, SecureRandom.hex(32), perm: 0o600) unless File.exist?(name) }
 
+      # Names the file to whoever reads the keys, unless they stand in the environment: made with a first key only where nothing lies encrypted yet. Raises
+      # Store::KeyCheck::Failure where something does that cannot be opened.
+      def ready(database)
+        check = Store::KeyCheck.new(database)
+        return check.call if @environment["NOTES_KEY"]
+
+        sealed = database.table_exists?(:clients) && check.sealed
+        @environment["NOTES_KEY_FILE"] = sealed ? file : kept
+        check.call if sealed
+      end
+
       # Puts a new key before the others, under the next free id; answers the id. The file is replaced whole or not at all.
       def make
         raise ArgumentError, "NOTES_KEY is set in the environment: put the new key before it there, as id:digits" if @environment["NOTES_KEY"]

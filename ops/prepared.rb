@@ -10,9 +10,9 @@ module Verglas
 
       # keys: of health; folder: where the start command keeps what it makes. Yields with everything loaded.
       def with(keys, environment = ENV, folder: File.expand_path("../var", __dir__))
-        environment["NOTES_KEY_FILE"] = keys.kept unless environment["NOTES_KEY"]
         cluster, started = environment["DATABASE_URL"] ? nil : begun(environment, folder)
         require_relative "../config/application"
+        keys.ready(DB)
         Store::Database.migrate(DB)
         yield
       ensure

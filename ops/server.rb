@@ -11,6 +11,7 @@ module Verglas
     # The application with the demo gym: starts what does not run yet, and stops what it started.
     class Server
       LOOKS_EVERY_S = 1
+      ENDS_WITHIN_S = 3
       # How long requests may go on after a signal.
       LAST_SECONDS = 5
       ROOT = File.expand_path("..", __dir__)
@@ -25,6 +26,7 @@ module Verglas
       # Blocks until a signal comes. What it writes is for its owner and group alone.
       def run
         File.umask(0o027)
+        alone
         @cluster.destroy if @fresh
         started = @cluster.start
         load_demo
@@ -37,12 +39,39 @@ module Verglas
 
       private
 
+      # One at a time on a folder: the database that one started would end under another. Held until this process ends.
+      def alone
+        FileUtils.mkdir_p(@folder)
+        @running = File.open(File.join(@folder, "running"), File::RDWR | File::CREAT, 0o640)
+        return tell_running("") if free_soon?
+
+        raise Cluster::Failure, "it runs already from this folder, #{@running.read.strip}. Stop that one first, or use it."
+      end
+
+      # What one that was killed was still thinking about ends within seconds.
+      def free_soon?
+        (ENDS_WITHIN_S * 10).times do
+          return true if @running.flock(File::LOCK_EX | File::LOCK_NB)
+
+          sleep 0.1
+        end
+        false
+      end
+
+      # Whoever starts a second one reads it.
+      def tell_running(where)
+        @running.rewind
+        @running.truncate(0)
+        @running.write("process #{Process.pid}#{", at #{where}" unless where.empty?}")
+        @running.flush
+      end
+
       def load_demo
         ENV["DATABASE_URL"] = @cluster.database("verglas")
         ENV["SESSION_SECRET"] ||= secret("session_secret", 64)
-        ENV["NOTES_KEY_FILE"] ||= Keys.new(ENV, folder: @folder).kept unless ENV["NOTES_KEY"]
         ENV["APP_ENV"] ||= "production"
         require_relative "../config/application"
+        Keys.new(ENV, folder: @folder).ready(DB)
         Store::Database.migrate(DB)
         require_relative "../demo/loader"
         Demo::Loader.new(DB).load unless DB[:gyms].first
@@ -98,6 +127,7 @@ module Verglas
       end
 
       def say_where(port)
+        tell_running("http://127.0.0.1:#{port}")
         puts <<~TEXT
           Verglas is ready: http://127.0.0.1:#{port}
           Sign in as #{Demo::Loader::SIGN_IN[:email]} with the password #{Demo::Loader::SIGN_IN[:password]}

@@ -15,4 +15,8 @@ begin
   Verglas::Ops::Server.new(**options).run
 rescue OptionParser::ParseError, Verglas::Ops::Cluster::Failure, SystemCallError, SocketError => e
   abort "verglas: #{e.message}"
+rescue StandardError => e
+  raise unless defined?(Verglas::Store::KeyCheck::Failure) && e.is_a?(Verglas::Store::KeyCheck::Failure)
+
+  abort "verglas: #{e.message}"
 end

@@ -17,6 +17,7 @@ module Verglas
         leave_marks(row[:id]) if keep_marks
         leave_queues(row[:id])
         forget_answers(row[:id], *gone)
+        forget_files(row)
         @gym.visits.dataset.where(client_id: row[:id]).delete
         @gym.fittings.dataset.where(client_id: row[:id]).delete
         @gym.clients.dataset.where(id: row[:id]).delete
@@ -38,15 +39,29 @@ module Verglas
         end
       end
 
-      # Answers are kept for a day so that nothing is done twice: those that tell of them tell nothing any more.
+      # Answers are kept for a day so that nothing is done twice: those that tell of them, or of anything that was theirs, tell nothing any more.
       def forget_answers(id, status, body)
-        writes = @gym.db[:writes].where(account_id: @gym.db[:accounts].where(gym_id: @gym.id).select(:id))
-        writes.exclude(body: nil).select(:account_id, :key, :body).each do |row|
-          next unless Secrets.open(row[:body], :answer).include?(id)
-
-          writes.where(row.slice(:account_id, :key)).update(status: status, body: Secrets.lock(body, :answer))
+        theirs = ids(id)
+        naming(theirs).select(:account_id, :key).each do |row|
+          @gym.db[:writes].where(row).update(status: status, body: Secrets.lock(body, :answer), about: Writes.ids([]))
         end
       end
+
+      # The client's, and of their fittings, visits and sets.
+      def ids(id)
+        visits = @gym.visits.dataset.where(client_id: id).select_map(:id)
+        [id, *@gym.fittings.dataset.where(client_id: id).select_map(:id), *visits, *@gym.db[:sets].where(visit_id: visits).select_map(:id)]
+      end
+
+      # What was kept before ids stood beside it is opened.
+      def naming(ids)
+        writes = @gym.db[:writes].where(account_id: @gym.db[:accounts].where(gym_id: @gym.id).select(:id)).exclude(body: nil)
+        older = writes.where(about: nil).select(:account_id, :key, :body).all.select { |row| Secrets.open(row[:body], :answer).then { |text| ids.any? { |id| text.include?(id) } } }
+        writes.where(Sequel.lit("about && ?", Writes.ids(ids))).or(%i[account_id key] => older.map { |row| row.values_at(:account_id, :key) })
+      end
+
+      # A file on its way that names them would bring them back: it is let go, whole, and has to be sent again.
+      def forget_files(row) = @gym.imports.naming([row[:id], row[:name]]).each { |id| @gym.imports.delete(id) }
     end
   end
 end

@@ -8,6 +8,7 @@ module Verglas
       KEPT_SECONDS = 24 * 60 * 60
       SWEPT_AT_ONCE = 5000
       RETRIES = 3
+      ID = /\h{8}-\h{4}-\h{4}-\h{4}-\h{12}/
       GIVE_WAY = ->(*) { sleep(0.01 + (rand * 0.04)) }
 
       def initialize(db, account_id:)
@@ -31,13 +32,16 @@ module Verglas
         db[:writes].where(%i[account_id key] => old.order(:created_at).limit(SWEPT_AT_ONCE).select(:account_id, :key)).delete
       end
 
+      # As the database takes a list of ids.
+      def self.ids(list) = Sequel.cast("{#{list.join(",")}}", "uuid[]")
+
       private
 
       def first_or_replay(key, digests)
         return replay(key, digests) unless claim(key, digests.first)
 
         status, body = yield
-        row(key).update(status: status, body: Secrets.lock(body, :answer))
+        row(key).update(status: status, body: Secrets.lock(body, :answer), about: Writes.ids(body.scan(ID).uniq))
         [status, body]
       end
 

@@ -62,7 +62,14 @@ module Verglas
         end
 
         def equipment(record) = one_of(record["kind"], Aids::KINDS, "/kind")
-        def limits(record) = record.fetch("limits", {}).each_key { |name| Guidance::Gates::ALL.key?(name.to_sym) || Guidance::Limits.fetch(name) }
+        # Of a limit its degrees, of a gate whether it was right.
+        def limits(record)
+          record.fetch("limits", {}).each do |name, entry|
+            gate = Guidance::Gates::ALL.key?(name.to_sym)
+            Guidance::Limits.fetch(name) unless gate
+            raise Invalid.new(:missing, path: "/limits/#{name}", name: gate ? "right" : "deg") unless entry.key?(gate ? "right" : "deg")
+          end
+        end
 
         def caution(record)
           body = record["body"]

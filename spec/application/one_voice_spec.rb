@@ -38,10 +38,17 @@ RSpec.describe "One voice" do
     # Where a caution aims at something itself, no school of it holds.
     led = bench.caution_effect.wishes.keys
     asked = Voices::SCHOOLS.select { |question, _| questions.fetch(question).asked_of?(family) && !questions.fetch(question).schools.values.flat_map(&:keys).intersect?(led) }
+    asked = asked.reject { |question, _| ends_sooner?(bench, questions.fetch(question)) }
     asked.flat_map do |question, schools|
       own = schools[bench.rules.fetch(question)]
       schools.except(bench.rules.fetch(question)).flat_map { |school, sound| texts.select { |text| heard?(text, sound, own) }.map { |text| [question, school, text] } }
     end
+  end
+
+  # Whether this client's knee may not go where the school has it: then what is told is the client's own.
+  def ends_sooner?(bench, question)
+    aims = question.schools.fetch(bench.rules.fetch(question.name)).slice(:start_bend_deg, :end_bend_deg)
+    aims.values.any? { |deg| !bench.envelope.cover?(:knee_flexion, deg) }
   end
 
   # All that is told of somebody there but answers to signs.

@@ -34,6 +34,24 @@ RSpec.describe Verglas::Ops::Cluster do
     expect(cluster.send(:ask, "postgres", "SELECT rolsuper OR rolcreaterole OR rolcreatedb FROM pg_roles WHERE rolname = 'verglas'")).to eq("f")
   end
 
+  it "comes up after a first start that was cut short, wherever that was" do
+    [0.05, 0.4, 0.9].each do |seconds|
+      child = fork do
+        Process.setpgrp
+        described_class.new(folder).start
+      ensure
+        exit!(0)
+      end
+      sleep seconds
+      Process.kill(:KILL, -child)
+      Process.wait(child)
+      FileUtils.mkdir_p(cluster.send(:making))
+    end
+    expect(cluster.start).to be(true)
+    expect(cluster.database("whole")).to include("/whole")
+    expect(File.exist?(cluster.send(:making))).to be(false)
+  end
+
   it "comes back after its server was killed hard" do
     cluster.start
     pid = Integer(File.foreach(File.join(cluster.send(:data), "postmaster.pid")).first)

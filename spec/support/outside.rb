@@ -37,6 +37,9 @@ class Outside
     @address = URI(said[%r{http://127\.0\.0\.1:\d+}])
   end
 
+  # Another one in the same folder, which is expected to end: what it said, and its status.
+  def again = Open3.capture2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, chdir: Verglas::ROOT)
+
   # Seconds until it had ended.
   def stop(signal)
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)

@@ -42,6 +42,20 @@ RSpec.describe "A new key" do
     expect(turn.first).to include("Everything lies under the newest key (0 rows turned)")
   end
 
+  it "is not made in silence where one is missing: the server says which and does not start" do
+    server.start
+    server.sign_in(**Verglas::Demo::Loader::SIGN_IN)
+    before = details
+    server.stop(:TERM)
+    key = File.read(file)
+    File.delete(file)
+    said, status = server.again
+    expect([status.success?, said, File.exist?(file)]).to match([false, a_string_including("under the key with the id", "Nothing was changed."), false])
+    File.write(file, key)
+    server.start
+    expect(details).to eq(before)
+  end
+
   it "is not made where the keys stand in the environment" do
     expect { Verglas::Ops::Keys.new({ "NOTES_KEY" => "0f" * 32 }, folder: server.folder).make }.to raise_error(ArgumentError, /NOTES_KEY is set/)
   end

@@ -37,6 +37,12 @@ RSpec.describe "The server, killed" do
     expect(cluster.answers?).to be(false)
   end
 
+  it "is one on a folder: another says which runs there, and ends" do
+    said, status = server.again
+    expect([status.success?, said]).to match([false, a_string_matching(%r{it runs already from this folder, process \d+, at http://127\.0\.0\.1:\d+\. Stop that one first, or use it\.})])
+    expect(ask("/readyz")).to eq("200")
+  end
+
   # Adds clients until the server is gone; every name and key is noted before it is sent.
   def write(sent, who)
     (1..).each do |number|

@@ -90,4 +90,47 @@ RSpec.describe "What belongs to a person" do
     expect(status).to eq(404)
     expect(db[:clients].where(id: person[:id]).count).to eq(1)
   end
+
+  # All that lies in the database, opened where it is sealed.
+  def opened
+    sealed = Verglas::Store::Rekeying::TABLES.flat_map do |table|
+      table.ciphers.flat_map { |column, purpose| db[table.name].exclude(column => nil).select_map(column).map { |cipher| Verglas::Store::Secrets.open(cipher, purpose) } }
+        .flat_map { |text| [text, text.unpack1("m").force_encoding(Encoding::UTF_8).scrub] } # a file's bytes lie in base64
+    end
+    (sealed + [everything_kept]).join("\n")
+  end
+
+  it "leaves no word of theirs anywhere: not in answers kept under the ids of what was theirs, nor in files on their way" do
+    words = Hash.new { |known, place| known[place] = "planted#{place.to_s.delete("_")}word" }
+    remembered(person)
+    draft = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })
+    page = call(:get, "/api/fittings/#{draft["id"]}")
+    call(:patch, "/api/fittings/#{draft["id"]}", { marks: page["marks"], version: page["version"], note: words[:note], cue: words[:cue], flow: page["flow"] })
+    call(:post, "/api/fittings/#{draft["id"]}/discard", { version: page["version"] + 1 })
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "neck_shoulder", version: nil, note: words[:caution] })
+    loft.rules.set_for_client(person[:id], "grip", "hard", reason: words[:rule], by: account)
+    file = call(:post, "/api/imports", { kind: "clients", bytes: 60, length_unit: "cm", mass_unit: "kg" })
+    loft.imports.put_chunk(file["id"], 1, "name,detail\nPerpetua Lowe,#{words[:file]}\n")
+    keep = call(:post, "/api/imports", { kind: "clients", bytes: 40, length_unit: "cm", mass_unit: "kg" })
+    loft.imports.put_chunk(keep["id"], 1, "name,detail\nImre Talbot-Vane,the other\n")
+    expect(words.values.reject { |word| opened.include?(word) }).to eq([])
+    expect(erase(version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"])).to eq("ok" => true)
+    expect(words.values.select { |word| opened.include?(word) }).to eq([])
+    expect(opened).not_to match(/Perpetua|#{person[:id]}|Scar on the shin|Away on the boats/)
+    expect(loft.imports.find(keep["id"])).not_to be_nil
+  end
+
+  # Where a person can stand, by table: whoever makes a table says how it is met.
+  places = {
+    accounts: :staff, account_active_session_keys: :staff, account_password_hashes: :staff, client_cautions: :theirs, client_rules: :theirs, clients: :theirs,
+    account_pins: :staff, counters: :none, gym_equipment: :none, gym_plates: :none, tablet_staff: :staff, fittings: :theirs, gym_aims: :none, gym_cautions: :none, gym_rules: :none, gym_tempos: :none, gyms: :none, imports: :searched,
+    import_chunks: :searched, import_keys: :searched, import_pieces: :searched, machine_descriptions: :none, machine_photographs: :none, machine_queues: :left,
+    machines: :none, nameless_fittings: :nameless, readings: :theirs, refit_snoozes: :theirs, schema_info: :none, sets: :theirs, visits: :theirs, writes: :searched
+  }
+
+  it "knows of every table whether a person can stand in it, and those that point at a client go with them" do
+    expect(db.tables.sort - places.keys).to eq([])
+    pointing = db.tables.select { |table| db.foreign_key_list(table).any? { |key| key[:table].to_s.match?(/clients\z|fittings\z|visits\z/) } }
+    expect(pointing - places.select { |_, how| how == :theirs }.keys).to eq([])
+  end
 end

@@ -72,6 +72,11 @@ module Verglas
           row ? row[:outcomes].to_h { |line, _, wrong| [line, Invalid.new(wrong["code"].to_sym, path: wrong["path"])] } : {}
         end
 
+        # Ids of those on their way in which any of these words stands, in whatever encoding a table may come.
+        def naming(words)
+          dataset.exclude(state: "taken").select_map(:id).select { |id| speaks?(id, words.map(&:downcase)) }
+        end
+
         # Taken in: nothing of the file is left but what was counted.
         def close(id, counts)
           forget_chunks(id)
@@ -81,6 +86,19 @@ module Verglas
 
         # keys: [[row, key, refers]]
         def add_keys(id, keys) = Copy.rows(@gym.db, :import_keys, %i[import_id row key refers], keys.map { |key| [id, *key] })
+
+        ENCODINGS = [Encoding::UTF_8, Encoding::UTF_16LE, Encoding::ISO_8859_1].freeze
+        private_constant :ENCODINGS
+
+        def speaks?(id, words)
+          pieces = @gym.db[:import_pieces].where(import_id: id).select(:rows_cipher, :outcomes_cipher)
+          return true if pieces.any? { |row| words.any? { |word| JSON.generate(Sealed.open(:import_pieces, row)).downcase.include?(word) } }
+
+          bytes = "".b
+          each_chunk(id) { |chunk| bytes << chunk }
+          ENCODINGS.any? { |encoding| bytes.dup.force_encoding(encoding).encode(Encoding::UTF_8, invalid: :replace, undef: :replace).scrub.downcase.then { |text| words.any? { |word| text.include?(word) } } }
+        end
+        private :speaks?
 
         # {row => the row before it under the same key}; and rows that refer to what is not there.
         def repeated(id, limit:)

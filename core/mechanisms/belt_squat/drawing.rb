@@ -86,7 +86,8 @@ module Verglas
 
         # A lever on a post with a rail for the hands; a bar in a hinge on the floor, its plates at the free end; nothing.
         def draw_what_carries(sketch, load)
-          case family.traits[:without]
+          without = family.traits[:without]
+          case without
           when :belt_boxes then nil
           when :floor_hinge then draw_bar(sketch, load)
           else
