@@ -57,7 +57,9 @@ module Verglas
         nil
       end
 
-      TooSlow = Class.new(StandardError)
+      # Told to nobody: the picture is refused.
+      class TooSlow < StandardError; end
+
       Decoder = Struct.new(:pid, :input, :output)
       private_constant :TooSlow, :Decoder
 
@@ -66,8 +68,8 @@ module Verglas
         drop if @process && @owner == Process.pid
         theirs, input = IO.pipe(binmode: true)
         output, ours = IO.pipe(binmode: true)
-        pid = Process.spawn(ENV.slice(*ENVIRONMENT), RbConfig.ruby, "-rbundler/setup", DECODER, MOST_PX.to_s, in: theirs, out: ours, unsetenv_others: true, close_others: true,
-                                                                                                 chdir: ROOT, rlimit_as: MEMORY, rlimit_core: 0)
+        bounds = { unsetenv_others: true, close_others: true, chdir: ROOT, rlimit_as: MEMORY, rlimit_core: 0 }
+        pid = Process.spawn(ENV.slice(*ENVIRONMENT), RbConfig.ruby, "-rbundler/setup", DECODER, MOST_PX.to_s, in: theirs, out: ours, **bounds)
         [theirs, ours].each(&:close)
         @process = Decoder.new(pid, input, output)
         @owner = Process.pid

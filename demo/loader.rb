@@ -61,13 +61,18 @@ module Verglas
         new = @gym.clients.insert(person.slice("name", "detail", "sex", "birth_date", "body_mass_kg").transform_keys(&:to_sym))
         @gym.clients.asked(new[:id], on: (Time.now - (READ_DAYS_AGO * DAY_S)).to_date, version: new[:version]) unless person["not_asked"]
         row = @gym.clients.find(new[:id])
+        known(row, person)
+        remembered(@gym.clients.find(row[:id]), person)
+        @db[:readings].where(client_id: row[:id], observation: person["read_anew"]).update(taken_at: Time.now - 3600)
+      end
+
+      # Tape, cautions, what was measured and shown.
+      def known(row, person)
         readings(row, person["readings"])
         person.fetch("cautions", {}).each do |caution, fields|
           @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
         end
         limits(row, person.fetch("limits", {}), person.fetch("shown", []))
-        remembered(@gym.clients.find(row[:id]), person)
-        @db[:readings].where(client_id: row[:id], observation: person["read_anew"]).update(taken_at: Time.now - 3600)
       end
 
       # Fittings, and what was lifted since.

@@ -34,7 +34,7 @@ module Verglas
         strange, = first { |column| Sequel.~(column => nil) & Sequel.~(under_any(column, known)) }
         raise Failure, missing(strange) if strange
 
-        known.each { |id| open(id) }
+        known.each { |id| try(id) }
       end
 
       private
@@ -50,7 +50,7 @@ module Verglas
       def missing(cipher) = "Health lies encrypted under the key with the id #{self.class.id_of(cipher)}, and that key is not here. #{DO}"
 
       # One of each key: a key with the right id may still be another one.
-      def open(id)
+      def try(id)
         cipher, purpose = first { |column| under_any(column, [id]) }
         cipher && Secrets.open(cipher, purpose)
       rescue Sequel::Error

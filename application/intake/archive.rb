@@ -62,6 +62,7 @@ module Verglas
         end
 
         def equipment(record) = one_of(record["kind"], Aids::KINDS, "/kind")
+
         # Of a limit its degrees, of a gate whether it was right.
         def limits(record)
           record.fetch("limits", {}).each do |name, entry|

@@ -35,7 +35,7 @@ module Verglas
       def to_h = { stance_mm: @stance_mm, turn_deg: @turn_deg }
 
       # From the outermost of a shoe to the plate's edge, each side; nil where the width is not known.
-      def room_mm = @plate_mm && ((@plate_mm - @stance_mm) / 2.0) - @beside_mm
+      def room_mm = @plate_mm && (((@plate_mm - @stance_mm) / 2.0) - @beside_mm)
     end
   end
 end

@@ -38,7 +38,7 @@ module Verglas
     # plain_nm: of body weight alone.
     CurveTop = Value.define(:deg, :nm, :plain_nm, :own)
 
-    # A plate with feet on it, heights from its lower edge (mm): its length, its width (nil where not taped), the foot's, how wide a shoe is, where the heels stand, how far apart (mm) and how
+    # A plate with feet on it, heights from its lower edge (mm): its length, its width (nil where not taped), the foot's, a shoe's, where the heels stand, how far apart (mm) and how
     # far turned out (degrees), and between which two heights they may (nil where nowhere); says: what closes the lower and the upper
     # end; closed: why nowhere, and what would open it; choice: what places the feet.
     Plate = Value.define(:length_mm, :width_mm, :foot_mm, :shoe_mm, :heel_mm, :stance_mm, :turn_deg, :low_mm, :high_mm, :says, :closed, :choice)

@@ -166,7 +166,7 @@ RSpec.describe "One voice" do
             end
           end
         end
-        puts "#{caution}: #{told} texts"
+        warn "#{caution}: #{told} texts"
         expect(faults).to be_empty, faults.uniq(&:last).first(12).map(&:inspect).join("\n")
       end
     end

@@ -28,7 +28,7 @@ module Given
   end
 
   # A client with readings in mm, who has shown what comes before a kind of machine; answers the row.
-  def client(gym, by, name: "Ione Fairweather", detail: "", sex: nil, body_mass_kg: nil, shown: SHOWN, **readings)
+  def client(gym, by, name: "Ione Fairweather", detail: "", sex: nil, body_mass_kg: nil, shown: SHOWN, **readings) # rubocop:disable Metrics/ParameterLists -- each is said by some specs alone
     row = gym.clients.insert(name: name, detail: detail, sex: sex, body_mass_kg: body_mass_kg)
     db[:clients].where(id: row[:id]).update(cautions_asked_on: Date.today, **Verglas::Store::Sealed.columns(:clients, { limits: shown }))
     row = gym.clients.find(row[:id])

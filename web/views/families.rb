@@ -10,9 +10,13 @@ module Verglas
         def all
           ordered.map do |family|
             { id: family.id, scenes: pictures(family), name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
-              exercises: family.exercises.map { |name, one| { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one.choosable_kinds), asked: asked(family, name) } },
+              exercises: family.exercises.map { |name, one| exercise(family, name, one) },
               asked: family.asked_kinds.map(&:name), shared_kinds: kinds(family.shared_kinds) }
           end
+        end
+
+        def exercise(family, name, one)
+          { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one.choosable_kinds), asked: asked(family, name) }
         end
 
         # Those that an exercise is of, in the same order.
@@ -38,7 +42,7 @@ module Verglas
             { name: kind.name, decides: kind.decides, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
           end
         end
-        private_class_method :ordered, :pictures, :asked, :kinds
+        private_class_method :ordered, :exercise, :pictures, :asked, :kinds
       end
     end
   end

@@ -27,8 +27,8 @@ module Verglas
         end
 
         # What is aimed at, and what holds of the client until it is measured. toes: how far the knee may come, 0 over the ankle, 1 up to
-        # the toes, 2 past them; lowest_share: of the plate, below which no heel shall stand; upright: 1 where the back is to be; fully_back: 1 where it is to go back as far as it goes; no_wedge: 1 where nothing may lie
-        # under the heels.
+        # the toes, 2 past them; lowest_share: of the plate, below which no heel shall stand; upright: 1 where the back is to be; fully_back: 1 where it is to
+        # go back as far as it goes; no_wedge: 1 where nothing may lie under the heels.
         def rail_wishes
           wish :target_bend_deg, default: FIGURES[:depth][:right_angle_deg], stricter: :min
           wish :toes, default: 1, stricter: :min

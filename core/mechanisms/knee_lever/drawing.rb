@@ -73,11 +73,16 @@ module Verglas
 
         def draw_leg(sketch, pose, suffix, **how)
           limbs.shin(sketch, pose[:knee], pose[:ankle], body.shank * 0.6, id: :"shin#{suffix}", **how)
+          draw_foot(sketch, pose, suffix, **how)
+          sketch.capsule(:"thigh#{suffix}", :body, [hip, pose[:knee]], [body.hip_rise, body.knee_front * 0.96], moves: true, **how) if how[:ghost]
+        end
+
+        # The ball on the block's edge.
+        def draw_foot(sketch, pose, suffix, **how)
           heel_mm = [(body.ankle_height + wishes[:sole_mm]) / 2.0, 26].max
-          ball = (pose[:up] * (TOE_MM + BALL_MM)) + point(0, 0)
+          ball = pose[:up] * (TOE_MM + BALL_MM)
           sketch.capsule(:"foot#{suffix}", :body, [pose[:heel] + (pose[:up] * heel_mm), ball], [heel_mm, TOE_MM + BALL_MM], moves: true, **how)
           sketch.capsule(:"toes#{suffix}", :body, [ball, pose[:toe] + (up_from(pose) * TOE_MM)], [TOE_MM + BALL_MM, TOE_MM], moves: true, **how)
-          sketch.capsule(:"thigh#{suffix}", :body, [hip, pose[:knee]], [body.hip_rise, body.knee_front * 0.96], moves: true, **how) if how[:ghost]
         end
 
         # Square to the sole under the toes.

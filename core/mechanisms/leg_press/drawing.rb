@@ -49,6 +49,8 @@ module Verglas
           STACK[:plates].times { |index| sketch.box(:"stack_#{index}", :weight, left: left + 8, bottom: low + 14 + (index * 34), width: STACK[:width] - 16, height: 28) }
         end
 
+        # How far to the right a stack goes; nothing where there is none.
+        def stack_end(place) = latches? ? [] : [under_plate(place, last_mm(place)).s + STACK.values_at(:off, :width).sum + 24]
         def point(x, y) = Geometry::Point.new(x, y)
 
         def draw_machine(sketch, place)
@@ -89,8 +91,7 @@ module Verglas
         def window_of(place)
           left = corner_ray(place, place[:trunk_angle], body.torso * 0.92).s - 60
           ends_at = plate_ends(place, top(place))
-          right = [*ends_at.map(&:s), under_plate(place, top(place).x_mm).s].max + 150
-          right = [right, under_plate(place, last_mm(place)).s + STACK.values_at(:off, :width).sum + 24].max unless latches?
+          right = [*ends_at.map { |point| point.s + 150 }, under_plate(place, top(place).x_mm).s + 150, *stack_end(place)].max
           upper = [*ends_at.map(&:n), *plate_ends(place, bottom(place).state).map(&:n), drawn(place, nil, bottom(place).state.knee).n + 60].max + 70
           { left: left, bottom: floor(place) - 22, width: right - left, height: upper - floor(place) + 22 }
         end
@@ -101,8 +102,8 @@ module Verglas
           at = place[:plate_y]
           { corner: on_rail[0, 0], rail_ahead: on_rail[420, 0], back_top: corner_ray(place, place[:trunk_angle], 420), seat_front: corner_ray(place, place[:seat_angle], 300),
             rail_low: under_plate(place, -60), rail_level: under_plate(place, -60) + Geometry::Point.new(420, 0), rail_high: under_plate(place, 400),
-            plate_ahead: low + (on_rail[300, 0] - on_rail[0, 0]), plate_low: low, plate_top: high, plate_level: on_rail[bottom(place).state.x_mm + hip(place).s, 0], corner_on_rail: on_rail[0, at], plate_on_stop: on_rail[place[ends], at],
-            plate_on_latch: on_rail[place.parameters.fetch(:latch_x, 0), at] }
+            plate_ahead: low + (on_rail[300, 0] - on_rail[0, 0]), plate_low: low, plate_top: high, plate_level: on_rail[bottom(place).state.x_mm + hip(place).s, 0],
+            corner_on_rail: on_rail[0, at], plate_on_stop: on_rail[place[ends], at], plate_on_latch: on_rail[place.parameters.fetch(:latch_x, 0), at] }
         end
       end
     end

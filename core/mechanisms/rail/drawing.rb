@@ -151,10 +151,11 @@ module Verglas
           return unless seen.plate_mm
 
           range = seen.empty? ? [nil, nil] : [seen.low_mm, seen.high_mm]
-          Scenes::Plate.new(length_mm: place[:plate_length], width_mm: place[:plate_width], foot_mm: body.foot, shoe_mm: Stance::FIGURES[:shoe_mm], heel_mm: foot_mm(place), **feet(place), low_mm: range.first, high_mm: range.last,
-                            says: window_says(place), closed: closed_says(place), choice: :foot_mm)
+          heights = { heel_mm: foot_mm(place), low_mm: range.first, high_mm: range.last }
+          Scenes::Plate.new(**sizes(place), **feet(place), **heights, says: window_says(place), closed: closed_says(place), choice: :foot_mm)
         end
 
+        def sizes(place) = { length_mm: place[:plate_length], width_mm: place[:plate_width], foot_mm: body.foot, shoe_mm: Stance::FIGURES[:shoe_mm] }
         def feet(place) = { **settled(place), **wishes.values.compact }.slice(:stance_mm, :turn_deg)
       end
     end

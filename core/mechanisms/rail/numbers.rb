@@ -47,8 +47,8 @@ module Verglas
         private
 
         def end_quantities(place)
-          { turning_bend_deg: turning_bend_deg(place), slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), range_left_deg: range_left_deg(place), hip_at_stop_deg: stopped(place).hip_bend_deg,
-            hip_share: hip_share(place) }
+          { turning_bend_deg: turning_bend_deg(place), slack_mm: slack_mm(place), depth_room_deg: depth_room_deg(place), range_left_deg: range_left_deg(place),
+            hip_at_stop_deg: stopped(place).hip_bend_deg, hip_share: hip_share(place) }
         end
 
         def leg_quantities(state)

@@ -83,7 +83,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
   it "goes all the way back for range where a rule says so, unless something becomes a fault by it" do
     data = Worked::MACHINES.fetch("seat_on_rail")
     # A seat that stays where it is: the back alone makes up the reach.
-    machine = Verglas::Machines::Reader.read(data.merge("constants" => data["constants"].merge("rest_x" => 720), "adjusters" => data["adjusters"].reject { |adjuster| adjuster["drives"].key?("rest_x") }))
+    adjusters = data["adjusters"].reject { |adjuster| adjuster["drives"].key?("rest_x") }
+    machine = Verglas::Machines::Reader.read(data.merge("constants" => data["constants"].merge("rest_x" => 720), "adjusters" => adjusters))
     random = Random.new(7)
     further = Array.new(60) { random_body(random) }.map do |body|
       as_reach, fully_back = [0, 1].map do |wish|
@@ -101,7 +102,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
 
   it "grades both feet on the plate where its width is taped, moves no mark by it, and says nothing where it is not" do
     within, over, untaped = [[560, 300.0], [560, 600.0], [nil, 600.0]].map do |width, stance|
-      machine = Verglas::Machines::Reader.read_known(Worked::MACHINES.fetch("incline_sled").then { |data| data.merge("constants" => data["constants"].merge("plate_width" => width).compact) })
+      data = Worked::MACHINES.fetch("incline_sled")
+      machine = Verglas::Machines::Reader.read_known(data.merge("constants" => data["constants"].merge("plate_width" => width).compact))
       wishes = Verglas::Mechanisms::Wishes.for(machine.family, stance_mm: stance)
       Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(Worked.body("middle")), wishes: wishes, indices: [0] * machine.adjusters.size)
     end

@@ -105,7 +105,8 @@ RSpec.describe "A picture, measured" do
   end
 
   it "shows on seat_on_rail the knee bent as it is told at the bottom, or the plate where the stack rests before it" do
-    early, free = [], []
+    early = []
+    free = []
     each_drawn("seat_on_rail") do |scene, told|
       (told[:slack_mm].positive? ? early : free) << scene
       next expect(bend_of_knee(scene)).to be_within(1).of(told[:knee_bend_deg]) unless told[:slack_mm].positive?
