@@ -63,13 +63,13 @@ module Verglas
       Decoder = Struct.new(:pid, :input, :output)
       private_constant :TooSlow, :Decoder
 
-      # The first picture waits for it to come up.
+      # The first picture waits for it to come up. What it says in dying may hold some of the picture: nobody keeps it.
       def renew
         drop if @process && @owner == Process.pid
         theirs, input = IO.pipe(binmode: true)
         output, ours = IO.pipe(binmode: true)
         bounds = { unsetenv_others: true, close_others: true, chdir: ROOT, rlimit_as: MEMORY, rlimit_core: 0 }
-        pid = Process.spawn(ENV.slice(*ENVIRONMENT), RbConfig.ruby, "-rbundler/setup", DECODER, MOST_PX.to_s, in: theirs, out: ours, **bounds)
+        pid = Process.spawn(ENV.slice(*ENVIRONMENT), RbConfig.ruby, "-rbundler/setup", DECODER, MOST_PX.to_s, in: theirs, out: ours, err: File::NULL, **bounds)
         [theirs, ours].each(&:close)
         @process = Decoder.new(pid, input, output)
         @owner = Process.pid

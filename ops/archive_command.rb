@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 # What bin/archive does: a whole gym out of this server, or into one that holds no gym yet. Who did so stands in the audit trail as whoever leads the gym.
+require "fileutils"
 require "io/console"
 require "optparse"
 require_relative "keys"
@@ -17,7 +18,7 @@ module Verglas
       def out(health:)
         gym, lead = found
         gym.trail.add(health ? "export_gym_with_health_notes" : "export_gym", by: lead)
-        File.open(@file, File::WRONLY | File::CREAT | File::EXCL, 0o600) { |io| Store::Archive::Outgoing.new(gym, health: health).each { |part| io.write(part) } }
+        written { |io| Store::Archive::Outgoing.new(gym, health: health).each { |part| io.write(part) } }
         @tell.puts "#{gym.row[:name]} lies in #{@file}#{", health notes in clear: keep it where nobody else can read it" if health}."
       end
 
@@ -38,6 +39,17 @@ module Verglas
         [Store::Gym.new(DB, row[:id]), DB[:accounts].where(gym_id: row[:id], role: "lead").min(:id) || raise(ArgumentError, "nobody leads this gym")]
       end
 
+      # A file of one's own, whole or not at all.
+      def written(&)
+        part = "#{@file}.part"
+        raise Errno::EEXIST, @file if File.exist?(@file)
+
+        File.open(part, File::WRONLY | File::CREAT | File::TRUNC, 0o600, &)
+        File.rename(part, @file)
+      ensure
+        FileUtils.rm_f(part)
+      end
+
       def founded(email, password)
         gym = Store::Gym.new(DB, DB[:gyms].returning(:id).insert(name: "A gym").first[:id])
         by = DB[:accounts].insert(gym_id: gym.id, email: email, name: email[/[^@]+/], role: "lead")
@@ -48,7 +60,7 @@ module Verglas
       # Nothing is left of one that is refused, nor of the gym that was to hold it. What comes lies in the database before it is read: so not in one transaction.
       def whole(gym, by)
         File.open(@file, "rb") { |io| Application::Intake.new(gym, by: by).whole(kind: "gym", file: io, leave: false, until_asked: false) { |now| progress(now) } }
-      rescue StandardError
+      rescue StandardError, SignalException
         DB[:imports].where(gym_id: gym.id).delete
         DB[:account_password_hashes].where(id: by).delete
         DB[:accounts].where(gym_id: gym.id).delete

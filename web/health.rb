@@ -5,6 +5,9 @@ module Verglas
     # For whoever watches over the server: /healthz, whether the process answers; /readyz, whether the database does and is as
     # this code wants it.
     class Health
+      # What others ask for by habit, and no page of ours answers.
+      NOTHING = %w[/health /metrics].freeze
+
       def initialize(app, db)
         @app = app
         @db = db
@@ -16,6 +19,7 @@ module Verglas
         case env["PATH_INFO"]
         when "/healthz" then said(200, ok: true)
         when "/readyz" then readiness
+        when *NOTHING then [404, { "content-type" => "text/plain" }, []]
         else @app.call(env)
         end
       end

@@ -11,8 +11,6 @@ module Verglas
       SESSION_COOKIE = "verglas_session"
       SESSION_SECONDS = 12 * 60 * 60
 
-      CACHING = [["/assets", { "cache-control" => "public, max-age=31536000, immutable" }], ["/robots.txt", { "cache-control" => "public, max-age=3600" }]].freeze
-
       # The session's cookie.
       def self.session(site)
         { key: site.cookie(SESSION_COOKIE), serialize_json: true, secure: site.secure?, path: "/", same_site: :strict, httponly: true, expire_after: SESSION_SECONDS }
@@ -28,7 +26,7 @@ module Verglas
           use Faults, db
           use Refusals::OtherHost, site
           use Health, db
-          use Rack::Static, urls: ["/assets", "/robots.txt"], root: ASSETS, header_rules: CACHING
+          use Assets, root: ASSETS
           use Rack::Session::Cookie, secrets: secret, **Stack.session(site)
           use Refusals::OtherOrigin
           use Rack::Attack if limits

@@ -15,13 +15,14 @@ JPEG = "\xFF\xD8\xFF".b.freeze
 Vips.cache_set_max(0)
 Vips.concurrency_set(1)
 
-# In the colours of screens, upright, without whatever else was in it. copy_memory decodes all of it or raises.
+# In the colours of screens, upright, without whatever else was in it. write_to_memory decodes all of it or raises; copy_memory answers an image that
+# is none, and the next thing that is asked of it ends the process.
 def plain(bytes)
-  head = Vips::Image.jpegload_buffer(bytes, fail_on: :warning)
+  head = Vips::Image.jpegload_buffer(bytes, autorotate: true, fail_on: :warning)
   return "picture_too_large" if [head.width, head.height].max > MOST_PX
 
-  image = head.copy_memory.autorot
-  (image.bands == 1 ? image : image.colourspace(:srgb)).copy_memory
+  image = head.bands == 1 ? head : head.colourspace(:srgb)
+  Vips::Image.new_from_memory(image.write_to_memory, image.width, image.height, image.bands, image.format)
 end
 
 def told(bytes)

@@ -1,6 +1,9 @@
 # frozen_string_literal: true
 
+require "open3"
+require "sequel"
 require "tmpdir"
+require "uri"
 require_relative "../../ops/cluster"
 
 RSpec.describe Verglas::Ops::Cluster do
@@ -30,8 +33,23 @@ RSpec.describe Verglas::Ops::Cluster do
   def expect_closed_to_others
     expect(File.stat(File.join(folder, "password")).mode & 0o077).to eq(0)
     expect(File.stat(cluster.send(:data)).mode & 0o077).to eq(0)
-    cluster.database("plain")
+    url = URI(cluster.database("plain"))
+    # Whoever has the application's password is not the cluster's owner with it.
+    said, status = Open3.capture2e({ "PGPASSWORD" => url.password }, File.join(cluster.send(:programs), "psql"), "-h", "127.0.0.1", "-p", url.port.to_s, "-U", described_class::ADMIN, "-d", "plain", "-c", "SELECT 1")
+    expect([status.success?, said]).to match([false, /password authentication failed/])
+    expect(File.stat(File.join(folder, "application_password")).mode & 0o077).to eq(0)
     expect(cluster.send(:ask, "postgres", "SELECT rolsuper OR rolcreaterole OR rolcreatedb FROM pg_roles WHERE rolname = 'verglas'")).to eq("f")
+  end
+
+  it "gives the application a password of its own where an earlier version gave it the owner's" do
+    cluster.start
+    before = URI(cluster.database("older"))
+    File.delete(File.join(folder, "application_password"))
+    after = URI(cluster.database("older"))
+    expect(after.password).not_to eq(before.password)
+    connect = ->(url) { Sequel.connect(url.to_s, test: true, &:tables) }
+    expect { connect.call(before) }.to raise_error(Sequel::DatabaseConnectionError)
+    expect { connect.call(after) }.not_to raise_error
   end
 
   it "comes up after a first start that was cut short, wherever that was" do

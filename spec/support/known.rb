@@ -38,7 +38,8 @@ module Known
     Fuzz.new(seed: seed, ids: of, known: {
                "marks" => [known_marks], "version" => [1, 1, 2, 3],
                "client_id" => of["clients"], "machine_id" => of["machines"], "machine" => of["machines"], "observation" => %w[stature seat_to_kneecap],
-               "caution" => %w[knee_replacement back pregnancy], "question" => %w[extension_roller tempo], "limit" => %w[hip_bend ankle], "exercise" => ["", "curl", "extension"],
+               "caution" => %w[knee_replacement back pregnancy], "seen" => [[], %w[numb_feet]],
+               "question" => %w[extension_roller tempo], "limit" => %w[hip_bend ankle], "gate" => %w[stick], "exercise" => ["", "curl", "extension"],
                "family" => %w[extension curl lying_curl], "email" => ["maren@netloft.example"], "password" => [Given::PASSWORD, "guess"], "pin" => %w[2468 1357],
                "account_id" => [known[:account]], "clients" => [of["clients"]], "name" => ["Ada", "back_face", "arm_length", "   "], "adjuster" => ["roller", "back pad", ""],
                "label" => %w[seat roller], "school" => %w[just_above slow], "value" => [57.0, -500], "stop_sign" => %w[faintness]

@@ -22,6 +22,7 @@ RSpec.describe "With the database away" do
     end
     expect(told.string.lines.size).to eq(3)
     expect(told.string).not_to match(/could not|closed the connection|Perpetua/)
+    expect(%w[/health /metrics].map { |path| get(path).status }).to eq([404, 404])
     expect([get("/healthz").status, get("/readyz").status, JSON.parse(last_response.body)]).to eq([200, 503, { "ok" => false, "database" => false, "migrations" => false }])
     TestDatabase::CLUSTER.start_again
     expect([call(:get, "/api/clients/#{person[:id]}").dig("client", "name"), status]).to eq(["Perpetua Lowe", 200])
