@@ -109,7 +109,6 @@ module Verglas
 
       # Made aside and renamed when it is whole: what a power cut left of an earlier try is done away with.
       def prepare
-        FileUtils.mkdir_p(@folder)
         FileUtils.rm_rf([making, data])
         keep(File.join(@asked, "password"), SecureRandom.hex(24))
         own(@folder)

@@ -35,7 +35,8 @@ RSpec.describe Verglas::Ops::Cluster do
     expect(File.stat(cluster.send(:data)).mode & 0o077).to eq(0)
     url = URI(cluster.database("plain"))
     # Whoever has the application's password is not the cluster's owner with it.
-    said, status = Open3.capture2e({ "PGPASSWORD" => url.password }, File.join(cluster.send(:programs), "psql"), "-h", "127.0.0.1", "-p", url.port.to_s, "-U", described_class::ADMIN, "-d", "plain", "-c", "SELECT 1")
+    asked = [File.join(cluster.send(:programs), "psql"), "-h", "127.0.0.1", "-p", url.port.to_s, "-U", described_class::ADMIN, "-d", "plain", "-c", "SELECT 1"]
+    said, status = Open3.capture2e({ "PGPASSWORD" => url.password }, *asked)
     expect([status.success?, said]).to match([false, /password authentication failed/])
     expect(File.stat(File.join(folder, "application_password")).mode & 0o077).to eq(0)
     expect(cluster.send(:ask, "postgres", "SELECT rolsuper OR rolcreaterole OR rolcreatedb FROM pg_roles WHERE rolname = 'verglas'")).to eq("f")
