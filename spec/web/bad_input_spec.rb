@@ -348,7 +348,7 @@ RSpec.describe "Bad input" do
     clear_cookies
     Http::CONTRACT.definition.operations.reject { |operation| operation.path.start_with?("/auth/") }.each do |operation|
       call(operation.request_method.to_sym, operation.path.gsub("{id}", person[:id]).gsub("{observation}", "stature").gsub("{question}", "belt").gsub("{caution}", "knee")
-                                                             .gsub("{limit}", "ankle"), {})
+                                                             .gsub("{limit}", "ankle").gsub("{gate}", "stick"), {})
       expect(status).to eq(401), "#{operation.request_method} #{operation.path}"
     end
   end
