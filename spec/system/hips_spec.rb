@@ -70,4 +70,24 @@ RSpec.describe "Hips on the bench" do
     find("label", text: "Glute-ham raise").click
     expect(page).to have_css("h2", text: "Foot plate to the pad's middle")
   end
+
+  it "asks for the hinge with a stick before anything is accepted, takes the answer on the bench, and lets the refusal go with it" do
+    here = machine(loft, "pad_and_angle", name: "Hip bench 1")
+    who = client(loft, account, name: "Rosalind Keane", body_mass_kg: 68, stature: 1700, shown: {})
+    bench = Verglas::Application::Meeting.new(loft, client: who, machine_row: here)
+    row, = loft.fittings.open(client_id: who[:id], machine_id: here[:id], description_number: 1, marks: bench.advice.marks, by: account)
+    sign_in at: "/fittings/#{row[:id]}"
+    find("[data-step='@write'] button, button", text: "Write down", match: :first).click
+    click_button "Accept and write down"
+    expect(page).to have_text("Nobody has noted the hinge with a stick for this client.")
+    find("[data-step='@practise'] button", match: :first).click
+    find("label", text: "All three contacts kept").click
+    expect(page).to have_text("Noted by Maren Oldcastle")
+    expect(page).to have_no_text("Nobody has noted the hinge with a stick for this client.")
+    expect_accessible("what is shown first")
+    find("button", text: "Write down", match: :first).click
+    click_button "Accept and write down"
+    expect(page).to have_css("h1", text: "Rosalind Keane")
+    expect(loft.fittings.find(row[:id])[:state]).to eq("accepted")
+  end
 end

@@ -35,12 +35,13 @@ export function useAccept(fitting: FittingPage, { sheet, version, saving }: Benc
     onSuccess: ({ learned }) => closed(`/clients/${fitting.client.id}`, { learned }),
     onSettled: () => setPressed(false),
   });
-  // Of another sheet than the one that was refused nothing is said yet.
+  // Of another sheet than the one that was refused, or once more was shown, nothing is said yet.
+  const shown = JSON.stringify(fitting.gates);
   const { reset } = accept;
   const refusedNoMore = useEffectEvent(() => accept.isError && reset());
   useEffect(() => {
     refusedNoMore();
-  }, [sheet]);
+  }, [sheet, shown]);
   // Somebody else changed the fitting meanwhile: whatever is chosen then has to be looked at and accepted anew.
   if (pressed && saving.kind === "conflict") setPressed(false);
   const ready = pressed && (saving.kind === "kept" || saving.kind === "refused");
