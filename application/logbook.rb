@@ -38,17 +38,13 @@ module Verglas
         last = last_on(one_leg) || (known unless one_leg)
         return Loading::NextLoad.one_leg(rig.choices, both_kg, limit_kg: limit_kg(true)) if one_leg && last.nil? && both_kg
 
-        Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), light_share: @meeting.caution_effect.light_share,
-                                                   in_hand: !@meeting.caution_effect.in_hand.nil?, gap: gap, measure: measure_straight?)
+        load_after(last, one_leg: one_leg, gap: gap, measure: measure_straight?(before))
       end
 
-      # The same of the next visit, with what was done today; nil where nobody has said yet how a set went, or one that was begun on one leg.
+      # The same of the next visit, with what was done today; nil where nobody has said yet how a set with both legs went.
       def next_time
-        today = entries.last&.visit&.on(one_leg: false)
-        return unless rig && going_on&.fetch(:sets)&.any? && today&.load_kg
-
-        Loading::NextLoad.today(rig.choices, today, pad: pad(marks), limit_kg: limit_kg(false), light_share: @meeting.caution_effect.light_share,
-                                                    in_hand: !@meeting.caution_effect.in_hand.nil?)
+        done = entries.last&.visit&.on(one_leg: false)
+        load_after(done, measure: measure_straight?(entries)) if rig && going_on&.fetch(:sets)&.any? && done&.load_kg
       end
 
       # What both legs lifted alone at the last visit before today's, [left, right] in kg; nil where not both did.
@@ -86,13 +82,19 @@ module Verglas
 
       private
 
+      def load_after(last, measure:, one_leg: false, gap: Loading::Gap.none)
+        effect = @meeting.caution_effect
+        Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), light_share: effect.light_share,
+                                                   in_hand: !effect.in_hand.nil?, gap: gap, measure: measure)
+      end
+
       # Where hamstrings end a movement and nobody measured them: short at two visits and no sign, so they are measured before a load goes down.
-      def measure_straight?
+      def measure_straight?(visited)
         wish = @meeting.machine.family.wishes[:knee_straight_deg]
-        return false if wish.nil? || @meeting.safety.measured.key?(wish.measured_as) || before.size < 2
+        return false if wish.nil? || @meeting.safety.measured.key?(wish.measured_as) || visited.size < 2
 
         uncleared = @meeting.safety.rows.reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
-        before.last(2).all? { |entry| entry.visit.outcome == :short } && Guidance::Limits.fetch(wish.measured_as).skipped_for(uncleared).empty?
+        visited.last(2).all? { |entry| entry.visit.outcome == :short } && Guidance::Limits.fetch(wish.measured_as).skipped_for(uncleared).empty?
       end
 
       def sides_of_visits

@@ -82,7 +82,7 @@ module Verglas
       # How one works here, a sentence a topic (Telling::Topics::Said).
       def topics
         @topics ||= Telling::Topics.of(machine.family, rules: rules, spared: caution_schools.keys, client: own_rules.keys, gym: rules_chosen[:gym].keys,
-                                                       told: caution_effect.told.map(&:key))
+                                                       told: caution_effect.told.map(&:key), aimed: caution_effect.wishes.keys)
       end
 
       def pace = @pace ||= Pace.new(self)
@@ -98,8 +98,14 @@ module Verglas
       def envelope = @envelope ||= safety.envelope(machine.family)
       def mechanics = @mechanics ||= Mechanisms.for(machine, estimation.met.dimensions, wishes_for(machine))
 
-      # Codes for which the marks cannot be accepted, whatever the reason; empty when they can. sheet: what was seen there.
-      def refusals(evaluation, sheet = {})
+      # Codes for which nobody gets on at these marks, whatever the reason; empty when one may. sheet: what was seen there.
+      def refusals(evaluation, sheet = {}) = [*unacceptable(evaluation, sheet), *(bars.any? ? [] : to_be_shown)]
+
+      # Nothing is asked of whom a caution keeps off.
+      def to_be_shown = safety.unseen(machine.family).map { |gate| :"unseen_#{gate}" }
+
+      # Those of the marks themselves and of what was seen: what is still to be shown can be.
+      def unacceptable(evaluation, sheet = {})
         signs = sheet.fetch(:signs, []).map(&:to_sym)
         forbidden = caution_effect.without.any? { |name| evaluation.wishes.values.fetch(name, 0.0).to_f.positive? }
         [*(:forbidden_aid if forbidden), *Guidance::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint",

@@ -43,12 +43,8 @@ module Verglas
       # {limit => degrees} that were measured.
       def measured = @measured ||= @client[:limits].except(*GATES).to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
 
-      # Names of the gates before a family that somebody saw go right; and of those that did not.
-      def shown(family) = gates(family, true)
-      def not_right(family) = gates(family, false)
-
-      # Gates that nobody has noted.
-      def unseen(family) = Guidance::Gates.before(family).map(&:name) - shown(family) - not_right(family)
+      # Names of the gates before a family that nobody has noted.
+      def unseen(family) = gates(family, nil)
 
       # What was measured in the place of a family's defaults, and what is usual of somebody so old or so heavy, by the names of its wishes.
       def limit_wishes(family)
@@ -95,11 +91,12 @@ module Verglas
 
       private
 
+      # right: whether it was, nil where nobody has noted it.
       def gates(family, right)
         Guidance::Gates.before(family).map(&:name).select { |name| @client[:limits].dig(name.to_s, "right") == right }
       end
 
-      def gate_bars(family) = not_right(family).map { |name| Bar.of(:"not_right_#{name}") }
+      def gate_bars(family) = gates(family, false).map { |name| Bar.of(:not_right, gate: name) }
       def own_bars(family) = Bars.new(self, family, Described.of_family(@machine_row, family), taped: Described.taped(@machine_row, family)).all
       def body = @body ||= @known_body ? @known_body.call : ClientBody.estimation(@client, @gym.readings.of(@client[:id]))
 

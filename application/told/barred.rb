@@ -19,7 +19,7 @@ module Verglas
         def advised(meeting)
           return of(meeting.bars) if meeting.bars.any? || meeting.advice.status.nil?
 
-          meeting.refusals(meeting.advice.evaluation).empty? ? [] : [words(:no_marks)]
+          meeting.unacceptable(meeting.advice.evaluation).empty? ? [] : [words(:no_marks)]
         end
 
         def sentence(bar)
@@ -28,6 +28,7 @@ module Verglas
           when :held then words(:"posture_#{bar.params[:motion]}", deg: bar.params[:deg].abs, limit: bar.params[:limit].abs)
           when :untaped then words(:untaped, motion: motion(bar.params[:motion]), lengths: lengths(bar.params[:lengths]))
           when :by_eye, :nothing_left then words(bar.code, motion: motion(bar.params[:motion]))
+          when :not_right then words(:"not_right.#{bar.params[:gate]}")
           when :too_heavy then words(:too_heavy, **bar.params.transform_values { |kg| Load.number(kg.floor(1)) })
           else words(bar.code, **bar.params)
           end

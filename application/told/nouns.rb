@@ -7,13 +7,13 @@ module Verglas
       module Nouns
         module_function
 
-        # {load_down:, load_left:, load_ready:}, with what is on before anybody sits: the lightest or, where a rule sets the load first, the light set's.
+        # {load_down:, load_left:, load_ready:, begin_with:}, with what is on before anybody sits: the lightest or, where a rule sets the load first, the light set's.
         def of(meeting)
           load = loaded(meeting.machine_row[:loading].to_h)
           school = meeting.rules.fetch(:load_set)
           down = school == :first ? "load_first" : "load_down"
           { load_down: Formats::Words.say("nouns.#{down}.#{load}"), load_left: Formats::Words.say("nouns.load_left.#{load}"),
-            load_ready: Formats::Words.say("nouns.ready.#{school}") }
+            load_ready: Formats::Words.say("nouns.ready.#{school}"), begin_with: Formats::Words.say("nouns.begin_with.#{school}") }
         end
 
         # loading: how a machine is loaded, as it was described; empty where nobody did.

@@ -22,7 +22,7 @@ module Verglas
         end
 
         # Outcomes of today that are told by their names.
-        NEXT = %i[easy clean not_reached short sign joint].freeze
+        NEXT = %i[easy clean not_reached short sign joint measure_straight].freeze
         private_constant :NEXT
 
         def reason(meeting, log, today)

@@ -2,13 +2,19 @@
 
 module Verglas
   module Guidance
-    # What a client shows before a kind of machine is used: a hinge with a stick, before a hinge bench. It is kept with the
-    # client, right or not; what nobody has seen is not right. core/data/limits.yml
+    # What a client shows before a kind of machine is used: a hinge with a stick, before a hinge bench. It is kept with the client, right or not;
+    # what nobody has seen is not right. core/data/limits.yml
     module Gates
-      # tag: of the families that it stands before.
-      Gate = Value.define(:name, :tag)
+      # tag: of the families that it stands before; limit: found by the same movement.
+      Gate = Value.define(:name, :tag, :limit) do
+        # cautions: names. Those under which it is not shown.
+        def skipped_for(cautions) = limit.skipped_for(cautions)
+      end
 
-      ALL = Tables[:limits][:gates].to_h { |row| [row[:name].to_sym, Gate.new(name: row[:name].to_sym, tag: row[:tag].to_sym)] }.freeze
+      ALL = Tables[:limits][:gates].to_h do |row|
+        name, tag = row.values_at(:name, :tag).map(&:to_sym)
+        [name, Gate.new(name: name, tag: tag, limit: Limits.fetch(row[:as]))]
+      end.freeze
 
       module_function
 

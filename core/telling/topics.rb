@@ -5,14 +5,16 @@ module Verglas
     # What can be said of how one works: of each topic one sentence for a client on a machine, and nobody words it elsewhere.
     # core/data/topics.yml
     module Topics
-      Topic = Value.define(:name, :question, :over, :cautions, :stage, :card, :of, :but_of) do
+      Topic = Value.define(:name, :question, :over, :cautions, :aimed, :stage, :card, :of, :but_of) do
         def self.read(row)
           unknown = row.keys - members - [:source]
           raise ArgumentError, "topic #{row[:name]} says what no topic says: #{unknown.join(", ")}" if unknown.any?
 
           symbols = ->(key) { row.fetch(key, []).map(&:to_sym).freeze }
-          new(name: row.fetch(:name).to_sym, question: row[:question]&.to_sym, over: row.fetch(:over, {}).transform_values { |schools| schools.map(&:to_sym) },
-              cautions: symbols[:cautions], stage: row[:stage]&.to_sym, card: row.fetch(:card, false), of: symbols[:of], but_of: symbols[:but_of])
+          new(name: row.fetch(:name).to_sym, question: row[:question]&.to_sym,
+              over: row.fetch(:over, {}).transform_values { |schools| schools.map(&:to_sym) },
+              cautions: symbols[:cautions], aimed: row.fetch(:aimed, {}).transform_values(&:to_sym).freeze,
+              stage: row[:stage]&.to_sym, card: row.fetch(:card, false), of: symbols[:of], but_of: symbols[:but_of])
         end
 
         # Its question, or another one whose school goes before it.
@@ -32,10 +34,13 @@ module Verglas
       module_function
 
       # What is said on a family. rules: {question => school} that holds for this client; spared: questions that a caution decides; client, gym:
-      # questions that were chosen there; told: keys of what cautions tell.
-      def of(family, rules:, spared: [], client: [], gym: [], told: [])
+      # questions that were chosen there; told: keys of what cautions tell; aimed: names of the wishes that cautions have.
+      def of(family, rules:, spared: [], client: [], gym: [], told: [], aimed: [])
         chosen = { caution: spared, client: client, gym: gym }
-        ALL.select { |topic| topic.said_of?(family) }.map { |topic| said(topic, rules, chosen, told) }
+        ALL.select { |topic| topic.said_of?(family) }.map do |topic|
+          asked_for = topic.aimed[(topic.aimed.keys & aimed).first]
+          asked_for ? Said.new(topic: topic, school: asked_for, source: :caution) : said(topic, rules, chosen, told)
+        end
       end
 
       def said(topic, rules, chosen, told)

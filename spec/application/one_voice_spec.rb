@@ -116,7 +116,7 @@ RSpec.describe "One voice" do
   sounds = {
     no_holds: /\d s (held|paused)/,
     held_kg: /kg held at the chest/, mat_mm: /mm mat under/, block_mm: /mm block under/, foot_rest_mm: /mm rest under/, band_against_n: /band that adds/,
-    one_leg: /one leg at a time/i, calf_work: /^calf work here/i
+    upright: /the back goes|fully back/i, one_leg: /one leg at a time/i, calf_work: /^calf work here/i
   }
 
   cautions.each_key do |caution|
@@ -127,7 +127,7 @@ RSpec.describe "One voice" do
         benches.reject { |bench| HeldLimits.refused?(bench) }.flat_map do |bench|
           texts = heard(bench)
           effect = bench.caution_effect
-          taken = [*(:no_holds if effect.no_holds), *effect.without]
+          taken = [*(:no_holds if effect.no_holds), *(:upright if effect.wishes.key?(:upright)), *effect.without]
           forbidden = sounds.slice(*taken).flat_map { |what, sound| texts.grep(sound).map { |text| [what, text] } }
           [*other_voices(bench, texts), *forbidden].map { |what| [state, bench.machine_row[:name], *what] }
         end

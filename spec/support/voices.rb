@@ -4,6 +4,11 @@
 module Voices
   # {question => {school => what only that school says}}
   SCHOOLS = {
+    backrest: { as_reach: /as far back as the plate/i, fully_back: /all the way back/i },
+    load_set: { last: /set last, after|lightest/i, first: /light set's (load|weight)|load was set first/i },
+    lying_brace: { held: /pelvis held down/i, tucked: /tuck the pelvis/i },
+    belt_top: { stand_tall: /stand tall between/i, just_short: /just short of straight between/i },
+    newcomers_range: { whole: /new to it: the whole/i, less_first: /new to it: less/i, comfortable: /new to it: as far/i },
     press_hands: { handles: /hands (by|on) the handles/i, behind_head: /hands behind the head/i },
     thigh_pad: { firm: /\bfirm\b/i, resting: /only rest|rests on the thigh/i },
     grip: { light: /they do not squeeze|hands light/i, hard: /pull hard/i },

@@ -113,6 +113,7 @@ RSpec.describe "What belongs to a person" do
     loft.imports.put_chunk(file["id"], 1, "name,detail\nPerpetua Lowe,#{words[:file]}\n")
     keep = call(:post, "/api/imports", { kind: "clients", bytes: 40, length_unit: "cm", mass_unit: "kg" })
     loft.imports.put_chunk(keep["id"], 1, "name,detail\nImre Talbot-Vane,the other\n")
+    expect([loft.imports.naming(%w[Talbot]), loft.imports.naming(%w[Tal])]).to eq([[keep["id"]], []]) # a short name is no part of a longer one
     expect(words.values.reject { |word| opened.include?(word) }).to eq([])
     expect(erase(version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"])).to eq("ok" => true)
     expect(words.values.select { |word| opened.include?(word) }).to eq([])

@@ -68,6 +68,27 @@ RSpec.describe "Hips over HTTP" do
       expect(page(bench(angled)).values_at("bars", "gates")).to match([[], [include("right" => nil, "by" => nil)]])
     end
 
+    it "keeps a client who was fitted before anybody asked from getting on until it is noted, and tells so on card and set-up list" do
+      note(true)
+      id = accept(angled)["id"]
+      note(nil)
+      says = "Nobody has noted the hinge with a stick yet. Look at it and note it under Limits first."
+      expect(call(:get, "/api/fittings/#{id}/set-up")["bars"]).to eq([says])
+      expect(call(:get, "/api/clients/#{person[:id]}")["card"].first["outdated"]).to eq([says])
+      set = { load_kg: nil, repetitions: 10, last: "clean", reached: 1, felt: nil, sign: nil, leg: "", watched_by: account }
+      expect(call(:post, "/api/fittings/#{id}/sets", set)["code"]).to eq("unseen_stick")
+      # It is asked for, and marks are told before: the bench is looked at meanwhile.
+      expect(call(:get, "/api/clients/#{person[:id]}/predictions")["predictions"].find { |one| one["machine_id"] == angled[:id] }["marks"]).not_to be_empty
+    end
+
+    it "asks nothing of whom a caution keeps from hinging" do
+      caution("hip_pain")
+      gate = call(:get, "/api/clients/#{person[:id]}/limits")["gates"].first
+      expect(gate["skipped"]).to eq(["Hip pain"])
+      expect(note(true)).to include("code" => "limit_skipped", "path" => "/right")
+      expect(page(bench(angled))["bars"].join).not_to include("stick")
+    end
+
     it "refuses what it does not know, and what somebody else has changed" do
       expect(call(:put, "/api/clients/#{person[:id]}/gates/rope", { right: true, version: 1 })).to include("code" => "unknown_gate")
       expect([call(:put, "/api/clients/#{person[:id]}/gates/stick", { right: true, version: 99 }), status]).to match([include("code" => "stale"), 409])

@@ -158,7 +158,7 @@ RSpec.describe "House rules over HTTP" do
      [:backrest, :fully_back, :press, notes.call(/The back goes/), ["The back goes as far back as the plate is still reached."], ["The back goes all the way back, for range."]],
      [:load_set, :first, :here, ->(page) { [page["steps"].first["do"], *notes.call(/load (is|was) set/).call(page)] },
       ["Read the card. Load at its lightest. Look at every pin.", "The load is set last, after everything else."],
-      ["Read the card. The light set's load on. Look at every pin.", "The load was set first, before anyone sat. Look at it once more."]],
+      ["Read the card. The light set's load on. Look at every pin.", "The load was set first. Look at it once more."]],
      [:part_played, :accessory, :press, notes.call(/work:/), ["Main work: early in the session."], ["Accessory work: last in the session, and lighter."]],
      [:glute_ham_knee, :below_middle, :kneeling, ->(page) { page["advice"]["marks"]["plate"] }, "5", "6"]].each do |question, school, on, read, before, after|
       it "#{question}: #{school}" do

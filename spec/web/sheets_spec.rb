@@ -79,13 +79,13 @@ RSpec.describe "A fitting's sheet over HTTP" do
 
     it "says at once what was learned, in the body's words, and that nothing was where nobody looked" do
       accept(here)
-      expect(learned).to eq(["Nothing was learned of the body. Note where the knee or the roller was seen, and the next machine gains by it."])
+      expect(learned).to eq(["Nothing was learned of the body. Next time note where you saw the knee and the roller."])
       shin = -> { body["body"].find { |dimension| dimension["name"] == "shank" }.values_at("mm", "sd_mm").map(&:round) }
       _, was = shin.call
       accept(here, knee_off_mm: 0, roller_seen: true)
       told = learned
       mm, sd = shin.call
-      expect(told).to include("Shin #{mm} mm, right to within #{sd} mm. It was #{was} mm.")
+      expect(told).to include("Shin: #{mm} mm, now right to within #{sd} mm, before to within #{was} mm.")
     end
 
     it "teaches nothing when nobody looked, and only the latest of one machine counts" do
@@ -159,7 +159,7 @@ RSpec.describe "A fitting's sheet over HTTP" do
       end.find(&:itself)
       expect(torn).not_to be_nil
       page = call(:get, "/api/fittings/#{open_on(station, exercise: torn)}")
-      expect(page["station"]["gave_up"]).to match(/\AOne place serves both\. #{torn.capitalize} alone would be (in line|close|off); so it is (close|off|wrong)\.\z/)
+      expect(page["station"]["gave_up"]).to match(/\AOne place serves both\. #{torn.capitalize} alone would be (in line|close|off); shared, it is (close|off|wrong)\.\z/)
     end
   end
 

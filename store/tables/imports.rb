@@ -72,9 +72,10 @@ module Verglas
           row ? row[:outcomes].to_h { |line, _, wrong| [line, Invalid.new(wrong["code"].to_sym, path: wrong["path"])] } : {}
         end
 
-        # Ids of those on their way in which any of these words stands, in whatever encoding a table may come.
+        # Ids of those on their way in which any of these stands by itself, in whatever encoding a table may come.
         def naming(words)
-          dataset.exclude(state: "taken").select_map(:id).select { |id| speaks?(id, words.map(&:downcase)) }
+          spoken = /(?<!\p{Alnum})(?:#{words.map { |word| Regexp.escape(word) }.join("|")})(?!\p{Alnum})/i
+          dataset.exclude(state: "taken").select_map(:id).select { |id| rows_say?(id, spoken) || bytes_say?(id, spoken) }
         end
 
         # Taken in: nothing of the file is left but what was counted.
@@ -90,15 +91,18 @@ module Verglas
         ENCODINGS = [Encoding::UTF_8, Encoding::UTF_16LE, Encoding::ISO_8859_1].freeze
         private_constant :ENCODINGS
 
-        def speaks?(id, words)
+        def rows_say?(id, spoken)
           pieces = @gym.db[:import_pieces].where(import_id: id).select(:rows_cipher, :outcomes_cipher)
-          return true if pieces.any? { |row| words.any? { |word| JSON.generate(Sealed.open(:import_pieces, row)).downcase.include?(word) } }
+          pieces.any? { |row| JSON.generate(Sealed.open(:import_pieces, row)).match?(spoken) }
+        end
 
+        # A name may be cut by the end of a chunk.
+        def bytes_say?(id, spoken)
           bytes = "".b
           each_chunk(id) { |chunk| bytes << chunk }
-          ENCODINGS.any? { |encoding| bytes.dup.force_encoding(encoding).encode(Encoding::UTF_8, invalid: :replace, undef: :replace).scrub.downcase.then { |text| words.any? { |word| text.include?(word) } } }
+          ENCODINGS.any? { |encoding| bytes.encode(Encoding::UTF_8, encoding, invalid: :replace, undef: :replace).scrub.match?(spoken) }
         end
-        private :speaks?
+        private :rows_say?, :bytes_say?
 
         # {row => the row before it under the same key}; and rows that refer to what is not there.
         def repeated(id, limit:)

@@ -125,7 +125,6 @@ module Verglas
             evaluation = meeting.evaluation(closing[:marks], closing[:aids])
             refused = meeting.refusals(evaluation, { **meeting.fitting.slice(:signs, :work), **closing }).first
             refuse(refused) if refused
-            meeting.safety.unseen(meeting.machine.family).each { |gate| refuse(:"unseen_#{gate}") }
             refuse(:past_load_limit) if meeting.overloaded?(closing.fetch(:work) { meeting.fitting[:work] })
             return unless Guidance::NeverAccepted.reason_needed?(evaluation) && closing.fetch(:reason, "").strip.empty?
 

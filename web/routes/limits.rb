@@ -25,7 +25,9 @@ module Verglas
           app.put("/api/clients/:id/gates/:gate") do |id, name|
             write_once do
               gate = Guidance::Gates.fetch(name)
-              limits = client_row(id)[:limits].except(name)
+              client = client_row(id)
+              refuse_skipped(client, gate, "/right") unless input[:right].nil?
+              limits = client[:limits].except(name)
               limits = limits.merge(gate.name.to_s => signed(right: input[:right])) unless input[:right].nil?
               gym.clients.measure(id, version: input[:version], limits: limits)
               Views::Limits.page(gym, client_row(id))
@@ -58,10 +60,10 @@ module Verglas
             signed(**Application::FoundLimit.read(evaluation, limit, input[:share].to_f), on: meeting.machine_row[:name])
           end
 
-          # Not measured under a caution that nobody cleared.
-          def refuse_skipped(client, limit)
+          # Not measured, nor shown, under a caution that nobody cleared.
+          def refuse_skipped(client, limit, path = "/reading")
             uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
-            raise Invalid.new(:limit_skipped, path: "/reading") unless limit.skipped_for(uncleared).empty?
+            raise Invalid.new(:limit_skipped, path: path) unless limit.skipped_for(uncleared).empty?
           end
 
           def signed(**fields) = { **fields, by: staff[:name], at: Time.now.utc.iso8601 }

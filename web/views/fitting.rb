@@ -27,16 +27,18 @@ module Verglas
           evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
           shown = { marks: marks, repaired: marks != meeting.fitting[:marks].to_h, computed_from: nil, evaluation: told(meeting, evaluation), advice: Advice.of(meeting),
                     steps: Steps.of(meeting), creep_angles: Creep.angles(evaluation), findable: findable(meeting, evaluation), ready: meeting.bars.any? ? nil : Told::Ready.of(meeting) }
-          { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), gates: Limits.gates(meeting.client, Guidance::Gates.before(meeting.machine.family)), **Cautions.on_bench(meeting), **shown }
+          { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), gates: gates(meeting), **Cautions.on_bench(meeting), **shown }
         end
+
+        def gates(meeting) = Limits.gates(meeting.client, Guidance::Gates.before(meeting.machine.family), uncleared(meeting))
+        def uncleared(meeting) = meeting.safety.cautions.reject(&:cleared).map(&:name)
 
         # Of a draft: under today's cautions. input: with the aim, where it is another.
         def told(meeting, evaluation, input = {}) = Told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.asked(input))
 
         # Limits that can be read off the machine where somebody sees them reached.
         def findable(meeting, evaluation)
-          uncleared = meeting.safety.cautions.reject(&:cleared).map(&:name)
-          Application::FoundLimit.offered(evaluation, uncleared).map { |limit| { limit: limit.name, says: Formats::Words.say("found.#{limit.name}"), how: Formats::Words.say("found_how.#{limit.name}") } }
+          Application::FoundLimit.offered(evaluation, uncleared(meeting)).map { |limit| { limit: limit.name, says: Formats::Words.say("found.#{limit.name}"), how: Formats::Words.say("found_how.#{limit.name}") } }
         end
 
         def common(meeting, gym, of:)

@@ -9,26 +9,30 @@ module Verglas
 
         def page(gym, client)
           uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
-          { client: Client.summary(client), gates: gates(client, Verglas::Guidance::Gates::ALL.each_value),
+          { client: Client.summary(client), gates: gates(client, Verglas::Guidance::Gates::ALL.each_value, uncleared),
             limits: Verglas::Guidance::Limits::ALL.each_value.map { |limit| one(limit, client[:limits][limit.name.to_s], uncleared) } }
         end
 
         # Whether each of these was seen, and by whom; right: nil where nobody has noted it.
-        def gates(client, gates)
+        def gates(client, gates, uncleared)
           gates.map do |gate|
+            words = %i[title how kept not_yet].to_h { |part| [part, Formats::Words.say("gates.#{gate.name}.#{part}")] }
             noted = client[:limits][gate.name.to_s].to_h
-            { name: gate.name, **%i[title how kept not_yet].to_h { |part| [part, Formats::Words.say("gates.#{gate.name}.#{part}")] }, right: noted["right"], by: noted["by"], at: noted["at"] }
+            { name: gate.name, **words, right: noted["right"], by: noted["by"], at: noted["at"], skipped: skipped(gate, uncleared) }
           end
         end
+
+        # Titles of the cautions under which it is not asked for; of a limit or a gate.
+        def skipped(asked, uncleared) = asked.skipped_for(uncleared).map { |name| Formats::Words.say("cautions.#{name}.title") }
 
         def one(limit, entry, uncleared)
           { name: limit.name, title: words(limit, :title), how: words(limit, :how), unit: limit.per_cm ? "cm" : "deg", default_deg: limit.default_deg, decides: words(limit, :decides),
             measured: entry && { deg: entry["deg"], reading: entry["reading"], by: entry["by"], at: entry["at"], on: entry["on"] },
-            skipped: limit.skipped_for(uncleared).map { |name| Formats::Words.say("cautions.#{name}.title") } }
+            skipped: skipped(limit, uncleared) }
         end
 
         def words(limit, part) = Formats::Words.say("limits.#{limit.name}.#{part}")
-        private_class_method :one, :words
+        private_class_method :one, :skipped, :words
       end
     end
   end

@@ -30,7 +30,7 @@ module Verglas
 
         # As deep as it goes with the feet where they stand: where a caution or a clinician set the hip's limit, with that.
         def ends_says(place)
-          deg = at_most(told? ? bottom(place).bend_deg : aimed_deg)
+          deg = at_most(told? ? turning_bend_deg(place) : aimed_deg)
           given = wishes.hard.to(:hip_flexion)
           limited = told? ? bottom(place).by != :target : end_limited?
           [Says.of(limited ? "allowed.knees_to" : "allowed.knees_wanted", deg: deg), (Says.of("allowed.hips_at_most", deg: at_most(given)) if given)].compact
@@ -48,7 +48,7 @@ module Verglas
             ratio: Says.of("motion.split", **split(place, state)) }
         end
 
-        def step_numbers(place) = { target_deg: at_most(told? ? bottom(place).bend_deg : aimed_deg) }
+        def step_numbers(place) = { target_deg: at_most(told? ? turning_bend_deg(place) : aimed_deg) }
 
         # What closes each end of the foot window, [lower, upper], as Says.
         def window_says(place)
@@ -88,11 +88,11 @@ module Verglas
 
           bend = at_most(turning_bend_deg(place))
           by = deepest(place).by
-          return Says.of("says.knee_depth.rests", bend: bend, wanted: at_most(bottom(place).bend_deg)) if rests_early?(place) && !finding.value.negative?
-
           return short_says(finding, place, bend: bend, by: limit_says(by)) if finding.value.negative?
 
           whose = bottom(place).by == :knee ? "allowed" : "wanted"
+          return Says.of("says.knee_depth.rests_#{whose}", bend: bend, bottom: at_most(bottom(place).bend_deg)) if rests_early?(place)
+
           by ? Says.of("says.knee_depth.#{whose}", bend: bend, deg: finding.value.floor, by: limit_says(by)) : Says.of("says.knee_depth.#{whose}_freely", bend: bend)
         end
 

@@ -100,6 +100,24 @@ RSpec.describe Verglas::Mechanisms::Rail do
     expect(further).to include(true)
   end
 
+  it "tells where a stack rests as the depth, in every sentence, and whether more is wanted or allowed" do
+    machine = Worked.machine("seat_on_rail")
+    random = Random.new(3)
+    told = [{}, { envelope: Verglas::Body::Envelope.new({ knee_flexion: [nil, 70] }) }].map do |given|
+      wishes = Verglas::Mechanisms::Wishes.for(machine.family, **given)
+      drawn = Array.new(60) do
+        indices = machine.adjusters.map { |adjuster| random.rand(adjuster.size) }
+        Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(random_body(random)), wishes: wishes, indices: indices)
+      end
+      drawn.find { |at| at.mechanics.rests_early?(at.place) && at.quantities[:depth_room_deg] >= 0 }
+    end
+    says = told.map { |at| at.mechanics.says(at.finding(:knee_depth), at.place) }
+    expect(says.map(&:code)).to eq(%i[says.knee_depth.rests_wanted says.knee_depth.rests_allowed])
+    bends = told.map { |at| at.quantities[:turning_bend_deg].floor }
+    expect(says.map { |one| one.params[:bend] }).to eq(bends)
+    expect(told.map { |at| at.mechanics.step_numbers(at.place)[:target_deg] }).to eq(bends)
+  end
+
   it "grades both feet on the plate where its width is taped, moves no mark by it, and says nothing where it is not" do
     within, over, untaped = [[560, 300.0], [560, 600.0], [nil, 600.0]].map do |width, stance|
       data = Worked::MACHINES.fetch("incline_sled")

@@ -20,6 +20,9 @@ RSpec.describe "A picture's angles, measured" do
   def along(scene, id) = ends(scene, id).then { |from, upto| upto - from }
   def between(one, other) = (one.angle_deg - other.angle_deg).abs.then { |deg| deg > 180 ? 360 - deg : deg }
 
+  # Whether each is the number told.
+  def to_a_degree(told, **measured) = measured.all? { |name, deg| (deg - told.fetch(name)).abs < 1 }
+
   # How far forward of upright.
   def lean(direction) = between(direction, Verglas::Geometry::Point.new(0, 1))
 
@@ -47,8 +50,8 @@ RSpec.describe "A picture's angles, measured" do
 
         hip, knee, ankle = %i[hip knee ankle].map { |id| scene.part(id).points.first }
         plate = scene.part(:plate).points[1] - scene.part(:plate).points[0]
-        measured = [hip_bend(along(scene, :trunk), knee - hip), knee_bend(knee - hip, ankle - knee), 90 - between(plate, knee - ankle)]
-        expect(measured.zip(told.values_at(:hip_bend_deg, :knee_bend_deg, :ankle_bend_deg)).map { |drawn, number| (drawn - number).abs }).to all(be < 1)
+        expect(to_a_degree(told, hip_bend_deg: hip_bend(along(scene, :trunk), knee - hip), knee_bend_deg: knee_bend(knee - hip, ankle - knee),
+                                 ankle_bend_deg: 90 - between(plate, knee - ankle))).to be(true)
       end
     end
   end
@@ -57,8 +60,8 @@ RSpec.describe "A picture's angles, measured" do
     it "are told on #{fixture}: hip, knee, ankle and trunk at the deepest" do
       each_drawn(fixture) do |scene, told|
         trunk, thigh, shin = %i[trunk_deepest thigh_deepest shin_deepest].map { |id| along(scene, id) }
-        measured = [hip_bend(trunk, thigh), knee_bend(thigh, shin), lean(shin * -1), lean(trunk)]
-        expect(measured.zip(told.values_at(:hip_bend_deg, :knee_bend_deg, :ankle_bend_deg, :lean_deg)).map { |drawn, number| (drawn - number).abs }).to all(be < 1)
+        expect(to_a_degree(told, hip_bend_deg: hip_bend(trunk, thigh), knee_bend_deg: knee_bend(thigh, shin), ankle_bend_deg: lean(shin * -1),
+                                 lean_deg: lean(trunk))).to be(true)
       end
     end
   end

@@ -8,7 +8,7 @@ import { say } from "../../lib/say";
 import { QuietButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Notice } from "../../ui/Notice";
-import { Small } from "../../ui/Page";
+import { Muted, Small } from "../../ui/Page";
 import { space } from "../../ui/tokens";
 
 const Shown = styled.div`
@@ -37,30 +37,37 @@ export function Gates({ client, gates }: Props) {
         queryClient.invalidateQueries({ queryKey: ["fitting"] }),
       ]),
   });
-  return gates.map((gate) => (
-    <Shown key={gate.name} data-gate={gate.name}>
-      <Choice<Answer>
-        label={gate.title}
-        compact
-        stacked
-        options={[
-          ["yes", gate.kept],
-          ["no", gate.not_yet],
-        ]}
-        value={gate.right === null ? "" : gate.right ? "yes" : "no"}
-        onChange={(answer) => note.mutate({ gate: gate.name, right: answer === "yes" })}
-      />
-      {note.error ? <Notice tone="wrong">{refusal(note.error)?.message}</Notice> : null}
-      <Small role="status">{gate.by ? say("gates.notedBy", { name: gate.by }) : say("gates.nobodyHasNotedIt")}</Small>
-      {gate.right === null ? null : (
-        <QuietButton
-          style={{ paddingLeft: 0 }}
-          isDisabled={note.isPending}
-          onPress={() => note.mutate({ gate: gate.name, right: null })}
-        >
-          {say("limitsPage.forgetIt")}
-        </QuietButton>
-      )}
-    </Shown>
-  ));
+  return gates.map((gate) =>
+    gate.skipped.length > 0 ? (
+      <Muted key={gate.name}>
+        {say("limitsPage.notMeasured")} {gate.skipped.join(", ").toLowerCase()}
+        {say("limitsPage.notCleared")}
+      </Muted>
+    ) : (
+      <Shown key={gate.name} data-gate={gate.name}>
+        <Choice<Answer>
+          label={gate.title}
+          compact
+          stacked
+          options={[
+            ["yes", gate.kept],
+            ["no", gate.not_yet],
+          ]}
+          value={gate.right === null ? "" : gate.right ? "yes" : "no"}
+          onChange={(answer) => note.mutate({ gate: gate.name, right: answer === "yes" })}
+        />
+        {note.error ? <Notice tone="wrong">{refusal(note.error)?.message}</Notice> : null}
+        <Small role="status">{gate.by ? say("gates.notedBy", { name: gate.by }) : say("gates.nobodyHasNotedIt")}</Small>
+        {gate.right === null ? null : (
+          <QuietButton
+            style={{ paddingLeft: 0 }}
+            isDisabled={note.isPending}
+            onPress={() => note.mutate({ gate: gate.name, right: null })}
+          >
+            {say("limitsPage.forgetIt")}
+          </QuietButton>
+        )}
+      </Shown>
+    ),
+  );
 }
