@@ -99,10 +99,10 @@ module Verglas
       def mechanics = @mechanics ||= Mechanisms.for(machine, estimation.met.dimensions, wishes_for(machine))
 
       # Codes for which nobody gets on at these marks, whatever the reason; empty when one may. sheet: what was seen there.
-      def refusals(evaluation, sheet = {}) = [*unacceptable(evaluation, sheet), *(bars.any? ? [] : to_be_shown)]
+      def refusals(evaluation, sheet = {}) = [*unacceptable(evaluation, sheet), *to_be_shown]
 
-      # Nothing is asked of whom a caution keeps off.
-      def to_be_shown = safety.unseen(machine.family).map { |gate| :"unseen_#{gate}" }
+      # Nothing is asked of whom a bar keeps off.
+      def to_be_shown = bars.any? ? [] : safety.unseen(machine.family).map { |gate| :"unseen_#{gate}" }
 
       # Those of the marks themselves and of what was seen: what is still to be shown can be.
       def unacceptable(evaluation, sheet = {})

@@ -5,13 +5,14 @@ require "rbconfig"
 
 module Verglas
   module Application
-    # Photographs, decoded apart from the server: by a process of its own whose memory and seconds are bounded (pictures/decoder.rb). One that dies, or
-    # thinks too long, costs its picture and nobody else's; the next picture gets another.
+    # Photographs, decoded apart from the server: by a process of its own whose memory and seconds are bounded
+    # (pictures/decoder.rb). One that dies, or thinks too long, costs its picture and nobody else's; the next picture
+    # gets another.
     class Pictures
       # Pixels each way: as the browser scales one before it is sent.
       MOST_PX = 1600
-      # How long a picture may take, and wait for those before it (s); how much memory its process may have (bytes); pictures after which
-      # it is renewed.
+      # How long a picture may take, and wait for those before it (s); how much memory its process may have (bytes);
+      # pictures after which it is renewed.
       SECONDS = 4.0
       WAIT_S = 8.0
       MEMORY = 2 * 1024 * 1024 * 1024

@@ -10,7 +10,8 @@ module Verglas
 
       module_function
 
-      # before: the Meeting in which it was accepted. Where its machine could teach and nobody said that knee or roller was seen, that.
+      # before: the Meeting in which it was accepted. Where its machine could teach and nobody said that knee or roller
+      # was seen, that.
       def of(before, row)
         return [] unless before.mechanics.teaches?
 

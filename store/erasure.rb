@@ -2,14 +2,16 @@
 
 module Verglas
   module Store
-    # Erases somebody: everything that is theirs goes, in one transaction. What the audit trail tells stays, for it holds ids alone.
+    # Erases somebody: everything that is theirs goes, in one transaction. What the audit trail tells stays, for it
+    # holds ids alone.
     class Erasure
       def initialize(gym)
         @gym = gym
       end
 
-      # row: the client's, as the writer saw it; keep_marks: whether the marks of their accepted fittings stay with the machines, without a
-      # person; gone: [status, body] that a request about them gets which is sent again. Raises Stale where somebody changed the client since.
+      # row: the client's, as the writer saw it; keep_marks: whether the marks of their accepted fittings stay with the
+      # machines, without a person; gone: [status, body] that a request about them gets which is sent again. Raises
+      # Stale where somebody changed the client since.
       def call(row, version:, keep_marks:, gone:)
         @gym.clients.hold_to_write(row[:id])
         raise Stale, @gym.clients.find(row[:id]) unless @gym.clients.dataset.where(id: row[:id], version: version).any?
@@ -39,7 +41,8 @@ module Verglas
         end
       end
 
-      # Answers are kept for a day so that nothing is done twice: those that tell of them, or of anything that was theirs, tell nothing any more.
+      # Answers are kept for a day so that nothing is done twice: those that tell of them, or of anything that was
+      # theirs, tell nothing any more.
       def forget_answers(id, status, body)
         theirs = ids(id)
         naming(theirs).select(:account_id, :key).each do |row|

@@ -4,13 +4,14 @@ require "base64"
 
 module Verglas
   module Store
-    # Whether what lies encrypted can be read with the keys that are here: asked before the server answers anybody, so that nothing new is written under
-    # another key while the old things cannot be opened.
+    # Whether what lies encrypted can be read with the keys that are here: asked before the server answers anybody, so
+    # that nothing new is written under another key while the old things cannot be opened.
     class KeyCheck
       # Told to whoever starts it: which key is missing and what to do. It never repeats a key.
       class Failure < ArgumentError; end
 
-      # How a text begins that lies under a key: two bytes of how it was encrypted, one of the key's id (Sequel's column encryption).
+      # How a text begins that lies under a key: two bytes of how it was encrypted, one of the key's id (Sequel's column
+      # encryption).
       HEAD = 4
       PLAIN = "\0\0".b.freeze
       DO = "Put the key back, as NOTES_KEY or in the file that NOTES_KEY_FILE names (docs/security.md). Nothing was changed."

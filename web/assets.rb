@@ -2,8 +2,9 @@
 
 module Verglas
   module Web
-    # The front end's files, each read once, with the copies that the build made of it in other encodings. They are written like any answer, with the
-    # server's bound on how long a reader may not read: a file that the server sends by its path has none.
+    # The front end's files, each read once, with the copies that the build made of it in other encodings. They are
+    # written like any answer, with the server's bound on how long a reader may not read: a file that the server sends
+    # by its path has none.
     class Assets
       FOLDER = "/assets/"
       # {ending of a copy => its encoding}, the smaller first.

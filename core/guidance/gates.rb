@@ -2,8 +2,8 @@
 
 module Verglas
   module Guidance
-    # What a client shows before a kind of machine is used: a hinge with a stick, before a hinge bench. It is kept with the client, right or not;
-    # what nobody has seen is not right. core/data/limits.yml
+    # What a client shows before a kind of machine is used: a hinge with a stick, before a hinge bench. It is kept with
+    # the client, right or not; what nobody has seen is not right. core/data/limits.yml
     module Gates
       # tag: of the families that it stands before; limit: found by the same movement.
       Gate = Value.define(:name, :tag, :limit) do

@@ -2,13 +2,15 @@
 
 module Verglas
   module Mechanisms
-    # How both feet stand on a plate: how far apart the heels' middles are (mm), how far the toes turn out (degrees). As it was placed, else a share of
-    # the body's stature, and no wider than a plate whose width is taped. docs/model.md section 5.
+    # How both feet stand on a plate: how far apart the heels' middles are (mm), how far the toes turn out (degrees). As
+    # it was placed, else a share of the body's stature, and no wider than a plate whose width is taped. docs/model.md
+    # section 5.
     class Stance
       FIGURES = Tables[:press][:stance]
       TENS = -1
 
-      # plate_mm: the plate's width, nil where it was not taped; placed: {stance_mm:, turn_deg:}, nil or missing where nobody placed it.
+      # plate_mm: the plate's width, nil where it was not taped; placed: {stance_mm:, turn_deg:}, nil or missing where
+      # nobody placed it.
       def self.of(body, plate_mm, placed)
         turn = placed[:turn_deg] || FIGURES[:turn_deg]
         beside = beside_mm(body, turn)

@@ -37,7 +37,8 @@ RSpec.describe "A client's limits on paper" do
     cautions.each do |row|
       db.transaction { loft.cautions.put(person[:id], row[:caution], version: nil, by: account, note: "", **row.slice(:side, :cleared_on, :cleared_by, :degrees)) }
     end
-    loft.clients.measure(person[:id], version: loft.clients.find(person[:id])[:version], limits: measured) if measured
+    row = loft.clients.find(person[:id])
+    loft.clients.measure(row[:id], version: row[:version], limits: { **row[:limits], **measured }) if measured
   end
 
   def printed(paper) = PDF::Reader.new(StringIO.new(paper.render)).pages.map(&:text).join("\n").gsub(/\s+/, " ")

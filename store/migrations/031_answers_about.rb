@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Which ids a kept answer names, so that those about somebody who is erased are found without opening each. NULL: kept before this, for a day at most.
+# Which ids a kept answer names, so that those about somebody who is erased are found without opening each. NULL: kept
+# before this, for a day at most.
 Sequel.migration do
   change do
     alter_table(:writes) { add_column :about, "uuid[]" }

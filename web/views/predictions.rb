@@ -21,7 +21,7 @@ module Verglas
         end
 
         def one(card, meeting)
-          bars = Cautions.bars(meeting)
+          bars = Told::Barred.before(meeting)
           return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
           return NOTHING.merge(status: meeting.advice.status, from: from(meeting), why: why(meeting), instead: instead(card, meeting)) if Told::Barred.advised(meeting).any?
 
