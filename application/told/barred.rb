@@ -12,11 +12,11 @@ module Verglas
 
         # The same of marks that were accepted, with what can no more stand there today.
         def at(meeting, evaluation)
-          [*of(meeting.bars), *set_up(meeting.refusals(evaluation) - [:barred])].uniq
+          [*of(meeting.bars), *at_set_up(meeting.refusals(evaluation) - [:barred])].uniq
         end
 
         # The same before any marks: with what is still to be shown.
-        def before(meeting) = [*of(meeting.bars), *set_up(meeting.to_be_shown)]
+        def before(meeting) = [*of(meeting.bars), *at_set_up(meeting.to_be_shown)]
 
         # The same of the marks that are advised: where they cannot be accepted, no mark is.
         def advised(meeting)
@@ -45,10 +45,10 @@ module Verglas
           words(said[:until], caution: Formats::Words.say("cautions.#{said[:caution]}.title"), motion: said[:motion] && motion(said[:motion]))
         end
 
-        def set_up(codes) = codes.map { |code| Formats::Words.say("set_up.#{code}") }
+        def at_set_up(codes) = codes.map { |code| Formats::Words.say("set_up.#{code}") }
         def motion(name) = Formats::Words.say("motions.#{name}").downcase
         def words(key, **params) = Formats::Words.say("barred.#{key}", **params)
-        private_class_method :lengths, :by_caution, :set_up, :motion, :words
+        private_class_method :lengths, :by_caution, :at_set_up, :motion, :words
       end
     end
   end

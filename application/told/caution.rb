@@ -29,15 +29,9 @@ module Verglas
           Formats::Words.say("cautions.allows", by: line[:cleared_by], what: said.join(", ")) if said.any?
         end
 
-        # What is left of it once a clinician has cleared it is said otherwise; not before the degrees are there that it waits for.
-        def everywhere(row) = (opened?(row) && Formats::Words.maybe("cautions.#{row[:caution]}.cleared")) || words(row[:caution], :does)
-
-        def opened?(row)
-          return false if row[:cleared_on].nil?
-
-          rule = Guidance::Cautions.fetch(row[:caution])
-          rule.bars.none? { |bar| bar.until == :degrees } || value(row).degrees[rule.degrees_of] != Body::Envelope::OPEN
-        end
+        # On all machines; kind: before anybody who has it is known.
+        def everywhere(row) = CautionRow.new(value(row)).says
+        def kind(name) = CautionRow.new(Guidance::Cautions::Caution.of(name)).says
 
         # What this row alone does on a machine.
         def here(row, meeting)
@@ -75,7 +69,7 @@ module Verglas
         end
 
         def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")
-        private_class_method :everywhere, :opened?, :here, :untitled, :said, :allowed_kg, :degrees, :named
+        private_class_method :everywhere, :here, :untitled, :said, :allowed_kg, :degrees, :named
       end
     end
   end

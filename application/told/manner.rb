@@ -11,10 +11,12 @@ module Verglas
         def of(effect, meeting) = [*figures(effect, meeting), *told(effect, meeting)]
 
         # What is counted, and what is left out.
-        def figures(effect, meeting)
+        def figures(effect, meeting) = [*counted(effect), *belt(effect, meeting), *left_out(effect, meeting)]
+
+        # Range and load of the light set, holds, repetitions kept in hand, rest.
+        def counted(effect)
           [*(half_first if effect.half_first), *light(effect), *(words(:no_holds) if effect.no_holds), *(words(:no_timed) if effect.no_timed),
-           *(words(:in_hand, count: effect.in_hand) if effect.in_hand), *(words(:rest, seconds: effect.rest_s) if effect.rest_s), *belt(effect, meeting),
-           *left_out(effect, meeting)]
+           *(words(:in_hand, count: effect.in_hand) if effect.in_hand), *(words(:rest, seconds: effect.rest_s) if effect.rest_s)]
         end
 
         def half_first = words(:half_first)
@@ -36,10 +38,12 @@ module Verglas
 
         # Ways and aids that this machine has, and this client goes without.
         def left_out(effect, meeting)
-          family = meeting.machine.family
-          ways = [*(:one_leg if meeting.machine_row[:one_leg] && family.tags[:on_a_plate]), *(:calf_work if family.tags[:presses]), *family.choices.keys]
+          ways = ways(meeting.machine.family) - (meeting.machine_row[:one_leg] ? [] : [:one_leg])
           (effect.without & ways).map { |name| words(:"without_#{name}") }
         end
+
+        # What a family can have that somebody may have to go without.
+        def ways(family) = [:in_turn, *(:one_leg if family.tags[:on_a_plate]), *(:calf_work if family.tags[:presses]), *family.choices.keys]
 
         def told(effect, meeting)
           plates = ![nil, "stack"].include?(meeting.machine_row[:loading].to_h["kind"])

@@ -45,7 +45,8 @@ module Verglas
         end
 
         # Where an upper end is nothing, or less: [no further than that, not so far].
-        LEVEL = { heel_drop: %i[heels_level heels_level], hip_extension: %i[hip_extension_straight hip_extension_short] }.freeze
+        LEVEL = { heel_drop: %i[heels_level heels_level], hip_extension: %i[hip_extension_straight hip_extension_short],
+                  hip_adduction: %i[hip_adduction_middle hip_adduction_short] }.freeze
         private_constant :LEVEL
 
         # The ends of a movement are told as a range.

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
-require "spec_helper"
+require "web_helper"
 require "pdf/reader"
 
 # However much there is to say, every word of it is on the paper: what has no room goes on with the next card or page.
 RSpec.describe Verglas::Formats::Paper do
   words = ->(text) { text.gsub(/\s+/, "") }
   cautions = Verglas::Guidance::Cautions::RULES.keys.first(12).map do |name|
-    "#{Verglas::Formats::Words.say("cautions.#{name}.title")}: #{Verglas::Formats::Words.say("cautions.#{name}.does")} Dr Fenwick allows: knee bend from 20° to 70°, up to 20 kg."
+    "#{Verglas::Formats::Words.say("cautions.#{name}.title")}: #{Verglas::Application::Told::Caution.kind(name)} Dr Fenwick allows: knee bend from 20° to 70°, up to 20 kg."
   end
   line = lambda do |name, **given|
     { id: "1", exercise: "", name: name, place: "Under the net beams, behind the long rope", bars: [], load: "22.5 kg", by: "Maren Oldcastle, 3 March 2026",
@@ -28,9 +28,10 @@ RSpec.describe Verglas::Formats::Paper do
   # Run by run as it was written: a reader's own lay-out lets lines run into one another.
   def read(paper) = PDF::Reader.new(StringIO.new(paper.render)).pages.map { |page| page.runs(merge: false).map(&:text).join }
 
-  # Every sentence, wherever a line or a page was broken within it.
+  # Every sentence, wherever a line or a page was broken within it: heads and feet stand between two pages.
   define_method(:missing) do |pages, texts|
-    all = words[pages.join]
+    head = words["Leg press 2Under the net beams, behind the long rope#{card[:client]}#{card[:detail]}"]
+    all = pages.map { |page| words[page].sub(/#{words[Verglas::Formats::Words.say("paper.pain")]}.*/, "").sub(head, "") }.join
     texts.flat_map { |text| text.split(/(?<=[.:;,])\s/) }.reject { |part| all.include?(words[part]) }
   end
 

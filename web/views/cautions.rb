@@ -35,8 +35,8 @@ module Verglas
 
         # In the order of the table: what is still asked, and what is no longer.
         def kinds
-          Verglas::Guidance::Cautions::RULES.each_value.map do |rule|
-            { name: rule.name, title: words(rule.name, :title), does: words(rule.name, :does), sided: rule.sided, joints: rule.joints ? joints : [], asked: rule.asked,
+          @kinds ||= Verglas::Guidance::Cautions::RULES.each_value.map do |rule|
+            { name: rule.name, title: words(rule.name, :title), does: Line.kind(rule.name), sided: rule.sided, joints: rule.joints ? joints : [], asked: rule.asked,
               motion: rule.degrees_of, named: nameable(rule) }
           end
         end
