@@ -64,8 +64,9 @@ RSpec.describe "What a client is told to keep to, over HTTP" do
   it "leaves out holds where blood pressure is a caution, on the list, in the pacer's seconds and on the record" do
     caution("blood_pressure")
     list, record = told_on(curl)
-    expect(list["allowed"] - ways).to eq(["End at about a right angle.", "No holds and no pauses.", "2 repetitions kept in hand: a step up is the instructor's own.",
-                                          "Rest at least 90 s between sets.", "The lightest only: no belt here, and body mass is not known."])
+    expect(list["allowed"] - ways).to eq(["End at about a right angle.", "No holds and no pauses.", "Stop with 2 repetitions left. Only the instructor decides a step up.",
+                                          "Rest at least 90 s between sets.", "No exercises in turn: rest between sets.",
+                                          "The lightest only: no belt here, and body mass is not known."])
     expect(list["tempo"]).to include("hold_s" => 0, "pause_s" => 0)
     expect(record["computed_from"]["rules"].map { |rule| rule["question"] }).not_to include("tempo")
   end

@@ -109,7 +109,7 @@ RSpec.describe "A gym's data" do
       expect(import["counts"]["refuse"]).to be > 3
       expect(import["told"].map do |row|
         row["says"]
-      end).to include(a_string_including("not one of the choices"), a_string_including("family of machines"), a_string_matching(/stands in line \d+ of this file/),
+      end).to include(a_string_including("not one of the choices"), a_string_including("family of machines"), a_string_matching(/\ALine \d+ of this file says the same/),
                       a_string_including("points at something"))
       expect([take(import)["code"], kept]).to eq(["rows_refused", before])
       expect(take(import, leave_refused: true)["code"]).to eq("rows_refused")
@@ -240,7 +240,7 @@ RSpec.describe "A gym's data" do
     it "keeps a later reading, and takes an earlier one's place" do
       ada = client(gym_here, by, name: "Ada Lowe", stature: 1650)
       old = "client,reading,value,taken_at\nAda Lowe,height,166,1.3.2020\n"
-      expect(told(look_through("readings", old))).to eq([[2, "refuse", "/taken_at", "A later reading stands there already."]])
+      expect(told(look_through("readings", old))).to eq([[2, "refuse", "/taken_at", "There is a later reading already."]])
       take_in("readings", "client_id,reading,value,taken_at\n#{ada[:id]},stature,1.66 m,#{(Time.now + 60).utc.iso8601}\n#{ada[:id]},seat_to_kneecap,22.5 in,\n")
       expect(db[:readings].order(:observation).select_map(%i[observation value_mm]).map { |name, value| [name, value.to_f] }).to eq([["seat_to_kneecap", 571.5], ["stature", 1660.0]])
     end

@@ -76,6 +76,28 @@ RSpec.describe "A picture, measured" do
     end
   end
 
+  # How far a point lies outside a capsule (mm), less than 0 within it.
+  def outside(capsule, point)
+    from, upto = capsule.points
+    share = ((point - from).dot(upto - from) / (upto - from).dot(upto - from)).clamp(0, 1)
+    (point - (from + ((upto - from) * share))).norm - (capsule.radii.first + ((capsule.radii.last - capsule.radii.first) * share))
+  end
+
+  %w[slide_back slide_seat curl_plain curl_slide].each do |fixture|
+    it "draws on #{fixture} the leg where it ends clear of the seat's edge, unless the edge presses it" do
+      free = 0
+      each_drawn(fixture) do |scene, told|
+        next if told[:crease_gap_mm].negative?
+
+        free += 1
+        leg = scene.part(:shin_at_end)
+        upper, lower = scene.part(:seat).points.last(2)
+        expect((0..10).map { |tenth| outside(leg, upper + ((lower - upper) * (tenth / 10.0))) }.min).to be > -5
+      end
+      expect(free).to be > 20
+    end
+  end
+
   %w[curl_plain curl_slide].each do |fixture|
     it "shows on #{fixture} the thigh as thick as it was taped, under a pad where it stands" do
       each_drawn(fixture) do |scene, told|
