@@ -39,6 +39,8 @@ module Verglas
           kind && @all.key?(both.to_sym) ? both : family
         end
 
+        def known?(id) = @all.key?(id.to_s.to_sym)
+
         def fetch(id)
           @all.fetch(id.to_s.to_sym) { raise Invalid.new(:unknown_family, path: "/family", family: id.to_s) }
         end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require_relative "../../ops/record_schema"
 require_relative "../support/taking_in"
 
 # The examples of docs/formats go in as they stand there, and what comes out of them is what stands beside them.
@@ -34,6 +35,7 @@ RSpec.describe "The examples of docs/formats" do
     person = JSONSchemer.schema(Pathname(Verglas::ROOT).join("docs/formats/person.schema.json"))
     expect(person.validate(JSON.parse(file["person.json"])).map { |fault| fault["error"] }.to_a).to be_empty
     expect(JSON.parse(File.read(File.join(Verglas::ROOT, "docs/formats/tables.schema.json")))).to eq(Verglas::Formats::Csv::Described.schema)
+    expect(JSON.parse(File.read(Verglas::Ops::RecordSchema::FILE))).to eq(Verglas::Ops::RecordSchema.document)
     tables = JSONSchemer.schema(Pathname(Verglas::ROOT).join("docs/formats/tables.schema.json"))
     Verglas::Formats::Csv::Sheets::ALL.each_key do |kind|
       CSV.parse(file["#{kind}.csv"], headers: true).each do |row|

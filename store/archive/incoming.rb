@@ -8,7 +8,7 @@ module Verglas
       # Records of an archive as rows of a gym that holds nothing yet. Who is named by an e-mail address has to be among its staff: those of the
       # archive are, once they were written; until somebody gives them a password nobody signs in as them.
       class Incoming
-        EMAIL = /\A[^\s@]{1,100}@[^\s@]{1,150}\z/
+        ID = /\A\h{8}(-\h{4}){3}-\h{12}\z/
 
         def initialize(gym)
           @gym = gym
@@ -18,6 +18,13 @@ module Verglas
         # The gym's own row.
         def settle(fields)
           @db[:gyms].where(id: @gym.id).update(fields.transform_keys(&:to_sym).slice(*GYM))
+        end
+
+        # Those of these ids under which something stands already, in whichever gym.
+        def taken(section, ids)
+          return [] unless section.table != :accounts && @db[section.table].columns.include?(:id) && !section.left.include?(:id)
+
+          @db[section.table].where(id: ids.grep(ID)).select_map(:id)
         end
 
         # records: plain data, of one section. Raises Invalid for what the database refuses.

@@ -85,8 +85,11 @@ module Verglas
           update(id, state: "taken", counts: counts)
         end
 
-        # keys: [[row, key, refers]]
-        def add_keys(id, keys) = Copy.rows(@gym.db, :import_keys, %i[import_id row key refers], keys.map { |key| [id, *key] })
+        # keys: [[row, key, refers]], of which the digest is kept: a key may be a name.
+        def add_keys(id, keys)
+          rows = keys.map { |row, key, refers| [id, row, Secrets.digest("#{id}:#{key}", :import_key), refers] }
+          Copy.rows(@gym.db, :import_keys, %i[import_id row key refers], rows)
+        end
 
         ENCODINGS = [Encoding::UTF_8, Encoding::UTF_16LE, Encoding::ISO_8859_1].freeze
         private_constant :ENCODINGS
