@@ -136,13 +136,16 @@ module Verglas
           raise Invalid.new(:rows_refused, path: "", count: outcomes.count(&:refused?)) if !leave && outcomes.any?(&:refused?)
 
           added = rows.sheet.write(outcomes.reject(&:refused?))
+          @gym.trail.add_all(MADE, added, by: @by)
           @gym.cautions.add_to_all(added, NOT_ASKED, by: @by) if until_asked
           count(all, outcomes)
         end
       end
 
       NOT_ASKED = "not_asked"
-      private_constant :NOT_ASKED
+      # How the trail tells of each person whom a file brings.
+      MADE = "made_by_import"
+      private_constant :NOT_ASKED, :MADE
     end
   end
 end

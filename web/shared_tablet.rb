@@ -40,7 +40,7 @@ module Verglas
         return unless POSTS.include?(request.path_info) && request.post?
 
         refuse(:sign_in_needed) unless rodauth.logged_in?
-        request.post("lock") { done { rodauth.lock_tablet } }
+        request.post("lock") { done { lock } }
         request.post("pin") { done { keep_pin(*request.params.values_at("password", "pin")) } }
         request.post("switch") { done { switch(*request.params.values_at("account_id", "pin")) } }
       end
@@ -65,16 +65,33 @@ module Verglas
         wait = guessing.again(id)
         refuse(:too_many_passwords, wait: wait) if wait
         rodauth.account_from_session
-        refuse(:sign_in_refused, "/password") unless rodauth.password_match?(password)
+        refuse_password(id) unless rodauth.password_match?(password)
         guessing.right_again(id)
         Inputs::Pin.check!(pin)
         tablets.put_pin(id, SignIn.password_hash(pin))
+        on_record("kept_pin", id)
+      end
+
+      def refuse_password(id)
+        on_record("wrong_password", id)
+        refuse(:sign_in_refused, "/password")
+      end
+
+      def lock
+        rodauth.lock_tablet
+        on_record("locked_tablet", rodauth.session_value)
       end
 
       def switch(account_id, pin)
         refused = tablets.try(tablet_id, account_id, same_gym_as: rodauth.session_value) { |hash| ::Argon2::Password.verify_password(pin, hash) }
+        on_record("wrong_pin", account_id) if refused == :pin_refused
         refuse(refused, "/pin") if refused
-        account_id == rodauth.session_value ? rodauth.unlock_tablet : take_over(account_id)
+        account_id == rodauth.session_value ? unlock : take_over(account_id)
+      end
+
+      def unlock
+        rodauth.unlock_tablet
+        on_record("opened_tablet", rodauth.session_value)
       end
 
       # A session of one's own; the other's ends.
@@ -83,6 +100,7 @@ module Verglas
         rodauth.clear_session
         rodauth.account_from_login(rodauth.db[:accounts].where(id: account_id).get(:email))
         rodauth.login_session("pin")
+        on_record("took_tablet_over", account_id)
       end
 
       def done

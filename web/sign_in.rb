@@ -53,6 +53,8 @@ module Verglas
         max_session_lifetime 12 * 60 * 60
         already_logged_in { nil }
         after_login { scope.let_in(account_id) }
+        after_login_failure { scope.on_record("wrong_password", account_id) }
+        before_logout { scope.on_record("signed_out", session_value) if logged_in? }
         login_param "email"
         auth_class_eval do
           include SharedTablet::Session
@@ -88,7 +90,13 @@ module Verglas
       def let_in(account_id)
         guessing.signed_in(whose[:email], **whose.slice(:address, :familiar))
         remember_tablet(account_id)
-        Store::Gym.new(rodauth.db, rodauth.db[:accounts].where(id: account_id).get(:gym_id)).trail.add("signed_in", by: account_id)
+        on_record("signed_in", account_id)
+      end
+
+      # In the trail of the gym where somebody works.
+      def on_record(action, account_id)
+        gym_id = rodauth.db[:accounts].where(id: account_id).get(:gym_id)
+        Store::Gym.new(rodauth.db, gym_id).trail.add(action, by: account_id) if gym_id
       end
 
       # What is stored of a password.

@@ -90,8 +90,13 @@ module Verglas
           section = rows.first[1].to_sym
           records = section == :photographs ? rows.map { |row| known.photograph(row.last) } : rows.map(&:last)
           incoming.write(Store::Archive::SECTIONS.fetch(section), records)
-          # Cautions that were left out are not known to be none.
-          @gym.cautions.add_to_all(records.map { |record| record["id"] }, NOT_ASKED, by: @by) if section == :clients && !@row[:head].to_h["health_notes"]
+          tell_of(records.map { |record| record["id"] }) if section == :clients
+        end
+
+        # Cautions that were left out are not known to be none.
+        def tell_of(ids)
+          @gym.trail.add_all(MADE, ids, by: @by)
+          @gym.cautions.add_to_all(ids, NOT_ASKED, by: @by) unless @row[:head].to_h["health_notes"]
         end
       end
     end

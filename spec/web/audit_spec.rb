@@ -1,8 +1,11 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require_relative "../support/taking_in"
 
 RSpec.describe "The audit trail" do
+  include TakingIn
+
   let(:loft) { gym }
   let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
@@ -24,13 +27,37 @@ RSpec.describe "The audit trail" do
                         ["Maren Oldcastle", "corrected a client", "Perpetua Lowe", nil], ["Maren Oldcastle", "signed in", nil, nil]])
     expect(trail(of: here[:id])["entries"].size).to eq(2)
     expect(trail(of: person[:id])["entries"].size).to eq(3)
+    # Whoever reads it is told of too, with about whom.
+    expect(trail["entries"].first(3).map { |entry| [entry["says"], entry.dig("client", "name"), entry.dig("machine", "name")] })
+      .to eq([["read the trail", "Perpetua Lowe", nil], ["read the trail", nil, "Leg extension 1"], ["read the trail", nil, nil]])
+  end
+
+  it "tells who came in and by which door, who went, and how often somebody tried in vain" do
+    sign_in(email: "maren@netloft.example")
+    call(:post, "/auth/pin", { password: Given::PASSWORD, pin: "2468" })
+    call(:post, "/auth/lock", {})
+    2.times { call(:post, "/auth/switch", { account_id: account, pin: "9999" }) }
+    call(:post, "/auth/switch", { account_id: account, pin: "2468" })
+    call(:post, "/auth/logout", {})
+    3.times { call(:post, "/auth/login", { email: "maren@netloft.example", password: "guess" }) }
+    call(:post, "/auth/login", { email: "nobody@netloft.example", password: "guess" })
+    sign_in
+    expect(trail["entries"].map { |entry| entry["says"] }.first(7))
+      .to eq(["signed in", "tried a wrong password, 3 times", "signed out", "opened the tablet with the PIN", "tried a wrong PIN, 2 times", "locked the tablet", "set a PIN"])
+  end
+
+  it "tells of each person whom a file brought" do
+    take_in("clients", "name\nImre Talbot\nIda Quist\n")
+    expect(rows.where(action: "made_by_import").select_map(:subject)).to match_array(db[:clients].where(name: ["Imre Talbot", "Ida Quist"]).select_map(:id))
   end
 
   it "tells every opening of cautions and every paper that leaves" do
     call(:get, "/api/clients/#{person[:id]}/cautions")
-    %w[card.pdf card.txt].each { |paper| get "/api/clients/#{person[:id]}/#{paper}" }
+    get "/api/clients/#{person[:id]}/card.pdf"
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil, note: "" })
+    get "/api/clients/#{person[:id]}/card.txt"
     get "/api/machines/#{here[:id]}/sheet.pdf"
-    expect(trail["entries"].map { |entry| entry["says"] }).to eq(["printed a wall sheet", "copied a card as text", "printed a card", "opened the cautions with their notes", "signed in"])
+    expect(trail["entries"].map { |entry| entry["says"] }).to eq(["printed a wall sheet", "had the cautions on paper", "copied a card as text", "wrote a caution", "printed a card", "opened the cautions with their notes", "signed in"])
   end
 
   it "has words for everything that can be done" do

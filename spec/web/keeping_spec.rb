@@ -35,7 +35,7 @@ RSpec.describe "How long what is kept is kept" do
     expect([erase([gone[:id]], 2)["code"], erase([gone[:id], back[:id]], 2)["code"], db[:clients].count]).to eq(["number_differs", "number_differs", 2])
     expect(erase([gone[:id]], 1)).to eq({ "ok" => true })
     expect(db[:clients].select_map(:name)).to eq(["Bo"])
-    expect(db[Sequel[:kept][:audit]].select_map(:action)).to include("erase_past_their_time")
+    expect(db[Sequel[:kept][:audit]].select_map(%i[action subject])).to include(["erase_past_their_time", nil], ["erase_client", gone[:id]])
   end
 
   it "is the lead's to say and to do" do

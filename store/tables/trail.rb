@@ -15,6 +15,11 @@ module Verglas
         def add(action, by:, subject: nil)
           @gym.db[TABLE].returning(nil).insert(gym_id: @gym.id, account_id: by, action: action, subject: subject)
         end
+
+        # The same done to each of many.
+        def add_all(action, subjects, by:)
+          Copy.rows(@gym.db, TABLE, %i[gym_id account_id action subject], subjects.map { |subject| [@gym.id, by, action, subject] })
+        end
       end
     end
   end

@@ -9,6 +9,7 @@ module Verglas
           app.get("/api/audit") do
             lead_only
             rows = Store::Queries::AuditTrail.new(gym).call(before: params["before"]&.to_i, of: params["of"])
+            on_record(params["of"])
             reply(Views::AuditTrail.of(rows))
           end
         end

@@ -33,6 +33,7 @@ module Verglas
               raise Invalid.new(:number_differs, path: "/number") unless input[:number] == input[:ids].size && rows.size == input[:ids].size
 
               rows.each { |row| Store::Erasure.new(gym).call(gym.clients.find(row[:id]), version: row[:version], keep_marks: input[:keep_marks], gone: gone) }
+              gym.trail.add_all("erase_client", rows.map { |row| row[:id] }, by: staff[:id])
               { ok: true }
             end
           end

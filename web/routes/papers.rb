@@ -15,6 +15,7 @@ module Verglas
           app.get("/api/clients/:id/card.pdf") do |id|
             row = client_row(id)
             on_record(id)
+            cautions_on_record(row)
             pdf "card", CARDS.fetch(params.fetch("paper", "a6")).new(Views::Card.of(gym, row, day: day_asked), address: address_of("clients/#{row[:id]}")).render
           end
 
@@ -33,6 +34,7 @@ module Verglas
           app.get("/api/clients/:id/card.txt") do |id|
             row = client_row(id)
             on_record(id)
+            cautions_on_record(row)
             content_type "text/plain", charset: "utf-8"
             cache_control :private, :no_store
             Views::Card.text(Views::Card.of(gym, row, day: day_asked))
@@ -46,6 +48,11 @@ module Verglas
             headers "content-disposition" => "inline; filename=\"#{name}.pdf\""
             cache_control :private, :no_store
             bytes
+          end
+
+          # A paper that somebody's cautions are read on.
+          def cautions_on_record(client)
+            gym.trail.add("cautions_on_paper", by: staff[:id], subject: client[:id]) if gym.cautions.of(client[:id]).any?
           end
 
           # As the address asks for it: which columns, in which order, names in which way.
