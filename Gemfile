@@ -5,6 +5,7 @@ source "https://rubygems.org"
 
 gem "argon2", "~> 2.3"
 gem "bootsnap", "~> 1.26", require: false
+gem "browser", "~> 5.3", require: false # 6 refuses Ruby 3.1
 gem "csv", "~> 3.3", require: false
 gem "i18n", "~> 1.14"
 gem "icalendar", "~> 2.11", require: false

@@ -58,18 +58,24 @@ module Verglas
       end
 
       # Asks the password again: whoever finds a tablet open must not be able to come back with a PIN of their own, nor try
-      # passwords here.
+      # passwords here. Raises Invalid for a PIN that is easily guessed.
       def keep_pin(password, pin)
         refuse(:tablet_locked) if rodauth.tablet_locked?
+        id = asked_again(password)
+        Inputs::Pin.check!(pin)
+        tablets.put_pin(id, SignIn.password_hash(pin))
+        on_record("kept_pin", id)
+      end
+
+      # Who is signed in, once their password was right; tries are counted.
+      def asked_again(password)
         id = rodauth.session_value
         wait = guessing.again(id)
         refuse(:too_many_passwords, wait: wait) if wait
         rodauth.account_from_session
         refuse_password(id) unless rodauth.password_match?(password)
         guessing.right_again(id)
-        Inputs::Pin.check!(pin)
-        tablets.put_pin(id, SignIn.password_hash(pin))
-        on_record("kept_pin", id)
+        id
       end
 
       def refuse_password(id)
@@ -114,8 +120,8 @@ module Verglas
       end
 
       # wait: seconds after which the same may be asked again.
-      def refuse(code, path = "", wait: nil)
-        invalid = Invalid.new(code, path: path, **(wait ? { minutes: (wait / 60.0).ceil } : {}))
+      def refuse(code, path = "", wait: nil, **numbers)
+        invalid = Invalid.new(code, path: path, **numbers, **(wait ? { minutes: (wait / 60.0).ceil } : {}))
         request.halt(Errors.response(Errors.status(invalid), invalid, wait ? { "retry-after" => wait.to_s } : {}))
       end
     end

@@ -30,15 +30,17 @@ module Verglas
       end
 
       include SharedTablet
+      include OwnAccount
 
       plugin :middleware
       plugin :cookies
       plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
       plugin :rodauth, json: :only do
-        enable :json, :login, :logout, :active_sessions, :session_expiration, :argon2
+        enable :json, :login, :logout, :active_sessions, :session_expiration, :argon2, :disallow_common_passwords
         prefix "/auth"
         domain "localhost" # only links in mails would use it, and none are sent
         require_bcrypt? false
+        password_minimum_length OwnAccount::LEAST_CHARACTERS
         password_hash_cost HASH_COST
         login_column :email
         skip_status_checks? false
@@ -58,6 +60,7 @@ module Verglas
         login_param "email"
         auth_class_eval do
           include SharedTablet::Session
+          include OwnAccount::Session
           include Evenly
         end
         normalize_login { |login| login.strip.downcase }
@@ -80,6 +83,7 @@ module Verglas
           check(r)
           slow_down if r.path_info == DOOR
           tablet_routes(r)
+          account_routes(r)
           r.rodauth
           r.halt(Errors.response(404, Invalid.new(:not_found)))
         end
