@@ -26,7 +26,7 @@ module Verglas
       def self.device(agent)
         told = Browser.new(agent.to_s)
         on = told.device.unknown? ? told.platform.name : told.device.name
-        [told.name, on].grep_v(/unknown/i).join(", ").slice(0, DEVICE_MOST)
+        [told.name, on.delete_prefix("Generic ")].grep_v(/unknown/i).join(", ").slice(0, DEVICE_MOST)
       end
 
       # By what a row is asked for.

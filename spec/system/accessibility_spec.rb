@@ -43,7 +43,7 @@ RSpec.describe "Every screen" do
                   "/fittings/#{on("incline_sled", "Leg press")}" => "At the latch", "/fittings/#{on("round_pad", "Glute-ham bench")}" => "Knee on the pad",
                   "/fittings/#{on("chain_on_lever", "Belt squat")}" => "Room at the deepest", "/fittings/#{on("arms_turned_in", "Hip adduction")}" => "Hip to pivot",
                   "/sessions" => "Not built yet", "/rules" => "First thing set", "/clients/#{person[:id]}/cautions" => "No caution is known",
-                  "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/pin" => "Keep the PIN",
+                  "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/you" => "Keep the PIN",
                   "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/fittings/#{accepted[:id]}/progress" => "Nothing lifted yet",
                   "/machines/#{there[:id]}/sheet" => "First name and initial", "/gym" => "Names on a wall", "/refits" => "Nothing is due", "/board?weeks=52" => "With gaps",
                   "/gym/audit" => "Only whoever leads", "/clients/#{person[:id]}/history/#{there[:id]}" => "To the card", "/gym/exchange" => "Whoever leads the gym takes data out and in",

@@ -19,7 +19,7 @@ RSpec.describe "A shared tablet in the browser" do
   end
 
   it "keeps a new PIN, and signs out" do
-    visit "/pin"
+    visit "/you"
     fill_in "Your password", with: Given::PASSWORD
     fill_in "New PIN", with: "8642"
     click_button "Keep the PIN"
@@ -28,6 +28,28 @@ RSpec.describe "A shared tablet in the browser" do
     take_over("Maren Oldcastle", "8642")
     click_button "Sign out"
     expect(page).to have_text("Sign in to Verglas")
+  end
+
+  it "changes a password, says what is wrong with a new one, and shows and ends where one is signed in" do
+    db[:account_active_session_keys].insert(account_id: maren, session_id: "elsewhere", device: "Safari, iPad")
+    visit "/you"
+    expect(page).to have_text("Safari, iPad")
+    fill_in "Password today", with: Given::PASSWORD
+    fill_in "New password", with: "short"
+    click_button "Change the password"
+    expect(page).to have_text("A password needs at least 12 characters")
+    expect(page).to have_field("New password", with: "short")
+    click_button "Sign out on Safari, iPad"
+    expect(page).to have_no_text("Safari, iPad")
+    fill_in "New password", with: "heron on the slipway"
+    click_button "Change the password"
+    expect(page).to have_text("Changed. You are signed out everywhere else.")
+    expect_accessible("one's own account")
+    click_button "Sign out", exact: true
+    fill_in "Email", with: "maren@netloft.example"
+    fill_in "Password", with: "heron on the slipway"
+    click_button "Sign in"
+    expect(page).to have_css("nav[aria-label]")
   end
 
   def take_over(name, pin)

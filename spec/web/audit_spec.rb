@@ -57,7 +57,10 @@ RSpec.describe "The audit trail" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil, note: "" })
     get "/api/clients/#{person[:id]}/card.txt"
     get "/api/machines/#{here[:id]}/sheet.pdf"
-    expect(trail["entries"].map { |entry| entry["says"] }).to eq(["printed a wall sheet", "had the cautions on paper", "copied a card as text", "wrote a caution", "printed a card", "opened the cautions with their notes", "signed in"])
+    expect(trail["entries"].map do |entry|
+      entry["says"]
+    end).to eq(["printed a wall sheet", "had the cautions on paper", "copied a card as text", "wrote a caution", "printed a card", "opened the cautions with their notes",
+                "signed in"])
   end
 
   it "has words for everything that can be done" do

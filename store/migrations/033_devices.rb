@@ -5,7 +5,7 @@ Sequel.migration do
   change do
     alter_table(:account_active_session_keys) do
       add_column :device, :text, null: false, default: ""
-      add_constraint(:session_device_length) { char_length(device) <= 60 }
+      add_constraint(:session_device_length, Sequel.lit("char_length(device) <= 60"))
     end
   end
 end

@@ -57,7 +57,7 @@ export const complaintAt = (thrown: unknown, path: string): string | undefined =
   return error?.path === path ? error.message : undefined;
 };
 
-type AuthPath = "login" | "logout" | "lock" | "pin" | "switch";
+type AuthPath = "login" | "logout" | "lock" | "pin" | "switch" | "password" | "sessions/end";
 
 export async function postAuth(path: AuthPath, body: Record<string, string | number>): Promise<void> {
   const response = await fetch(`/auth/${path}`, {
@@ -68,6 +68,12 @@ export async function postAuth(path: AuthPath, body: Record<string, string | num
   if (!response) throw new Refused(0, UNREACHED);
   if (!response.ok) throw new Refused(response.status, (await response.json().catch(() => UNREACHED)) as ApiError);
 }
+
+/** Where whoever is signed in is signed in too. */
+export type OwnSession = { session: string; device: string; since: string | null; last: string | null; here: boolean };
+
+export const getOwnSessions = (): Promise<OwnSession[]> =>
+  unwrap(api.GET("/auth/sessions")).then(({ sessions }) => sessions);
 
 /** Who may take this tablet over with a PIN. */
 export type Tablet = { locked: boolean; me: number | null; staff: { id: number; name: string; pin: boolean }[] };

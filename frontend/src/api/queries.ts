@@ -2,7 +2,7 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
 import same from "fast-deep-equal";
 import { sameAids, sameMarks } from "../lib/same";
-import { api, getTablet, unwrap } from "./client";
+import { api, getOwnSessions, getTablet, unwrap } from "./client";
 import type { ExerciseName, FittingPage, Sheet, WallNames, Work } from "./types";
 
 export const meQuery = queryOptions({
@@ -12,6 +12,8 @@ export const meQuery = queryOptions({
 });
 
 export const tabletQuery = queryOptions({ queryKey: ["tablet"], queryFn: getTablet });
+
+export const ownSessionsQuery = queryOptions({ queryKey: ["own-sessions"], queryFn: getOwnSessions });
 
 export const floorQuery = queryOptions({ queryKey: ["floor"], queryFn: () => unwrap(api.GET("/api/floor")) });
 

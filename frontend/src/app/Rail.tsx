@@ -156,7 +156,7 @@ export function Rail({ me, onSearch, onLock }: Props) {
       ))}
       <RailButton onPress={onSearch}>{say("shell.search")}</RailButton>
       <Foot>
-        <Place to="/pin">{me.name}</Place>
+        <Place to="/you">{me.name}</Place>
         {me.pin ? <RailButton onPress={onLock}>{say("shell.lock")}</RailButton> : null}
         <SignOut />
       </Foot>

@@ -33,7 +33,7 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
     page(() => import("../features/progress/ProgressPage").then(({ ProgressPage }) => ProgressPage)),
   ],
   ["machines/:id/queue", page(() => import("../features/set-up/QueuePage").then(({ QueuePage }) => QueuePage))],
-  ["pin", page(() => import("../features/tablet/PinPage").then(({ PinPage }) => PinPage))],
+  ["you", page(() => import("../features/account/AccountPage").then(({ AccountPage }) => AccountPage))],
   ["machines", page(() => import("../features/machines/MachinesPage").then(({ MachinesPage }) => MachinesPage))],
   [
     "machines/new",

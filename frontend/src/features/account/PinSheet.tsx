@@ -1,30 +1,16 @@
-import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Form } from "react-aria-components";
-import styled from "styled-components";
 import { complaintAt, postAuth, refusal } from "../../api/client";
 import { meQuery } from "../../api/queries";
-import { useTitle } from "../../ui/useTitle";
+import { say } from "../../lib/say";
 import { PrimaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { Muted, Page, PageHead, Title } from "../../ui/Page";
-import { colour, radius, space } from "../../ui/tokens";
-
-const Sheet = styled(Form)`
-  display: grid;
-  gap: ${space(4)};
-  max-width: 26rem;
-  padding: ${space(5)};
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panel};
-`;
+import { Section, SectionTitle, Small } from "../../ui/Page";
+import { Sheet } from "./Sheet";
 
 /** A PIN of one's own, with which a shared tablet is taken over and opened again. */
-export function PinPage() {
-  useTitle("PIN");
+export function PinSheet() {
   const me = useQuery(meQuery);
   const queryClient = useQueryClient();
   const [password, setPassword] = useState("");
@@ -46,11 +32,8 @@ export function PinPage() {
   const refused = complaintAt(keep.error, "/password");
   const simple = complaintAt(keep.error, "/pin");
   return (
-    <Page>
-      <PageHead>
-        <Title>{say("pinPage.pin")}</Title>
-        <Muted>{me.data?.pin ? say("pinPage.youHaveOneANew") : say("pinPage.noneYetThisTabletIs")}</Muted>
-      </PageHead>
+    <Section>
+      <SectionTitle>{say("pinPage.pin")}</SectionTitle>
       <Sheet
         onSubmit={(event) => {
           event.preventDefault();
@@ -58,6 +41,7 @@ export function PinPage() {
         }}
       >
         <p>{say("pinPage.withAPinAShared")}</p>
+        <Small>{me.data?.pin ? say("pinPage.youHaveOneANew") : say("pinPage.noneYetThisTabletIs")}</Small>
         {keep.error && !refused && !simple ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
         {keep.isSuccess ? <Notice>{say("pinPage.kept")}</Notice> : null}
         <Field
@@ -83,6 +67,6 @@ export function PinPage() {
           {say("pinPage.keepThePin")}
         </PrimaryButton>
       </Sheet>
-    </Page>
+    </Section>
   );
 }
