@@ -18,4 +18,6 @@ REVOKE ALL ON SCHEMA kept FROM PUBLIC;
 REVOKE ALL ON kept.audit FROM :"app";
 GRANT USAGE ON SCHEMA kept TO :"app";
 GRANT SELECT ON kept.audit TO :"app";
+-- A copy of the database asks where the numbers stand.
+GRANT SELECT ON SEQUENCE kept.audit_id_seq TO :"app";
 GRANT INSERT (gym_id, account_id, action, subject) ON kept.audit TO :"app";

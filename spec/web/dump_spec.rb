@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "open3"
+require "tmpdir"
 require_relative "../support/demo_gym"
 
 # Whoever reads a dump of the database reads nothing of anybody's health: every word of the demo that speaks of it is looked for
@@ -72,5 +74,51 @@ RSpec.describe "A dump of the database" do
     request = "PUT /api/clients/x/cautions\n{}"
     expect(Verglas::Store::Secrets.digest(request, :write)).not_to eq(Digest::SHA256.hexdigest(request))
     expect(Http::LOG.string.downcase).not_to match(/zx|back|pregnancy|imre/)
+  end
+
+  describe "as docs/security.md has it taken and put back" do
+    around do |example|
+      Dir.mktmpdir do |folder|
+        FileUtils.mkdir_p("#{folder}/var")
+        FileUtils.ln_s(TestDatabase::CLUSTER.send(:instance_variable_get, :@asked), "#{folder}/var/postgres")
+        Dir.chdir(folder) { example.run }
+      end
+    ensure
+      TestDatabase::CLUSTER.drop("verglas_again")
+    end
+
+    # The lines of the page, of the specs' own database.
+    def lines = File.read(File.join(Verglas::ROOT, "docs/security.md"))[/^## Copies.*?^((?:    [^\n]*\n)+)/m, 1].sub(/verglas$/, TestDatabase::NAME)
+
+    def shell(text)
+      said, status = Open3.capture2e("bash", "-euc", text)
+      expect(status).to be_success, said
+      said
+    end
+
+    it "brings everything again, the trail with its owner, its numbers and its trigger" do
+      DemoGym.lay(db)
+      loft = Verglas::Store::Gym.new(db, db[:gyms].get(:id))
+      2.times { loft.trail.add("signed_in", by: db[:accounts].get(:id)) }
+      shell(lines)
+      url = URI(TestDatabase::CLUSTER.database("verglas_again"))
+      Sequel.connect(url.to_s, test: true) do |again|
+        tables = db.tables - [:schema_info]
+        expect(tables.to_h { |table| [table, again[table].count] }).to eq(tables.to_h { |table| [table, db[table].count] })
+        trail = again[Sequel[:kept][:audit]]
+        last = trail.max(:id)
+        trail.returning(nil).insert(gym_id: loft.id, account_id: 1, action: "signed_in")
+        expect(trail.max(:id)).to be > last
+        expect { trail.delete }.to raise_error(Sequel::DatabaseError, /permission denied/)
+        expect(again.fetch("SELECT pg_get_userbyid(relowner) AS owner FROM pg_class WHERE oid = 'kept.audit'::regclass").get(:owner)).to eq("verglas_admin")
+        expect(again.fetch("SELECT count(*) AS triggers FROM pg_trigger WHERE tgname = 'audit_stays'").get(:triggers)).to eq(1)
+      end
+    end
+
+    it "can be taken by the application's role" do
+      url = URI(TestDatabase::CLUSTER.database(TestDatabase::NAME))
+      said = shell("PGPASSWORD=#{url.password} pg_dump -h 127.0.0.1 -p #{url.port} -U verglas --format=custom --file=own.copy #{TestDatabase::NAME} && pg_restore --list own.copy")
+      expect(said).to include("TABLE DATA kept audit", "SEQUENCE SET kept audit_id_seq")
+    end
   end
 end
