@@ -107,6 +107,7 @@ module Verglas
 
       # What stands twice in the file, and what points at nothing there.
       def hold_together(id, counts)
+        @imports.look_at_keys
         twice = @imports.repeated(id, limit: MOST_TOLD).map { |line, first| Outcome.refuse(line, Invalid.new(:stands_twice, path: "", first: first)) }
         nowhere = @imports.dangling(id, limit: MOST_TOLD).map { |line, key| Outcome.refuse(line, Invalid.new(:refers_nowhere, path: "", key: key)) }
         return if twice.empty? && nowhere.empty?
@@ -132,6 +133,7 @@ module Verglas
         aside = @imports.refused_lines(row[:id])
         leave &&= rows.sheet.apart?
         (1..row[:pieces]).inject({}) do |all, number|
+          @gym.expect_many(GROWING) if number > 1
           outcomes = rows.outcomes(@imports.piece(row[:id], number), aside)
           raise Invalid.new(:rows_refused, path: "", count: outcomes.count(&:refused?)) if !leave && outcomes.any?(&:refused?)
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "csv"
+require "delegate"
 
 module Verglas
   module Formats
@@ -12,6 +13,9 @@ module Verglas
       # Of a field, in characters; of a file, in rows.
       MOST_IN_FIELD = 20_000
       MOST_ROWS = 100_000
+      # Lines, empty ones too, and cells of a line.
+      MOST_LINES = 2 * MOST_ROWS
+      MOST_CELLS = 5000
       # A spreadsheet takes what begins so for a formula.
       HOSTILE = /\A'*[=+\-@\t\r]/
       NEUTRALISED = /\A'+[=+\-@\t\r]/
@@ -39,17 +43,41 @@ module Verglas
 
         form = { col_sep: SEPARATORS.max_by { |one| head.count(one) }, row_sep: head.end_with?("\r\n") ? "\r\n" : "\n" }
         within(0) { yield CSV.parse_line(head.chomp, col_sep: form[:col_sep]), 1 }
-        within(1) { read(CSV.new(io, **form, max_field_size: MOST_IN_FIELD, skip_blanks: true), &block) }
+        within(1) { read(CSV.new(Narrow.new(io, form[:col_sep]), **form, max_field_size: MOST_IN_FIELD), &block) }
       end
 
       def read(csv)
-        rows = 0
+        rows = lines = 0
         while (cells = csv.shift)
-          raise Invalid.new(:too_many_rows, path: "", most: MOST_ROWS) if (rows += 1) > MOST_ROWS
+          rows += 1 unless cells.empty?
+          raise Invalid.new(:too_many_rows, path: "", most: MOST_ROWS) if rows > MOST_ROWS || (lines += 1) > MOST_LINES
 
-          yield cells, csv.lineno + 1
+          yield cells, csv.lineno + 1 unless cells.empty?
         end
       end
+
+      # A stream of lines that have no more cells than any of our tables: a reader of tables holds a line whole.
+      class Narrow < SimpleDelegator
+        def initialize(io, separator)
+          super(io)
+          @separator = separator
+          @cells = 0
+          @line = 1
+        end
+
+        def gets(...)
+          text = super or return
+          @cells += text.count(@separator)
+          raise Invalid.new(:too_many_cells, path: "/#{@line}", line: @line) if @cells > MOST_CELLS
+
+          return text unless text.end_with?("\n")
+
+          @cells = 0
+          @line += 1
+          text
+        end
+      end
+      private_constant :Narrow
 
       # What the reader complains of, by the line of the file. before: lines that it has not seen.
       def within(before)

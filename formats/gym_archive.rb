@@ -8,6 +8,8 @@ module Verglas
     # Reads a gym's archive (docs/formats/gym.md) as it comes by, one record at a time, however it is laid out; nothing is held but the record.
     module GymArchive
       NESTED = 40
+      # Values of one record: a fitting with its picture has some thousands.
+      MOST_VALUES = 100_000
       MOST_BITS = 53
 
       module_function
@@ -34,6 +36,7 @@ module Verglas
           @told = told
           @depth = 0
           @whole = false
+          @values = 0
           @lists = []
         end
 
@@ -61,11 +64,14 @@ module Verglas
         def array_end = @depth -= 1
 
         def array_append(list, value)
-          STREAM.equal?(list) ? @told.call(@member, value) : list << checked(value)
+          return list << counted(value) unless STREAM.equal?(list)
+
+          @values = 0
+          @told.call(@member, value)
         end
 
         def hash_set(hash, key, value)
-          return hash[checked(key)] = checked(value) unless ROOT.equal?(hash)
+          return hash[checked(key)] = counted(value) unless ROOT.equal?(hash)
 
           STREAM.equal?(value) ? @lists << key : @told.call(checked(key), checked(value))
         end
@@ -78,6 +84,12 @@ module Verglas
         end
 
         private
+
+        def counted(value)
+          raise Invalid.new(:record_too_large, path: "/#{@member.to_s[0, 40]}") if (@values += 1) > MOST_VALUES
+
+          checked(value)
+        end
 
         # Text that is text, numbers that a float holds, to the last digit.
         def checked(value)

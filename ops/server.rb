@@ -112,18 +112,22 @@ module Verglas
         require "puma/configuration"
         require "puma/launcher"
         port = free_port
-        configuration = Puma::Configuration.new do |config|
+        launcher = Puma::Launcher.new(configuration(port), log_writer: Web::Below::Log.new(File.open(File::NULL, "w"), $stderr))
+        launcher.events.after_booted { say_where(port) }
+        launcher.run
+      end
+
+      def configuration(port)
+        Puma::Configuration.new do |config|
           config.app Web::Stack.build(DB, log: request_log)
           config.bind "tcp://127.0.0.1:#{port}"
           config.threads 1, 5
           config.workers 0
           config.force_shutdown_after LAST_SECONDS
           config.log_requests false
+          config.lowlevel_error_handler(&Web::Below::ANSWER)
           config.quiet
         end
-        launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr))
-        launcher.events.after_booted { say_where(port) }
-        launcher.run
       end
 
       def say_where(port)

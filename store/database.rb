@@ -43,6 +43,16 @@ module Verglas
         Sequel.extension :migration
         Sequel::Migrator.is_current?(db, MIGRATIONS)
       end
+
+      # Whether there is room for what is written: something is, and taken back.
+      def room?(db)
+        db.transaction(rollback: :always) { db[:counters].insert(key_digest: Secrets.digest("room", :counter), count: 1, ends_at: Sequel::CURRENT_TIMESTAMP) }
+        true
+      rescue Sequel::DatabaseError => e
+        raise unless e.wrapped_exception.is_a?(PG::DiskFull)
+
+        false
+      end
     end
   end
 end

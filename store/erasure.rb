@@ -2,30 +2,37 @@
 
 module Verglas
   module Store
-    # Erases somebody: everything that is theirs goes, in one transaction. What the audit trail tells stays, for it
+    # Erases people: everything that is theirs goes, in one transaction. What the audit trail tells stays, for it
     # holds ids alone.
     class Erasure
       def initialize(gym)
         @gym = gym
       end
 
-      # row: the client's, as the writer saw it; keep_marks: whether the marks of their accepted fittings stay with the
-      # machines, without a person; gone: [status, body] that a request about them gets which is sent again. Raises
-      # Stale where somebody changed the client since.
-      def call(row, version:, keep_marks:, gone:)
-        @gym.clients.hold_to_write(row[:id])
-        raise Stale, @gym.clients.find(row[:id]) unless @gym.clients.dataset.where(id: row[:id], version: version).any?
-
-        leave_marks(row[:id]) if keep_marks
-        leave_queues(row[:id])
-        forget_answers(row[:id], *gone)
-        forget_files(row)
-        @gym.visits.dataset.where(client_id: row[:id]).delete
-        @gym.fittings.dataset.where(client_id: row[:id]).delete
-        @gym.clients.dataset.where(id: row[:id]).delete
+      # rows: the clients', each in the version that the writer saw; keep_marks: whether the marks of their accepted fittings
+      # stay with the machines, without a person; gone: [status, body] that a request about them gets which is sent again.
+      # Answers the ids of the files on their way that were let go. Raises Stale where somebody changed a client since.
+      def call(rows, keep_marks:, gone:)
+        rows.sort_by { |row| row[:id] }.each { |row| hold(row) }
+        forget_answers(rows.flat_map { |row| ids(row[:id]) }, *gone)
+        rows.each { |row| erase(row[:id], keep_marks) }
+        forget_files(rows)
       end
 
       private
+
+      def hold(row)
+        @gym.clients.hold_to_write(row[:id])
+        raise Stale, @gym.clients.find(row[:id]) unless @gym.clients.dataset.where(row.slice(:id, :version)).any?
+      end
+
+      def erase(id, keep_marks)
+        leave_marks(id) if keep_marks
+        leave_queues(id)
+        @gym.visits.dataset.where(client_id: id).delete
+        @gym.fittings.dataset.where(client_id: id).delete
+        @gym.clients.dataset.where(id: id).delete
+      end
 
       # As on their card, each with the month alone.
       def leave_marks(id)
@@ -43,11 +50,8 @@ module Verglas
 
       # Answers are kept for a day so that nothing is done twice: those that tell of them, or of anything that was
       # theirs, tell nothing any more.
-      def forget_answers(id, status, body)
-        theirs = ids(id)
-        naming(theirs).select(:account_id, :key).each do |row|
-          @gym.db[:writes].where(row).update(status: status, body: Secrets.lock(body, :answer), about: Writes.ids([]))
-        end
+      def forget_answers(theirs, status, body)
+        naming(theirs).update(status: status, body: Secrets.lock(body, :answer), about: Writes.ids([]))
       end
 
       # The client's, and of their fittings, visits and sets.
@@ -63,8 +67,8 @@ module Verglas
         writes.where(Sequel.lit("about && ?", Writes.ids(ids))).or(%i[account_id key] => older.map { |row| row.values_at(:account_id, :key) })
       end
 
-      # A file on its way that names them would bring them back: it is let go, whole, and has to be sent again.
-      def forget_files(row) = @gym.imports.naming([row[:id], row[:name]]).each { |id| @gym.imports.delete(id) }
+      # A file on its way that names one of them would bring them back: it is let go, whole, and has to be sent again.
+      def forget_files(rows) = @gym.imports.naming(rows.flat_map { |row| row.values_at(:id, :name) }).each { |id| @gym.imports.delete(id) }
     end
   end
 end

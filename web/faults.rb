@@ -6,6 +6,8 @@ module Verglas
     # error and where, never what it says, which may hold somebody's name or a driver's words about our tables.
     class Faults
       RETRY_SECONDS = 3
+      # Somebody has to make room first.
+      NO_ROOM_SECONDS = 60
       AWAY = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout].freeze
       # Nothing was written, and the same request again may well succeed.
       BUSY = [Sequel::DatabaseLockTimeout, Sequel::SerializationFailure].freeze
@@ -28,9 +30,21 @@ module Verglas
         when Invalid then Errors.response(Errors.status(error), error)
         when *AWAY then away(error)
         when *BUSY then later(error, :busy)
-        else too_long?(error) ? later(error, :busy) : fault(error)
+        when Errno::ENOSPC then no_room(error)
+        else by_database(error)
         end
       end
+
+      # What the database says of itself.
+      def by_database(error)
+        case error.is_a?(Sequel::DatabaseError) ? error.wrapped_exception : error
+        when PG::QueryCanceled then later(error, :busy)
+        when PG::DiskFull then no_room(error)
+        else fault(error)
+        end
+      end
+
+      def no_room(error) = later(error, :no_room, NO_ROOM_SECONDS)
 
       # Where one connection was cut, those that lie idle were too: no later request should find that out one by one.
       def away(error)
@@ -38,11 +52,9 @@ module Verglas
         later(error, :database_away)
       end
 
-      def too_long?(error) = error.is_a?(Sequel::DatabaseError) && error.wrapped_exception.is_a?(PG::QueryCanceled)
-
-      def later(error, code)
+      def later(error, code, seconds = RETRY_SECONDS)
         tell(error)
-        Errors.response(503, Invalid.new(code), "retry-after" => RETRY_SECONDS.to_s)
+        Errors.response(503, Invalid.new(code), "retry-after" => seconds.to_s)
       end
 
       def fault(error)

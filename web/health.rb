@@ -2,8 +2,8 @@
 
 module Verglas
   module Web
-    # For whoever watches over the server: /healthz, whether the process answers; /readyz, whether the database does and is as
-    # this code wants it.
+    # For whoever watches over the server: /healthz, whether the process answers; /readyz, whether the database does, is as
+    # this code wants it, and has room for what is written.
     class Health
       # What others ask for by habit, and no page of ours answers.
       NOTHING = %w[/health /metrics].freeze
@@ -27,10 +27,10 @@ module Verglas
       private
 
       def readiness
-        current = Store::Database.current?(@db)
-        said(current ? 200 : 503, ok: current, database: true, migrations: current)
+        told = { migrations: Store::Database.current?(@db), room: Store::Database.room?(@db) }
+        said(told.values.all? ? 200 : 503, ok: told.values.all?, database: true, **told)
       rescue Sequel::Error
-        said(503, ok: false, database: false, migrations: false)
+        said(503, ok: false, database: false, migrations: false, room: false)
       end
 
       def said(status, **what) = [status, { "content-type" => "application/json" }, [JSON.generate(what)]]

@@ -8,6 +8,8 @@ module Verglas
       # of it out.
       class Archive
         SCHEMA = Formats::Schema.new("gym")
+        # Pieces after which the planner looks at what has come.
+        LOOKED_EVERY = 50
 
         def initialize(gym, row, by:)
           @gym = gym
@@ -30,7 +32,10 @@ module Verglas
 
           incoming = Store::Archive::Incoming.new(@gym)
           incoming.settle(@row[:head].to_h.fetch("gym"))
-          (1..@row[:pieces]).each { |number| write(incoming, @imports.piece(@row[:id], number)) }
+          (1..@row[:pieces]).each do |number|
+            write(incoming, @imports.piece(@row[:id], number))
+            @gym.expect_many(GROWING) if (number % LOOKED_EVERY).zero?
+          end
           @row[:counts].to_h
         end
 

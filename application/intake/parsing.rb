@@ -7,6 +7,10 @@ module Verglas
     class Intake
       # From the bytes of a file to pieces of rows, as they come by: neither the file nor its rows are ever held whole.
       class Parsing
+        # How long a file may be read.
+        SECONDS = 240
+        private_constant :SECONDS
+
         attr_reader :rows, :pieces, :head
 
         def initialize(imports, row)
@@ -18,8 +22,9 @@ module Verglas
           @waiting = []
         end
 
-        # Raises Invalid for what is no such file.
+        # Raises Invalid for what is no such file, or takes longer than anybody waits.
         def call
+          @ends = now + SECONDS
           @row[:kind].to_sym == GYM ? archive : table
           pass_on
         end
@@ -94,12 +99,14 @@ module Verglas
         end
 
         def pass_on
+          raise Invalid.new(:too_slow, path: "") if now > @ends
           return if @waiting.empty?
 
           @imports.add_piece(@row[:id], @pieces += 1, @waiting)
           @waiting = []
         end
 
+        def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         def chunks = Enumerator.new { |each| @imports.each_chunk(@row[:id]) { |bytes| each << bytes } }
 
         # The bytes as a stream of UTF-8 text: they are put in at one end while they are read at the other.

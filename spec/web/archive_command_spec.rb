@@ -30,8 +30,15 @@ RSpec.describe Verglas::Ops::ArchiveCommand do
     File.write(spoilt, File.read(example).sub("\"extension\"", "\"rocket\""))
     expect { command(spoilt).take(email: "maren@netloft.example", password: Given::PASSWORD) }.to raise_error(Verglas::Invalid)
     expect(%i[gyms accounts clients].sum { |table| db[table].count }).to eq(0)
+    allow(told).to receive(:print) { raise Interrupt } # Ctrl-C while it is looked through
+    expect { command(example).take(email: "maren@netloft.example", password: Given::PASSWORD) }.to raise_error(Interrupt)
+    expect(%i[gyms accounts account_password_hashes clients imports import_chunks import_pieces import_keys].sum { |table| db[table].count }).to eq(0)
     gym
     expect { command(example).take(email: "maren@netloft.example", password: Given::PASSWORD) }.to raise_error(ArgumentError, /a gym here already/)
     expect { command(File.join(folder, "x")).out(health: false) }.to raise_error(ArgumentError, /nobody leads/)
+    staff(Verglas::Store::Gym.new(db, db[:gyms].get(:id))).then { |id| db[:accounts].where(id: id).update(role: "lead") }
+    allow(Verglas::Store::Archive::Outgoing).to receive(:new).and_raise(Interrupt)
+    expect { command(File.join(folder, "x")).out(health: false) }.to raise_error(Interrupt)
+    expect(Dir.children(folder)).to eq(["spoilt.json"])
   end
 end

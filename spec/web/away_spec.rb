@@ -23,7 +23,7 @@ RSpec.describe "With the database away" do
     expect(told.string.lines.size).to eq(3)
     expect(told.string).not_to match(/could not|closed the connection|Perpetua/)
     expect(%w[/health /metrics].map { |path| get(path).status }).to eq([404, 404])
-    expect([get("/healthz").status, get("/readyz").status, JSON.parse(last_response.body)]).to eq([200, 503, { "ok" => false, "database" => false, "migrations" => false }])
+    expect([get("/healthz").status, get("/readyz").status, JSON.parse(last_response.body)]).to eq([200, 503, { "ok" => false, "database" => false, "migrations" => false, "room" => false }])
     TestDatabase::CLUSTER.start_again
     expect([call(:get, "/api/clients/#{person[:id]}").dig("client", "name"), status]).to eq(["Perpetua Lowe", 200])
     expect([get("/readyz").status, get("/").status]).to eq([200, 200])
@@ -44,12 +44,36 @@ RSpec.describe "With the database away" do
   end
 
   it "is ready only when its migrations are those of this code" do
-    expect(JSON.parse(get("/readyz").body)).to eq({ "ok" => true, "database" => true, "migrations" => true })
+    expect(JSON.parse(get("/readyz").body)).to eq({ "ok" => true, "database" => true, "migrations" => true, "room" => true })
     current = db[:schema_info].get(:version)
     db[:schema_info].update(version: current - 1)
     expect([get("/readyz").status, JSON.parse(last_response.body)["migrations"]]).to eq([503, false])
   ensure
     db[:schema_info].update(version: current)
+  end
+
+  # As PostgreSQL says it of a disk on which nothing more goes.
+  def without_room
+    db.run("CREATE FUNCTION no_room() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RAISE EXCEPTION 'could not extend file' USING ERRCODE = '53100'; END $$")
+    tables = %i[clients counters]
+    tables.each { |table| db.run("CREATE TRIGGER no_room BEFORE INSERT ON #{table} FOR EACH ROW EXECUTE FUNCTION no_room()") }
+    yield
+  ensure
+    tables.each { |table| db.run("DROP TRIGGER no_room ON #{table}") }
+    db.run("DROP FUNCTION no_room()")
+  end
+
+  it "without room on its disk: says so to who writes and who watches, and goes on when there is some again" do
+    sign_in
+    allow_any_instance_of(Verglas::Web::Faults).to receive(:warn)
+    add = -> { call(:post, "/api/clients", { name: "Ada" }) }
+    without_room do
+      expect([add.call["code"], status, last_response.headers["retry-after"]]).to eq(["no_room", 503, "60"])
+      expect([get("/readyz").status, JSON.parse(last_response.body)["room"], get("/healthz").status]).to eq([503, false, 200])
+      expect(call(:get, "/api/clients/#{person[:id]}").dig("client", "name")).to eq("Perpetua Lowe")
+    end
+    expect([add.call["name"] || status, get("/readyz").status]).to match([anything, 200])
+    expect(db[:clients].where(name: "Ada").count).to eq(1)
   end
 
   it "tells of every request when, how long, by whom and under which number, and of nothing else" do

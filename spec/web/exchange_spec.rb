@@ -361,6 +361,36 @@ RSpec.describe "A gym's data" do
       expect([call(:get, "/api/imports/#{import}")["code"], call(:post, "/api/imports/#{import}/step")["code"]]).to eq(%w[not_found not_found])
     end
 
+    it "nobody lets a file go while another takes it in" do
+      lead(gym)
+      sign_in
+      import = look_through("clients", "name\nAda\n")
+      held = Thread.new do
+        Sequel.connect(ENV.fetch("DATABASE_URL"), test: true) do |other|
+          other.transaction(rollback: :always) do
+            other[:imports].where(id: import["id"]).for_update.first
+            Thread.current[:holds] = true
+            sleep 0.05 until Thread.current[:enough]
+          end
+        end
+      end
+      sleep 0.02 until held[:holds]
+      expect([call(:post, "/api/imports/#{import["id"]}/removal")["code"], status]).to eq(["import_held", 409])
+      held[:enough] = true
+      held.join
+      expect(call(:post, "/api/imports/#{import["id"]}/removal")).to eq("ok" => true)
+    end
+
+    it "a file that would keep everybody waiting is refused, in seconds" do
+      lead(gym)
+      sign_in
+      files = { "clients" => ["name\n#{"\n" * 2_000_000}", "name\n#{"," * 2_000_000}"],
+                "gym" => ["{\"clients\":[{#{Array.new(120_000) { |number| "\"k#{number}\":1" }.join(",")}}]}", "{\"clients\":[{\"a\":[#{"1," * 200_000}1]}]}",
+                          "{\"clients\":[{\"a\":#{"9" * 2_000_000}}]}"] }
+      codes = files.flat_map { |kind, texts| texts.map { |text| look_through(kind, text)["code"] } }
+      expect(codes).to eq(%w[too_many_rows too_many_cells record_too_large record_too_large not_json])
+    end
+
     it "what is on its way lies encrypted, and nothing of it is left once it was taken in or let go" do
       lead(gym)
       sign_in

@@ -14,7 +14,11 @@ module Verglas
           end
 
           app.put("/api/clients/:id/cautions") do |id|
-            write_caution(id) { |client, caution| gym.cautions.put(client, caution, version: input[:version], by: staff[:id], **Inputs::Caution.fields(input)) }
+            write_caution(id) do |client, caution|
+              gym.cautions.put(client, caution, version: input[:version], by: staff[:id], **Inputs::Caution.fields(input))
+              # Whoever wrote down a clinician's word is named for it.
+              gym.trail.add("cleared_caution", by: staff[:id], subject: client) if input[:cleared_on]
+            end
           end
 
           # All of them were asked about: which were answered with yes, or that none was.

@@ -32,9 +32,8 @@ module Verglas
               rows = past_their_time.select { |row| input[:ids].include?(row[:id]) }
               raise Invalid.new(:number_differs, path: "/number") unless input[:number] == input[:ids].size && rows.size == input[:ids].size
 
-              rows.each { |row| Store::Erasure.new(gym).call(gym.clients.find(row[:id]), version: row[:version], keep_marks: input[:keep_marks], gone: gone) }
               gym.trail.add_all("erase_client", rows.map { |row| row[:id] }, by: staff[:id])
-              { ok: true }
+              erase(rows.map { |row| { **gym.clients.find(row[:id]), version: row[:version] } })
             end
           end
 
@@ -45,8 +44,7 @@ module Verglas
               lead_only
               raise Invalid.new(:name_differs, path: "/name") unless input[:name].strip == client[:name]
 
-              Store::Erasure.new(gym).call(client, version: input[:version], keep_marks: input[:keep_marks], gone: gone)
-              { ok: true }
+              erase([{ **client, version: input[:version] }])
             end
           end
         end
@@ -57,6 +55,13 @@ module Verglas
           def past_their_time
             years = gym.row[:keep_years]
             years ? Store::Queries::PastTheirTime.new(gym).call(Date.today.prev_year(years).to_time) : []
+          end
+
+          # A file that was let go with them stands in the trail.
+          def erase(rows)
+            files = Store::Erasure.new(gym).call(rows, keep_marks: input[:keep_marks], gone: gone)
+            gym.trail.add_all("let_file_go", files, by: staff[:id])
+            { ok: true }
           end
 
           # What a request about somebody who was erased is answered.

@@ -47,7 +47,7 @@ module Verglas
 
           app.post("/api/imports/:id/removal") do |id|
             write_once do
-              found(gym.imports.hold(id))
+              found(gym.imports.hold_free(id))
               lead_only
               gym.imports.delete(id)
               { ok: true }
