@@ -36,6 +36,9 @@ module Verglas
         return Invalid.new(:missing, path: "#{complaint["data_pointer"]}/#{missing}", name: missing) if missing
 
         expected = TYPES.include?(type) ? complaint["schema"]["type"] : complaint["schema"].is_a?(Hash) && complaint["schema"][type]
+        own = complaint["schema"]["x-code"] if type == "pattern"
+        return Invalid.new(own.to_sym, path: complaint["data_pointer"]) if own
+
         code = CODES.fetch(type) { TYPES.include?(type) ? :wrong_type : :wrong_form }
         Invalid.new(code, path: complaint["data_pointer"], expected: plain(expected))
       end

@@ -9,6 +9,8 @@ module Verglas
       TABLE = {
         clients_namesakes: [:namesake, "/detail"],
         client_name_length: [:wrong_form, "/name"],
+        client_name_seen: [:unseen_sign, "/name"],
+        machine_name_seen: [:unseen_sign, "/name"],
         client_name_not_blank: [:blank, "/name"],
         client_detail_length: [:too_long, "/detail"],
         client_sex_known: [:not_allowed, "/sex"],

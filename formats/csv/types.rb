@@ -12,12 +12,15 @@ module Verglas
         CODES = { '"' => "in" }.freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
 
+        # Signs that are not seen: they turn what stands beside them, or end a line.
+        UNSEEN = /[\p{Cc}\u200E\u200F\u202A-\u202E\u2066-\u2069\uFEFF]/
+
         # Blanks at the ends and doubled ones taken off.
         Text = Struct.new(:most) do
           def read(text, _unit = nil)
             tidy = text.strip.gsub(/\s+/, " ")
             raise Invalid.new(:too_long, expected: most) if tidy.length > most
-            raise Invalid, :wrong_form if tidy.include?("\0")
+            raise Invalid, :unseen_sign if tidy.match?(UNSEEN)
 
             tidy
           end

@@ -14,7 +14,7 @@ module Verglas
 
         # card: Web::Views::Card's data; address: what the code opens, nil for none.
         def initialize(card, address: nil)
-          @card = card
+          @card = Letters.named(card)
           @address = address
         end
 

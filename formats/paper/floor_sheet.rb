@@ -16,7 +16,7 @@ module Verglas
         CARD_ONLY = %w[in out cue sets].freeze
 
         def initialize(card, address: nil)
-          @card = card
+          @card = Letters.named(card)
           @address = address
         end
 

@@ -20,10 +20,11 @@ module Verglas
         def text(words, at:, width:, height:, **style)
           return if words.to_s.strip.empty?
 
+          words = Letters.of(words.to_s)
           style = { **PLAIN, **style }
           pdf.fill_color(style[:colour])
           pdf.font(style[:font], style: style[:bold] ? :bold : :normal) do
-            pdf.text_box(words.to_s, at: at, width: width, height: height, overflow: :shrink_to_fit, min_font_size: 5, **style.slice(:size, :align, :valign))
+            pdf.text_box(words, at: at, width: width, height: height, overflow: :shrink_to_fit, min_font_size: 5, **set(words, style))
           end
           pdf.fill_color(INK)
         end
@@ -32,11 +33,12 @@ module Verglas
 
         # As much of the words as there is room for, at full size; answers how tall that stands, and what is left of them.
         def flow(words, at:, width:, height:, **style)
+          words = Letters.of(words.to_s)
           style = { **PLAIN, **style }
           pdf.fill_color(style[:colour])
           left = ""
           pdf.font(style[:font], style: style[:bold] ? :bold : :normal) do
-            left = pdf.text_box(words.to_s, at: at, width: width, height: height, overflow: :truncate, **style.slice(:size, :align, :valign))
+            left = pdf.text_box(words, at: at, width: width, height: height, overflow: :truncate, **set(words, style))
           end
           pdf.fill_color(INK)
           [[height_of(words, width: width, size: style[:size], bold: style[:bold]), height].min, left]
@@ -44,8 +46,9 @@ module Verglas
 
         # How tall words stand in a column, at full size.
         def height_of(words, width:, size:, bold: false)
+          words = Letters.of(words)
           height = 0
-          pdf.font("text", style: bold ? :bold : :normal) { height = pdf.height_of(words, width: width, size: size) } unless words.empty?
+          pdf.font("text", style: bold ? :bold : :normal) { height = pdf.height_of(words, width: width, size: size, fallback_fonts: Letters.fallback(words, bold)) } unless words.empty?
           height
         end
 
@@ -80,6 +83,9 @@ module Verglas
         SEAM = 0.05
 
         private
+
+        # How words are set: as the style says, in a second font where a letter wants it.
+        def set(words, style) = { fallback_fonts: Letters.fallback(words, style[:bold]), **style.slice(:size, :align, :valign) }
 
         # [[first column, how many], ...] of dark ones beside one another.
         def dark_runs(row) = row.each_index.chunk_while { |one, other| row[one] == row[other] }.select { |run| row[run.first] }.map { |run| [run.first, run.size] }

@@ -14,4 +14,6 @@ const show = () =>
     </StrictMode>,
   );
 // What cannot be fetched now is asked for again where it is shown.
-void fetchPlace(window.location.pathname).then(show, show);
+void fetchPlace(window.location.pathname)
+  .then(show, show)
+  .then(() => import("./ui/scripts"));

@@ -10,7 +10,7 @@ module Verglas
 
         # day: Date, nil for today.
         def of(gym, row, day: nil)
-          common = { client: row[:name], detail: row[:detail], gym: gym.row[:name], day: (words(:as_of, day: dated(day)) if day) }
+          common = { client: row[:name], number: Client.number(row), detail: row[:detail], gym: gym.row[:name], day: (words(:as_of, day: dated(day)) if day) }
           fitted = day ? on_day(gym, row, day) : today(gym, row)
           return { **common, cautions: [], fitted: fitted, predicted: [], barred: [] } if day
 

@@ -16,6 +16,8 @@ export const GlobalStyle = createGlobalStyle`
   h1, h2, h3 { font-weight: ${font.strong}; line-height: 1.2; }
   ul, ol { list-style: none; }
   a { color: ${colour.action}; }
+  /* A name that runs from the right turns nothing of what stands beside it. */
+  a, b, em, label, li, small, span, strong, td, th, button { unicode-bidi: isolate; }
   button, input { font: inherit; color: inherit; }
   :focus-visible, [data-focus-visible] { outline: 3px solid ${colour.action}; outline-offset: 2px; }
   @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
