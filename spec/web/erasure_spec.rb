@@ -100,20 +100,41 @@ RSpec.describe "What belongs to a person" do
     (sealed + [everything_kept]).join("\n")
   end
 
+  # A draft kept, one that was discarded, and one that was accepted and taken back, each with words of its own.
+  def planted_at(name, words, number)
+    row = machine(loft, "slide_back", name: name)
+    id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: row[:id] })["id"]
+    page = call(:get, "/api/fittings/#{id}")
+    sheet = { marks: page["marks"], note: words[:"note_#{number}"], cue: words[:"cue_#{number}"] }
+    call(:patch, "/api/fittings/#{id}", { **sheet, version: page["version"], flow: page["flow"] })
+    return call(:post, "/api/fittings/#{id}/discard", { version: page["version"] + 1 }) if number.zero?
+
+    call(:post, "/api/fittings/#{id}/acceptance", { **sheet, version: page["version"] + 1, reason: words[:"reason_#{number}"] })
+    expect(status).to be < 300
+    call(:put, "/api/refits/snooze", { client_id: person[:id], machine_id: row[:id], exercise: "", weeks: 2, reason: words[:"snooze_#{number}"] })
+    call(:post, "/api/fittings/#{id}/taking-back", { version: page["version"] + 2, reason: words[:"back_#{number}"] }) if number > 2
+  end
+
+  def planted_caution(caution, words)
+    cleared = { cleared_by: words[:"clinician_#{caution}"], cleared_on: "2026-01-05" }
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: caution, version: nil, note: words[:"caution_#{caution}"], **cleared })
+    expect(status).to be < 300
+    call(:post, "/api/clients/#{person[:id]}/cautions/removal", { caution: caution, version: 1, reason: words[:"removal_#{caution}"] })
+  end
+
   it "leaves no word of theirs anywhere: not in answers kept under the ids of what was theirs, nor in files on their way" do
     words = Hash.new { |known, place| known[place] = "planted#{place.to_s.delete("_")}word" }
     remembered(person)
-    draft = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })
-    page = call(:get, "/api/fittings/#{draft["id"]}")
-    call(:patch, "/api/fittings/#{draft["id"]}", { marks: page["marks"], version: page["version"], note: words[:note], cue: words[:cue], flow: page["flow"] })
-    call(:post, "/api/fittings/#{draft["id"]}/discard", { version: page["version"] + 1 })
-    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "neck_shoulder", version: nil, note: words[:caution] })
-    loft.rules.set_for_client(person[:id], "grip", "hard", reason: words[:rule], by: account)
+    7.times { |number| planted_at("Machine #{number}", words, number) }
+    %w[neck_shoulder back ankle falls diabetes].each { |caution| planted_caution(caution, words) }
+    { "grip" => "hard", "tempo" => "squeeze" }.each { |question, school| loft.rules.set_for_client(person[:id], question, school, reason: words[:"rule_#{question}"], by: account) }
+    call(:patch, "/api/clients/#{person[:id]}", { version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"], detail: words[:detail] })
     file = call(:post, "/api/imports", { kind: "clients", bytes: 60, length_unit: "cm", mass_unit: "kg" })
     loft.imports.put_chunk(file["id"], 1, "name,detail\nPerpetua Lowe,#{words[:file]}\n")
     keep = call(:post, "/api/imports", { kind: "clients", bytes: 40, length_unit: "cm", mass_unit: "kg" })
     loft.imports.put_chunk(keep["id"], 1, "name,detail\nImre Talbot-Vane,the other\n")
     expect([loft.imports.naming(%w[Talbot]), loft.imports.naming(%w[Tal])]).to eq([[keep["id"]], []]) # a short name is no part of a longer one
+    expect(words.size).to be > 40
     expect(words.values.reject { |word| opened.include?(word) }).to eq([])
     expect(erase(version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"])).to eq("ok" => true)
     expect(words.values.select { |word| opened.include?(word) }).to eq([])

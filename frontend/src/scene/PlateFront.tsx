@@ -14,6 +14,11 @@ const Drawing = styled.svg`
   text {
     font-size: 36px;
     fill: ${colour.ink};
+    /* Read over whatever is drawn behind it. */
+    paint-order: stroke;
+    stroke: ${colour.ground};
+    stroke-width: 14px;
+    stroke-linejoin: round;
   }
   text[data-quiet] {
     fill: ${colour.inkMuted};
