@@ -79,6 +79,13 @@ module Verglas
       # {question => school} which a caution sets otherwise than gym or instructor chose.
       def spared = Guidance::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
 
+      # Whether the end is found by feel and no degree is told: by whoever is new here, where that is the rule and nothing limits the end.
+      def by_feel?
+        return false unless rules[:newcomers_range] == :comfortable && !mechanics.end_limited?
+
+        gym.visits.dataset.where(client_id: client[:id], machine_id: machine_row[:id], exercise: exercise.to_s).empty?
+      end
+
       # How one works here, a sentence a topic (Telling::Topics::Said).
       def topics
         @topics ||= Telling::Topics.of(machine.family, rules: rules, spared: caution_schools.keys, client: own_rules.keys, gym: rules_chosen[:gym].keys,

@@ -196,6 +196,26 @@ RSpec.describe "House rules over HTTP" do
       expect(seen).to include("severity" => 0, "graded" => false, "says" => a_string_matching(/above the ankle, as it is comfortable/))
     end
 
+    it "tells whoever is new no degree where they go as far as is comfortable, and what was written down from the next visit on" do
+      call(:put, "/api/rules/newcomers_range", { school: "comfortable", version: loft.versions[:rules] })
+      feel = "New to it: end where it is comfortable. Write down how far that was."
+      [here, curl, machine(loft, "incline_sled", name: "Leg press"), machine(loft, "pad_and_angle", name: "Hip bench"), machine(loft, "chain_on_lever", name: "Belt squat"),
+       machine(loft, "arms_turned_in", name: "Hip adduction")].each do |row|
+        far = page_on(row)["steps"].reject { |step| step["adjuster"] }.select { |step| %w[range working far].include?(step["stage"]) }
+        texts = far.flat_map { |step| [step["do"], step["right"], *step["first"]] }.compact
+        expect(texts).to include(feel), row[:name]
+        expect(texts.grep(/\d°/)).to eq([]), "#{row[:name]}: #{texts.grep(/°/)}"
+      end
+    end
+
+    it "keeps the degree where a limit ends the movement, whoever is new" do
+      call(:put, "/api/rules/newcomers_range", { school: "comfortable", version: loft.versions[:rules] })
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-01-05" })
+      said = page_on(curl)["steps"].flat_map { |step| step["first"] }.join(" ")
+      expect(said).to include("Stop at 80° of knee bend.")
+      expect(said).not_to include("where it is comfortable")
+    end
+
     it "has a case here for every question" do
       expect(Verglas::Guidance::HouseRules::QUESTIONS.size).to eq(37) # the stand-in below
     end

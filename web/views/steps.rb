@@ -28,7 +28,7 @@ module Verglas
           when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *heavy(meeting), *meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }]
           when :secure then [*belt(meeting)]
           when :light, :watch then careful(meeting, step.stage)
-          when :range, :working then Told::Allowed.ending(meeting.advice.evaluation)
+          when :range, :working then Told::Allowed.ending(meeting, meeting.advice.evaluation)
           else []
           end
         end
@@ -41,7 +41,9 @@ module Verglas
 
         # What is placed, in the advised number.
         def placing(meeting, step)
-          parts = %i[title do look right].to_h { |part| [part, say(step.choice, part, numbers(meeting))] }
+          own = [*(:"#{step.choice}_by_feel" if meeting.by_feel?), step.choice]
+          numbers = numbers(meeting)
+          parts = %i[title do look right].to_h { |part| [part, in_own_words(own, part, numbers)] }
           stance = say(:stance, :note, {}) if meeting.machine.family.choices.key?(:stance_mm)
           { **parts, notes: [*stance, *Told::Topics.at(step.stage, meeting)] }
         end
