@@ -180,7 +180,7 @@ RSpec.describe "The main job in the browser" do
     fill_in "Email", with: "maren@netloft.example"
     fill_in "Password", with: "no"
     click_button "Sign in"
-    expect(page).to have_css("[role=alert]", text: "do not go together")
+    expect(page).to have_css("[role=alert]", text: "The email or the password is wrong")
     expect(page).to have_field("Email", with: "maren@netloft.example")
   end
 

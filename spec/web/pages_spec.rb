@@ -66,8 +66,9 @@ RSpec.describe "The contract" do
     keyless = YAML.safe_load_file(Verglas::Web::Contract::FILE, aliases: true)["paths"].flat_map do |path, item|
       item.except("parameters").filter_map { |method, operation| "#{method} #{path}" unless operation.to_s.include?("parameters/Key") || method == "get" }
     end
-    expect(keyless).to match_array(%w[/auth/login /auth/logout /auth/lock /auth/pin /auth/switch /api/search /api/clients/search /api/fittings/{id}/evaluation /api/fittings/{id}/signs
-                                      /api/fittings/{id}/again /api/fittings/{id}/creep /api/fittings/{id}/loads /api/machines/{id}/trial /api/rules/{question}/changes]
+    expect(keyless).to match_array(%w[/auth/login /auth/logout /auth/lock /auth/pin /auth/switch /auth/password /auth/sessions/end /api/search /api/clients/search
+                                      /api/fittings/{id}/evaluation /api/fittings/{id}/signs /api/fittings/{id}/again /api/fittings/{id}/creep /api/fittings/{id}/loads
+                                      /api/machines/{id}/trial /api/rules/{question}/changes]
                                    .map { |path| "post #{path}" })
   end
 end
