@@ -48,7 +48,7 @@ RSpec.describe "Hips on the bench" do
     wide = bend("hip_abduction")
     expect(wide).to be <= 25
     find("[aria-label^='Start one mark up']").click
-    expect(page).to have_css("[data-finding=spread_start]", text: "is what holds for this client")
+    expect(page).to have_css("[data-finding=spread_start]", text: "This client's limit is")
     click_button "Back to the advised"
     expect(page).to have_css("[data-finding=spread_start]", text: "in line")
     page.execute_script("document.querySelector('[data-travel] input').focus()")
