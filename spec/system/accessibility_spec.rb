@@ -46,7 +46,7 @@ RSpec.describe "Every screen" do
                   "/clients/#{person[:id]}/rules" => "As the gym has it", "/clients/#{person[:id]}/limits" => "never pushed", "/you" => "Keep the PIN",
                   "/fittings/#{accepted[:id]}/set-up" => "It stands so", "/fittings/#{accepted[:id]}/progress" => "Nothing lifted yet",
                   "/machines/#{there[:id]}/sheet" => "First name and initial", "/gym" => "Names on a wall", "/refits" => "Nothing is due", "/board?weeks=52" => "With gaps",
-                  "/gym/audit" => "Only the lead of the gym", "/clients/#{person[:id]}/history/#{there[:id]}" => "To the card", "/gym/exchange" => "Whoever leads the gym takes data out and in",
+                  "/gym/audit" => "Only the lead", "/clients/#{person[:id]}/history/#{there[:id]}" => "To the card", "/gym/exchange" => "Whoever leads the gym takes data out and in",
                   "/machines/#{there[:id]}/queue" => "Who comes next", "/nowhere" => "nothing at this address" }
       screens.each do |path, text|
         go path
