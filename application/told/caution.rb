@@ -8,9 +8,12 @@ module Verglas
       module Caution
         module_function
 
-        # row: of store's cautions; meeting: where it is told on one machine.
-        def line(row, meeting: nil)
-          { name: row[:caution], title: words(row[:caution], :title), does: meeting ? here(row, meeting) : everywhere(row), side: row[:side], joint: row[:joint].to_s,
+        # rows: of store's cautions, all of a client's.
+        def lines(rows) = rows.map { |row| line(row, among: rows) }
+
+        # row: of store's cautions; meeting: where it is told on one machine; among: all of the client's.
+        def line(row, meeting: nil, among: [row])
+          { name: row[:caution], title: words(row[:caution], :title), does: meeting ? here(row, meeting) : everywhere(row, among), side: row[:side], joint: row[:joint].to_s,
             cleared: !row[:cleared_on].nil?, cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, degrees: degrees(row), named: named(row),
             load_to_kg: row[:load_to_kg]&.to_f }
         end
@@ -30,13 +33,17 @@ module Verglas
         end
 
         # On all machines; kind: before anybody who has it is known.
-        def everywhere(row) = CautionRow.new(value(row)).says
+        def everywhere(row, among)
+          values = among.to_h { |one| [one, value(one)] }
+          CautionRow.new(values.fetch(row), among: values.values, stricter: row[:stricter]).says
+        end
+
         def kind(name) = CautionRow.new(Guidance::Cautions::Caution.of(name)).says
 
-        # What this row alone does on a machine.
+        # What this row does on a machine, as far as no other of the client's is stricter there.
         def here(row, meeting)
           family = meeting.machine.family
-          effect = meeting.safety.alone(row, family)
+          effect = meeting.safety.alone(row, family).beside(meeting.safety.effect(family))
           bars = effect.bars.map { |bar| Bar.of(:caution, caution: bar.caution, until: bar.until, motion: bar.motion) }
           bars.any? ? untitled(Barred.of(bars), row) : said(effect, family, meeting, row)
         end
@@ -45,11 +52,18 @@ module Verglas
         def untitled(sentences, row) = sentences.map { |text| text.delete_prefix("#{words(row[:caution], :title)}: ").sub(/\A./, &:upcase) }.join(" ")
 
         def said(effect, family, meeting, row)
-          sentences = [*Narrowed.says(effect, family, meeting.rules), *Manner.of(effect, meeting), *allowed_kg(row)]
-          sentences.empty? ? Formats::Words.say("cautions.nothing_here") : sentences.join(" ")
+          sentences = [*Narrowed.says(effect, family, meeting.rules), *Manner.of(effect, meeting), *allowed_kg(row, meeting.safety.effect(family).load_limit_kg)]
+          return sentences.join(" ") if sentences.any?
+
+          Formats::Words.say(meeting.safety.rows.one? ? "cautions.nothing_here" : "cautions.nothing_beside_here")
         end
 
-        def allowed_kg(row) = row[:load_to_kg] ? [Formats::Words.say("cautions.load_to", kg: Load.number(row[:load_to_kg].to_f), by: row[:cleared_by])] : []
+        # least_kg: of all that clinicians allow.
+        def allowed_kg(row, least_kg)
+          return [] unless row[:load_to_kg] && row[:load_to_kg].to_f <= least_kg
+
+          [Formats::Words.say("cautions.load_to", kg: Load.number(row[:load_to_kg].to_f), by: row[:cleared_by])]
+        end
 
         # What a clinician allows, joint by joint.
         def degrees(row)

@@ -9,14 +9,19 @@ module Verglas
         SEVERAL = 2
         private_constant :SEVERAL
 
-        # caution: Guidance::Cautions::Caution, cleared or not, with a clinician's degrees and names.
-        def initialize(caution)
+        # caution: Guidance::Cautions::Caution, cleared or not, with a clinician's degrees and names; among: all of the
+        # client's, which may be stricter; stricter: whether this gym fits nobody with it until it is cleared.
+        def initialize(caution, among: [caution], stricter: false)
           @caution = caution
+          @among = among
+          @stricter = stricter && !caution.cleared
         end
 
         def says
           said = everything_barred || [*bars, *narrowed, *schools, *counted, *left_out, *manner]
-          said.empty? ? words(:cleared_plain) : said.join(" ")
+          return said.join(" ") if said.any?
+
+          words(@among.size < SEVERAL ? :cleared_plain : :nothing_beside)
         end
 
         private
@@ -24,6 +29,7 @@ module Verglas
         # Where no machine is left, nothing is said of how one works on it.
         def everything_barred
           bar = standing.find { |one| one.tags.include?(:all) } and return [until_when([bar])]
+          [words(:by_the_gym)] if @stricter
         end
 
         def bars = standing.group_by { |bar| [word(bar), bar.motion] }.each_value.map { |some| until_when(some) }
@@ -72,9 +78,13 @@ module Verglas
           [*goes_on, *ends].map { |told| Formats::Words.maybe("cautions.first.#{told.key}") || Formats::Words.say("manner.#{told.key}") }
         end
 
-        # {family => what the caution does on it}, of those that it leaves open.
-        def effects = @effects ||= families.to_h { |family| [family, Guidance::Cautions.effect(family, [@caution])] }.reject { |_, effect| effect.barred? }
+        # {family => what of the caution holds on it beside the others}, of those that it leaves open.
+        def effects
+          @effects ||= families.to_h { |family| [family, effect(family, [@caution])] }.reject { |_, own| own.barred? }
+                               .to_h { |family, own| [family, @among.size < SEVERAL ? own : own.beside(effect(family, @among))] }
+        end
 
+        def effect(family, cautions) = Guidance::Cautions.effect(family, cautions)
         def families = Machines::Families.single
         def list(names) = names.size < SEVERAL ? names.join : words(:and, first: names[..-2].join(", "), last: names.last)
         def capital(text) = text.sub(/\A./, &:upcase)

@@ -41,6 +41,11 @@ module Verglas
         Envelope.new(spans.merge(given.spans) { |_, own, theirs| theirs.zip(own).map { |deg, figure| deg.nil? ? figure : deg } })
       end
 
+      # Of its ends those that another, which is at least as strict, has too.
+      def kept_in(other)
+        Envelope.new(spans.to_h { |motion, ends| [motion, ends.zip(other[motion]).map { |own, held| own == held ? own : nil }] })
+      end
+
       # Motions for which two sources leave nothing between them.
       def contradictions = spans.select { |_, (from, upto)| from && upto && from > upto }.keys
 

@@ -28,6 +28,14 @@ module Verglas
                             :load_limit_kg, :told, :cautioned) do
         def barred? = bars.any?
 
+        # Of what some cautions do, what holds beside the others of the same client; whole: the Effect of all of them. A
+        # figure that another makes stricter is not said, nor a belt that another forbids.
+        def beside(whole)
+          with(envelope: envelope.kept_in(whole.envelope), wishes: wishes.select { |name, value| whole.wishes[name] == value },
+               less: less.select { |name, deg| whole.less[name] == deg }, schools: schools.select { |question, school| whole.schools[question] == school },
+               **%i[belt light_share in_hand rest_s].to_h { |name| [name, (self[name] if self[name] == whole[name])] })
+        end
+
         # Whether anything but the usual is asked at a light set.
         def careful? = half_first || !light_share.nil?
       end

@@ -34,6 +34,21 @@ RSpec.describe "Cautions over HTTP" do
     expect(call(:get, "/api/clients/#{person[:id]}")["cautions"].first).to include("title" => "Knee pain or injury", "side" => "left", "cleared" => false)
   end
 
+  it "speaks of several with one voice: no belt that another forbids, no load over another's, the stricter figure alone" do
+    belted = machine(loft, "slide_back", name: "Leg extension 2", belt: true)
+    written("blood_pressure", **cleared, load_to_kg: 40)
+    written("pregnancy", **cleared, load_to_kg: 30)
+    written("loose_joints")
+    written("knee", **cleared)
+    told = fitting(belted)["cautions"].to_h { |one| [one["name"], one["does"]] }
+    expect(told.values.join).to include("No lap belt.", "No more than 30 kg")
+    expect(told.values.join).not_to match(/Wear the belt|40 kg/)
+    expect(told["loose_joints"]).not_to include("80°")
+    page = call(:get, "/api/clients/#{person[:id]}")["cautions"].map { |one| one["does"] }.join(" ")
+    expect(page).to include("No lap belt.")
+    expect(page).not_to include("Wear the belt")
+  end
+
   it "narrows what is advised once it is cleared, and writes down what it was" do
     before = fitting["advice"]["marks"]
     written("knee", side: "left", **cleared)

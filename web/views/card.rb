@@ -16,7 +16,7 @@ module Verglas
 
           others = not_fitted(gym, row, fitted)
           fitted, kept_off = fitted.partition { |line| line[:bars].empty? } # nothing is carried that nobody may be set up from
-          { **common, cautions: gym.cautions.of(row[:id]).map { |one| caution(Told::Caution.line(one)) }, **others, fitted: fitted, barred: [*kept_off, *others[:barred]] }
+          { **common, cautions: Told::Caution.lines(gym.cautions.of(row[:id])).map { |line| caution(line) }, **others, fitted: fitted, barred: [*kept_off, *others[:barred]] }
         end
 
         # As it is set up again.

@@ -11,15 +11,16 @@ module Verglas
 
         def page(gym, client)
           asking = Application::Asking.new(gym, client)
-          standing = gym.cautions.of(client[:id]).map { |row| one(row) }
+          rows = gym.cautions.of(client[:id])
+          standing = rows.map { |row| one(row, among: rows) }
           { client: Client.summary(client), asked: { day: asking.on&.iso8601, due: asking.due? }, cautions: standing, removed: taken_out(gym, client), kinds: kinds, motions: motions }
         end
 
         def taken_out(gym, client) = gym.cautions.removed(client[:id]).map { |row| removed(row) }
 
         # With its note: for the page where it is written.
-        def one(row)
-          { **Line.line(row), since: row[:since]&.iso8601, note: row[:note], version: row[:version], by: row[:by_name] }
+        def one(row, among: [row])
+          { **Line.line(row, among: among), since: row[:since]&.iso8601, note: row[:note], version: row[:version], by: row[:by_name] }
         end
 
         # Taken out: by whom, when and why.

@@ -19,7 +19,7 @@ module Verglas
             ranking(readings, open_machines(machines, checked), estimation)
           end
           cautions = gym.cautions.of(row[:id])
-          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: cautions.map { |one| Told::Caution.line(one) }, asked: asked(gym, row),
+          { client: details(row), own_rules: Rules.own(gym, row, cautions), cautions: Told::Caution.lines(cautions), asked: asked(gym, row),
             body: Body.dimensions(estimation), learned: Told::Estimate.learned(checked),
             observations: Body.observations(row, readings, estimation, ranking), ask_for: ask_for(readings, estimation), next: best(ranking),
             **fittings(gym, row, machines, readings: readings, known: { checked_rows: checked, caution_rows: cautions }),

@@ -54,4 +54,31 @@ RSpec.describe Verglas::Application::Told::CautionRow do
     expect(sentences(:hot_joint, joint: :knee)).to eq(["Nothing that loads this joint (knee) until a clinician has cleared it."])
     expect(sentences(:hot_joint).join).to include("no machine at all where nobody said which")
   end
+
+  describe "beside the client's other cautions" do
+    cautions = ->(names, **given) { names.map { |name| Verglas::Guidance::Cautions::Caution.of(name, **given) } }
+    told = ->(given) { given.map { |one| described_class.new(one, among: given).says } }
+
+    it "never asks for a belt that another forbids, whichever two there are" do
+      [{}, { cleared: true }].each do |given|
+        rules.keys.combination(2) do |names|
+          expect(told[cautions[names, **given]].join).not_to match(/Wear the belt.*No lap belt|No lap belt.*Wear the belt/m), names.inspect
+        end
+      end
+    end
+
+    it "says no figure that another makes stricter" do
+      knee, loose = told[cautions[%i[knee loose_joints], cleared: true]]
+      expect([knee, loose]).to match([/between 10° and 80°/, /thighs 30° apart at most/])
+      hip, loose = told[cautions[%i[hip_pain loose_joints], cleared: true]]
+      expect([hip, loose]).to match([/thighs 25° apart at most/, satisfy { |text| !text.include?("30°") }])
+    end
+
+    it "says that nothing is left of one which others cover, and what the gym itself bars" do
+      expect(told[cautions[%i[eye_pressure head_down]]].first).not_to eq("Cleared by a clinician.")
+      back = cautions[[:back]].first
+      expect(described_class.new(back, stricter: true).says).to eq("No machine at this gym until a clinician has cleared it.")
+      expect(described_class.new(back.with(cleared: true), stricter: true).says).to start_with("On hinge benches")
+    end
+  end
 end
