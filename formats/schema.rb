@@ -25,8 +25,9 @@ module Verglas
 
       # Raises Invalid for the first complaint about data under #/$defs/definition.
       def check!(definition, data)
-        complaint = (@parts[definition] ||= @document.ref("#/$defs/#{definition}")).validate(data).first
-        raise self.class.invalid(complaint) if complaint
+        part = @parts[definition] ||= @document.ref("#/$defs/#{definition}")
+        # To say what is wrong takes half as long again as to see that nothing is.
+        raise self.class.invalid(part.validate(data).first) unless part.valid?(data)
       end
 
       # One json_schemer complaint as Invalid: code, pointer to the offending place, what was expected.

@@ -11,8 +11,8 @@ module Verglas
       PATHS = %w[/auth/password /auth/sessions /auth/sessions/end].freeze
       LEAST_CHARACTERS = 12
       DEVICE_MOST = 60
-      # By what a session is named: its own id opens nothing, but is nobody's business.
-      NAME_DIGITS = 24
+      # Of the digest by which a session is asked for: its own id opens nothing, but is nobody's business.
+      HANDLE_DIGITS = 24
 
       # For Rodauth's own object.
       module Session
@@ -30,7 +30,7 @@ module Verglas
       end
 
       # By what a row is asked for.
-      def self.name(row) = Digest::SHA256.hexdigest(row[:session_id]).slice(0, NAME_DIGITS)
+      def self.handle(row) = Digest::SHA256.hexdigest(row[:session_id]).slice(0, HANDLE_DIGITS)
 
       private
 
@@ -45,7 +45,8 @@ module Verglas
       end
 
       def shown(row)
-        { session: OwnAccount.name(row), device: row[:device], since: Application::Told.time(row[:created_at]), last: Application::Told.time(row[:last_use]), here: rodauth.current?(row) }
+        { session: OwnAccount.handle(row), device: row[:device], here: rodauth.current?(row),
+          since: Application::Told.time(row[:created_at]), last: Application::Told.time(row[:last_use]) }
       end
 
       # Whoever else is signed in under the old one is not any more.
@@ -65,10 +66,11 @@ module Verglas
         refuse(:password_common, "/new_password") unless rodauth.password_meets_requirements?(wanted)
       end
 
-      # name: of one; nil for all but this one.
-      def end_sessions(name)
-        rows = rodauth.own_sessions.reject { |row| rodauth.current?(row) }.select { |row| name.nil? || OwnAccount.name(row) == name }
-        refuse(:not_found) if name && rows.empty?
+      # handle: of one; nil for all but this one.
+      def end_sessions(handle)
+        others = rodauth.own_sessions.reject { |row| rodauth.current?(row) }
+        rows = others.select { |row| handle.nil? || OwnAccount.handle(row) == handle }
+        refuse(:not_found) if handle && rows.empty?
         rodauth.db.transaction do
           rows.each { |row| rodauth.end_session(row) }
           on_record("ended_sessions", rodauth.session_value) if rows.any?

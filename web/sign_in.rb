@@ -25,6 +25,7 @@ module Verglas
           return found if found || scope.request.path_info != DOOR
 
           ::Argon2::Password.verify_password(param(password_param), NOBODYS_HASH)
+          scope.tried_in_vain(nil)
           nil
         end
       end
@@ -55,7 +56,7 @@ module Verglas
         max_session_lifetime 12 * 60 * 60
         already_logged_in { nil }
         after_login { scope.let_in(account_id) }
-        after_login_failure { scope.on_record("wrong_password", account_id) }
+        after_login_failure { scope.tried_in_vain(account_id) }
         before_logout { scope.on_record("signed_out", session_value) if logged_in? }
         login_param "email"
         auth_class_eval do
@@ -99,8 +100,21 @@ module Verglas
 
       # In the trail of the gym where somebody works.
       def on_record(action, account_id)
-        gym_id = rodauth.db[:accounts].where(id: account_id).get(:gym_id)
-        Store::Gym.new(rodauth.db, gym_id).trail.add(action, by: account_id) if gym_id
+        gym_id = rodauth.db[:accounts].where(id: account_id).get(:gym_id) || NOWHERE
+        Store::Gym.new(rodauth.db, gym_id).trail.add(action, by: account_id)
+      end
+
+      # Who works nowhere, and where.
+      NOBODY = 0
+      NOWHERE = "00000000-0000-0000-0000-000000000000"
+
+      # A wrong password stands in the trail. One of an e-mail that nobody has asks for the same and is taken back, and neither
+      # waits for the disk: how long an answer takes does not tell who works here.
+      def tried_in_vain(account_id)
+        rodauth.db.transaction(rollback: account_id ? nil : :always) do
+          rodauth.db.run("SET LOCAL synchronous_commit = off")
+          on_record("wrong_password", account_id || NOBODY)
+        end
       end
 
       # What is stored of a password.

@@ -20,8 +20,8 @@ module Verglas
 
         # rows: [[number, section, record]]. [outcomes, keys].
         def call(rows)
-          elsewhere = elsewhere(rows)
-          outcomes = rows.map { |number, section, record| outcome(number, section, record, elsewhere) }
+          taken = ids_elsewhere(rows)
+          outcomes = rows.map { |number, section, record| outcome(number, section, record, taken) }
           [outcomes, rows.zip(outcomes).flat_map { |(number, section, record), outcome| keys(number, section, record, good: !outcome.refused?) }]
         end
 
@@ -41,9 +41,9 @@ module Verglas
 
         private
 
-        def outcome(number, section, record, elsewhere)
+        def outcome(number, section, record, taken)
           SCHEMA.check!(section, record)
-          raise Invalid.new(:id_elsewhere, path: "/id") if elsewhere.include?(record["id"])
+          raise Invalid.new(:id_elsewhere, path: "/id") if taken.include?(record["id"])
 
           known.check(section, record)
           Outcome.new(number, :add, nil, {}, nil)
@@ -52,7 +52,7 @@ module Verglas
         end
 
         # Ids under which something of another gym stands: this one holds nothing.
-        def elsewhere(rows)
+        def ids_elsewhere(rows)
           section = Store::Archive::SECTIONS.fetch(rows.first[1].to_sym)
           Store::Archive::Incoming.new(@gym).taken(section, rows.map { |row| row.last["id"] })
         end
@@ -63,7 +63,8 @@ module Verglas
           good ? own + pointers.of(section, record).map { |key| [number, key, true] } : own
         end
 
-        def known = @known ||= Known.new(described)
+        # Machines are read only for what stands on them: most pieces of a file do not.
+        def known = @known ||= Known.new { described }
         def pointers = @pointers ||= Pointers.new(@gym.staff_ids.keys)
 
         # {machine's id => [its record, {number => description}]}, of those that are as the schema says.

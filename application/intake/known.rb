@@ -7,9 +7,10 @@ module Verglas
       # read, marks that no adjuster has, clearances that nobody signed. All of it would be found where somebody is fitted.
       class Known
         RECORD = Formats::Schema.new("record")
-        CHECKS = { "equipment" => :equipment, "machines" => :machine, "machine_descriptions" => :description, "clients" => :limits, "readings" => :reading, "cautions" => :caution,
-                   "fittings" => :fitting, "sets" => :set, "photographs" => :photograph, "tempos" => :tempo, "rules" => :rule, "client_rules" => :rule, "queues" => :queue,
-                   "nameless_fittings" => :nameless, "stricter_cautions" => :stricter }.freeze
+        CHECKS = { "equipment" => :equipment, "machines" => :machine, "machine_descriptions" => :description,
+                   "photographs" => :photograph, "clients" => :limits, "readings" => :reading, "cautions" => :caution,
+                   "stricter_cautions" => :stricter, "rules" => :rule, "client_rules" => :rule, "tempos" => :tempo,
+                   "fittings" => :fitting, "sets" => :set, "queues" => :queue, "nameless_fittings" => :nameless }.freeze
         # What a sheet holds beside its marks, as the interface has it.
         SHEET = %w[flow work trail creep].freeze
         CLOSED = %w[accepted stopped taken_back].freeze
@@ -17,9 +18,9 @@ module Verglas
         STOPS = ["", *Guidance::Signs::STOPS.map(&:to_s)].freeze
         private_constant :RECORD, :CHECKS, :SHEET, :CLOSED, :SIGNS, :STOPS
 
-        # described: {machine's id => [its record, {number => description}]}.
-        def initialize(described)
-          @described = described
+        # Yields to {machine's id => [its record, {number => description}]}, when that is asked for.
+        def initialize(&read)
+          @read = read
         end
 
         # Raises Invalid.
@@ -35,6 +36,7 @@ module Verglas
 
         private
 
+        def described = @described ||= @read.call
         def equipment(record) = one_of(record["kind"], Aids::KINDS, "/kind")
         def reading(record) = Body::Observation.fetch(record["observation"])
         def stricter(record) = Guidance::Cautions.fetch(record["caution"])
@@ -47,7 +49,7 @@ module Verglas
 
         # It can be read, with every exercise.
         def description(record)
-          machine, = @described[record["machine_id"]]
+          machine, = described[record["machine_id"]]
           return unless machine && family?(machine)
 
           Verglas::Machines::Families.fetch(machine["family"]).exercises.each_key { |exercise| read(machine, record, exercise) }
@@ -118,14 +120,14 @@ module Verglas
         # Marks that the machine's adjusters have, as it was described then; number: nil for any description. all: of each
         # adjuster one.
         def marks(record, marks, machine_id, number, all: false)
-          machine, descriptions = @described[machine_id]
+          machine, descriptions = described[machine_id]
           return unless machine && family?(machine)
 
-          described = number ? [descriptions[number]].compact : descriptions.values
+          those = number ? [descriptions[number]].compact : descriptions.values
           exercise = record["exercise"].to_s[/.+/]
-          return if described.empty? || !exercises(machine).include?(exercise)
+          return if those.empty? || !exercises(machine).include?(exercise)
 
-          found = described.map { |description| strange(read(machine, description, exercise), marks, all) }
+          found = those.map { |description| strange(read(machine, description, exercise), marks, all) }
           raise found.first if found.all?
         end
 

@@ -18,10 +18,10 @@ module Verglas
         module_function
 
         # A name as it stands on paper: number, where it cannot.
-        def name(text, number) = set?(text) ? text : Words.say("paper.unset_name", number: number)
+        def printed_name(text, number) = set?(text) ? text : Words.say("paper.unset_name", number: number)
 
         # A card with its client's name as it stands on paper.
-        def named(card) = { **card, client: name(card[:client], card[:number]) }
+        def named(card) = { **card, client: printed_name(card[:client], card[:number]) }
 
         # Words with what cannot be set said to be there.
         def of(text) = set?(text) ? text.unicode_normalize(:nfc) : text.unicode_normalize(:nfc).gsub(unset, Words.say("paper.unset"))

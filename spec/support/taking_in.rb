@@ -19,6 +19,12 @@ module TakingIn
     call(:get, "/api/imports/#{import["id"]}")
   end
 
+  # Everything gone but the staff, as on a machine that was set up anew.
+  def emptied
+    tables = TestDatabase.emptying_order - %i[gyms accounts account_password_hashes account_active_session_keys writes]
+    db.run(tables.map { |table| "DELETE FROM #{db.literal(table)}" }.join(";"))
+  end
+
   def take(import, leave_refused: false, until_asked: false)
     call(:post, "/api/imports/#{import["id"]}/taking", { leave_refused: leave_refused, until_asked: until_asked })
   end

@@ -53,6 +53,8 @@ RSpec.describe "Names in any script" do
     end
     expect(call(:post, "/api/clients", { name: "Ada", detail: "x\u202E" })).to include("code" => "unseen_sign", "path" => "/detail")
     expect(call(:post, "/api/machines", { family: "extension", name: "Leg\u202E", place: "" })["code"]).to eq("unseen_sign")
+    written = [Verglas::Web::Contract::FILE, File.join(Verglas::ROOT, "docs/formats/gym.schema.json")].flat_map { |file| File.read(file).gsub("\\\\", "\\").scan(/\\A\[\^(\S*?)\]\*\\z/).flatten }
+    expect(written.uniq).to eq([Verglas::Formats::Csv::Types::UNSEEN.source[1..-2]])
     text = Verglas::Formats::Csv::Types::Text.new(80)
     expect { text.read("Ada\u202Eabc") }.to raise_error(Verglas::Invalid)
   end

@@ -54,12 +54,26 @@ RSpec.describe "Ways in" do
       expect(answers.tally).to eq(401 => 10, 429 => 10)
     end
 
+    # Kinds of statements, without what they are about.
+    def asked_of_the_database
+      told = StringIO.new
+      logger = Logger.new(told)
+      db.loggers << logger
+      yield
+      told.string.scan(/: ((?:SELECT|INSERT|UPDATE|DELETE|SET)[^\n]*)/).flatten.map { |text| text.gsub(/'[^']*'|\d+/, "?") }
+    ensure
+      db.loggers.delete(logger)
+    end
+
     it "takes as long for an e-mail that nobody has, and is told in the same words" do
       allow(Argon2::Password).to receive(:verify_password).and_call_original
       known = try
       unknown = try(email: "nobody@netloft.example")
       expect(Argon2::Password).to have_received(:verify_password).twice
       expect([known.status, known.body]).to eq([unknown.status, unknown.body])
+      statements = %w[maren@netloft.example nobody@netloft.example].map { |email| asked_of_the_database { try(email: email) } }
+      expect(statements.first - statements.last).to eq([])
+      expect(db[Sequel[:kept][:audit]].where(account_id: 0).count).to eq(0)
       10.times { try(email: "nobody@netloft.example") }
       expect(code_of(try(email: "nobody@netloft.example"))).to eq("too_many_passwords")
     end

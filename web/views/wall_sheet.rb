@@ -39,7 +39,7 @@ module Verglas
         # The same for Formats::Paper.
         def to_print(sheet, day)
           { **sheet.slice(:machine, :place, :gym), day: Card.dated(day), columns: sheet[:columns].map { |column| column[:name] },
-                                                   rows: sheet[:rows].map { |line| { name: Formats::Paper::Letters.name(line[:name], Client.number(line)), cells: line[:cells] } } }
+                                                   rows: sheet[:rows].map { |line| { name: Formats::Paper::Letters.printed_name(line[:name], Client.number(line)), cells: line[:cells] } } }
         end
 
         def lines(gym, row, exercise, people, name)

@@ -3,11 +3,9 @@ import { useState } from "react";
 import { complaintAt, postAuth, refusal } from "../../api/client";
 import { meQuery } from "../../api/queries";
 import { say } from "../../lib/say";
-import { PrimaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
-import { Notice } from "../../ui/Notice";
-import { Section, SectionTitle, Small } from "../../ui/Page";
-import { Sheet } from "./Sheet";
+import { Small } from "../../ui/Page";
+import { AccountForm } from "./AccountForm";
 
 /** A PIN of one's own, with which a shared tablet is taken over and opened again. */
 export function PinSheet() {
@@ -32,41 +30,35 @@ export function PinSheet() {
   const refused = complaintAt(keep.error, "/password");
   const simple = complaintAt(keep.error, "/pin");
   return (
-    <Section>
-      <SectionTitle>{say("pinPage.pin")}</SectionTitle>
-      <Sheet
-        onSubmit={(event) => {
-          event.preventDefault();
-          submit();
-        }}
-      >
-        <p>{say("pinPage.withAPinAShared")}</p>
-        <Small>{me.data?.pin ? say("pinPage.youHaveOneANew") : say("pinPage.noneYetThisTabletIs")}</Small>
-        {keep.error && !refused && !simple ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
-        {keep.isSuccess ? <Notice>{say("pinPage.kept")}</Notice> : null}
-        <Field
-          label={say("pinPage.yourPassword")}
-          type="password"
-          autoComplete="current-password"
-          value={password}
-          onChange={setPassword}
-          complaint={refused ? say("pinPage.thisIsNotYourPassword") : undefined}
-          isRequired
-        />
-        <Field
-          label={say("pinPage.newPin")}
-          hint={say("pinPage.fourToSixDigitsNo")}
-          type="password"
-          inputMode="decimal"
-          autoComplete="off"
-          value={pin}
-          onChange={setPin}
-          complaint={wrong ?? simple}
-        />
-        <PrimaryButton type="submit" isDisabled={keep.isPending}>
-          {say("pinPage.keepThePin")}
-        </PrimaryButton>
-      </Sheet>
-    </Section>
+    <AccountForm
+      title={say("pinPage.pin")}
+      wrong={refused || simple ? undefined : refusal(keep.error)?.message}
+      done={keep.isSuccess ? say("pinPage.kept") : null}
+      send={say("pinPage.keepThePin")}
+      busy={keep.isPending}
+      onSend={submit}
+    >
+      <p>{say("pinPage.withAPinAShared")}</p>
+      <Small>{me.data?.pin ? say("pinPage.youHaveOneANew") : say("pinPage.noneYetThisTabletIs")}</Small>
+      <Field
+        label={say("pinPage.yourPassword")}
+        type="password"
+        autoComplete="current-password"
+        value={password}
+        onChange={setPassword}
+        complaint={refused ? say("pinPage.thisIsNotYourPassword") : undefined}
+        isRequired
+      />
+      <Field
+        label={say("pinPage.newPin")}
+        hint={say("pinPage.fourToSixDigitsNo")}
+        type="password"
+        inputMode="decimal"
+        autoComplete="off"
+        value={pin}
+        onChange={setPin}
+        complaint={wrong ?? simple}
+      />
+    </AccountForm>
   );
 }
