@@ -22,8 +22,10 @@ module Verglas
       # Bars; exercise: its name, "" on a machine with one.
       def bars(client_id, machine_row, exercise)
         person = @people.fetch(client_id)
-        family = Machines::Families.fetch(machine_row[:family]).exercises.fetch(exercise[/.+/])
-        Safety.new(@gym, client: person.row, machine_row: machine_row, rows: person.cautions, plates: @plates) { body(person) }.bars(family)
+        OneLine.of(machine_row[:id], -> { [OneLine::BAR] }) do
+          family = Machines::Families.fetch(machine_row[:family]).exercises.fetch(exercise[/.+/])
+          Safety.new(@gym, client: person.row, machine_row: machine_row, rows: person.cautions, plates: @plates) { body(person) }.bars(family)
+        end
       end
 
       private

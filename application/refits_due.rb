@@ -35,7 +35,8 @@ module Verglas
 
       private
 
-      def reasons(row) = Planning::Refits.of(card(row))
+      # What cannot be computed is looked at again too.
+      def reasons(row) = OneLine.of(row[:machine_id], -> { [Planning::Refits::NOT_COMPUTED] }) { Planning::Refits.of(card(row)) }
 
       def day(row)
         due = row[:accepted_at].to_date >> Planning::Refits.months(years(row))
@@ -65,8 +66,12 @@ module Verglas
         @notches ||= begin
           read = rows.select { |row| row[:read_since] }.first(COMPUTED)
           people = Store::Queries::People.new(@gym).call(read.map { |row| row[:client_id] })
-          read.to_h { |row| [row[:id], kept(row, people.fetch(row[:client_id]), machines.fetch(row[:machine_id]))] }
+          read.to_h { |row| [row[:id], notches_of(row, people)] }
         end
+      end
+
+      def notches_of(row, people)
+        OneLine.of(row[:machine_id], -> {}) { kept(row, people.fetch(row[:client_id]), machines.fetch(row[:machine_id])) }
       end
 
       def kept(row, person, machine_row)

@@ -17,8 +17,8 @@ module Verglas
 
       # Found, best first; none where the machine itself fits. others: the client met by the gym's machines, where somebody has that already.
       def of(meeting, others: nil)
-        near = -> { others ? others.select { |other| same?(meeting, other) } : candidates(meeting) }
-        serve = -> { near.call.filter_map { |other| found(other) } }
+        near = -> { others || candidates(meeting) }
+        serve = -> { near.call.filter_map { |other| OneLine.of(other.machine_row[:id], -> {}) { found(other) if same?(meeting, other) } } }
         return sorted(serve.call.select { |one| hangs?(one.family) }) if gives_way?(meeting)
         return [] unless asked?(meeting.advice)
 

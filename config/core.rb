@@ -17,7 +17,5 @@ module Verglas
   end
 
   load_folder("core")
-  Machines::Families.single.each { |family| Mechanisms.admit(family) }
-  Machines::Families.close
-  Guidance::Cautions::RULES.each_value(&:admit)
+  Closing.call
 end

@@ -7,6 +7,9 @@ module Verglas
     ALL = { seated_knee: "SeatedKnee", lying_knee: "LyingKnee", knee_lever: "KneeLever", leg_press: "LegPress", hack_squat: "HackSquat", hack_reach: "HackReach",
             belt_squat: "BeltSquat", hinge_bench: "HingeBench", glute_ham: "GluteHam", seated_hip: "SeatedHip" }.freeze
 
+    # m/s^2
+    STANDARD_GRAVITY = Tables[:body][:gravity][:m_per_s2]
+
     module_function
 
     def fetch(name) = (@fetched ||= {})[name] ||= const_get(ALL.fetch(name))
@@ -18,13 +21,17 @@ module Verglas
     # One exact body on one machine.
     def for(machine, body, wishes) = of(machine).new(machine: machine, body: body, wishes: wishes)
 
-    # Raises ArgumentError for a family that its mechanism cannot serve: asked of each before the register is closed.
+    # Raises ArgumentError for a family that its mechanism cannot serve: asked of each before the register is closed. Answers the
+    # names of its numbers.
     def admit(family)
       mechanism = fetch(family.mechanism)
       refuse(family, "traits", mechanism::TRAITS - family.traits.keys)
       refuse(family, "rules of #{mechanism.name} for its decisions", family.decisions - mechanism::RULES.keys)
       refuse(family, "parameters of a body to be by hand", family.findings.values.flat_map { |kind| kind.by_hand.keys } - Body::PARAMETERS)
       try(family, Sample.of(family))
+    rescue KeyError => e
+      names = e.receiver.respond_to?(:keys) ? e.receiver.keys : []
+      raise ArgumentError, "#{family.id} needs #{e.key}, for #{family.mechanism} asks for it; it has #{Tables.nearest(e.key, names)}"
     end
 
     # A middle body on a middle machine: every number, finding, sentence and the picture.
@@ -36,6 +43,7 @@ module Verglas
       refuse(family, "findings of #{mechanics.class.name}", machine.graded - found.map(&:code))
       refuse(family, "numbers of #{mechanics.class.name}", family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys)
       try_telling(family, mechanics, place, found)
+      numbers.keys
     end
 
     def try_telling(family, mechanics, place, found)

@@ -4,6 +4,8 @@ module Verglas
   module Formats
     # What each op of the command-line door does: request (checked plain data) and subjects to plain data.
     module Operations
+      SOLE_MM = Tables[:press][:sole][:mm]
+
       module_function
 
       def body(request, subjects)
@@ -39,7 +41,7 @@ module Verglas
         told = { torque: request["psi"].map { |deg| at[deg] } }
         band = request["band"]
         told[:with_band] = request["psi"].map { |deg| at[deg, band_n: band["tension"], band_lever_mm: band["lever"]] } if band
-        over = request["plate_to_pad"] && Mechanisms::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: request["plate_to_pad"], sole_mm: request.fetch("sole", 25))
+        over = request["plate_to_pad"] && Mechanisms::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: request["plate_to_pad"], sole_mm: request.fetch("sole", SOLE_MM))
         over ? { **told, knee_over_pad: over, knee: Mechanisms::HingeEffort.knee_place(over) } : told
       end
 

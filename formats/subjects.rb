@@ -4,6 +4,9 @@ module Verglas
   module Formats
     # The machine, the body and the wishes that a request speaks of, given whole or by the id of a known one.
     class Subjects
+      # Where a roller wants to touch unless a document says otherwise (mm above the ankle).
+      JUST_ABOVE_ANKLE_MM = Guidance::HouseRules.fetch(:extension_roller).usual.fetch(:contact_above_ankle_mm)
+
       OPTIONS = { "wanted" => :contact_above_ankle_mm, "start" => :start_bend_deg, "shim_back" => :cushion_back_mm,
                   "shim_seat" => :cushion_seat_mm, "hip_pad" => :hip_pad_mm, "k_s" => :knee_laid_mm, "end" => :end_bend_deg, "sole" => :sole_mm,
                   "target" => :target_bend_deg, "f" => :foot_mm, "link" => :link, "sink" => :sink_mm, "bottom" => :bottom_deg, "held" => :held_kg,
@@ -65,7 +68,7 @@ module Verglas
 
         [Body::CheckedFitting.new(machine: "", back_face_mm: request["back_face"], pitch_back_mm: request["pitch_back"], knee_off_mm: request.fetch("knee_off", 0),
                                   roller_reach_mm: request["roller_reach"], roller_radius_mm: request["roller_radius"], pitch_roller_mm: request["pitch_roller"],
-                                  contact_above_ankle_mm: request.fetch("wanted", Machines::Families::KneeRows::JUST_ABOVE_ANKLE_MM))]
+                                  contact_above_ankle_mm: request.fetch("wanted", JUST_ABOVE_ANKLE_MM))]
       end
 
       # One exact body by its id.

@@ -4,7 +4,7 @@ module Verglas
   module Body
     # How far from a limit something stays, or how far past it something may go, in degrees: all there is of them. core/data/limits.yml
     module Margins
-      ROWS = Tables[:limits][:margins].to_h { |row| [row[:name].to_sym, row] }.freeze
+      ROWS = Tables[:limits][:margins].to_h { |row| [row[:name], row] }.freeze
 
       module_function
 

@@ -17,8 +17,8 @@ module Verglas
     end
 
     Observation::ALL = Tables[:body][:observations].to_h do |entry|
-      name = entry[:name].to_sym
-      [name, Observation.new(name: name, row: row(entry[:row]), sd_mm: entry[:sd], lost: entry.fetch(:lost, 0))]
+      name = entry[:name]
+      [name, Observation.new(name: name, row: row(entry[:row]), sd_mm: entry[:sd], lost: entry[:lost])]
     end.freeze
   end
 end

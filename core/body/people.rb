@@ -8,7 +8,7 @@ module Verglas
 
       # {name => Estimate} of a small, a middle and a large person.
       def three
-        @three ||= Tables[:body][:people].to_h { |row| [row[:name].to_sym, known_by(row[:stature_mm], sex: row[:sex])] }.freeze
+        @three ||= Tables[:body][:people].to_h { |row| [row[:name], known_by(row[:stature_mm], sex: row[:sex])] }.freeze
       end
 
       # One Estimate every few centimetres over the statures that a gym meets.

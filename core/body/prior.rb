@@ -35,7 +35,7 @@ module Verglas
       # What a body of such a mass has more or less than one of usual build (mm), one a parameter.
       def by_mass(mass_index)
         over = mass_index.clamp(FIGURES[:least], FIGURES[:most]) - FIGURES[:usual]
-        rows.map { |row| row.fetch(:by_mass, 0) * mean_stature_mm * over }
+        rows.map { |row| row[:by_mass] * mean_stature_mm * over }
       end
 
       private
@@ -43,7 +43,7 @@ module Verglas
       def rows = Tables[:body][:parameters]
       def stature = Tables[:body][:prior_stature_mm][@sex]
       def shares = rows.map { |row| row[:share].is_a?(Hash) ? row[:share][@sex] : row[:share] }
-      def together = rows.map { |row| row.fetch(:together, 0) * mean_stature_mm }
+      def together = rows.map { |row| row[:together] * mean_stature_mm }
 
       def covariance(heavy)
         residuals = rows.map { |row| residual_sd(row, heavy) }

@@ -40,7 +40,7 @@ module Verglas
         def careful? = half_first || !light_share.nil?
       end
 
-      RULES = Tables[:cautions][:cautions].map { |row| CautionRule.read(row) }.to_h { |rule| [rule.name, rule] }.freeze
+      RULES = Tables[:cautions][:cautions].map { |row| CautionRule.of(row) }.to_h { |rule| [rule.name, rule] }.freeze
 
       module_function
 

@@ -12,8 +12,8 @@ module Verglas
       end
 
       ALL = Tables[:limits][:gates].to_h do |row|
-        name, tag = row.values_at(:name, :tag).map(&:to_sym)
-        [name, Gate.new(name: name, tag: tag, limit: Limits.fetch(row[:as]))]
+        name, tag, limit = row.values_at(:name, :tag, :as)
+        [name, Gate.new(name: name, tag: tag, limit: Limits.fetch(limit))]
       end.freeze
 
       module_function

@@ -10,16 +10,18 @@ module Verglas
       Question = Value.define(:name, :default, :of, :but_of, :schools, :needs) do
         def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
 
+        # What the default school aims at.
+        def usual = schools.fetch(default)
+
         # The school that can be kept: the default where what a school needs is not known.
         def kept(school, known) = (needs.fetch(school, []) - known).empty? ? school : default
       end
 
       # A row of the table.
       def self.question(row)
-        schools = row[:schools].to_h { |school| [school[:name].to_sym, school.fetch(:wishes, {}).transform_values(&:to_f)] }
-        needs = row[:schools].filter_map { |school| [school[:name].to_sym, school[:needs].map(&:to_sym)] if school[:needs] }.to_h
-        tags = ->(key) { row.fetch(key, []).map(&:to_sym) }
-        Question.new(name: row[:name].to_sym, default: row[:default].to_sym, of: tags[:of], but_of: tags[:but_of], schools: schools, needs: needs)
+        schools = row[:schools].to_h { |school| [school[:name], school[:wishes].transform_values(&:to_f)] }
+        needs = row[:schools].to_h { |school| school.values_at(:name, :needs) }
+        Question.new(**row, schools: schools, needs: needs)
       end
       private_class_method :question
 

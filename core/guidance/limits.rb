@@ -30,10 +30,9 @@ module Verglas
       end
 
       ALL = Tables[:limits][:limits].to_h do |row|
-        name = row[:name].to_sym
-        [name,
-         Limit.new(name: name, motion: row[:motion]&.to_sym, default_deg: row[:default], stricter: row[:stricter], range_deg: row[:low]..row[:high], per_cm: row[:per_cm],
-                   skipped_under: row[:skipped_under].map(&:to_sym))]
+        name, default, low, high = row.values_at(:name, :default, :low, :high)
+        own = row.slice(:motion, :stricter, :per_cm, :skipped_under)
+        [name, Limit.new(name: name, default_deg: default, range_deg: low..high, **own)]
       end.freeze
 
       module_function

@@ -19,9 +19,7 @@ module Verglas
       end
 
       ALL = Tables[:regions][:regions].to_h do |row|
-        name, *muscles = [row.fetch(:name), *row.values_at(:works, :helps)]
-        works, helps = muscles.map { |purposes| purposes.to_a.map(&:to_sym).freeze }
-        [name.to_sym, Region.new(name: name.to_sym, joint: row.fetch(:joint, false), works: works, helps: helps)]
+        [row[:name], Region.new(**row)]
       end.freeze
 
       def self.fetch(name) = ALL.fetch(name.to_sym) { raise Invalid.new(:not_allowed, path: "/felt", known: ALL.keys) }

@@ -20,16 +20,11 @@ module Verglas
       Sign = Value.define(:name, :of, :causes, :never, :refer)
 
       ALL = Tables[:signs][:signs].to_h do |row|
-        tags = ->(given) { given.fetch(:of, []).map(&:to_sym) }
-        causes = row[:causes].map do |cause|
-          words = %i[name finding quantity choice kind towards].to_h { |key| [key, cause[key]&.to_sym] }
-          Cause.new(**words, over: cause[:over], of: tags[cause])
-        end
-        [row[:name].to_sym, Sign.new(name: row[:name].to_sym, of: tags[row], causes: causes, never: row.fetch(:never, false), refer: row.fetch(:refer, false))]
+        [row[:name], Sign.new(**row, causes: row[:causes].map { |cause| Cause.new(**cause) })]
       end.freeze
 
       # With which a fitting ends at once.
-      STOPS = Tables[:signs][:stops].map { |row| row[:name].to_sym }.freeze
+      STOPS = Tables[:signs][:stops].map { |row| row[:name] }.freeze
 
       def self.of(machine) = ALL.values.select { |sign| machine.family.all?(sign.of) }.map(&:name)
 

@@ -8,7 +8,6 @@ module Verglas
     #   incline_deg  of a sled's rail from level, nil where there is none
     Rig = Value.define(:kind, :unit, :choices, :ratio, :incline_deg) do
       const_set(:KINDS, %w[stack plates sled].freeze)
-      const_set(:GRAVITY, 9.80665)
 
       # data: {"kind", "unit", "masses", "addons", "ratio", "bare", "horns", "incline_deg"}, masses as printed; pairs: {kg => pairs of
       # plates the gym has}.
@@ -30,10 +29,13 @@ module Verglas
 
       # What the legs push against (N): along a sled's rail without friction, or behind a stack's lever; nil where nothing is known.
       def force_n(mass_kg)
-        return mass_kg * self.class::GRAVITY * Math.sin(Geometry::Angle.radians(incline_deg)) if incline_deg
+        return mass_kg * Mechanisms::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(incline_deg)) if incline_deg
 
-        ratio && (mass_kg * self.class::GRAVITY * ratio)
+        ratio && (mass_kg * Mechanisms::STANDARD_GRAVITY * ratio)
       end
+
+      # What would press the legs as much by its bare weight (kg); nil where nothing is known.
+      def felt_kg(mass_kg) = force_n(mass_kg)&./(Mechanisms::STANDARD_GRAVITY)
     end
   end
 end

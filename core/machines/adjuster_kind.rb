@@ -33,6 +33,7 @@ module Verglas
       end
     end
 
+    AdjusterKind::UNITS = %i[mm deg].freeze
     # On every family: its mark is written down and never advised.
     AdjusterKind::RECORDED = AdjusterKind.new(name: :recorded, unit: :mm, drives: {}, decides: nil, beside: {}, stage: :recorded, first: false)
   end

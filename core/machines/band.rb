@@ -10,7 +10,7 @@ module Verglas
       def self.table(rows) = rows.to_h { |code, row| [code, from(row)] }.freeze
 
       def self.from(row)
-        new(unit: row[:unit].to_sym, target: row[:target].to_f, half: row[:half].to_f,
+        new(unit: row[:unit], target: row[:target].to_f, half: row[:half].to_f,
             in_line: Range.new(*row[:in_line]), close: Range.new(*row[:close]))
       end
 

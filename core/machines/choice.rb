@@ -25,5 +25,6 @@ module Verglas
       # What the gym owns of it is kept under this name.
       def equipment = name.to_s.delete_suffix("_mm")
     end
+    Choice::WAYS = %i[if_needed computed placed added].freeze
   end
 end

@@ -13,5 +13,10 @@ module Verglas
     end
 
     Constant::UNITS = %i[mm deg kg count ratio].freeze
+    # What is solved together, and what only bears (hips), weighs (load) or is wide.
+    Constant::GROUPS = %i[joint arm seat thigh_pad catch hips load width].freeze
+    # Between how many points of the picture it is taped, where it is: a length's ends; an angle's vertex, the line from
+    # which it counts, and its arm.
+    Constant::POINTS = { mm: 2, deg: 3 }.freeze
   end
 end

@@ -6,10 +6,18 @@ module Verglas
     # it, and the register is closed.
     module Families
       @all = {}
+      @references = []
 
       class << self
         # mechanism: its name in Mechanisms; traits: what those want to know of the family; the block declares it (Declaration).
-        def define(id, mechanism:, **traits, &block) = register(Declaration.family(id, mechanism: mechanism, traits: traits, &block))
+        def define(id, mechanism:, **traits, &block)
+          declaration = Declaration.of(id, mechanism: mechanism, traits: traits, &block)
+          @references.concat(declaration.references)
+          register(declaration.family)
+        end
+
+        # Names in declarations that stand elsewhere (Tables::Reference).
+        attr_reader :references
 
         # One machine on which several exercises are done: {name => Family}; the others as Station has them.
         def station(id, exercises:, own:, set_anew: false, shared_kinds: [])

@@ -35,7 +35,7 @@ module Verglas
       end
 
       # moment: kg mm about the joint with the body level.
-      def weighing(moment, deg) = moment / 1000 * Mechanism::STANDARD_GRAVITY * Math.cos(Geometry::Angle.radians(deg))
+      def weighing(moment, deg) = moment / 1000 * STANDARD_GRAVITY * Math.cos(Geometry::Angle.radians(deg))
       private_class_method :weighing
     end
   end

@@ -9,8 +9,6 @@ module Verglas
     #   TRAITS            what a family has to say of itself beside its rows
     class Mechanism
       RULES = {}.freeze
-      # m/s^2
-      STANDARD_GRAVITY = 9.80665
       BODY_PARAMETERS = [].freeze
       TRAITS = [].freeze
       # Two angles that come of different sums are one within this.

@@ -11,7 +11,7 @@ module Verglas
       # numbers: for the words.
       Reason = Struct.new(:name, :numbers)
 
-      ROWS = Tables[:refits][:rules].to_h { |row| [row[:name].to_sym, row.except(:name, :source)] }.freeze
+      ROWS = Tables[:refits][:rules].to_h { |row| [row[:name], row.except(:name)] }.freeze
       # Each answers the numbers of its words, nil where it does not hold.
       HOLDS = {
         caution_changed: ->(card, _) { {} if card.caution_changed },
@@ -29,8 +29,11 @@ module Verglas
       # [Reason], the weightiest first.
       def self.of(card) = HOLDS.filter_map { |name, holds| holds.call(card, ROWS.fetch(name))&.then { |numbers| Reason.new(name, numbers) } }
 
+      # Where nothing can be computed of a card, whatever the table says.
+      NOT_COMPUTED = Reason.new(:not_computed, {}).freeze
+
       # How heavy a reason weighs: smaller first.
-      def self.rank(reason) = ROWS.keys.index(reason.name)
+      def self.rank(reason) = ROWS.keys.index(reason.name) || -1
 
       # After how many months settings are looked at in any case; for somebody of an age.
       def self.months(years) = years && years < ROWS[:grown][:under_years] ? ROWS[:grown][:months] : ROWS[:long_since][:months]

@@ -6,17 +6,6 @@ module Verglas
     # core/data/topics.yml
     module Topics
       Topic = Value.define(:name, :question, :over, :cautions, :aimed, :stage, :card, :of, :but_of) do
-        def self.read(row)
-          unknown = row.keys - members - [:source]
-          raise ArgumentError, "topic #{row[:name]} says what no topic says: #{unknown.join(", ")}" if unknown.any?
-
-          symbols = ->(key) { row.fetch(key, []).map(&:to_sym).freeze }
-          new(name: row.fetch(:name).to_sym, question: row[:question]&.to_sym,
-              over: row.fetch(:over, {}).transform_values { |schools| schools.map(&:to_sym) },
-              cautions: symbols[:cautions], aimed: row.fetch(:aimed, {}).transform_values(&:to_sym).freeze,
-              stage: row[:stage]&.to_sym, card: row.fetch(:card, false), of: symbols[:of], but_of: symbols[:but_of])
-        end
-
         # Its question, or another one whose school goes before it.
         def decided_by(rules) = over.find { |question, schools| schools.include?(rules[question]) }&.first || question
 
@@ -29,7 +18,7 @@ module Verglas
       # The school of a topic that no rule decides.
       OWN = :own
 
-      ALL = Tables[:topics][:topics].map { |row| Topic.read(row) }.freeze
+      ALL = Tables[:topics][:topics].map { |row| Topic.new(**row) }.freeze
 
       module_function
 

@@ -123,7 +123,7 @@ RSpec.describe Verglas::Formats::Compute do
   end
 
   it "works as a command: a line in, a line out, going on after a bad one, with ids from files" do
-    machines = File.join(Worked::FOLDER, "machines.json")
+    machines = File.join(Worked::FOLDER, "machines", "extension.json")
     bodies = File.join(Worked::FOLDER, "worked_examples.json")
     input = %({"op":"advise","machine":"slide_back","body":"middle"}\nnonsense\n{"op":"probability","positions":[0,10],"mu":4,"sigma":3}\n)
     output, status = Open3.capture2(File.join(Verglas::ROOT, "bin", "compute"), "--machines", machines, "--bodies", bodies, stdin_data: input)

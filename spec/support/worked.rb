@@ -7,7 +7,9 @@ module Worked
   FOLDER = File.expand_path("../fixtures", __dir__)
   DATA = JSON.parse(File.read(File.join(FOLDER, "worked_examples.json")))
   BODIES = DATA.fetch("bodies")
-  MACHINES = JSON.parse(File.read(File.join(FOLDER, "machines.json"))).fetch("machines").to_h { |machine| [machine["id"], machine] }
+  # Of every family, {id => machines}: fixtures/machines/<family>.json.
+  BY_FAMILY = Dir[File.join(FOLDER, "machines", "*.json")].sort.to_h { |file| [File.basename(file, ".json").to_sym, JSON.parse(File.read(file))] }
+  MACHINES = BY_FAMILY.values.flatten.to_h { |machine| [machine["id"], machine] }
 
   def self.examples(operation) = DATA.fetch("examples").select { |example| example["op"] == operation }
   def self.machine(id) = Verglas::Machines::Reader.read(MACHINES.fetch(id))

@@ -22,7 +22,13 @@ module Verglas
         # As it is set up again.
         def today(gym, row)
           meetings = accepted(Store::Queries::ClientCard.new(gym).call(row[:id])).map { |line| Application::Meeting.again(gym, line[:id]) }
-          meetings.reject { |meeting| meeting.machine_row[:state] == "retired" }.map { |meeting| fitted(SetUp.of(meeting, gym)) }.sort_by { |line| line[:name] }
+          kept = meetings.reject { |meeting| meeting.machine_row[:state] == "retired" }
+          kept.map { |meeting| Application::OneLine.of(meeting.machine_row[:id], -> { not_computed(meeting) }) { fitted(SetUp.of(meeting, gym)) } }.sort_by { |line| line[:name] }
+        end
+
+        def not_computed(meeting)
+          row = meeting.machine_row
+          { id: row[:id], exercise: meeting.exercise, name: Told::Names.machine(row[:name], meeting.exercise), place: row[:place], by: nil, bars: Told::Barred.of([Application::OneLine::BAR]) }
         end
 
         def accepted(lines) = lines.select { |line| line[:state] == "accepted" }

@@ -63,8 +63,8 @@ module Verglas
         end
 
         def felt(rig, load)
-          force = rig.force_n(load.mass_kg)
-          force && words(rig.incline_deg ? :felt_on_rail : :felt_by_lever, mass: Load.number(rig.printed(force / Loading::Rig::GRAVITY).round), unit: rig.unit)
+          felt_kg = rig.felt_kg(load.mass_kg)
+          felt_kg && words(rig.incline_deg ? :felt_on_rail : :felt_by_lever, mass: Load.number(rig.printed(felt_kg).round), unit: rig.unit)
         end
 
         # Whether it is worn, and why; nil where the machine has none.

@@ -17,7 +17,10 @@ module Verglas
         end
 
         def computed(card)
-          { predictions: card.meetings.map { |(machine_id, exercise), meeting| { machine_id: machine_id, exercise: exercise, **one(card, meeting) } } }
+          lines = card.meetings.map do |(machine_id, exercise), meeting|
+            { machine_id: machine_id, exercise: exercise, **Application::OneLine.of(machine_id, -> { NOT_COMPUTED }) { one(card, meeting) } }
+          end
+          { predictions: lines }
         end
 
         def one(card, meeting)
@@ -31,6 +34,8 @@ module Verglas
 
         # Barred, or not taped; where no mark can be accepted, that it does not fit.
         NOTHING = { status: nil, grade: nil, likely: false, marks: [], aids: [], from: nil, why: nil, instead: [], bars: [] }.freeze
+
+        NOT_COMPUTED = NOTHING.merge(bars: Told::Barred.of([Application::OneLine::BAR])).freeze
 
         def marks(meeting) = Told::Names.tags(Advice.advised_marks(meeting.advice), meeting.advised_aids)
 

@@ -20,14 +20,21 @@ module Verglas
         # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as advised. Nobody moves
         # anything for whom the machine is barred.
         def entry(meeting, last, stands)
+          head = { client: Client.summary(meeting.client), fitting_id: last && last[:id] }
+          Application::OneLine.of(meeting.machine_row[:id], -> { { **head, **NOT_COMPUTED } }) { computed(meeting, last, stands, head) }
+        end
+
+        NOTHING = { marks: [], moves: nil, load: "" }.freeze
+        NOT_COMPUTED = { bars: Told::Barred.of([Application::OneLine::BAR]), **NOTHING }.freeze
+
+        def computed(meeting, last, stands, head)
           marks = last ? Application::Sheet.repaired(meeting, last[:marks].to_h) : meeting.advice.marks
           bars = last ? Told::Barred.at(meeting, meeting.evaluation(marks, last[:aids].to_h)) : Told::Barred.advised(meeting)
-          head = { client: Client.summary(meeting.client), fitting_id: last && last[:id], bars: bars }
-          return { **head, marks: [], moves: nil, load: "" } if bars.any?
+          return { **head, bars: bars, **NOTHING } if bars.any?
 
-          { **head, marks: Told::Names.tags(marks.compact), moves: stands ? Moves.all(meeting.machine, stands, marks) : nil, load: last ? last[:load] : "" }
+          { **head, bars: bars, marks: Told::Names.tags(marks.compact), moves: stands ? Moves.all(meeting.machine, stands, marks) : nil, load: last ? last[:load] : "" }
         end
-        private_class_method :entry
+        private_class_method :entry, :computed
       end
     end
   end

@@ -9,6 +9,8 @@ module Verglas
 
         action :abduction
         purpose :side_of_hip
+        tags yes: %i[loads_hip spreads],
+             no: %i[loads_knee loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels]
         seat_between_arms start: { deg: -30..90, usual: -5..50 }, finish: { deg: 0..120, usual: 35..80 }
         joint :hip_abduction, free: :end, group: :arm
         joint :hip_adduction, forced: :start, group: :arm

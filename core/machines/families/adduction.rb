@@ -9,6 +9,8 @@ module Verglas
 
         action :adduction
         purpose :inside_of_thigh
+        tags yes: %i[loads_hip spreads],
+             no: %i[loads_knee loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels]
         seat_between_arms start: { deg: -60..90, usual: -25..50 }, finish: { deg: -90..90, usual: -60..20 }
         joint :hip_abduction, forced: :start, group: :arm
         joint :hip_adduction, free: :end, group: :arm

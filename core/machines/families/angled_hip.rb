@@ -10,7 +10,8 @@ module Verglas
 
         action :hip_extension
         purpose :back_of_hip
-        tags yes: %i[loads_hip loads_back loads_foot hinges has_hip_pad], no: [*HingeRows::NOT_LOADED, :loads_knee, :head_down, :kneels]
+        tags yes: %i[loads_hip loads_back loads_foot hinges has_hip_pad],
+             no: %i[loads_knee loads_calf head_down face_down hangs_from_hips hacks kneels]
         hip_pad(usual: 650..1050) { Declaration::BANDS[:hip_gap_angled].target }
         constant :bench_angle, deg: 0..80, usual: 25..65, group: :joint, tape: %i[sole level_ahead bench_up]
         adjuster :bench_angle, unit: :deg, drives: { bench_angle: 1 }, decides: :bench_angle, stage: :joint

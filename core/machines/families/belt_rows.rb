@@ -5,9 +5,8 @@ module Verglas
     module Families
       # Rows that the families share on which the load hangs from a belt. docs/model.md section 5.
       module BeltRows
-        # What it loads, its lengths, what is aimed at and what is chosen with it.
+        # Its joints and lengths, what is aimed at and what is chosen with it.
         def hangs
-          tags yes: %i[loads_knee loads_hip loads_foot hangs_from_hips squats], no: %i[loads_back loads_calf head_down face_down hinges hacks kneels]
           joint :knee_flexion, free: :bottom
           joint :hip_flexion, free: :bottom
           joint :ankle_dorsiflexion, free: :bottom
@@ -20,7 +19,7 @@ module Verglas
           wish :target_bend_deg, default: Tables[:press][:depth][:right_angle_deg], stricter: :min
           wish :hip_limit_deg, stricter: :min, measured_as: :hip_bend
           wish :ankle_limit_deg, stricter: :min, measured_as: :ankle
-          wish :sole_mm, default: Tables[:press][:sole][:mm]
+          shod
           choice :link, how: :placed, stage: :range, step: 1
           choice :mat_mm, how: :if_needed, makers: true, mends: %i[chain_lift chain_bottom]
         end

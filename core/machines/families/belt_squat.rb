@@ -10,7 +10,8 @@ module Verglas
         action :squat
         purpose :whole_leg_hanging
         hangs
-        tags yes: %i[railed]
+        tags yes: %i[loads_knee loads_hip loads_foot hangs_from_hips squats railed],
+             no: %i[loads_back loads_calf head_down face_down hinges hacks kneels]
         chain_findings
       end
     end

@@ -12,10 +12,11 @@ module Verglas
 
         action :knee_extension
         purpose :front_of_thigh
-        tags yes: %i[loads_knee turns_on_pivot sits_back], no: [*KneeRows::NOT_LOADED, :face_down]
+        tags yes: %i[loads_knee turns_on_pivot sits_back],
+             no: %i[loads_hip loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels]
         seat
         arm start: { deg: 30..150, usual: 60..115 }, finish: { deg: -60..60, usual: -20..20 }
-        aims start_bend_deg: 90, end_bend_deg: 0
+        aims roller: :extension_roller, start: :extension_start, finish: :extension_end
         hamstrings
         seated_offset_found
         crease_gap_found

@@ -9,6 +9,8 @@ module Verglas
 
         action :squat
         purpose :whole_leg_hanging
+        tags yes: %i[loads_knee loads_hip loads_foot hangs_from_hips squats],
+             no: %i[loads_back loads_calf head_down face_down hinges hacks kneels]
         hangs
         chain_findings
       end

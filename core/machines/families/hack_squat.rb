@@ -9,7 +9,8 @@ module Verglas
 
         action :squat
         purpose :whole_leg_standing
-        tags yes: %i[loads_knee loads_hip loads_back loads_foot hacks on_a_plate caught squats], no: [*RailRows::NOT_LOADED, :hangs_from_hips]
+        tags yes: %i[loads_knee loads_hip loads_back loads_foot hacks on_a_plate caught squats],
+             no: %i[loads_calf head_down face_down hinges hangs_from_hips kneels]
         leg_moves
         plate usual_y: 0..350
         constant :stop_x, mm: 200..2000, usual: 700..1200, group: :joint, tape: %i[shoulder_on_rail plate_on_stop]
@@ -23,7 +24,7 @@ module Verglas
         choice :block_mm, how: :if_needed, makers: true, mends: :latch_room
         depth_found %i[plate_angle plate_y plate_length]
         stop_found
-        latch_found %i[latch_distance plate_y]
+        latch_found %i[latch_distance plate_y], set_by: %i[foot_mm]
         feet_found
         range_found rests_on: %i[plate_angle plate_y plate_length]
       end

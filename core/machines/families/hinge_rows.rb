@@ -6,12 +6,11 @@ module Verglas
       # Rows that the benches share on which a trunk hinges over a pad, and the glute-ham bench. docs/model.md section 6.
       module HingeRows
         FIGURES = Tables[:hinge]
-        NOT_LOADED = %i[loads_calf face_down hangs_from_hips hacks].freeze
 
         # What is known of the client (mass_kg: 0 where nobody weighed them), and what is held at the chest.
         def carries_the_body
           wish :mass_kg, default: 0
-          wish :sole_mm, default: FIGURES[:sole][:mm]
+          shod
           choice :held_kg, how: :added, step: FIGURES[:ready][:weight_step_kg], most: FIGURES[:held_at_most][:kg]
         end
 

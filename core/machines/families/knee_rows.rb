@@ -6,10 +6,6 @@ module Verglas
       # Rows that families of knee machines share: a knee fitted to a pivot, a roller on an arm about it that meets the lower leg.
       # A family's declaration extends itself with them and calls those it has, in its own order. docs/model.md sections 3 and 4.
       module KneeRows
-        # Where a roller wants to touch, above the ankle (mm, working figure).
-        JUST_ABOVE_ANKLE_MM = 60
-        NOT_LOADED = %i[loads_hip loads_back loads_calf loads_foot head_down hinges hangs_from_hips hacks kneels].freeze
-
         # On a seat with a back pad.
         def seat
           sits
@@ -45,11 +41,12 @@ module Verglas
           wish :thigh_press_mm, default: Declaration::BANDS[:thigh_press].target
         end
 
-        def aims(start_bend_deg:, end_bend_deg:)
-          wish :contact_above_ankle_mm, default: JUST_ABOVE_ANKLE_MM, stricter: :max
+        # The house rules that say where the roller touches, where it starts and where it ends.
+        def aims(roller:, start:, finish:)
+          wish :contact_above_ankle_mm, default: usual_of(roller, :contact_above_ankle_mm), stricter: :max
           wish :contact_by_comfort, default: 0, stricter: :min
-          wish :start_bend_deg, default: start_bend_deg
-          wish :end_bend_deg, default: end_bend_deg
+          wish :start_bend_deg, default: usual_of(start, :start_bend_deg)
+          wish :end_bend_deg, default: usual_of(finish, :end_bend_deg)
         end
 
         # mends: what brings the knee nearer to the pivot, too far back and too far forward, too low and too high.

@@ -9,7 +9,8 @@ module Verglas
 
         action :hip_extension
         purpose :back_of_hip
-        tags yes: %i[loads_hip loads_back loads_foot head_down hinges has_hip_pad], no: [*HingeRows::NOT_LOADED, :loads_knee, :kneels]
+        tags yes: %i[loads_hip loads_back loads_foot head_down hinges has_hip_pad],
+             no: %i[loads_knee loads_calf face_down hangs_from_hips hacks kneels]
         hip_pad(usual: 500..1050) { Declaration::BANDS[:hip_gap_level].target }
         takes_bands
         hip_gap_found :hip_gap_level

@@ -11,7 +11,8 @@ module Verglas
 
         action :knee_flexion
         purpose :back_of_thigh_lying
-        tags yes: %i[loads_knee face_down turns_on_pivot lies_face_down], no: KneeRows::NOT_LOADED
+        tags yes: %i[loads_knee face_down turns_on_pivot lies_face_down],
+             no: %i[loads_hip loads_back loads_calf loads_foot head_down hinges hangs_from_hips hacks kneels]
         # Hips slightly bent: over a hinge, or a pad.
         joint :hip_extension, held_deg: -Tables[:knee][:lying_hips][:bend_deg]
         constant :pivot_above_bench, mm: -50..300, usual: 20..110, group: :joint, tape: %i[bench_below_pivot pivot]
@@ -21,7 +22,7 @@ module Verglas
         adjuster :hinge, unit: :deg, drives: { hinge_angle: 1 }, decides: :hips, stage: :joint
         adjuster :bench_length, drives: { bench_end: 1 }, decides: :bench_end, stage: :joint
         arm start: { deg: -30..90, usual: 0..45 }, finish: { deg: 60..180, usual: 90..140 }
-        aims start_bend_deg: 8, end_bend_deg: 90
+        aims roller: :curl_roller, start: :curl_start, finish: :curl_end
         wish :knee_laid_mm, default: 0
         choice :hip_pad_mm, how: :computed
         offset_found rests_on: %i[pivot_above_bench], set_by: %i[height lie], mends: [%i[slide_along_bench slide_along_bench], %i[lower_bench pad_under_thighs]]

@@ -9,7 +9,8 @@ module Verglas
 
         action :press
         purpose :whole_leg
-        tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate caught presses], no: [*RailRows::NOT_LOADED, :hangs_from_hips, :hacks]
+        tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate caught presses],
+             no: %i[loads_calf head_down face_down hinges hangs_from_hips hacks kneels]
         leg_moves
         sits
         constant :trunk_angle, deg: 60..175, usual: 90..140, group: :joint, tape: %i[corner rail_ahead back_top]
@@ -22,9 +23,9 @@ module Verglas
         adjuster :seat, drives: { stop_x: 1, latch_x: 1 }, decides: :reach, stage: :joint
         adjuster :stop, drives: { stop_x: 1 }, decides: :stop, stage: :range
         rail_wishes
-        depth_found %i[trunk_angle plate_angle plate_y]
-        stop_found
-        latch_found %i[latch_x]
+        depth_found %i[trunk_angle plate_angle plate_y], set_by: %i[recline]
+        stop_found set_by: %i[recline]
+        latch_found %i[latch_x], set_by: %i[recline foot_mm]
         feet_found
         range_found rests_on: %i[trunk_angle plate_angle plate_y]
       end

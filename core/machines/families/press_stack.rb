@@ -9,7 +9,8 @@ module Verglas
 
         action :press
         purpose :whole_leg
-        tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate presses], no: [*RailRows::NOT_LOADED, :hangs_from_hips, :hacks]
+        tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate presses],
+             no: %i[loads_calf head_down face_down hinges hangs_from_hips hacks kneels]
         leg_moves
         sits
         constant :trunk_angle, deg: 60..175, usual: 90..140, group: :joint, tape: %i[corner rail_ahead back_top]
@@ -20,7 +21,7 @@ module Verglas
         adjuster :recline, unit: :deg, drives: { trunk_angle: 1 }, decides: :recline, stage: :joint, first: true
         adjuster :rest, drives: { rest_x: 1 }, decides: :rest, stage: :joint
         rail_wishes
-        depth_found %i[trunk_angle plate_angle plate_y]
+        depth_found %i[trunk_angle plate_angle plate_y], set_by: %i[recline]
         finding :rest_slack, graded: :slack_mm, group: :joint, rests_on: %i[rest_x], set_by: %i[rest foot_mm recline], mends: %i[seat_further seat_nearer],
                              never: %i[past_hip_limit past_knee_limit]
         feet_found

@@ -6,7 +6,6 @@ module Verglas
       # Rows that the families on a rail share. docs/model.md section 5.
       module RailRows
         FIGURES = Tables[:press]
-        NOT_LOADED = %i[loads_calf head_down face_down hinges kneels].freeze
 
         # A plate from its lower edge: how it leans, how long, how high.
         def plate(usual_y:)
@@ -31,21 +30,23 @@ module Verglas
         # go back as far as it goes; no_wedge: 1 where nothing may lie under the heels.
         def rail_wishes
           wish :target_bend_deg, default: FIGURES[:depth][:right_angle_deg], stricter: :min
-          wish :toes, default: 1, stricter: :min
+          wish :toes, default: usual_of(:knees_toes, :toes), stricter: :min
           wish :hip_limit_deg, stricter: :min, measured_as: :hip_bend
           wish :ankle_limit_deg, stricter: :min, measured_as: :ankle
           wish :lowest_share, default: 0, stricter: :max
           wish :upright, default: 0, stricter: :max
           wish :fully_back, default: 0, stricter: :min
           wish :no_wedge, default: 0, stricter: :max
-          wish :sole_mm, default: FIGURES[:sole][:mm]
+          shod
           choice :foot_mm, how: :placed, stage: :far, step: 10
           choice :stance_mm, how: :placed, step: 20
           choice :turn_deg, how: :placed, step: 5
         end
 
-        def depth_found(rests_on)
-          finding :knee_depth, graded: :depth_room_deg, shown: :turning_bend_deg, group: :joint, rests_on: rests_on, set_by: %i[recline foot_mm], mends: [nil, nil], never: %i[not_upright]
+        # set_by: what else than the feet sets it.
+        def depth_found(rests_on, set_by: [])
+          finding :knee_depth, graded: :depth_room_deg, shown: :turning_bend_deg, group: :joint, rests_on: rests_on,
+                               set_by: [*set_by, :foot_mm], mends: [nil, nil], never: %i[not_upright]
         end
 
         # Both feet between the plate's edges, told where its width is taped. The stance is the client's: it weighs on no mark.
@@ -53,14 +54,14 @@ module Verglas
           finding :feet_wide, graded: :feet_wide_mm, group: :width, rests_on: %i[plate_width], set_by: [], mends: [nil, nil], weighs: false
         end
 
-        def stop_found
+        def stop_found(set_by: [])
           wish :stop_slack_mm, default: FIGURES[:stop][:slack_mm]
-          finding :stop_slack, graded: :slack_mm, group: :joint, rests_on: %i[stop_x], set_by: %i[stop foot_mm recline], mends: %i[stop_lower stop_higher],
+          finding :stop_slack, graded: :slack_mm, group: :joint, rests_on: %i[stop_x], set_by: [:stop, :foot_mm, *set_by], mends: %i[stop_lower stop_higher],
                                never: %i[past_hip_limit past_knee_limit]
         end
 
-        def latch_found(rests_on)
-          finding :latch_room, graded: :latch_room_mm, group: :joint, rests_on: rests_on, set_by: %i[reach recline foot_mm], mends: %i[latch_nearer latch_nearer],
+        def latch_found(rests_on, set_by: [])
+          finding :latch_room, graded: :latch_room_mm, group: :joint, rests_on: rests_on, set_by: [:reach, *set_by], mends: %i[latch_nearer latch_nearer],
                                never: %i[latch_out_of_reach]
         end
       end

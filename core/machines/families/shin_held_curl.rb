@@ -10,10 +10,11 @@ module Verglas
 
         action :knee_flexion
         purpose :back_of_thigh
-        tags yes: %i[loads_knee turns_on_pivot sits_back], no: [*KneeRows::NOT_LOADED, :face_down]
+        tags yes: %i[loads_knee turns_on_pivot sits_back],
+             no: %i[loads_hip loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels]
         seat
         arm start: { deg: -30..90, usual: 0..45 }, finish: { deg: 60..180, usual: 90..140 }
-        aims start_bend_deg: 8, end_bend_deg: 90
+        aims roller: :curl_roller, start: :curl_start, finish: :curl_end
         hamstrings
         seated_offset_found
         crease_gap_found

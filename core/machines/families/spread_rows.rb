@@ -8,11 +8,9 @@ module Verglas
       module SpreadRows
         # What stands for the limit of somebody nobody has measured, so that the start is the one that is allowed until then (degrees).
         UNMEASURED_DEG = Tables[:spread][:start][:unmeasured_deg] + Body::Margins.short_deg(:adduction_start)
-        NOT_LOADED = %i[loads_knee loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels].freeze
 
         # start, finish: ranges of the arms' angles, each side from straight ahead, + outwards.
         def seat_between_arms(start:, finish:)
-          tags yes: %i[loads_hip spreads], no: NOT_LOADED
           sits
           joint :hip_flexion, held_deg: 90.0
           joint :knee_flexion, held_deg: 90.0
@@ -34,7 +32,7 @@ module Verglas
           adjuster :foot_rest, drives: { seat_over_rest: -1 }, decides: :thigh_level, stage: :support
           choice :cushion_seat_mm, how: :if_needed, makers: true, mends: :thigh_slope
           choice :foot_rest_mm, how: :if_needed, makers: true, mends: :thigh_slope
-          wish :sole_mm, default: Tables[:hinge][:sole][:mm]
+          shod
         end
 
         def spread_found

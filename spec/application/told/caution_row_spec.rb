@@ -8,7 +8,8 @@ RSpec.describe Verglas::Application::Told::CautionRow do
   rules = Verglas::Guidance::Cautions::RULES
   columns = %i[bars envelope until_measured less wishes uncleared_wishes schools without without_uncleared belt belt_uncleared light_share half_first no_holds no_timed
                under_belt_load in_hand rest_s as_cleared told stop]
-  empty = { **columns.to_h { |column| [column, nil] }, **Verglas::Guidance::CautionRule::NOTHING }
+  table = Verglas::Tables.source(:cautions, "{ joints: [], cautions: [{ name: odd, source: a row that does nothing }] }")
+  empty = Verglas::Guidance::CautionRule.of(Verglas::Tables.read(:cautions, table)[:cautions].first)
   degrees = Verglas::Body::Envelope.new({ knee_flexion: [20, nil], hip_flexion: [nil, 70], hip_abduction: [nil, 20] })
   # Said by the row whose effects come with this one.
   beside = { without: [:heart] }

@@ -19,12 +19,12 @@ RSpec.describe Verglas::Guidance::Regions do
   end
 
   # What works on a family besides the muscle that is meant; what is felt elsewhere is a sign, an ache everywhere.
-  { press_sled: %w[back_thigh calf inner_thigh], press_stack: %w[back_thigh calf inner_thigh], hack_squat: %w[back_thigh calf inner_thigh],
-    belt_squat: %w[back_thigh calf inner_thigh], belt_boxes: %w[back_thigh calf inner_thigh], hack_squat_towards: %w[front_thigh calf inner_thigh],
-    curl: %w[buttock calf], lying_curl: %w[buttock calf], angled_hip: %w[low_back_tired], level_bench: %w[low_back_tired], glute_ham: %w[calf],
-    extension: [], calf_raise: [], abduction: [], adduction: [] }.each do |id, helpers|
-    it "takes what works too on #{id} for no sign: #{helpers.join(", ")}" do
-      family = Verglas::Machines::Families.fetch(id)
+  { whole_leg: %w[back_thigh calf inner_thigh], whole_leg_standing: %w[back_thigh calf inner_thigh],
+    whole_leg_hanging: %w[back_thigh calf inner_thigh], hip_standing: %w[front_thigh calf inner_thigh],
+    back_of_thigh: %w[buttock calf], back_of_thigh_lying: %w[buttock calf], back_of_hip: %w[low_back_tired],
+    back_of_thigh_raised: %w[calf], front_of_thigh: [], calf: [], side_of_hip: [], inside_of_thigh: [] }.each do |purpose, helpers|
+    it "takes what works too for no sign where the #{purpose} is meant: #{helpers.join(", ")}" do
+      family = families.find { |one| one.purpose == purpose }
       meanings = described_class::ALL.transform_values { |region| region.meaning(family) }
       expect(meanings.select { |_, meaning| meaning == :helps }.keys.map(&:to_s)).to match_array(helpers)
       expect(meanings.values_at(:low_back, :knee)).to eq(%i[elsewhere joint])

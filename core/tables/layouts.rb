@@ -1,0 +1,292 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Tables
+    # What stands in each table of core/data. What a column means is said at the head of its file.
+    module Layouts
+      extend Columns
+
+      BY_SEX = row(man: number, woman: number, not_given: number)
+      FIGURES_BY_ACTION = map(named(:action), map(named(:wish), number))
+      ENVELOPES = map(named(:action), map(named(:motion), ends))
+      TAGS = maybe(list(named(:tag)), [])
+      OBSERVED = map(named(:body_parameter), number)
+
+      BANDS = {
+        bands: map(name, cited(unit: one_of(:mm, :deg), target: number, in_line: range, close: range, half: number))
+      }.freeze
+
+      BODY = {
+        parameters: rows(
+          what: text,
+          share: ->(given, at) { (given.is_a?(Hash) ? BY_SEX : number).call(given, at) },
+          residual_sd_share: number,
+          together: maybe(number, 0),
+          soft: maybe(flag, false),
+          by_mass: maybe(number, 0)
+        ),
+        prior_stature_mm: row(
+          man: figures(:mean, :sd),
+          woman: figures(:mean, :sd),
+          not_given: figures(:mean, :sd)
+        ),
+        skeleton: cited(row: OBSERVED, sd_share: number),
+        build: cited(
+          usual: number,
+          least: number,
+          most: number,
+          heavy: number,
+          heavy_factor: number,
+          ask_above: number,
+          ask_for: list(named(:observation))
+        ),
+        ageing: figures(:from_years, :man, :woman, :not_given, :sd_share, :trunk_share),
+        unusual_stature: cited(below_mm: number, above_mm: number, ask_for: list(named(:observation))),
+        gravity: figures(:m_per_s2),
+        stature_range_mm: figures(:low, :high),
+        slip_sds: number,
+        observations: rows(row: OBSERVED, sd: number, lost: maybe(number, 0)),
+        people: rows(sex: maybe(text), stature_mm: number),
+        tried_statures_mm: figures(:low, :high, :step)
+      }.freeze
+
+      CALF = { calf: figures(:top_deg, :ball_share) }.freeze
+
+      CAUTIONS = {
+        cautions: rows(
+          asked: maybe(flag, true),
+          sided: maybe(flag, false),
+          joints: maybe(flag, false),
+          of: maybe(named(:joint)),
+          asks: TAGS,
+          bars: maybe(
+            list(
+              row(
+                tags: list(named(:bar)),
+                until: one_of(:cleared, :degrees, :named, :asked),
+                or_degrees: maybe(flag, false),
+                motion: maybe(named(:motion))
+              )
+            ),
+            []
+          ),
+          degrees_of: maybe(named(:motion)),
+          envelope: maybe(ENVELOPES, {}),
+          until_measured: maybe(ENVELOPES, {}),
+          less: maybe(FIGURES_BY_ACTION, {}),
+          wishes: maybe(FIGURES_BY_ACTION, {}),
+          uncleared_wishes: maybe(FIGURES_BY_ACTION, {}),
+          schools: maybe(paired(:question, :school), {}),
+          without: maybe(list(named(:choice)), []),
+          without_uncleared: maybe(list(named(:choice)), []),
+          belt: maybe(one_of(:always, :never)),
+          belt_uncleared: maybe(one_of(:always, :never)),
+          light_share: maybe(number),
+          half_first: maybe(flag, false),
+          no_holds: maybe(flag, false),
+          no_timed: maybe(flag, false),
+          under_belt_load: maybe(flag, false),
+          in_hand: maybe(number),
+          rest_s: maybe(number),
+          as_cleared: maybe(named(:caution)),
+          told: maybe(list(row(key: name, where: TAGS, plates: maybe(flag, false))), []),
+          stop: maybe(list(name), [])
+        ),
+        joints: rows(tags: list(named(:tag)))
+      }.freeze
+
+      HINGE = {
+        trunk: figures(:mass, :centre),
+        thighs: figures(:mass, :centre),
+        held: figures(:at),
+        knee_level: figures(:low_mm, :high_mm),
+        bottom: figures(:steepest_deg, :least_deg),
+        knees: figures(:soft_to_deg),
+        mass: figures(:kg_per_m2),
+        band: figures(:knee_lever_mm, :hip_lever_mm, :strongest_n),
+        held_at_most: figures(:kg),
+        compared: cited(bench_deg: list(number)),
+        gap: figures(:thighs_carry_over_mm),
+        ready: figures(:clean_visits, :kept_long_visits, :beginner_share, :band_step_n, :weight_step_kg)
+      }.freeze
+
+      HOUSE_RULES = {
+        questions: rows(
+          default: name,
+          of: TAGS,
+          but_of: TAGS,
+          schools: list(
+            row(
+              name: name,
+              needs: maybe(list(named(:known)), []),
+              wishes: maybe(map(named(:wish), number), {})
+            )
+          )
+        )
+      }.freeze
+
+      KNEE = {
+        faults: row(
+          on_the_foot: figures(:above_ankle_below_mm),
+          on_the_calf: figures(:above_ankle_over_share_of_shank),
+          on_the_kneecap: figures(:kneecap_gap_below_mm),
+          far_from_pivot: figures(:offset_over_mm)
+        ),
+        hamstrings: figures(:clear_by_deg),
+        kneecap_edge: figures(:behind_knee_mm),
+        ends: figures(:clear_of_slack_deg),
+        creep: figures(:none_below_mm, :slight_up_to_mm),
+        fixed_seat: cited(gap_graded_up_to: name, cost_at_most: number),
+        lying_hips: figures(:bend_deg, :share_of_torso)
+      }.freeze
+
+      LIMITS = {
+        gates: rows(tag: named(:tag), as: named(:limit)),
+        margins: rows(motion: named(:motion), past_deg: maybe(number), short_deg: maybe(number)),
+        limits: rows(
+          motion: maybe(named(:motion)),
+          default: maybe(number),
+          stricter: maybe(row(default: number, from_years: number, above_kg_per_m2: number)),
+          low: number,
+          high: number,
+          per_cm: maybe(number),
+          skipped_under: list(named(:caution))
+        )
+      }.freeze
+
+      TEMPO = { up_s: number, hold_s: number, down_s: number, pause_s: number }.freeze
+      LOADS = {
+        figures: row(
+          light_set: figures(:share),
+          belt: figures(:above_share_of_body_mass),
+          curl_to_extension: figures(:usual, :low, :high),
+          one_leg: figures(:share),
+          side_difference: figures(:above_share)
+        ),
+        gap: figures(:after_weeks, :free_weeks, :lost_a_week, :least_share, :anew_after_weeks),
+        tempos: map(
+          named(:tempo),
+          cited(
+            **TEMPO,
+            slow_s: maybe(number),
+            slow_deg: maybe(number),
+            set_s: maybe(number),
+            most_repetitions: maybe(number)
+          )
+        ),
+        usual: figures(:repetitions, :sets),
+        log: row(whole_range: figures(:from_share), clean_visits: figures(:count), one_visit: figures(:hours)),
+        rest: figures(:seconds),
+        aims: list(
+          cited(
+            name: text,
+            sets: number,
+            repetitions: maybe(number),
+            seconds: maybe(number),
+            rest_s: number,
+            **TEMPO.transform_values { |reader| maybe(reader) }
+          )
+        )
+      }.freeze
+
+      PRESS = {
+        foot: figures(:heel_to_ankle, :ankle_to_middle, :ankle_to_toes, :shoe_end_mm),
+        movement: figures(:top_bend_deg),
+        depth: figures(:right_angle_deg, :pelvis_deg),
+        stop: figures(:slack_mm, :highest_mm, :lowest_mm),
+        wedge: figures(:most_deg),
+        latch: figures(:from_straight_mm, :standing_bend_deg, :past_latch_mm),
+        sole: figures(:mm),
+        belt: figures(:ring_over_hip_mm, :lift_mm, :bottom_mm, :clip_share),
+        squat: figures(
+          :ankle_share, :lean_share, :lean_share_given, :lean_share_hung, :past_right_angle_share,
+          :level_ankle_most_deg, :thighs_level_deg
+        ),
+        upright: figures(:least_deg),
+        unmeasured: figures(:highest_share, :lowest_share),
+        calf_work: figures(:heel_drop_deg, :off_the_stop_mm),
+        stance: figures(:share_of_stature, :turn_deg, :widest_mm, :furthest_deg, :shoe_mm)
+      }.freeze
+
+      REFITS = {
+        rules: list(
+          by_name(
+            **%i[caution_changed sign_unsolved redescribed].to_h { |rule| [rule, cited(name: name)] },
+            notches: cited(name: name, more_than: number),
+            range_never_whole: cited(name: name, visits: number),
+            load_doubled: cited(name: name, times: number),
+            grown: cited(name: name, under_years: number, months: number),
+            long_since: cited(name: name, months: number),
+            never_checked: cited(name: name, months: number)
+          )
+        )
+      }.freeze
+
+      REGIONS = {
+        regions: rows(
+          joint: maybe(flag, false),
+          works: maybe(list(named(:purpose)), []),
+          helps: maybe(list(named(:purpose)), [])
+        )
+      }.freeze
+
+      SIGNS = {
+        signs: rows(
+          never: maybe(flag, false),
+          refer: maybe(flag, false),
+          of: TAGS,
+          causes: rows(
+            finding: maybe(named(:finding)),
+            quantity: maybe(named(:quantity)),
+            over: maybe(flag),
+            of: TAGS,
+            choice: maybe(named(:choice)),
+            kind: maybe(named(:decision)),
+            towards: maybe(one_of(:less, :more))
+          )
+        ),
+        stops: rows
+      }.freeze
+
+      SPREAD = { hips: figures(:half_width_share), start: figures(:unmeasured_deg) }.freeze
+
+      TAGS_TABLE = {
+        asked: rows(motions: maybe(list(named(:motion)), [])),
+        said: rows,
+        actions: rows
+      }.freeze
+
+      TOPICS = {
+        topics: rows(
+          question: maybe(named(:question)),
+          over: maybe(map(named(:question), list(name)), {}),
+          cautions: maybe(list(named(:told)), []),
+          aimed: maybe(map(named(:wish), name), {}),
+          stage: maybe(named(:stage)),
+          card: maybe(flag, false),
+          of: TAGS,
+          but_of: TAGS
+        )
+      }.freeze
+
+      ALL = {
+        bands: row(**BANDS),
+        body: row(**BODY),
+        calf: row(**CALF),
+        cautions: row(**CAUTIONS),
+        hinge: row(**HINGE),
+        house_rules: row(**HOUSE_RULES),
+        knee: row(**KNEE),
+        limits: row(**LIMITS),
+        loads: row(**LOADS),
+        press: row(**PRESS),
+        refits: row(**REFITS),
+        regions: row(**REGIONS),
+        signs: row(**SIGNS),
+        spread: row(**SPREAD),
+        tags: row(**TAGS_TABLE),
+        topics: row(**TOPICS)
+      }.freeze
+    end
+  end
+end
