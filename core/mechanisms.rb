@@ -7,9 +7,6 @@ module Verglas
     ALL = { seated_knee: "SeatedKnee", lying_knee: "LyingKnee", knee_lever: "KneeLever", leg_press: "LegPress", hack_squat: "HackSquat", hack_reach: "HackReach",
             belt_squat: "BeltSquat", hinge_bench: "HingeBench", glute_ham: "GluteHam", seated_hip: "SeatedHip" }.freeze
 
-    # m/s^2
-    STANDARD_GRAVITY = Tables[:body][:gravity][:m_per_s2]
-
     module_function
 
     def fetch(name) = (@fetched ||= {})[name] ||= const_get(ALL.fetch(name))

@@ -22,10 +22,10 @@ module Verglas
 
       # The pad under the hips on a flat bench, mm; with sizes, the nearest of those too.
       def hip_pad(request, subjects)
-        return request["bodies"].to_h { |id| [id, Mechanisms::HipPad.wanted_mm(subjects.body(id))] } if request["bodies"]
+        return request["bodies"].to_h { |id| [id, Linkages::HipPad.wanted_mm(subjects.body(id))] } if request["bodies"]
 
         body = subjects.estimate(request).dimensions
-        { pad: Mechanisms::HipPad.wanted_mm(body), nearest: request["sizes"] && Mechanisms::HipPad.nearest(body, request["sizes"]) }.compact
+        { pad: Linkages::HipPad.wanted_mm(body), nearest: request["sizes"] && Linkages::HipPad.nearest(body, request["sizes"]) }.compact
       end
 
       # What a hinge asks of the hip at some angles of the trunk; with a band or a glute-ham plate what a straight body asks of the knee.
@@ -33,16 +33,16 @@ module Verglas
         body = subjects.estimate(request).dimensions
         return knee_effort(request, body) if request.keys.intersect?(%w[band plate_to_pad])
 
-        { torque: request["psi"].map { |deg| Mechanisms::HingeEffort.hip_nm(body, mass_kg: request["mass"], held_kg: request.fetch("held", 0), trunk_deg: deg) } }
+        { torque: request["psi"].map { |deg| Linkages::HingeEffort.hip_nm(body, mass_kg: request["mass"], held_kg: request.fetch("held", 0), trunk_deg: deg) } }
       end
 
       def knee_effort(request, body)
-        at = ->(deg, **band) { Mechanisms::HingeEffort.knee_nm(body, mass_kg: request["mass"], body_deg: deg, **band) }
+        at = ->(deg, **band) { Linkages::HingeEffort.knee_nm(body, mass_kg: request["mass"], body_deg: deg, **band) }
         told = { torque: request["psi"].map { |deg| at[deg] } }
         band = request["band"]
         told[:with_band] = request["psi"].map { |deg| at[deg, band_n: band["tension"], band_lever_mm: band["lever"]] } if band
-        over = request["plate_to_pad"] && Mechanisms::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: request["plate_to_pad"], sole_mm: request.fetch("sole", SOLE_MM))
-        over ? { **told, knee_over_pad: over, knee: Mechanisms::HingeEffort.knee_place(over) } : told
+        over = request["plate_to_pad"] && Linkages::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: request["plate_to_pad"], sole_mm: request.fetch("sole", SOLE_MM))
+        over ? { **told, knee_over_pad: over, knee: Linkages::HingeEffort.knee_place(over) } : told
       end
 
       def report(report)
@@ -60,7 +60,7 @@ module Verglas
       def contact(request, _subjects)
         knee = Geometry::Point.new(*request["e"])
         rows = request["theta"].map do |arm_deg|
-          contact = Mechanisms::RollerContact.at(knee: knee, reach_mm: request["R"], clearance_mm: request["D"], side: request["side"], arm_deg: arm_deg)
+          contact = Linkages::RollerContact.at(knee: knee, reach_mm: request["R"], clearance_mm: request["D"], side: request["side"], arm_deg: arm_deg)
           { phi: contact.shin_deg, q: contact.contact_mm, ratio: contact.torque_ratio, lever: contact.lever_arm_mm }
         end
         { rows: rows.map { |row| row.transform_values { |value| value.finite? ? value : nil } } }

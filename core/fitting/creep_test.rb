@@ -87,7 +87,7 @@ module Verglas
       end
 
       def predicted(guess, arm_deg) = guess[2] + contact(guess[0], guess[1], arm_deg)
-      def contact(s, n, arm_deg) = Mechanisms::RollerContact.at(knee: Geometry::Point.new(s, n), arm_deg: arm_deg, **@geometry).contact_mm
+      def contact(s, n, arm_deg) = Linkages::RollerContact.at(knee: Geometry::Point.new(s, n), arm_deg: arm_deg, **@geometry).contact_mm
     end
   end
 end

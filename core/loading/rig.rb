@@ -29,13 +29,13 @@ module Verglas
 
       # What the legs push against (N): along a sled's rail without friction, or behind a stack's lever; nil where nothing is known.
       def force_n(mass_kg)
-        return mass_kg * Mechanisms::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(incline_deg)) if incline_deg
+        return mass_kg * Linkages::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(incline_deg)) if incline_deg
 
-        ratio && (mass_kg * Mechanisms::STANDARD_GRAVITY * ratio)
+        ratio && (mass_kg * Linkages::STANDARD_GRAVITY * ratio)
       end
 
       # What would press the legs as much by its bare weight (kg); nil where nothing is known.
-      def felt_kg(mass_kg) = force_n(mass_kg)&./(Mechanisms::STANDARD_GRAVITY)
+      def felt_kg(mass_kg) = force_n(mass_kg)&./(Linkages::STANDARD_GRAVITY)
     end
   end
 end

@@ -33,18 +33,18 @@ module Verglas
       def standing = @standing ||= squat(wishes.envelope.from(:knee_flexion) || 0.0)
 
       # How deep this client squats.
-      def deepest = @deepest ||= Squat.deepest(limits, upto_deg: wanted_deg)
-      def squat(knee_deg) = Squat.at(knee_deg, limits)
-      def limits = @limits ||= Squat::Limits.new(knee_deg: knee_limit_deg, hip_deg: hip_limit_deg, ankle_deg: ankle_limit_deg, lean: lean)
+      def deepest = @deepest ||= Linkages::Squat.deepest(limits, upto_deg: wanted_deg)
+      def squat(knee_deg) = Linkages::Squat.at(knee_deg, limits)
+      def limits = @limits ||= Linkages::Squat::Limits.new(knee_deg: knee_limit_deg, hip_deg: hip_limit_deg, ankle_deg: ankle_limit_deg, lean: lean)
       def ankle_limit_deg = @ankle_limit_deg ||= wishes.clamp(:ankle_dorsiflexion, wishes[:ankle_limit_deg])
       def hip_limit_deg = @hip_limit_deg ||= wishes.clamp(:hip_flexion, wishes[:hip_limit_deg])
       def knee_limit_deg = wishes.envelope.to(:knee_flexion)
 
       # As deep as the rule has it, and no deeper than thighs level.
-      def wanted_deg = [wishes[:target_bend_deg], Squat.level_deg(ankle_limit_deg)].min
+      def wanted_deg = [wishes[:target_bend_deg], Linkages::Squat.level_deg(ankle_limit_deg)].min
 
       # The bend of the knee with which a set begins and ends.
-      def top_deg = [ClosedLeg::TOP_BEND_DEG, wishes.envelope.from(:knee_flexion)].compact.max
+      def top_deg = [Linkages::ClosedLeg::TOP_BEND_DEG, wishes.envelope.from(:knee_flexion)].compact.max
       def range_left_deg(_place) = deepest.knee_deg - top_deg
 
       # Longer, and the load stays on its catch or meets the floor; shorter, and one squats deep to clip it (mm).
@@ -122,15 +122,15 @@ module Verglas
 
       # How far forward the trunk goes with the knee, as a share of its bend.
       def lean
-        return Squat::Lean.new(share: Squat::FIGURES[:lean_share_hung], past_share: 0.0) if family.traits[:without] == :belt_boxes
-        return Squat::Lean.new(share: Squat::FIGURES[:lean_share_given], past_share: 0.0) if wishes.hard.to(:hip_flexion)
+        return Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share_hung], past_share: 0.0) if family.traits[:without] == :belt_boxes
+        return Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share_given], past_share: 0.0) if wishes.hard.to(:hip_flexion)
 
-        Squat::Lean.new(share: Squat::FIGURES[:lean_share], past_share: Squat::FIGURES[:past_right_angle_share])
+        Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share], past_share: Linkages::Squat::FIGURES[:past_right_angle_share])
       end
 
       # What is missing of the depth that is wanted, unless a caution or a clinician took it: then theirs is what is wanted.
-      def depth_room_deg = deepest.knee_deg - Squat.deepest(hard_limits, upto_deg: wanted_deg).knee_deg
-      def hard_limits = limits.with(knee_deg: wishes.hard.to(:knee_flexion), hip_deg: wishes.hard.to(:hip_flexion) || Squat::OPEN_DEG)
+      def depth_room_deg = deepest.knee_deg - Linkages::Squat.deepest(hard_limits, upto_deg: wanted_deg).knee_deg
+      def hard_limits = limits.with(knee_deg: wishes.hard.to(:knee_flexion), hip_deg: wishes.hard.to(:hip_flexion) || Linkages::Squat::OPEN_DEG)
       def squat_depth = grade(:squat_depth, depth_room_deg, depth_room_deg.abs < ALIKE_DEG ? 0.0 : depth_room_deg)
       def cos(deg) = Math.cos(Geometry::Angle.radians(deg))
 

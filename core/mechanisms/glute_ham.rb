@@ -19,7 +19,7 @@ module Verglas
       def leg_mm = body.ankle_height + wishes[:sole_mm] + body.shank
 
       # The knee over the middle of the pad, and over where it is wanted (mm, + further from the plate).
-      def knee_over_pad_mm(place) = HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: place[:plate_to_pad], sole_mm: wishes[:sole_mm])
+      def knee_over_pad_mm(place) = Linkages::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: place[:plate_to_pad], sole_mm: wishes[:sole_mm])
       def knee_off_mm(place) = knee_over_pad_mm(place) - wishes[:knee_over_mm]
 
       # Knee bends with the body lowest and highest, within the client's own.
@@ -30,7 +30,7 @@ module Verglas
 
       # About the knee with the body so far above level.
       def torque_nm(body_deg, held: held_kg, band: band_n)
-        HingeEffort.knee_nm(body, mass_kg: mass_kg, body_deg: body_deg, band_n: band, band_lever_mm: FIGURES[:band][:knee_lever_mm]) + held_nm(held, body_deg)
+        Linkages::HingeEffort.knee_nm(body, mass_kg: mass_kg, body_deg: body_deg, band_n: band, band_lever_mm: FIGURES[:band][:knee_lever_mm]) + held_nm(held, body_deg)
       end
 
       def lead(_place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: bottom_deg, upto_deg: top_deg)
@@ -41,7 +41,7 @@ module Verglas
         { knee_over_pad_mm: knee_over_pad_mm(place), knee_off_mm: knee_off_mm(place), range_left_deg: range_left_deg(place), most_nm: torque_nm(bottom_deg), top_nm: torque_nm(bottom_deg) }
       end
 
-      def report(place) = { knee_over_pad_mm: knee_over_pad_mm(place), knee: HingeEffort.knee_place(knee_over_pad_mm(place)) }
+      def report(place) = { knee_over_pad_mm: knee_over_pad_mm(place), knee: Linkages::HingeEffort.knee_place(knee_over_pad_mm(place)) }
       def decides_alone = :knee_place
 
       def ranges(_place)
@@ -59,11 +59,11 @@ module Verglas
       def warnings = [Says.of("care.glute_ham")]
 
       def says(finding, place)
-        word = finding.severity > 1 ? { true => :wedged, false => :back_works }[finding.graded.positive?] : HingeEffort.knee_place(knee_over_pad_mm(place))
+        word = finding.severity > 1 ? { true => :wedged, false => :back_works }[finding.graded.positive?] : Linkages::HingeEffort.knee_place(knee_over_pad_mm(place))
         Says.of("says.knee_over_pad.#{word}", mm: knee_over_pad_mm(place).abs.round)
       end
 
-      def short(_decision, place) = Says.of("short.knee_place.#{HingeEffort.knee_place(knee_over_pad_mm(place))}", mm: knee_over_pad_mm(place).abs.round)
+      def short(_decision, place) = Says.of("short.knee_place.#{Linkages::HingeEffort.knee_place(knee_over_pad_mm(place))}", mm: knee_over_pad_mm(place).abs.round)
 
       def motion(_place)
         return unless family.told.include?(:joint)
@@ -83,7 +83,7 @@ module Verglas
 
       # A weight at the chest, from the knee.
       def held_nm(held, body_deg)
-        held * STANDARD_GRAVITY * (body.thigh + (FIGURES[:held][:at] * body.torso)) / 1000 * Math.cos(Geometry::Angle.radians(body_deg))
+        held * Linkages::STANDARD_GRAVITY * (body.thigh + (FIGURES[:held][:at] * body.torso)) / 1000 * Math.cos(Geometry::Angle.radians(body_deg))
       end
     end
   end

@@ -28,7 +28,7 @@ module Verglas
       end
 
       def quantities_of(group, place)
-        force = STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
+        force = Linkages::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
         return { empty_force_n: place[:sled_mass] * force } unless group == :joint
 
         { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), loaded_room_mm: latch_room_mm(place) - place[:sink_per_100_kg], force_per_kg_n: force }

@@ -76,7 +76,7 @@ module Verglas
       end
 
       def sole_mm = wishes[:sole_mm] + wishes[:block_mm]
-      def force_per_kg(place) = STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
+      def force_per_kg(place) = Linkages::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
       def load_quantities(place) = { empty_force_n: force_n(place, 0.0) }
 
       # The same client without a block, the feet where they are best then: the block is given that HackSquat, and the place.

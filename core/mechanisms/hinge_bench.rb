@@ -70,7 +70,7 @@ module Verglas
 
       # About the hip with the trunk so far above level.
       def torque_nm(trunk_deg, held: held_kg, band: band_n)
-        HingeEffort.hip_nm(body, mass_kg: mass_kg, held_kg: held, trunk_deg: trunk_deg) - (band * FIGURES[:band][:hip_lever_mm] / 1000)
+        Linkages::HingeEffort.hip_nm(body, mass_kg: mass_kg, held_kg: held, trunk_deg: trunk_deg) - (band * FIGURES[:band][:hip_lever_mm] / 1000)
       end
 
       def top_nm(place) = torque_nm(trunk_deg(place, top_deg))

@@ -9,7 +9,7 @@ module Verglas
 
       FIGURES = Tables[:calf][:calf]
       TOP_DEG = FIGURES[:top_deg]
-      BALL_SHARE = FIGURES[:ball_share]
+      BALL_SHARE = Linkages::CalfWork::BALL_SHARE
       BODY_PARAMETERS = %i[ankle_height foot shank knee_top].freeze
       RULES = { knee_pad: Rule.of(:pad_above_block) { |lever, _| lever.wanted_pad_mm } }.freeze
 

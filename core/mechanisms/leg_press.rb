@@ -16,7 +16,7 @@ module Verglas
         rest: Rule.of(:rest_x, constants: 2) { |press, at| press.bottom(at).x_mm + press.hip(at).s }
       }.freeze
 
-      def hip(place) = stance(place).once(:hip) { PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
+      def hip(place) = stance(place).once(:hip) { Linkages::PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
       def trunk_deg(place) = place[:trunk_angle]
 
       # How far from straight the leg still is where the sled unlatches (mm), or from where this client's knee has its lower end: nothing left means
@@ -29,7 +29,7 @@ module Verglas
 
       # How far the plate stays off its stop (mm) with the balls of the feet on its lower edge, the knees nearly straight and the heels down.
       def calf_slack_mm(place)
-        low = CalfWork.x_mm(leg(place), drop_deg: calf_drop_deg, bend_deg: ClosedLeg::TOP_BEND_DEG)
+        low = Linkages::CalfWork.x_mm(leg(place), drop_deg: calf_drop_deg, bend_deg: Linkages::ClosedLeg::TOP_BEND_DEG)
         low && (low - from_hip(place, ends))
       end
 
@@ -58,7 +58,7 @@ module Verglas
 
       # A sled slides down its rail; a stack hangs on a cable.
       def force_per_kg(place)
-        STANDARD_GRAVITY * (place.parameters[:stack_ratio] || Math.sin(Geometry::Angle.radians(place[:rail_incline])))
+        Linkages::STANDARD_GRAVITY * (place.parameters[:stack_ratio] || Math.sin(Geometry::Angle.radians(place[:rail_incline])))
       end
 
       def load_quantities(place) = place.parameters.key?(:sled_mass) ? { empty_force_n: force_n(place, 0.0) } : {}

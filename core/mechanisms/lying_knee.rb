@@ -13,7 +13,7 @@ module Verglas
       RULES = {
         height: Rule.of(:pivot_above_bench) { |lying, _| lying.body.knee_front },
         bench_end: Rule.of(:bench_end) { |lying, at| at.joint.s - KNEECAP_EDGE_MM - lying.clear_target_mm },
-        hips: Rule.of(:hinge_angle, unit: :deg) { |_, _| HipPad::BEND_DEG },
+        hips: Rule.of(:hinge_angle, unit: :deg) { |_, _| Linkages::HipPad::BEND_DEG },
         **PivotArm::RULES
       }.freeze
 
@@ -46,12 +46,12 @@ module Verglas
       end
 
       # The pad under the hips that bends them best.
-      def choose(_choice, sizes_mm) = HipPad.nearest(body, sizes_mm).to_f
+      def choose(_choice, sizes_mm) = Linkages::HipPad.nearest(body, sizes_mm).to_f
 
       # The hips' bend is told, not graded.
       def findings(group, place) = group == :hips ? [] : super
       def quantities_of(group, place) = group == :hips ? { hip_bend_deg: hip_bend_deg(place) } : super
-      def hip_bend_deg(place) = hinged? ? place[:hinge_angle] : HipPad.bend_deg(body, wishes[:hip_pad_mm])
+      def hip_bend_deg(place) = hinged? ? place[:hinge_angle] : Linkages::HipPad.bend_deg(body, wishes[:hip_pad_mm])
 
       def says(finding, place)
         return super unless finding.code == :kneecap_clear

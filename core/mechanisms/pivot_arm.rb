@@ -44,7 +44,7 @@ module Verglas
       def straightens? = side.positive?
 
       def contact(place, arm_deg)
-        RollerContact.at(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, arm_deg: arm_deg)
+        Linkages::RollerContact.at(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, arm_deg: arm_deg)
       end
 
       # At the start, in the middle and at the end of the arc.
@@ -132,7 +132,7 @@ module Verglas
 
       # The arm's angle with the knee bent so far, the knee where it now is (degrees).
       def arm_at(bend_deg, place)
-        RollerContact.arm_deg(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: bend_deg + thigh_slope_deg)
+        Linkages::RollerContact.arm_deg(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: bend_deg + thigh_slope_deg)
       end
 
       # How a creep test on this arm is read (Fitting::CreepTest): reach and clearance in mm, and the side; nil where it is not taped.

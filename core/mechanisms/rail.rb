@@ -39,13 +39,13 @@ module Verglas
 
       def leg(place)
         stance(place).once(:leg) do
-          ClosedLeg.new(body: body, trunk_deg: trunk_deg(place), plate_deg: place[:plate_angle], plate_y_mm: place[:plate_y] - hip(place).n, sole_mm: sole_mm)
+          Linkages::ClosedLeg.new(body: body, trunk_deg: trunk_deg(place), plate_deg: place[:plate_angle], plate_y_mm: place[:plate_y] - hip(place).n, sole_mm: sole_mm)
         end
       end
 
       def window(place)
         stance(place).once(:window) do
-          FootWindow.new(leg(place), limits: limits, plate_length_mm: place[:plate_length], target_deg: wishes[:target_bend_deg], top_deg: top_deg, lowest_mm: lowest_mm(place))
+          Linkages::FootWindow.new(leg(place), limits: limits, plate_length_mm: place[:plate_length], target_deg: wishes[:target_bend_deg], top_deg: top_deg, lowest_mm: lowest_mm(place))
         end
       end
 
@@ -53,12 +53,12 @@ module Verglas
       def foot_mm(place) = wishes[:foot_mm] || window(place).heel_mm
 
       # How deep the movement could go, and where it turns; where not even the top can be reached, the leg as near as it comes.
-      def deepest(place) = stance(place).once(:deepest) { window(place).deepest(foot_mm(place)) || FootWindow::Deepest.new(0.0, :reach) }
+      def deepest(place) = stance(place).once(:deepest) { window(place).deepest(foot_mm(place)) || Linkages::FootWindow::Deepest.new(0.0, :reach) }
 
       def bottom(place)
         stance(place).once(:bottom) do
           found = window(place).bottom(foot_mm(place), deepest: deepest(place)) if startable?(place)
-          found || FootWindow::Bottom.new(leg(place), top_deg, foot_mm(place), :reach)
+          found || Linkages::FootWindow::Bottom.new(leg(place), top_deg, foot_mm(place), :reach)
         end
       end
 
@@ -97,7 +97,7 @@ module Verglas
       def knee_limit_deg = wishes.envelope.to(:knee_flexion)
 
       # The bend of the knee with which a set begins and ends: nearly straight, or where this client's knee has its lower end.
-      def top_deg = @top_deg ||= [ClosedLeg::TOP_BEND_DEG, lowest_knee_deg].compact.max
+      def top_deg = @top_deg ||= [Linkages::ClosedLeg::TOP_BEND_DEG, lowest_knee_deg].compact.max
       def lowest_knee_deg = wishes.envelope.from(:knee_flexion)
 
       # To which bend of the hip a stop may let it: a little past what was measured, not past a caution's or a clinician's word.
@@ -105,7 +105,7 @@ module Verglas
       def range_left_deg(place) = bottom(place).bend_deg - top_deg
 
       def limits
-        @limits ||= FootWindow::Limits.new(hip_bend_deg: hip_limit_deg, ankle_bend_deg: ankle_limit_deg, knee_bend_deg: knee_limit_deg, toes: TOES.fetch(wishes[:toes].to_i))
+        @limits ||= Linkages::FootWindow::Limits.new(hip_bend_deg: hip_limit_deg, ankle_bend_deg: ankle_limit_deg, knee_bend_deg: knee_limit_deg, toes: TOES.fetch(wishes[:toes].to_i))
       end
 
       def findings(group, place)
@@ -117,14 +117,14 @@ module Verglas
       end
 
       # Where the feet are best, and how far they can be moved.
-      def settled(place) = { foot_mm: foot_mm(place), **Stance.of(body, place[:plate_width], wishes.values).to_h }.select { |name, _| wishes[name].nil? }
+      def settled(place) = { foot_mm: foot_mm(place), **Linkages::Stance.of(body, place[:plate_width], wishes.values).to_h }.select { |name, _| wishes[name].nil? }
 
       def span(choice, place)
         { foot_mm: feet_between(place), stance_mm: [0.0, TABLE[:stance][:widest_mm]], turn_deg: [0.0, TABLE[:stance][:furthest_deg]] }.fetch(choice)
       end
 
       # From the outer edge of the wider shoe to the plate's (mm); less than nothing where it hangs over.
-      def feet_wide_mm(place) = Stance.of(body, place[:plate_width], wishes.values).room_mm
+      def feet_wide_mm(place) = Linkages::Stance.of(body, place[:plate_width], wishes.values).room_mm
 
       # Both joints where the client turns, and where the machine ends the travel.
       def ranges(place)
@@ -205,9 +205,9 @@ module Verglas
       def stop(place) = grade(stop_finding, slack_mm(place), slack_mm(place), stop_fault(stopped(place)))
 
       def stop_fault(state)
-        return :past_hip_limit if state.hip_bend_deg > hip_at_stop_to_deg + FootWindow::TOUCHES
+        return :past_hip_limit if state.hip_bend_deg > hip_at_stop_to_deg + Linkages::FootWindow::TOUCHES
 
-        :past_knee_limit if knee_limit_deg && state.knee_bend_deg > knee_limit_deg + FootWindow::TOUCHES
+        :past_knee_limit if knee_limit_deg && state.knee_bend_deg > knee_limit_deg + Linkages::FootWindow::TOUCHES
       end
     end
   end

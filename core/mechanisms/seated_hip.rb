@@ -40,7 +40,7 @@ module Verglas
       def clearance_mm(place) = place[:pad_half] + (body.thigh_depth / 2.0)
 
       def contact(place, arm_deg)
-        RollerContact.at(knee: place.joint, reach_mm: place[:pad_reach], clearance_mm: clearance_mm(place), side: side, arm_deg: arm_deg)
+        Linkages::RollerContact.at(knee: place.joint, reach_mm: place[:pad_reach], clearance_mm: clearance_mm(place), side: side, arm_deg: arm_deg)
       end
 
       # At the start and at the end of the arc.
@@ -48,7 +48,7 @@ module Verglas
 
       # The arm's angle with the thigh so far out (degrees).
       def arm_at(thigh_deg, place)
-        RollerContact.arm_deg(knee: place.joint, reach_mm: place[:pad_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: thigh_deg)
+        Linkages::RollerContact.arm_deg(knee: place.joint, reach_mm: place[:pad_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: thigh_deg)
       end
 
       # Where the thighs should start: together, or apart as far as is comfortable less a little; and where the client turns back: each

@@ -8,7 +8,7 @@ module Worked
   DATA = JSON.parse(File.read(File.join(FOLDER, "worked_examples.json")))
   BODIES = DATA.fetch("bodies")
   # Of every family, {id => machines}: fixtures/machines/<family>.json.
-  BY_FAMILY = Dir[File.join(FOLDER, "machines", "*.json")].sort.to_h { |file| [File.basename(file, ".json").to_sym, JSON.parse(File.read(file))] }
+  BY_FAMILY = Dir[File.join(FOLDER, "machines", "*.json")].to_h { |file| [File.basename(file, ".json").to_sym, JSON.parse(File.read(file))] }
   MACHINES = BY_FAMILY.values.flatten.to_h { |machine| [machine["id"], machine] }
 
   def self.examples(operation) = DATA.fetch("examples").select { |example| example["op"] == operation }

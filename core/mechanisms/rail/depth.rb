@@ -18,7 +18,7 @@ module Verglas
         end
 
         # What a caution or a clinician leaves is the target; so is what the body leaves where as much as that is wanted.
-        def deep_enough?(place, room) = room.abs < FootWindow::TOUCHES || (room.negative? && (as_allowed?(place) || to_the_limit?(place)))
+        def deep_enough?(place, room) = room.abs < Linkages::FootWindow::TOUCHES || (room.negative? && (as_allowed?(place) || to_the_limit?(place)))
         def as_allowed?(place) = ENDED_BY.fetch(deepest(place).by, []).any? { |motion| wishes.hard.to(motion) }
         def to_the_limit?(place) = wishes[:target_bend_deg] >= TABLE[:depth][:pelvis_deg] && ENDED_BY.key?(deepest(place).by)
 

@@ -155,7 +155,7 @@ module Verglas
           Scenes::Plate.new(**sizes(place), **feet(place), **heights, says: window_says(place), closed: closed_says(place), choice: :foot_mm)
         end
 
-        def sizes(place) = { length_mm: place[:plate_length], width_mm: place[:plate_width], foot_mm: body.foot, shoe_mm: Stance::FIGURES[:shoe_mm] }
+        def sizes(place) = { length_mm: place[:plate_length], width_mm: place[:plate_width], foot_mm: body.foot, shoe_mm: Linkages::Stance::FIGURES[:shoe_mm] }
         def feet(place) = { **settled(place), **wishes.values.compact }.slice(:stance_mm, :turn_deg)
       end
     end

@@ -52,7 +52,7 @@ RSpec.describe Verglas::Fitting::Choices do
     machine = Worked.machine("lie_flat")
     pads = described_class.new(sizes: { hip_pad_mm: [30, 45, 60] })
     chosen = pads.computed(machine, Worked.body("middle"), Worked.wishes(machine))[:hip_pad_mm]
-    expect(chosen).to eq(Verglas::Mechanisms::HipPad.nearest(Worked.body("middle"), [30, 45, 60]).to_f)
+    expect(chosen).to eq(Verglas::Linkages::HipPad.nearest(Worked.body("middle"), [30, 45, 60]).to_f)
     extension = Worked.machine("slide_back")
     expect(pads.computed(extension, Worked.body("middle"), Worked.wishes(extension))).to eq(Worked.wishes(extension))
   end

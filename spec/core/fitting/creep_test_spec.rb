@@ -16,7 +16,7 @@ RSpec.describe Verglas::Fitting::CreepTest do
 
   def readings_of(knee, zero, angles, noise: ->(_) { 0 })
     angles.map do |arm_deg|
-      contact = Verglas::Mechanisms::RollerContact.at(knee: knee, reach_mm: 368, clearance_mm: 94, side: 1, arm_deg: arm_deg)
+      contact = Verglas::Linkages::RollerContact.at(knee: knee, reach_mm: 368, clearance_mm: 94, side: 1, arm_deg: arm_deg)
       [arm_deg, zero + contact.contact_mm + noise.call(arm_deg)]
     end
   end

@@ -163,7 +163,7 @@ RSpec.describe Verglas::Guidance::Diagnosis do
     # What an arm that turns about a knee off by so much would show, read at four angles.
     def read(evaluation, knee)
       readings = [95, 60, 25, -5].map do |arm_deg|
-        contact = Verglas::Mechanisms::RollerContact.at(knee: knee, reach_mm: evaluation.parameters[:roller_reach], clearance_mm: evaluation.mechanics.clearance_mm(evaluation.place),
+        contact = Verglas::Linkages::RollerContact.at(knee: knee, reach_mm: evaluation.parameters[:roller_reach], clearance_mm: evaluation.mechanics.clearance_mm(evaluation.place),
                                                         side: 1, arm_deg: arm_deg)
         [arm_deg, 120 + contact.contact_mm]
       end

@@ -11,7 +11,7 @@ RSpec.describe Verglas::Mechanisms::LyingKnee do
   it "rolls the roller up as the knee bends: the same contact as a seated curl mirrored" do
     lying = mechanics(flat, middle)
     place = lying.place(flat.parameters([2]))
-    seated = Verglas::Mechanisms::RollerContact.at(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: lying.clearance_mm(place), side: -1, arm_deg: 70)
+    seated = Verglas::Linkages::RollerContact.at(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: lying.clearance_mm(place), side: -1, arm_deg: 70)
     expect(lying.contact(place, 70)).to eq(seated)
   end
 
@@ -37,7 +37,7 @@ RSpec.describe Verglas::Mechanisms::LyingKnee do
     expect(laid.call(8.0)[:knee_s_mm]).to eq(8.0)
   end
 
-  describe Verglas::Mechanisms::HipPad do
+  describe Verglas::Linkages::HipPad do
     it "agrees with the worked example" do
       example = Worked.examples("hip_pad").first["expect"]
       example.each { |name, pad| expect(described_class.wanted_mm(Worked.body(name))).to be_within(0.1).of(pad) }

@@ -155,8 +155,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
         mechanics, place = rail("incline_sled", body: random_body(random), indices: [random.rand(3), 0])
         leg = mechanics.leg(place)
         drop = -30 + (random.rand * 45)
-        x = Verglas::Mechanisms::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5)
-        from_ball = Verglas::Mechanisms::CalfWork.ankle_from_ball(leg, drop)
+        x = Verglas::Linkages::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5)
+        from_ball = Verglas::Linkages::CalfWork.ankle_from_ball(leg, drop)
         expect(from_ball.norm).to be_within(1e-6).of(Math.hypot(0.55 * leg.body.foot, leg.body.ankle_height + 25))
         ankle = Verglas::Geometry::Point.new(x, leg.plate_y_mm) + from_ball
         expect(ankle.norm).to be_within(1e-6).of(leg.reach_mm(5))
@@ -166,7 +166,7 @@ RSpec.describe Verglas::Mechanisms::Rail do
     it "goes away from the client as the heels go down, is said with its room, and not at all with an ankle that nobody cleared" do
       mechanics, place = rail("incline_sled", indices: [2, 0])
       leg = mechanics.leg(place)
-      down, level = [10, 0].map { |drop| Verglas::Mechanisms::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5) }
+      down, level = [10, 0].map { |drop| Verglas::Linkages::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5) }
       expect(down).to be < level
       expect(mechanics.asides(place).map(&:code)).to eq([:"calf_work.clear"])
       expect(mechanics.asides(place, without: [:calf_work]).map(&:code)).to eq([:"calf_work.barred"])

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # A squat with a free foot, by how far the knee is bent: the ankle bends with it as far as it goes, the trunk leans so that the body stays over the
     # foot, and what is left of the knee's bend beside the ankle's is the thigh's. Degrees; lean: the trunk forward of upright. docs/model.md section 5.
     Squat = Value.define(:knee_deg, :hip_deg, :ankle_deg, :lean_deg) do

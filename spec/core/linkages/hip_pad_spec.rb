@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Verglas::Mechanisms::HipPad do
+RSpec.describe Verglas::Linkages::HipPad do
   let(:body) { Worked.body("middle") }
 
   it "bends the hips by the thigh's slope and the trunk's together" do

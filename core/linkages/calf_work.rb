@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # Calf work on a press: the balls of the feet on the plate's lower edge, the heels beyond it. Rail frame as ClosedLeg; heel drop in
     # degrees, 0 with the sole along the plate, + with the heel further from the client. docs/model.md section 5.
     module CalfWork
-      BALL_SHARE = KneeLever::BALL_SHARE
+      BALL_SHARE = Tables[:calf][:calf][:ball_share]
 
       module_function
 

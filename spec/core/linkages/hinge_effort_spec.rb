@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Verglas::Mechanisms::HingeEffort do
+RSpec.describe Verglas::Linkages::HingeEffort do
   let(:body) { Worked.body("middle") }
 
   # Height of all that weighs (kg m) over a joint, from each part's own place: what the torque is the slope of.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # The pad under the hips of somebody who lies on a flat bench, for hips bent by about 15 degrees. docs/model.md section 4.
     module HipPad
       BEND_DEG = Tables[:knee][:lying_hips][:bend_deg].to_f

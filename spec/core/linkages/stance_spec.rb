@@ -2,7 +2,7 @@
 
 require "spec_helper"
 
-RSpec.describe Verglas::Mechanisms::Stance do
+RSpec.describe Verglas::Linkages::Stance do
   let(:body) { Struct.new(:stature, :foot).new(1700.0, 260.0) }
 
   def stance(plate_mm, **placed) = described_class.of(body, plate_mm, placed)

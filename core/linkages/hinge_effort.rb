@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # What a trunk that hinges over a pad asks of the hip, and a straight body that turns about its knees asks of those. Torques in N m, both
     # legs together; angles in degrees from horizontal, + above it; masses in kg. docs/model.md section 6.
     module HingeEffort

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # A roller on an arm about the pivot touching a straight lower leg about the knee. Seat frame, origin at the pivot:
     # s along the seat to the feet, n upwards. side +1 roller in front of the leg, -1 behind. docs/model.md section 3.
     #   shin_deg      direction of the lower leg, 0 in line with the seat, 90 pointing down

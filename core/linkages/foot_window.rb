@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # Where on a plate the heels may stand for a wanted depth, and how deep the movement goes there: at the lower end the ankle (or
     # the rule about knees and toes) closes it, at the upper end the hip, at either the plate itself. Angles of the closed plane sum
     # up: knee bend = hip bend + ankle bend + trunk - plate - 90, whatever the lengths. docs/model.md section 5.

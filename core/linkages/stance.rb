@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # How both feet stand on a plate: how far apart the heels' middles are (mm), how far the toes turn out (degrees). As
     # it was placed, else a share of the body's stature, and no wider than a plate whose width is taped. docs/model.md
     # section 5.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # A leg that pushes a plate along a rail, for one exact body: hip, knee and ankle as two bars between a hip and a sole flat on the
     # plate. Rail frame: origin at the hip joint, x (Point#s) along the rail the way the client pushes, y (Point#n) square to it on the
     # knees' side; mm and degrees, angles from +x towards +y. docs/model.md section 5.

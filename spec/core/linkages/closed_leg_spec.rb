@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The leg between a hip and a plate, and what of the plate the heels may use.
-RSpec.describe Verglas::Mechanisms::ClosedLeg do
+RSpec.describe Verglas::Linkages::ClosedLeg do
   def random_leg(random)
     described_class.new(body: random_body(random), trunk_deg: 100.0 + (random.rand * 80), plate_deg: 60.0 + (random.rand * 30), plate_y_mm: -150.0 + (random.rand * 100),
                         sole_mm: random.rand * 40)
@@ -67,11 +67,11 @@ RSpec.describe Verglas::Mechanisms::ClosedLeg do
   end
 end
 
-RSpec.describe Verglas::Mechanisms::FootWindow do
+RSpec.describe Verglas::Linkages::FootWindow do
   def limits(hip: 115.0, ankle: 30.0, knee: nil, toes: :up_to) = described_class::Limits.new(hip_bend_deg: hip, ankle_bend_deg: ankle, knee_bend_deg: knee, toes: toes)
 
   def leg(body, trunk: 120.0, plate: 75.0, low: -130.0)
-    Verglas::Mechanisms::ClosedLeg.new(body: body, trunk_deg: trunk, plate_deg: plate, plate_y_mm: low, sole_mm: 25.0)
+    Verglas::Linkages::ClosedLeg.new(body: body, trunk_deg: trunk, plate_deg: plate, plate_y_mm: low, sole_mm: 25.0)
   end
 
   def window(leg, limits, target: 90.0, length: 560.0) = described_class.new(leg, limits: limits, plate_length_mm: length, target_deg: target)
@@ -168,10 +168,10 @@ RSpec.describe Verglas::Mechanisms::FootWindow do
       body = Worked.body(example["body"])
       at = example["at"]
       hip_up = at.key?("seat_angle") ? hip_over_corner(body, at) : body.hip_depth
-      Verglas::Mechanisms::ClosedLeg.new(body: body, trunk_deg: at.fetch("trunk_angle", 180), plate_deg: at["plate_angle"], plate_y_mm: at["plate_y"] - hip_up, sole_mm: example["sole"])
+      Verglas::Linkages::ClosedLeg.new(body: body, trunk_deg: at.fetch("trunk_angle", 180), plate_deg: at["plate_angle"], plate_y_mm: at["plate_y"] - hip_up, sole_mm: example["sole"])
     end
 
-    def hip_over_corner(body, at) = Verglas::Mechanisms::PressSeat.hip(body, trunk_deg: at["trunk_angle"], seat_deg: at["seat_angle"]).n
+    def hip_over_corner(body, at) = Verglas::Linkages::PressSeat.hip(body, trunk_deg: at["trunk_angle"], seat_deg: at["seat_angle"]).n
 
     def told(state)
       { "X" => state.x_mm, "d" => state.reach_mm, "knee_bend" => state.knee_bend_deg, "thigh_dir" => state.thigh_deg, "hip_bend" => state.hip_bend_deg, "ankle_bend" => state.ankle_bend_deg,

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Verglas::Mechanisms::RollerContact do
+RSpec.describe Verglas::Linkages::RollerContact do
   def at(knee, reach, clearance, side, arm_deg)
     described_class.at(knee: Verglas::Geometry::Point.new(*knee), reach_mm: reach, clearance_mm: clearance, side: side, arm_deg: arm_deg)
   end

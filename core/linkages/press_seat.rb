@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Verglas
-  module Mechanisms
+  module Linkages
     # Where the hip is on a press: behind a corner at which the seat's surface meets the back pad's face. Rail frame as ClosedLeg, from
     # that corner. docs/model.md section 5.
     module PressSeat
