@@ -104,6 +104,8 @@ module Verglas
       # How far this client's joints may move here, and where the movement ends (degrees of knee bend).
       def envelope = @envelope ||= safety.envelope(machine.family)
       def mechanics = @mechanics ||= Mechanisms.for(machine, estimation.met.dimensions, wishes_for(machine))
+      # What is said of the machine before it stands at any marks.
+      def voice = Telling.of(mechanics)
 
       # Codes for which nobody gets on at these marks, whatever the reason; empty when one may. sheet: what was seen there.
       def refusals(evaluation, sheet = {}) = [*unacceptable(evaluation, sheet), *to_be_shown]

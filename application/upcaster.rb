@@ -64,7 +64,7 @@ module Verglas
       def scene
         return unless @result["figure"]
 
-        Told::Scene.of(mechanics.scene(mechanics.place(machine.constants)))
+        Told::Scene.of(Scenes.of(mechanics, mechanics.place(machine.constants)).whole)
       end
 
       def mechanics = @mechanics ||= Mechanisms.for(machine, body, wishes)

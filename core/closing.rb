@@ -12,13 +12,24 @@ module Verglas
 
     def call
       families = Machines::Families.single
-      numbers = families.flat_map { |family| Mechanisms.admit(family) }
+      numbers = families.flat_map { |family| admit(family) }
       Machines::Families.close
       known = names(families, numbers)
       [*Tables.references, *Machines::Families.references].each { |reference| reference.check(known) }
       Guidance::HouseRules::QUESTIONS.each_value { |question| try_schools(question, families) }
       Guidance::Cautions::RULES.each_value { |rule| try_caution(rule, families) }
       families.each { |family| look_over(family) }
+    end
+
+    # A family that its mechanism serves, of which every finding is worded and every length has its points in the picture.
+    # Answers the names of its numbers.
+    def admit(family)
+      mechanics, place = Mechanisms.admit(family)
+      voice = Telling.of(mechanics, place)
+      unsaid = mechanics.all_findings(place).reject { |finding| voice.tell(finding) }.map(&:code)
+      Mechanisms.refuse(family, "sentences of #{voice.class.name}", unsaid)
+      Mechanisms.refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - Scenes.of(mechanics, place).at_rest.points.keys)
+      mechanics.quantities(place).keys
     end
 
     # {vocabulary => names}, whole.

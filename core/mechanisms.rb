@@ -12,14 +12,21 @@ module Verglas
     def fetch(name) = (@fetched ||= {})[name] ||= const_get(ALL.fetch(name))
     def of(machine) = fetch(machine.family.mechanism)
 
+    # The class of a mechanism's own name in another room (Scenes, Telling).
+    def room(namespace, mechanics) = namespace.const_get(mechanics.class.name[/\w+\z/])
+
+    # Whole degrees as they are told: never more than an upper limit allows, never less than a lower one asks.
+    def at_most(deg) = (deg + Mechanism::ALIKE_DEG).floor
+    def at_least(deg) = (deg - Mechanism::ALIKE_DEG).ceil
+
     # A bend as it is told: whole degrees that are reached, so that no number says more than a limit allows.
-    def whole_deg(deg) = (deg.abs + Mechanism::ALIKE_DEG).floor * (deg.negative? ? -1 : 1)
+    def whole_deg(deg) = at_most(deg.abs) * (deg.negative? ? -1 : 1)
 
     # One exact body on one machine.
     def for(machine, body, wishes) = of(machine).new(machine: machine, body: body, wishes: wishes)
 
-    # Raises ArgumentError for a family that its mechanism cannot serve: asked of each before the register is closed. Answers the
-    # names of its numbers.
+    # Raises ArgumentError for a family that its mechanism cannot serve: asked of each before the register is closed. Answers a
+    # middle body on a middle machine of it: [Mechanism, Place].
     def admit(family)
       mechanism = fetch(family.mechanism)
       refuse(family, "traits", mechanism::TRAITS - family.traits.keys)
@@ -31,7 +38,7 @@ module Verglas
       raise ArgumentError, "#{family.id} needs #{e.key}, for #{family.mechanism} asks for it; it has #{Tables.nearest(e.key, names)}"
     end
 
-    # A middle body on a middle machine: every number, finding, sentence and the picture.
+    # Every number and finding.
     def try(family, machine)
       mechanics = self.for(machine, Body::People.three.fetch(:middle).dimensions, Wishes.for(family))
       place = mechanics.place(machine.parameters(machine.adjusters.map { 0 }))
@@ -39,18 +46,12 @@ module Verglas
       found = mechanics.all_findings(place)
       refuse(family, "findings of #{mechanics.class.name}", machine.graded - found.map(&:code))
       refuse(family, "numbers of #{mechanics.class.name}", family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys)
-      try_telling(family, mechanics, place, found)
-      numbers.keys
-    end
-
-    def try_telling(family, mechanics, place, found)
-      refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - mechanics.scene_at_rest(place).points.keys)
-      refuse(family, "sentences of #{mechanics.class.name}", found.reject { |finding| mechanics.tell(finding, place) }.map(&:code))
+      [mechanics, place]
     end
 
     def refuse(family, what, names)
       raise ArgumentError, "#{family.id} needs #{what}: #{names.join(", ")}" if names.any?
     end
-    private_class_method :try, :try_telling, :refuse
+    private_class_method :try
   end
 end

@@ -32,13 +32,19 @@ module Verglas
           sd: evaluation.sds.transform_keys(QUANTITIES), interval: evaluation.intervals.transform_keys(QUANTITIES),
           **headline(evaluation), by_hand: evaluation.told.select(&:by_hand).map { |graded| graded.finding.code },
           p: evaluation.told.to_h { |graded| [graded.finding.code, graded.probability] },
-          **(posing ? short(evaluation.mechanics.posed(evaluation.place, **posing)) : {}) }
+          **(posing ? short(headline_of(evaluation).posed(**posing)) : {}) }
       end
 
       # What a mechanism tells at the top: its own numbers, and the mark where one adjuster decides.
       def headline(evaluation)
-        told = evaluation.mechanics.report(evaluation.place)
+        told = headline_of(evaluation).report
         told.empty? ? {} : { **mark(evaluation), **short(told) }
+      end
+
+      # The Headline of its mechanism; one that tells nothing where that has none of its own.
+      def headline_of(evaluation)
+        name = evaluation.mechanics.class.name[/\w+\z/]
+        (const_defined?(name, false) ? const_get(name) : Headline).new(evaluation.mechanics, evaluation.place)
       end
 
       # With the document's names, all the way down.
@@ -49,7 +55,7 @@ module Verglas
       # Of the one adjuster that is advised, or of that which the mechanism names; nil where none of its marks fits.
       def mark(evaluation)
         machine = evaluation.machine
-        named = evaluation.mechanics.decides_alone
+        named = headline_of(evaluation).decides_alone
         places = machine.adjusters.each_index.select { |place| machine.deciding(machine.adjusters[place]).then { |decision| named ? decision == named : decision } }
         return {} unless places.one?
 

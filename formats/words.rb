@@ -37,8 +37,8 @@ module Verglas
         say("errors.wrong_form")
       end
 
-      # A Mechanisms::Says as words, its parts first.
-      def self.of(says) = say(says.code, **says.params.transform_values { |part| part.is_a?(Mechanisms::Says) ? of(part) : number(part) })
+      # A Telling::Says as words, its parts first.
+      def self.of(says) = say(says.code, **says.params.transform_values { |part| part.is_a?(Telling::Says) ? of(part) : number(part) })
 
       # With a minus that is one.
       def self.number(part) = part.is_a?(Numeric) && part.negative? ? "−#{part.abs}" : part

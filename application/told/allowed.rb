@@ -14,10 +14,10 @@ module Verglas
         end
 
         # Only where the client's own range says so: else the house rule has said it.
-        def start(evaluation) = in_words(evaluation.mechanics.starts_says(evaluation.place))
+        def start(evaluation) = in_words(evaluation.voice.starts)
 
         # Where the client turns back; nothing where nothing is told of it.
-        def ending(meeting, evaluation) = meeting.by_feel? ? [words(:end_by_feel)] : in_words(evaluation.mechanics.ends_says(evaluation.place))
+        def ending(meeting, evaluation) = meeting.by_feel? ? [words(:end_by_feel)] : in_words(evaluation.voice.ends)
 
         # Limits that decide something here and were never measured: what holds until they are; not where a caution, a clinician or another measure has spoken of that joint.
         def unmeasured(meeting)

@@ -17,9 +17,9 @@ module Verglas
         end
 
         def tapes(family, known)
-          Mechanisms::Tapes.new(family, known).tap(&:scene)
+          Scenes::Tapes.new(family, known).tap(&:scene)
         rescue Invalid
-          Mechanisms::Tapes.new(family, {})
+          Scenes::Tapes.new(family, {})
         end
 
         def drives(family, adjuster) = adjuster["drives"].transform_keys(&:to_sym).slice(*family.constants.keys)

@@ -17,10 +17,10 @@ module Verglas
             marks: evaluation.marks, grade: evaluation.grade, likely: evaluation.likely?, findings: findings, quantities: evaluation.quantities, motion: motion,
             aids: Aids.of(evaluation.wishes.values), steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] }, targets: Target.all(evaluation)
           ).merge(placed: Placed.all(evaluation, without: without), scene: scene(evaluation), quickens: tempo && Tempo.quickens(evaluation, tempo),
-                  says: spoken(findings, motion, evaluation.mechanics.pictured_at))
+                  says: spoken(findings, motion, evaluation.picture.pictured_at))
         end
 
-        def scene(evaluation) = Scene.of(evaluation.mechanics.scene(evaluation.place), ends: evaluation.mechanics.travel_words)
+        def scene(evaluation) = Scene.of(evaluation.picture.whole, ends: evaluation.voice.travel_words)
 
         def findings(evaluation, steps)
           by_mark = steps.flat_map { |label, pair| pair.compact.map { |other| [[label, other.marks[label]], other] } }.to_h
@@ -49,7 +49,7 @@ module Verglas
         end
 
         # What the movement does, in sentences; nil where nothing is told of it.
-        def motion(evaluation) = evaluation.mechanics.motion(evaluation.place)&.transform_values { |says| Formats::Words.of(says) }
+        def motion(evaluation) = evaluation.voice.motion&.transform_values { |says| Formats::Words.of(says) }
       end
     end
   end

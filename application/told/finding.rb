@@ -13,7 +13,7 @@ module Verglas
           { code: finding.code, title: title(finding.code), value: shown(finding, evaluation), unit: evaluation.kind(finding.code).unit,
             band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?, by_hand: graded.by_hand,
             graded: evaluation.mechanics.graded?(finding),
-            interval: interval(finding, evaluation), says: graded.by_hand ? Formats::Words.of(evaluation.mechanics.tell_by_hand(finding.code)) : says(finding, evaluation),
+            interval: interval(finding, evaluation), says: graded.by_hand ? Formats::Words.of(evaluation.voice.by_hand(finding.code)) : says(finding, evaluation),
             move: graded.by_hand ? nil : move(finding, evaluation, steps) }
         end
 
@@ -27,11 +27,11 @@ module Verglas
         end
 
         def title(code) = Formats::Words.say("findings.#{code}.title")
-        def says(finding, evaluation) = Formats::Words.of(evaluation.mechanics.tell(finding, evaluation.place))
+        def says(finding, evaluation) = Formats::Words.of(evaluation.voice.tell(finding))
 
         # A few words for a step's button: what it would show.
         def short(decided_by, evaluation)
-          says = decided_by && evaluation.mechanics.short(decided_by, evaluation.place)
+          says = decided_by && evaluation.voice.short(decided_by)
           says ? Formats::Words.of(says) : ""
         end
 

@@ -21,7 +21,7 @@ module Verglas
 
         # at, sds: along and up, mm; covariance: mm^2; places: {label => [{mark:, x_mm:, y_mm:}]}.
         def shown(mechanics, kind, at:, sds:, covariance:, places:)
-          sides = mechanics.sides.map { |side| Formats::Words.of(side) }
+          sides = Telling.of(mechanics).sides.map { |side| Formats::Words.of(side) }
           { finding: kind.code, joint: Formats::Words.say("targets.joints.#{kind.code}"), x_mm: at[0], y_mm: at[1], sd_x_mm: sds[0], sd_y_mm: sds[1], covariance_mm2: covariance,
             in_line_mm: kind.band.in_line.max, close_mm: kind.band.close.max, sides: sides, places: places, says: says(kind, sides, at[0], places) }
         end

@@ -22,7 +22,7 @@ module Verglas
         def quickens(evaluation, tempo)
           return unless tempo.slow_s
 
-          found = Mechanisms::Quickening.of(evaluation.mechanics, evaluation.place, tempo.slow_deg)
+          found = Scenes::Quickening.of(evaluation.mechanics, evaluation.place, tempo.slow_deg)
           return { share: nil, parts: [], shown: nil, says: say(:begin_slowly) } unless found
 
           { share: found.share.round(3), parts: found.parts.map { |part| Scene.part(part) }, shown: found.shown && Scene.dimension(found.shown),

@@ -34,6 +34,10 @@ module Verglas
       def placing(choice, value) = self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
 
       def mechanics = @mechanics ||= open_places? ? unplaced.settling(unplaced.settled(unplaced.place(parameters))) : unplaced
+      # What is said of it, and how it is drawn.
+      def voice = @voice ||= Telling.of(mechanics, place)
+      def picture = @picture ||= Scenes.of(mechanics, place)
+
       def marks = machine.marks(indices)
       def place = @place ||= mechanics.place(parameters)
       def quantities = @quantities ||= mechanics.quantities(place)

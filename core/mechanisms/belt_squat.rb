@@ -6,9 +6,6 @@ module Verglas
     # stands tall, stays off the floor at the deepest squat, and is clipped on with a shallow one. It is a squat: how deep is a target, cut to what hip
     # and knee allow; the chain is that of thighs level. docs/model.md section 5.
     class BeltSquat < Mechanism
-      include BeltSquat::Drawing
-      include BeltSquat::Words
-
       FIGURES = Tables[:press][:belt]
       BODY_PARAMETERS = %i[ankle_height shank thigh].freeze
       # without: how one does without the machine (its care is said before anybody steps up); nil for the machine itself.
@@ -61,6 +58,9 @@ module Verglas
       def most_links(place) = ((longest_mm(place) - place[:hook_length]) / place[:link_pitch]).floor.clamp(0, place[:links].to_i)
       def fewest_links(place) = [1, ((shortest_mm(place) - place[:hook_length]) / place[:link_pitch]).ceil].max
 
+      # By how much even a single link is too long (mm).
+      def missing_mm(place) = [chain_of(1, place) - longest_mm(place), 0.0].max
+
       # As short as still can be clipped.
       def link(place) = wishes[:link] || best_link(place)
       def best_link(place) = [fewest_links(place), most_links(place)].min.clamp(1..)
@@ -93,14 +93,8 @@ module Verglas
                           **chain_quantities(place) }
       end
 
-      def report(place)
-        { ring_mm: ring_mm(place), drop_mm: drop_mm, mat_mm: wishes[:mat_mm], link: link(place), fewest_links: fewest_links(place), most_links: most_links(place), lift_mm: lift_mm(place),
-          bottom_room_mm: bottom_room_mm(place), clip_squat_mm: lift_mm(place), fits: most_links(place) >= 1 && clips?(place), missing_mm: [chain_of(1, place) - longest_mm(place), 0.0].max,
-          state: deepest.to_h }
-      end
-
       # The knee, to nearly straight.
-      def lead(_place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: deepest.knee_deg, upto_deg: top_deg)
+      def lead(_place) = Lead.new(motion: :knee_flexion, from_deg: deepest.knee_deg, upto_deg: top_deg)
 
       # The client decides how deep.
       def ranges(_place)

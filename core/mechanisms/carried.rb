@@ -22,11 +22,6 @@ module Verglas
 
       # N m as the screen has them, never less than nothing.
       def whole(torque_nm) = [torque_nm, 0.0].max.round
-
-      private
-
-      # From horizontal, + upwards (degrees).
-      def towards(deg) = Geometry::Point.towards(-deg)
     end
   end
 end

@@ -8,7 +8,6 @@ module Verglas
     class GluteHam < Mechanism
       include Carried
       include Rungs
-      include GluteHam::Drawing
 
       TRAITS = [].freeze
       BODY_PARAMETERS = %i[stature ankle_height shank thigh torso].freeze
@@ -33,7 +32,7 @@ module Verglas
         Linkages::HingeEffort.knee_nm(body, mass_kg: mass_kg, body_deg: body_deg, band_n: band, band_lever_mm: FIGURES[:band][:knee_lever_mm]) + held_nm(held, body_deg)
       end
 
-      def lead(_place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: bottom_deg, upto_deg: top_deg)
+      def lead(_place) = Lead.new(motion: :knee_flexion, from_deg: bottom_deg, upto_deg: top_deg)
 
       def findings(_group, place) = [grade(:knee_over_pad, knee_off_mm(place)), range_left(place)]
 
@@ -41,38 +40,11 @@ module Verglas
         { knee_over_pad_mm: knee_over_pad_mm(place), knee_off_mm: knee_off_mm(place), range_left_deg: range_left_deg(place), most_nm: torque_nm(bottom_deg), top_nm: torque_nm(bottom_deg) }
       end
 
-      def report(place) = { knee_over_pad_mm: knee_over_pad_mm(place), knee: Linkages::HingeEffort.knee_place(knee_over_pad_mm(place)) }
-      def decides_alone = :knee_place
-
       def ranges(_place)
         { knee_flexion: { bottom: bottom_deg, top: top_deg }.map { |at, deg| Reached.new(at: at, deg: deg, forced: false, target_deg: deg) } }
       end
 
       def end_limited? = top_deg < UPRIGHT_DEG || bottom_deg.positive?
-      def starts_says(_place) = bottom_deg.positive? ? Says.of("allowed.knees_bent_from", deg: at_least(bottom_deg)) : nil
-
-      def ends_says(_place)
-        [(Says.of("allowed.raised_to", deg: at_most(top_deg)) if top_deg < UPRIGHT_DEG),
-         Says.of(bottom_deg.positive? ? "allowed.body_straight_from" : "allowed.body_straight", deg: at_least(bottom_deg))].compact
-      end
-
-      def warnings = [Says.of("care.glute_ham")]
-
-      def says(finding, place)
-        word = finding.severity > 1 ? { true => :wedged, false => :back_works }[finding.graded.positive?] : Linkages::HingeEffort.knee_place(knee_over_pad_mm(place))
-        Says.of("says.knee_over_pad.#{word}", mm: knee_over_pad_mm(place).abs.round)
-      end
-
-      def short(_decision, place) = Says.of("short.knee_place.#{Linkages::HingeEffort.knee_place(knee_over_pad_mm(place))}", mm: knee_over_pad_mm(place).abs.round)
-
-      def motion(_place)
-        return unless family.told.include?(:joint)
-
-        { ending: Says.of(bottom_deg.positive? ? "motion.glute_ham_from" : "motion.glute_ham", nm: whole(torque_nm(bottom_deg)), deg: at_least(bottom_deg)),
-          ratio: Says.of(added? ? "motion.glute_ham_added" : "motion.glute_ham_plain", nm: whole(torque_nm(0.0, held: 0.0, band: 0.0))) }
-      end
-
-      def travel_words = [bottom_deg.positive? ? :bottom : :level, top_deg < UPRIGHT_DEG ? :top : :upright]
 
       # Less and less help, body weight, then what is held.
       def rungs = [*banded(rung_nm(nil, 0, 0), FIGURES[:band][:knee_lever_mm]), rung, *weighted]

@@ -5,8 +5,6 @@ module Verglas
     # A hack squat facing its pad: no bend of hip or knee is claimed there, only whether somebody who stands with the whole foot down
     # lifts the carriage off its latch. Lengths along the rail, mm, from the shoulder pads. docs/model.md section 5.
     class HackReach < Mechanism
-      include HackReach::Drawing
-
       LATCH = Tables[:press][:latch]
       BODY_PARAMETERS = %i[torso thigh shank ankle_height].freeze
       RULES = { reach: Rule.of(:latch_to_feet, constants: 2) { |hack, at| hack.reach_mm(at) - LATCH[:past_latch_mm] } }.freeze
@@ -34,34 +32,8 @@ module Verglas
         { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), loaded_room_mm: latch_room_mm(place) - place[:sink_per_100_kg], force_per_kg_n: force }
       end
 
-      def report(place)
-        { reach_mm: reach_mm(place) - (wishes[:block_mm] / Math.sin(Geometry::Angle.radians(place[:plate_angle]))), block_mm: wishes[:block_mm], reach_ok: !latch_room_mm(place).negative? }
-      end
-
-      def says(finding, _place)
-        return Says.of("says.latch_room.out_of_reach", mm: finding.value.abs.ceil) if finding.fault
-
-        Says.of(finding.severity.zero? ? "says.latch_room.right" : "says.latch_room.on_a_block", mm: finding.value.round)
-      end
-
       # By eye, how far the carriage goes down: no number rests on it.
       def span(choice, _place) = [0, family.choices.fetch(choice).most]
-
-      def short(decision, place)
-        return if decision == :carriage_down_mm
-
-        room = latch_room_mm(place)
-        Says.of(room.negative? ? "short.reach.short" : "short.reach.right", mm: room.abs.round)
-      end
-
-      def warnings = [Says.of("care.facing_the_pad")]
-
-      # What was measured of joints of which no angle is claimed is a stop by eye.
-      def ends_says(_place)
-        family.joints.each_value.select(&:by_eye?).filter_map { |joint| wishes.envelope.to(joint.motion)&.then { |deg| Says.of("allowed.by_eye.#{joint.motion}", deg: at_most(deg)) } }
-      end
-
-      private
 
       def leg_mm = @leg_mm ||= Math.sqrt((body.thigh**2) + (body.shank**2) + (2 * body.thigh * body.shank * Math.cos(Geometry::Angle.radians(LATCH[:standing_bend_deg]))))
     end

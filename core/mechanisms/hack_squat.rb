@@ -6,8 +6,6 @@ module Verglas
     # rail. The hip moves and the plate stands; lengths along the rail are taped from the shoulder pads, the plate's height from the
     # back pad's face. docs/model.md section 5.
     class HackSquat < Rail
-      include HackSquat::Drawing
-
       LATCH = TABLE[:latch]
       BODY_PARAMETERS = [*LEG, :torso].freeze
       RULES = {
@@ -30,24 +28,8 @@ module Verglas
       # What is left for the way back onto the latch with 100 kg (mm), the shoulders having sunk.
       def loaded_room_mm(place) = latch_room_mm(place) - place[:sink_per_100_kg]
 
-      def asides(place, **)
-        if place[:sink_per_100_kg].positive?
-          [Says.of("sink.#{loaded_room_mm(place).negative? ? "short" : "room"}", mm: loaded_room_mm(place).abs.round,
-                                                                                 sink: place[:sink_per_100_kg].round)]
-        else
-          []
-        end
-      end
-
       # What is missing without a block, wherever in their window the feet stand (mm).
       def shortfall_mm(place) = [without_block(place) { |bare, there| bare.needed_mm(there) - bare.greatest_reach_mm(there) }, 0.0].max
-
-      def report(place)
-        short = shortfall_mm(place)
-        latch = findings(:joint, place).find { |finding| finding.code == :latch_room }
-        { **super, reach_mm: reach_mm(place), shortfall_mm: short, block_mm: (wishes[:block_mm] unless latch_room_mm(place).negative?),
-                   severities: [*severities(place), *(latch.band if short.positive?)] }
-      end
 
       # From the shoulder pads to where the carriage stands clear of its latch, the shoulders sunk (mm).
       def needed_mm(place) = place[:latch_distance] + LATCH[:past_latch_mm] + wishes[:sink_mm]
@@ -56,6 +38,15 @@ module Verglas
       def greatest_reach_mm(place)
         furthest = leg(place).heel_square_to_plate(standing_bend_deg)
         reach_at_mm(place, furthest.clamp(*feet_window(place)))
+      end
+
+      def sole_mm = wishes[:sole_mm] + wishes[:block_mm]
+
+      # Out of reach is a fault; with a block it is close at best.
+      def further(place)
+        room = latch_room_mm(place)
+        latch = grade(:latch_room, room, room, (:latch_out_of_reach if room.negative?))
+        [wishes[:block_mm].positive? && latch.severity.zero? ? latch.with_severity(1) : latch]
       end
 
       private
@@ -75,7 +66,6 @@ module Verglas
         window(place).heel_mm.clamp([low, least].max, [high, most].min)
       end
 
-      def sole_mm = wishes[:sole_mm] + wishes[:block_mm]
       def force_per_kg(place) = Linkages::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
       def load_quantities(place) = { empty_force_n: force_n(place, 0.0) }
 
@@ -85,13 +75,6 @@ module Verglas
 
         bare = self.class.new(machine: @machine, body: body, wishes: wishes.wishing(block_mm: 0.0, foot_mm: nil))
         yield(bare, bare.place(place.parameters))
-      end
-
-      # Out of reach is a fault; with a block it is close at best.
-      def further(place)
-        room = latch_room_mm(place)
-        latch = grade(:latch_room, room, room, (:latch_out_of_reach if room.negative?))
-        [wishes[:block_mm].positive? && latch.severity.zero? ? latch.with_severity(1) : latch]
       end
 
       def further_quantities(place) = { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), loaded_room_mm: loaded_room_mm(place) }

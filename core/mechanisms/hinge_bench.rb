@@ -8,8 +8,6 @@ module Verglas
     class HingeBench < Mechanism
       include Carried
       include Rungs
-      include HingeBench::Words
-      include HingeBench::Drawing
 
       TRAITS = %i[level].freeze
       BODY_PARAMETERS = %i[stature ankle_height shank thigh torso].freeze
@@ -92,9 +90,6 @@ module Verglas
           range_left_deg: range_left_deg(place), bottom_room_deg: bottom_room_deg(place), top_deg: top_deg, bottom_nm: bottom_nm(place), top_nm: top_nm(place), most_nm: most_nm(place) }
       end
 
-      def report(place) = { hip_crease_mm: crease_mm(place), gap_mm: gap_mm(place), band: hip_gap(place).band }
-      def decides_alone = :hip_pad
-
       # Between two holes the one that leaves the hip freer: the smallest gap that is not too small; where all are, the largest. One so large
       # that the thighs carry it all comes after a small one. A client who has to be on a steep bench is on one.
       def precedence(place)
@@ -117,7 +112,7 @@ module Verglas
       # The hip's bend at a share of the movement: 0 where it turns, 1 at its top.
       def bend_at(place, share) = bottom_deg(place) + ((top_deg - bottom_deg(place)) * share)
 
-      def lead(place) = Quickening::Lead.new(motion: :hip_flexion, from_deg: bottom_deg(place), upto_deg: top_deg)
+      def lead(place) = Lead.new(motion: :hip_flexion, from_deg: bottom_deg(place), upto_deg: top_deg)
 
       # Whether it is the client's own bend, and not the house rule, that ends it.
       def end_limited? = own_bends_deg.any? { |deg| deg < wishes[:bottom_bend_deg] }
@@ -129,6 +124,8 @@ module Verglas
         angles = bench_angles.select { |deg| deg >= wishes[:least_angle_deg] }.sort.reverse
         angles.empty? ? [] : [*angles.map { |deg| rung(deg: deg) }, *weighted(deg: angles.last)]
       end
+
+      def bottom(place) = bottom_room_deg(place).then { |room| grade(:hinge_bottom, room, room, (:past_own_bend if room < -TOUCHES)) }
 
       private
 
@@ -158,7 +155,6 @@ module Verglas
 
       def slope_room_deg(place) = level? ? 0.0 : bench_deg(place) - wishes[:least_angle_deg]
       def slope(place) = slope_room_deg(place).then { |room| grade(:bench_slope, room, room, (:too_flat if room.negative?)) }
-      def bottom(place) = bottom_room_deg(place).then { |room| grade(:hinge_bottom, room, room, (:past_own_bend if room < -TOUCHES)) }
 
       # Two bends, or two marks, are told apart from here (degrees, mm): what is placed is placed in whole ones.
       TOUCHES = 0.5

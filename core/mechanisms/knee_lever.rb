@@ -5,8 +5,6 @@ module Verglas
     # A pad on a lever over the thighs of somebody who sits with the forefeet on a block. Frame: origin under the balls of the
     # feet, x forward, y up; mm and degrees of heel drop, 0 with the sole level, + with the heel below. docs/model.md section 5.
     class KneeLever < Mechanism
-      include KneeLever::Drawing
-
       FIGURES = Tables[:calf][:calf]
       TOP_DEG = FIGURES[:top_deg]
       BALL_SHARE = Linkages::CalfWork::BALL_SHARE
@@ -44,40 +42,18 @@ module Verglas
         { low_mm: low_mm, high_mm: high_mm, slack_mm: slack_mm(place), heel_drop_deg: heel_drop_deg, range_left_deg: range_left_deg(place) }
       end
 
-      def report(place) = quantities(place).slice(:low_mm, :high_mm, :slack_mm, :clears_mm)
-
       # The client decides how low the heels go.
       def ranges(_place)
         ends = { bottom: heel_drop_deg, top: top_deg }.map { |at, deg| Reached.new(at: at, deg: deg, forced: false, target_deg: deg) }
         { heel_drop: ends, ankle_dorsiflexion: ends }
       end
 
-      def lead(_place) = Quickening::Lead.new(motion: :heel_drop, from_deg: heel_drop_deg, upto_deg: top_deg)
+      def lead(_place) = Lead.new(motion: :heel_drop, from_deg: heel_drop_deg, upto_deg: top_deg)
 
       # The highest mark that lets the heels down, and no other.
       def preference(place) = [slack_mm(place).negative? ? 1 : 0, slack_mm(place).abs]
 
       def end_limited? = heel_drop_deg != wishes[:heel_drop_deg]
-
-      def ends_says(_place)
-        low = Says.of(heel_drop_deg.positive? ? "allowed.heels_down" : "allowed.heels_level", deg: at_most(heel_drop_deg))
-        [low, (Says.of("allowed.heels_up", deg: at_most(-top_deg)) if top_deg > TOP_DEG)].compact
-      end
-
-      def step_numbers(_place) = { drop_deg: at_most(heel_drop_deg) }
-
-      def says(finding, _place)
-        mm = finding.value.abs.round
-        return Says.of("says.catch_clear.#{clearance(finding)}", mm: mm) if finding.code == :catch_clear
-        return Says.of("says.pad_slack.leaves_the_thighs", mm: mm) if finding.fault
-
-        Says.of(finding.severity.zero? ? "says.pad_slack.right" : "says.pad_slack.low", mm: mm)
-      end
-
-      def short(_decision, place)
-        slack = slack_mm(place)
-        Says.of(slack.negative? ? "short.knee_pad.high" : "short.knee_pad.low", mm: slack.abs.round)
-      end
 
       private
 
@@ -86,12 +62,6 @@ module Verglas
       def pad_slack(place)
         slack = slack_mm(place)
         grade(:pad_slack, slack, slack, (:leaves_the_thighs if slack.negative?))
-      end
-
-      def clearance(finding)
-        return :right if finding.severity.zero?
-
-        finding.value.negative? ? :short : :tight
       end
     end
   end

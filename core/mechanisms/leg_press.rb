@@ -5,8 +5,6 @@ module Verglas
     # A leg press: one sits between a seat and a plate on a rail; a sled that is caught by stops, or a stack that rests. Lengths are
     # taped from the corner where the seat's surface meets the back pad's face. docs/model.md section 5.
     class LegPress < Rail
-      include LegPress::Drawing
-
       FROM_STRAIGHT_MM = TABLE[:latch][:from_straight_mm]
       BODY_PARAMETERS = [*LEG, :hip_rise].freeze
       RULES = {
@@ -35,23 +33,16 @@ module Verglas
 
       def calf_drop_deg = wishes.clamp(:heel_drop, TABLE[:calf_work][:heel_drop_deg])
 
-      def asides(place, without: [])
-        return [Says.of("calf_work.barred")] if without.include?(:calf_work)
-
-        slack = calf_slack_mm(place) or return []
-        word = slack >= TABLE[:calf_work][:off_the_stop_mm] ? "clear" : "caught"
-        [Says.of(latches? ? "calf_work.#{word}" : "calf_work.#{word}_at_rest", mm: slack.abs.round, deg: calf_drop_deg.round)]
-      end
-
       def beside_stance = %i[latch_x]
 
       # A stack has no latch.
       def latches? = family.constants.key?(:latch_x)
 
-      def report(place)
-        latch = findings(:joint, place).find { |finding| finding.code == :latch_room }
-        reached = latch.nil? || latch.severity.zero?
-        { **super, reach_ok: reached, severities: reached ? severities(place) : [severities(place).first, latch.band] }
+      def further(place)
+        return [] unless latches?
+
+        room = latch_room_mm(place)
+        [grade(:latch_room, room, room, (:latch_out_of_reach if room.negative?))]
       end
 
       private
@@ -62,13 +53,6 @@ module Verglas
       end
 
       def load_quantities(place) = place.parameters.key?(:sled_mass) ? { empty_force_n: force_n(place, 0.0) } : {}
-
-      def further(place)
-        return [] unless latches?
-
-        room = latch_room_mm(place)
-        [grade(:latch_room, room, room, (:latch_out_of_reach if room.negative?))]
-      end
 
       def further_quantities(place)
         { back_from_level_deg: place[:trunk_angle] + place[:rail_incline], **(latches? ? { latch_room_mm: latch_room_mm(place) } : {}) }

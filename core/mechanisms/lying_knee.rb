@@ -6,8 +6,6 @@ module Verglas
     # Bench frame: s along the leg part to the feet, n square to it, **downwards** (from the client's back to the front), so
     # that the arm's angle grows as the roller rises. docs/model.md section 4.
     class LyingKnee < PivotArm
-      include LyingKnee::Drawing
-
       BODY_PARAMETERS = %i[thigh shank knee_front torso calf_half].freeze
 
       RULES = {
@@ -52,21 +50,6 @@ module Verglas
       def findings(group, place) = group == :hips ? [] : super
       def quantities_of(group, place) = group == :hips ? { hip_bend_deg: hip_bend_deg(place) } : super
       def hip_bend_deg(place) = hinged? ? place[:hinge_angle] : Linkages::HipPad.bend_deg(body, wishes[:hip_pad_mm])
-
-      def says(finding, place)
-        return super unless finding.code == :kneecap_clear
-        return Says.of("says.kneecap_clear.right") if finding.severity.zero?
-
-        Says.of(finding.value < clear_target_mm ? "says.kneecap_clear.under" : "says.kneecap_clear.beyond", mm: (finding.value - clear_target_mm).abs.round)
-      end
-
-      def short(decision, place)
-        case decision
-        when :bench_end then Says.of("short.bench_end", mm: kneecap_clear_mm(place).round)
-        when :hips then Says.of("short.hips", deg: hip_bend_deg(place).round)
-        else super
-        end
-      end
 
       private
 

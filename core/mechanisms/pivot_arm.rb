@@ -7,9 +7,6 @@ module Verglas
     # feet, n square to it; mm and degrees, flexion 0 straight. docs/model.md section 3. A subclass says where the knee is
     # (`joint`), how the thigh slopes (`thigh_slope_deg`), where the hip is (`hip`), and what else it finds.
     class PivotArm < Mechanism
-      include PivotArm::Words
-      include PivotArm::Drawing
-
       TABLE = Tables[:knee]
       FAULTS = TABLE[:faults]
       KNEECAP_EDGE_MM = TABLE[:kneecap_edge][:behind_knee_mm]
@@ -37,8 +34,8 @@ module Verglas
         @wanted_above_ankle_mm = wishes[:contact_above_ankle_mm]
       end
 
-      # +1 where the pad lies in front of the lower leg, -1 behind it.
-      attr_reader :side
+      # side: +1 where the pad lies in front of the lower leg, -1 behind it; wanted_above_ankle_mm: where the roller wants to touch.
+      attr_reader :side, :wanted_above_ankle_mm
 
       # Whether the movement straightens the knee; else it bends it.
       def straightens? = side.positive?
@@ -127,7 +124,7 @@ module Verglas
         return unless family.told.include?(:arm)
 
         from, upto = [place[:start_angle], turning(place).first].map { |arm_deg| knee_bend_deg(contact(place, arm_deg).shin_deg) }
-        Quickening::Lead.new(motion: :knee_flexion, from_deg: from, upto_deg: upto)
+        Lead.new(motion: :knee_flexion, from_deg: from, upto_deg: upto)
       end
 
       # The arm's angle with the knee bent so far, the knee where it now is (degrees).
@@ -139,6 +136,9 @@ module Verglas
       def creep_geometry(place)
         { reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side } if family.told.include?(:arm)
       end
+
+      # Where comfort says where the roller lies its place is told, not graded; not where a caution wants it higher.
+      def by_comfort? = wishes.values.fetch(:contact_by_comfort, 0).positive? && wishes[:contact_above_ankle_mm] <= family.wishes[:contact_above_ankle_mm].default
 
       private
 
@@ -169,9 +169,6 @@ module Verglas
         found = grade(:contact, above_ankle, above_ankle - @wanted_above_ankle_mm, contact_fault(above_ankle))
         by_comfort? && !found.fault ? found.softened(severity: 0, cost: found.cost) : found
       end
-
-      # Where comfort says where the roller lies its place is told, not graded; not where a caution wants it higher.
-      def by_comfort? = wishes.values.fetch(:contact_by_comfort, 0).positive? && wishes[:contact_above_ankle_mm] <= family.wishes[:contact_above_ankle_mm].default
 
       def contact_fault(above_ankle_mm)
         return :on_the_foot if above_ankle_mm < FAULTS[:on_the_foot][:above_ankle_below_mm]

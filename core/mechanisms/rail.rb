@@ -10,8 +10,6 @@ module Verglas
     class Rail < Mechanism
       include Rail::Numbers
       include Rail::Depth
-      include Rail::Words
-      include Rail::Drawing
 
       TABLE = Tables[:press]
       TOES = %i[over up_to past].freeze
@@ -167,7 +165,7 @@ module Verglas
       end
 
       # The knee, which straightens; as far as the plate has gone by then.
-      def lead(place) = Quickening::Lead.new(motion: :knee_flexion, from_deg: turning(place).knee_bend_deg, upto_deg: top(place).knee_bend_deg)
+      def lead(place) = Lead.new(motion: :knee_flexion, from_deg: turning(place).knee_bend_deg, upto_deg: top(place).knee_bend_deg)
 
       def share_at(place, deg)
         from, at, upto = [turning(place), leg(place).towards_bend(deg, foot_mm(place)), top(place)].map(&:x_mm)
@@ -177,13 +175,15 @@ module Verglas
       # Where a set begins and ends.
       def top(place) = stance(place).once(:top) { leg(place).towards_bend(top_deg, foot_mm(place)) }
 
+      def sole_mm = wishes[:sole_mm]
+
+      def further(_place) = []
+
       private
 
-      def sole_mm = wishes[:sole_mm]
       def force_per_kg(_place) = raise(NotImplementedError)
       def force_quantities(place) = { force_per_kg_n: force_per_kg(place) }
       def load_quantities(_place) = {}
-      def further(_place) = []
       def further_quantities(_place) = {}
 
       # Where the feet may be placed: on the plate, and until a limit of this client is known not towards where it would come first.

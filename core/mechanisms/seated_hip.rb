@@ -6,9 +6,6 @@ module Verglas
     # from above, one leg: origin at the pivot, s forward, n towards the body's middle; angles each side from straight ahead, + outwards, so
     # that a pad meets a thigh as a roller meets a shin. mm, degrees. docs/model.md section 7.
     class SeatedHip < Mechanism
-      include SeatedHip::Words
-      include SeatedHip::Drawing
-
       FIGURES = Tables[:spread]
       TRAITS = %i[side].freeze
       BODY_PARAMETERS = %i[stature hip_depth hip_rise thigh thigh_depth ankle_height shank].freeze
@@ -28,6 +25,9 @@ module Verglas
       # -1 where the pads lie outside the thighs and those move apart, +1 inside and together.
       def side = family.traits[:side]
       def opens? = side.negative?
+
+      # n points to the middle, which on the side that is magnified is down.
+      def up = -1
 
       # The hip's joint from the pivot.
       def joint(parameters)
@@ -101,8 +101,6 @@ module Verglas
         end
       end
 
-      def report(place) = quantities(place).except(:range_left_deg)
-
       # An adduction's start is one that is allowed before anything else.
       def precedence(place)
         return [] if opens? || !arms?
@@ -134,7 +132,7 @@ module Verglas
         return unless arms?
 
         from, upto = [0, 1].map { |share| contact(place, arm_along(place, share)).shin_deg }
-        Quickening::Lead.new(motion: :hip_abduction, from_deg: from, upto_deg: upto)
+        Lead.new(motion: :hip_abduction, from_deg: from, upto_deg: upto)
       end
 
       def share_at(place, deg)

@@ -5,13 +5,9 @@ module Verglas
     # A knee machine on whose seat the client sits: back pad and seat decide where the knee is. Seat frame, n upwards.
     # docs/model.md section 3.
     class SeatedKnee < PivotArm
-      include SeatedKnee::Drawing
-
       TRAITS = [*PivotArm::TRAITS, :gap_graded].freeze
       BODY_PARAMETERS = %i[thigh shank hip_depth hip_rise knee_back knee_under thigh_depth calf_half].freeze
       FIXED_SEAT = TABLE[:fixed_seat]
-      # Less than this a pad only rests.
-      RESTING_BELOW_MM = 3
       # Between the back pad and the seat's front edge at the first marks.
       SHORTEST_SEAT_MM = 200
 
@@ -81,26 +77,6 @@ module Verglas
         family.traits[:gap_graded] || finding.value <= band(:crease_gap).in_line.max
       end
 
-      def tell_by_hand(code) = code == :thigh_press && rests? ? Says.of("says.thigh_press.by_hand_resting") : super
-
-      def says(finding, place)
-        case finding.code
-        when :crease_gap then says_gap(finding)
-        when :kneecap_gap then says_kneecap_gap(finding)
-        when :thigh_press then says_thigh_press(finding)
-        else super
-        end
-      end
-
-      def short(decision, place)
-        case decision
-        when :crease then short_gap(crease_gap_mm(place))
-        when :thigh_press then short_press(thigh_press_mm(place))
-        when :kneecap then Says.of("short.kneecap", mm: kneecap_gap_mm(place).round)
-        else super
-        end
-      end
-
       def teaches? = true
 
       # The marks as lengths. pitch: {constant => mm} of the finest adjuster that moves it, where the marks now are.
@@ -142,31 +118,6 @@ module Verglas
         press = thigh_press_mm(place)
         grade(:thigh_press, press, press - wishes[:thigh_press_mm] + band(:thigh_press).target)
       end
-
-      def says_gap(finding)
-        return Says.of("says.crease_gap.snug") if finding.severity.zero? && finding.value <= band(:crease_gap).in_line.max
-
-        Says.of(finding.value.negative? ? "says.crease_gap.pinch" : "says.crease_gap.gap", mm: finding.value.abs.round)
-      end
-
-      def says_kneecap_gap(finding)
-        return Says.of("says.kneecap_gap.on_the_kneecap") if finding.fault
-        return Says.of("says.kneecap_gap.right") if finding.severity.zero?
-
-        Says.of(finding.value < band(:kneecap_gap).target ? "says.kneecap_gap.near" : "says.kneecap_gap.far", mm: finding.value.round)
-      end
-
-      def says_thigh_press(finding)
-        return Says.of("says.thigh_press.#{rests? ? :resting : :right}") if finding.severity.zero?
-
-        Says.of(finding.value.negative? ? "says.thigh_press.loose" : "says.thigh_press.hard", mm: finding.value.abs.round)
-      end
-
-      # Whether the pad shall only rest on the thigh.
-      def rests? = wishes[:thigh_press_mm] < RESTING_BELOW_MM
-
-      def short_gap(gap) = Says.of(gap.negative? ? "short.crease_gap.pinch" : "short.crease_gap.gap", mm: gap.abs.round)
-      def short_press(press) = Says.of(press.negative? ? "short.thigh_clear" : "short.thigh_press", mm: press.abs.round)
     end
   end
 end

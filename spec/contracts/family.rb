@@ -52,13 +52,19 @@ RSpec.shared_examples "a family" do
       asked = evaluation.mechanics
       numbers = evaluation.quantities.values
       expect(numbers).to all(satisfy(&:finite?)), missing.to_s
-      expect([asked.motion(evaluation.place), asked.scene(evaluation.place)]).to eq([nil, nil]), missing.to_s unless told.told.include?(:joint)
-      expect { [asked.warnings, asked.step_numbers(evaluation.place), asked.starts_says(evaluation.place), asked.ends_says(evaluation.place)] }.not_to raise_error
+      expect([Verglas::Telling.of(asked, evaluation.place).motion, Verglas::Scenes.of(asked, evaluation.place).whole]).to eq([nil, nil]), missing.to_s unless told.told.include?(:joint)
+      expect do
+        [Verglas::Telling.of(asked).warnings, Verglas::Telling.of(asked, evaluation.place).step_numbers, Verglas::Telling.of(asked, evaluation.place).starts,
+         Verglas::Telling.of(asked, evaluation.place).ends]
+      end.not_to raise_error
       next if evaluation.findings.empty?
 
       expect { Verglas::Fitting::Solver.new(machine: cut, body: body, wishes: Worked.wishes(cut)).solutions }.not_to raise_error
-      expect { [asked.limits_at(evaluation.place, 0.0), asked.report(evaluation.place), asked.rungs, asked.settled(evaluation.place), asked.asides(evaluation.place)] }.not_to raise_error
-      expect { [asked.scene(evaluation.place), asked.motion(evaluation.place)] }.not_to raise_error
+      expect do
+        [asked.limits_at(evaluation.place, 0.0), Verglas::Formats::Answers.headline_of(evaluation).report, asked.rungs, asked.settled(evaluation.place),
+         Verglas::Telling.of(asked, evaluation.place).asides]
+      end.not_to raise_error
+      expect { [Verglas::Scenes.of(asked, evaluation.place).whole, Verglas::Telling.of(asked, evaluation.place).motion] }.not_to raise_error
     end
   end
 

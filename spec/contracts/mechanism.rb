@@ -36,7 +36,7 @@ RSpec.shared_examples "a mechanism" do
       kind = family.findings.fetch(finding.code)
       expect(numbers.keys).to include(*kind.quantities)
       expect(numbers[kind.graded]).to be_within(1e-9).of(finding.value)
-      expect(Verglas::Formats::Words.of(mechanics.tell(finding, place))).not_to be_empty
+      expect(Verglas::Formats::Words.of(Verglas::Telling.of(mechanics, place).tell(finding))).not_to be_empty
     end
   end
 
@@ -74,7 +74,7 @@ RSpec.shared_examples "a mechanism" do
 
       mechanics, place = placed
       expect([mechanics.position(decision, place), *mechanics.required(decision, place)]).to all(satisfy(&:finite?)), "#{index} #{decision}"
-      expect(mechanics.short(decision, place)).to be_nil.or be_a(Verglas::Mechanisms::Says)
+      expect(Verglas::Telling.of(mechanics, place).short(decision)).to be_nil.or be_a(Verglas::Telling::Says)
     end
   end
 
@@ -85,15 +85,15 @@ RSpec.shared_examples "a mechanism" do
 
   it "tells where a slow start is over: on the way, the leading joint bent so far, as the picture has it there" do
     mechanics, place = placed(indices: solved.indices, body: Worked.body("middle"))
-    expect(Verglas::Mechanisms::Quickening.of(mechanics, place, nil)).to be_nil
-    expect(Verglas::Mechanisms::Quickening.of(mechanics, place, 170)).to be_nil
-    quickening = Verglas::Mechanisms::Quickening.of(mechanics, place, 15)
+    expect(Verglas::Scenes::Quickening.of(mechanics, place, nil)).to be_nil
+    expect(Verglas::Scenes::Quickening.of(mechanics, place, 170)).to be_nil
+    quickening = Verglas::Scenes::Quickening.of(mechanics, place, 15)
     lead = mechanics.lead(place)
     next expect(quickening).to be_nil unless lead&.within?(lead.slow_to(15))
 
     expect(quickening.deg).to be_between(*[lead.from_deg, lead.upto_deg].minmax)
     expect(quickening.share).to be_between(0.0, 0.9999)
-    expect(quickening.deg).to be_between(*bends_around(mechanics.scene(place).poses, quickening).minmax.zip([-1e-6, 1e-6]).map(&:sum))
+    expect(quickening.deg).to be_between(*bends_around(Verglas::Scenes.of(mechanics, place).whole.poses, quickening).minmax.zip([-1e-6, 1e-6]).map(&:sum))
     expect(quickening.parts.map(&:role) - [:slow]).to be_empty
   end
 

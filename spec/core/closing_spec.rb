@@ -3,7 +3,7 @@
 # What is misspelt does not load: each slip is refused with file, line and the nearest name that there is.
 RSpec.describe Verglas::Closing do
   families = Verglas::Machines::Families.single
-  known = described_class.names(families, families.flat_map { |family| Verglas::Mechanisms.admit(family) })
+  known = described_class.names(families, families.flat_map { |family| described_class.admit(family) })
 
   # The file of core/data with one of its words changed.
   def changed(table, from, into)

@@ -25,7 +25,7 @@ module AllTold
     told = Verglas::Application::Told
     evaluation = meeting.advice.evaluation
     texts([views::Steps.of(meeting), told::Allowed.of(meeting), told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.tempo),
-           views::Advice.of(meeting), views::Cautions.on_bench(meeting), meeting.mechanics.warnings.map { |says| Verglas::Formats::Words.of(says) }])
+           views::Advice.of(meeting), views::Cautions.on_bench(meeting), meeting.voice.warnings.map { |says| Verglas::Formats::Words.of(says) }])
   end
 
   # What is answered to every sign that can be ticked there.

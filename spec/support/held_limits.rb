@@ -90,7 +90,7 @@ module HeldLimits
   def outside(meeting, motion, from, upto, past, at: meeting.advice.evaluation)
     ends = at.mechanics.ranges(at.place).fetch(motion, [])
     reached = ends.reject { |end_of| within?(end_of.deg, from, upto && (upto + past.fetch(end_of.at, 0))) }
-    posed = Array(at.mechanics.scene(at.place)&.poses).filter_map { |pose| pose.deg[motion] }.reject { |deg| within?(deg, from, upto, 0.5) }
+    posed = Array(at.picture.whole&.poses).filter_map { |pose| pose.deg[motion] }.reject { |deg| within?(deg, from, upto, 0.5) }
     [*reached.map { |end_of| [:reached, end_of.at, end_of.deg.round(1)] }, *posed.map { |deg| [:drawn, deg] },
      *told_outside(told(meeting), motion, from, upto).map { |deg| [:told, deg] }]
   end

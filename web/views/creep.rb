@@ -30,7 +30,7 @@ module Verglas
         end
 
         # Where a knee that was seen lies from the pivot.
-        def where(knee, evaluation) = Formats::Words.of(evaluation.mechanics.where(knee))
+        def where(knee, evaluation) = Formats::Words.of(evaluation.voice.where(knee))
         private_class_method :move
       end
     end

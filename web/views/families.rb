@@ -30,7 +30,7 @@ module Verglas
         # What one looks like, a middle body on it, each exercise. Worked out once.
         def pictures(family)
           (@pictures ||= {})[family.id] ||= family.exercises.values.map do |exercise|
-            Told::Scene.of(Mechanisms::Tapes.new(exercise, {}).scene.with(poses: [], curve: nil, plate: nil, dimensions: [], labels: []))
+            Told::Scene.of(Scenes::Tapes.new(exercise, {}).scene.with(poses: [], curve: nil, plate: nil, dimensions: [], labels: []))
           end
         end
 

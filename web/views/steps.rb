@@ -25,7 +25,7 @@ module Verglas
 
         def cares(meeting, step)
           case step.stage
-          when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *heavy(meeting), *meeting.mechanics.warnings.map { |says| Formats::Words.of(says) }]
+          when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *heavy(meeting), *meeting.voice.warnings.map { |says| Formats::Words.of(says) }]
           when :secure then [*belt(meeting)]
           when :light, :watch then careful(meeting, step.stage)
           when :range, :working then Told::Allowed.ending(meeting, meeting.advice.evaluation)
@@ -68,7 +68,7 @@ module Verglas
 
         def own(meeting, step)
           advised = meeting.advice.adjusters.find { |adjuster| adjuster.label == step.adjuster }
-          rule = (step.rule && meeting.mechanics.step_words(step.rule)) || (advised.mark ? :other : :recorded)
+          rule = (step.rule && meeting.voice.step_words(step.rule)) || (advised.mark ? :other : :recorded)
           numbers = { **numbers(meeting), adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster, mark: advised.mark }
           { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: say(rule, :right, numbers),
             notes: [*handling(meeting, step), *Told::Topics.at(step.stage, meeting)] }
@@ -82,7 +82,7 @@ module Verglas
         end
 
         # At the advised marks.
-        def own_numbers(meeting) = meeting.advice.evaluation.then { |at| at.mechanics.step_numbers(at.place).compact }
+        def own_numbers(meeting) = meeting.advice.evaluation.voice.step_numbers.compact
 
         # How far down the heels go; nil where they do not.
         def drop(meeting)
@@ -175,7 +175,7 @@ module Verglas
           return [] if meeting.bars.any? || meeting.advice.status.nil? || at.findings.any?(&:fault)
 
           one_leg = meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate] && !meeting.caution_effect.without.include?(:one_leg)
-          [*(say(:one_leg, :note, {}) if one_leg), *at.mechanics.asides(at.place, without: meeting.caution_effect.without).map { |says| Formats::Words.of(says) }]
+          [*(say(:one_leg, :note, {}) if one_leg), *at.voice.asides(without: meeting.caution_effect.without).map { |says| Formats::Words.of(says) }]
         end
 
         def slack(meeting)

@@ -31,7 +31,7 @@ module Verglas
           advice = Verglas::Fitting::Advice.new(machine: machine, estimate: estimate, wishes: Verglas::Mechanisms::Wishes.for(machine.family))
           evaluation = advice.evaluation
           { name: name, title: Formats::Words.say("people.#{name}", height: (estimate.mean[:stature] / 10).round), grade: evaluation.grade, marks: Told::Names.tags(advice.marks),
-            findings: evaluation.findings.sort_by { |finding| -finding.severity }.map { |finding| finding(finding, evaluation) }, scene: Told::Scene.of(evaluation.mechanics.scene(evaluation.place)) }
+            findings: evaluation.findings.sort_by { |finding| -finding.severity }.map { |finding| finding(finding, evaluation) }, scene: Told::Scene.of(evaluation.picture.whole) }
         end
 
         def finding(finding, evaluation)

@@ -8,6 +8,8 @@ module Verglas
         # What of the body ends a movement, and the motions whose limits do.
         ENDED_BY = { hip: %i[hip_flexion], knee: %i[knee_flexion], ankle: %i[ankle_dorsiflexion], toes: [] }.freeze
 
+        def as_allowed?(place) = ENDED_BY.fetch(deepest(place).by, []).any? { |motion| wishes.hard.to(motion) }
+
         private
 
         def depth(place)
@@ -19,7 +21,6 @@ module Verglas
 
         # What a caution or a clinician leaves is the target; so is what the body leaves where as much as that is wanted.
         def deep_enough?(place, room) = room.abs < Linkages::FootWindow::TOUCHES || (room.negative? && (as_allowed?(place) || to_the_limit?(place)))
-        def as_allowed?(place) = ENDED_BY.fetch(deepest(place).by, []).any? { |motion| wishes.hard.to(motion) }
         def to_the_limit?(place) = wishes[:target_bend_deg] >= TABLE[:depth][:pelvis_deg] && ENDED_BY.key?(deepest(place).by)
 
         def depth_fault(place)

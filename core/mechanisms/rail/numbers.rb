@@ -23,27 +23,6 @@ module Verglas
         # Where the movement turns, at the bottom or where the stack rests before it.
         def turning_bend_deg(place) = turning(place).knee_bend_deg
 
-        def report(place)
-          state = bottom(place).state
-          { window: told_window(place), foot_mm: foot_mm(place), knee_bend_deg: state.knee_bend_deg, x_bottom_mm: state.x_mm, limit: limit(place), slack_mm: slack_mm(place),
-            state: told_state(state), bottom: { limit: limit(place), **told_state(state) }, max_bend_deg: window(place).greatest_deg, hip_x_mm: hip(place).s, hip_y_mm: hip(place).n }
-        end
-
-        # Bands of depth and of what ends the travel, as that lies; and that it lets a joint past a limit, where it does.
-        def severities(place)
-          depth, ending = findings(:joint, place)
-          lies = Machines::SEVERITIES[band(ending.code).severity(ending.graded)]
-          [depth.band, lies, *(ending.band if ending.fault)]
-        end
-
-        # The leg with the knee bent so far, with what is loaded: what a document of an evaluation tells of one bend (nil: of none).
-        def posed(place, bend_deg:, load_kg:)
-          state = leg(place).towards_bend(bend_deg, foot_mm(place))
-          force = force_n(place, load_kg)
-          torques = state.torques(force)
-          { force_n: force, **told_state(state), knee_torque_nm: torques[:knee], hip_torque_nm: torques[:hip] }
-        end
-
         private
 
         def end_quantities(place)
@@ -59,23 +38,6 @@ module Verglas
         def window_quantities(place)
           { low_heel_mm: window(place).low_mm, high_heel_mm: window(place).high_mm, foot_mm: foot_mm(place), feet_off_middle_mm: foot_mm(place) - window(place).heel_mm,
             plate_over_foot_mm: place[:plate_length] - body.foot - foot_mm(place) }
-        end
-
-        # What ends the movement, in a word.
-        def limit(place)
-          by = bottom(place).by
-          by == :target || window(place).empty_by.empty? ? by : window(place).empty_by.join("+").to_sym
-        end
-
-        def told_window(place)
-          seen = window(place)
-          { low_heel_mm: seen.low_mm, high_heel_mm: seen.high_mm, foot_mm: seen.heel_mm, empty: seen.empty?, by: seen.empty? ? seen.empty_by.join("+") : seen.ends,
-            deficit_deg: seen.deficit_deg, depth_deg: seen.depth_deg }
-        end
-
-        def told_state(state)
-          { x_mm: state.x_mm, distance_mm: state.reach_mm, knee_bend_deg: state.knee_bend_deg, thigh_deg: state.thigh_deg, hip_bend_deg: state.hip_bend_deg,
-            ankle_bend_deg: state.ankle_bend_deg, past_toes_mm: state.past_toes_mm, knee_lever_mm: state.knee_lever_mm, hip_lever_mm: state.hip_lever_mm }
         end
       end
     end

@@ -164,7 +164,7 @@ RSpec.describe Verglas::Guidance::Diagnosis do
     def read(evaluation, knee)
       readings = [95, 60, 25, -5].map do |arm_deg|
         contact = Verglas::Linkages::RollerContact.at(knee: knee, reach_mm: evaluation.parameters[:roller_reach], clearance_mm: evaluation.mechanics.clearance_mm(evaluation.place),
-                                                        side: 1, arm_deg: arm_deg)
+                                                      side: 1, arm_deg: arm_deg)
         [arm_deg, 120 + contact.contact_mm]
       end
       Verglas::Fitting::SeenKnee.read(evaluation, readings)

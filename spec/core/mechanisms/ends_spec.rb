@@ -69,7 +69,7 @@ RSpec.describe Verglas::Mechanisms::PivotArm do
       10.times do
         indices = machine.adjusters.map { |adjuster| random.rand(adjuster.size) }
         evaluation = at(machine, random_body(random), indices, knee_from_deg: 12.0, knee_to_deg: 75.0)
-        drawn = evaluation.mechanics.knee_bend_deg(shin_deg(evaluation.mechanics.scene(evaluation.place).part(:shin_at_end), evaluation.mechanics.up))
+        drawn = evaluation.mechanics.knee_bend_deg(shin_deg(evaluation.picture.whole.part(:shin_at_end), evaluation.mechanics.up))
         expect(machine.family.traits[:side].positive? ? drawn : -drawn).to be >= (machine.family.traits[:side].positive? ? 12.0 : -75.0) - 1e-6
       end
     end

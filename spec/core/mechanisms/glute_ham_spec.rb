@@ -24,7 +24,7 @@ RSpec.describe Verglas::Mechanisms::GluteHam do
   it "is a choice, off at worst: too far makes the back work, too near wedges" do
     bands = (0..10).map { |index| raise_of(Worked.body("tall"), index).then { |mechanics, place| mechanics.all_findings(place).first } }
     expect(bands.map(&:band).uniq - ["in line", "close", "off"]).to be_empty
-    says = [0, 10].map { |index| raise_of(Worked.body("tall"), index).then { |mechanics, place| mechanics.tell(mechanics.all_findings(place).first, place).code } }
+    says = [0, 10].map { |index| raise_of(Worked.body("tall"), index).then { |mechanics, place| Verglas::Telling.of(mechanics, place).tell(mechanics.all_findings(place).first).code } }
     expect(says).to eq(%i[says.knee_over_pad.wedged says.knee_over_pad.back_works])
   end
 
@@ -38,7 +38,7 @@ RSpec.describe Verglas::Mechanisms::GluteHam do
     [0, 20, 55, 80].each do |deg|
       expect(mechanics.torque_nm(deg)).to be_within(0.01).of(((height[deg + 0.01] - height[deg - 0.01]) / (0.02 * Math::PI / 180)) - (100 * 0.6))
     end
-    expect(mechanics.scene(place).curve.points.first.last).to be_within(1e-9).of(mechanics.torque_nm(0))
+    expect(Verglas::Scenes.of(mechanics, place).whole.curve.points.first.last).to be_within(1e-9).of(mechanics.torque_nm(0))
   end
 
   it "goes no further than the knee may, at either end" do
@@ -58,7 +58,7 @@ RSpec.describe Verglas::Mechanisms::GluteHam do
 
   it "is drawn as it is computed" do
     mechanics, place = raise_of(Worked.body("long_legged"), 4)
-    drawn = mechanics.scene(place)
+    drawn = Verglas::Scenes.of(mechanics, place).whole
     over = drawn.dimensions.first
     expect([over.to.s - over.from.s, over.value]).to all(be_within(1e-6).of(mechanics.knee_over_pad_mm(place)))
     expect(drawn.part(:knee_pad).at.s).to eq(place[:plate_to_pad])

@@ -49,7 +49,7 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
     says = lambda do |gap, pitch|
       pads = machine.adjusters.first.with(marks: %w[1 2 3], travel: [0, pitch, 2 * pitch])
       mechanics, place = bench(machine.with(constants: { **machine.constants, pad_top: 926 - gap }, adjusters: [pads]), Worked.body("middle"))
-      Verglas::Formats::Words.of(mechanics.tell(findings(mechanics, place)[:hip_gap], place))
+      Verglas::Formats::Words.of(Verglas::Telling.of(mechanics, place).tell(findings(mechanics, place)[:hip_gap]))
     end
     expect(says[41, 25]).to eq("Hip 41 mm above the pad. The next hole leaves only 16 mm.")
     expect(says[24, 30]).to end_with("At the next hole the pad blocks it.")
@@ -91,7 +91,7 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
 
   it "takes a stature's usual mass where nobody weighed the client, and says so" do
     mechanics, place = bench(Worked.machine("level_pad"), Worked.body("middle"))
-    expect([mechanics.mass_kg, mechanics.weighed?, mechanics.scene(place).curve.estimated]).to match([be_within(1e-9).of(24 * (1.7**2)), false, true])
+    expect([mechanics.mass_kg, mechanics.weighed?, Verglas::Scenes.of(mechanics, place).whole.curve.estimated]).to match([be_within(1e-9).of(24 * (1.7**2)), false, true])
   end
 
   it "turns where the client can, ends straight or before, and never asks further" do
@@ -120,7 +120,7 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
     [["pad_and_angle", [5, 2]], ["level_pad", [16]]].each do |name, indices|
       body = random_body(random)
       mechanics, place = bench(Worked.machine(name), body, indices, bottom_deg: 64.0)
-      drawn = mechanics.scene(place)
+      drawn = Verglas::Scenes.of(mechanics, place).whole
       trunk = ->(points) { (points.last - points.first).then { |way| Math.atan2(way.n, way.s) * 180 / Math::PI } }
       hip = drawn.part(:hip).at
       expect([hip.norm, Math.atan2(hip.n, hip.s) * 180 / Math::PI]).to match([be_within(1e-6).of(mechanics.crease_mm(place)), be_within(1e-6).of(mechanics.bench_deg(place))])
@@ -134,7 +134,7 @@ RSpec.describe Verglas::Mechanisms::HingeBench do
 
   it "draws the effort as the slope of what is lifted, and the tops of 30, 45 and 60 side by side" do
     mechanics, place = bench(Worked.machine("pad_and_angle"), Worked.body("middle"), [4, 1], mass_kg: 80.0, held_kg: 10.0)
-    curve = mechanics.scene(place).curve
+    curve = Verglas::Scenes.of(mechanics, place).whole.curve
     torso = Worked.body("middle").torso / 1000
     height = ->(deg, held) { ((0.678 * 80 * 0.575) + (held * 0.9)) * torso * Math.sin(deg * Math::PI / 180) * 9.80665 }
     slope = ->(deg, held) { (height[deg + 0.01, held] - height[deg - 0.01, held]) / (0.02 * Math::PI / 180) }

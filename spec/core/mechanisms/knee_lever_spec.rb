@@ -77,7 +77,7 @@ RSpec.describe Verglas::Mechanisms::KneeLever do
   describe "its picture" do
     def scene(indices, **wishes)
       mechanics = lever(middle, **wishes)
-      mechanics.scene(mechanics.place(machine.parameters(indices)))
+      Verglas::Scenes.of(mechanics, mechanics.place(machine.parameters(indices))).whole
     end
 
     it "rests the pad on the thighs with the heels lowest, or on its stop where that is higher" do
@@ -102,7 +102,7 @@ RSpec.describe Verglas::Mechanisms::KneeLever do
     end
 
     it "shows the machine by itself with its pad on the stop, and where the tape goes" do
-      tapes = Verglas::Mechanisms::Tapes.new(machine.family, { pad_above_block: 455, catch_rise: 60 })
+      tapes = Verglas::Scenes::Tapes.new(machine.family, { pad_above_block: 455, catch_rise: 60 })
       block, pad = tapes.length(:pad_above_block)
       expect([(pad - block).norm, tapes.length(:catch_rise).inject(:-).norm]).to eq([455.0, 60.0])
       expect(tapes.scene.part(:knee_pad).points.map(&:n).min).to eq(455)

@@ -61,7 +61,7 @@ RSpec.describe Verglas::Mechanisms::Rail do
       random = Random.new(12)
       20.times do
         mechanics, place = rail(name, body: random_body(random))
-        drawn = points_of((scene = mechanics.scene(place)).parts)
+        drawn = points_of((scene = Verglas::Scenes.of(mechanics, place).whole).parts)
         poses = scene.poses.map { |pose| points_of(pose.parts) }
         poses.first.each { |id, points| expect_same_points(points, drawn.fetch(id)) }
         %i[plate thigh shin foot].each { |id| expect_same_points(poses.last[id], drawn.fetch(:"#{id}_at_top")) }
@@ -111,11 +111,11 @@ RSpec.describe Verglas::Mechanisms::Rail do
       end
       drawn.find { |at| at.mechanics.rests_early?(at.place) && at.quantities[:depth_room_deg] >= 0 }
     end
-    says = told.map { |at| at.mechanics.says(at.finding(:knee_depth), at.place) }
+    says = told.map { |at| at.voice.tell(at.finding(:knee_depth)) }
     expect(says.map(&:code)).to eq(%i[says.knee_depth.rests_wanted says.knee_depth.rests_allowed])
     bends = told.map { |at| at.quantities[:turning_bend_deg].floor }
     expect(says.map { |one| one.params[:bend] }).to eq(bends)
-    expect(told.map { |at| at.mechanics.step_numbers(at.place)[:target_deg] }).to eq(bends)
+    expect(told.map { |at| at.voice.step_numbers[:target_deg] }).to eq(bends)
   end
 
   it "grades both feet on the plate where its width is taped, moves no mark by it, and says nothing where it is not" do
@@ -127,8 +127,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
     end
     expect([within, over].map { |at| at.finding(:feet_wide).band }).to eq(["in line", "off"])
     expect(untaped.finding(:feet_wide)).to be_nil
-    expect([within, over].map { |at| at.mechanics.scene(at.place).plate.width_mm }).to all(eq(560.0))
-    expect(untaped.mechanics.scene(untaped.place).plate.width_mm).to be_nil
+    expect([within, over].map { |at| at.picture.whole.plate.width_mm }).to all(eq(560.0))
+    expect(untaped.picture.whole.plate.width_mm).to be_nil
   end
 
   it "calls a depth in line that ends where the pelvis does, under the school that wants that, or where a clinician ends it" do
@@ -168,8 +168,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
       leg = mechanics.leg(place)
       down, level = [10, 0].map { |drop| Verglas::Linkages::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5) }
       expect(down).to be < level
-      expect(mechanics.asides(place).map(&:code)).to eq([:"calf_work.clear"])
-      expect(mechanics.asides(place, without: [:calf_work]).map(&:code)).to eq([:"calf_work.barred"])
+      expect(Verglas::Telling.of(mechanics, place).asides.map(&:code)).to eq([:"calf_work.clear"])
+      expect(Verglas::Telling.of(mechanics, place).asides(without: [:calf_work]).map(&:code)).to eq([:"calf_work.barred"])
     end
   end
 
@@ -191,14 +191,14 @@ RSpec.describe Verglas::Mechanisms::Rail do
       furthest = (low..high).step(0.25).map { |foot| hack.needed_mm(place) + reach[foot] }.max
       expect(hack.greatest_reach_mm(place)).to be_within(0.01).of(furthest)
       far = hack.place(place.parameters.merge(latch_distance: 1300.0))
-      expect([hack.foot_mm(far), hack.shortfall_mm(far), hack.report(far)[:block_mm]]).to eq([middle, 1320.0 - hack.greatest_reach_mm(far), nil])
+      expect([hack.foot_mm(far), hack.shortfall_mm(far), Verglas::Formats::Answers::HackSquat.new(hack, far).report[:block_mm]]).to eq([middle, 1320.0 - hack.greatest_reach_mm(far), nil])
     end
 
     it "says what is left under load only where somebody taped the sink" do
       hack, place = rail("shoulder_sled")
-      expect(hack.asides(place)).to be_empty
+      expect(Verglas::Telling.of(hack, place).asides).to be_empty
       sunk = hack.place(place.parameters.merge(sink_per_100_kg: 500.0))
-      expect(hack.asides(sunk).first.code).to eq(:"sink.short")
+      expect(Verglas::Telling.of(hack, sunk).asides.first.code).to eq(:"sink.short")
     end
 
     it "facing the pad reaches its own length where the plate is square to the rail" do
@@ -235,8 +235,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
       bent, there = rail("chain_on_lever", envelope: Verglas::Body::Envelope.new({ knee_flexion: [30, nil] }))
       sunk = (tall.body.thigh * (1 - Math.cos(20 * Math::PI / 180))) + (tall.body.shank * (1 - Math.cos(10 * Math::PI / 180)))
       expect([tall.ring_mm(place) - bent.ring_mm(there), tall.drop_mm - bent.drop_mm]).to all(be_within(1e-9).of(sunk))
-      hip = bent.scene(there).parts.find { |part| part.id == :thigh }.points.first
-      expect(tall.scene(place).parts.find { |part| part.id == :thigh }.points.first.n - hip.n).to be_within(1e-9).of(sunk)
+      hip = Verglas::Scenes.of(bent, there).whole.parts.find { |part| part.id == :thigh }.points.first
+      expect(Verglas::Scenes.of(tall, place).whole.parts.find { |part| part.id == :thigh }.points.first.n - hip.n).to be_within(1e-9).of(sunk)
     end
 
     it "gains a mat's height, and a box's" do
@@ -245,7 +245,7 @@ RSpec.describe Verglas::Mechanisms::Rail do
       expect(on_mat.ring_mm(there) - bare.ring_mm(place)).to be_within(1e-9).of(20)
       lower = bare.place(place.parameters.merge(box_height: 200))
       expect(bare.ring_mm(place) - bare.ring_mm(lower)).to be_within(1e-9).of(100)
-      expect(bare.warnings.map(&:code)).to eq([:"care.belt_boxes"])
+      expect(Verglas::Telling.of(bare).warnings.map(&:code)).to eq([:"care.belt_boxes"])
     end
   end
 end

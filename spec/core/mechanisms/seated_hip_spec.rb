@@ -102,7 +102,7 @@ RSpec.describe Verglas::Mechanisms::SeatedHip do
   it "is drawn as it is computed, both legs alike: hips, pivots, and pads that touch the thighs" do
     %w[arms_turned_out arms_turned_in].each do |name|
       mechanics, place = seat(Worked.machine(name), Worked.body("long_legged"), [2, 1])
-      drawn = mechanics.scene(place)
+      drawn = Verglas::Scenes.of(mechanics, place).whole
       target = drawn.targets.first
       expect([target.joint.s - target.at.s, target.joint.n - target.at.n]).to match([be_within(1e-9).of(place.joint.s), be_within(1e-9).of(place.joint.n * mechanics.up)])
       %i[left right].each do |side|

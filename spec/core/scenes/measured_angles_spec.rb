@@ -12,7 +12,7 @@ RSpec.describe "A picture's angles, measured" do
       indices = on.adjusters.map { |adjuster| random.rand(adjuster.size) }
       evaluation = Verglas::Fitting::Evaluation.new(machine: on, estimate: Verglas::Body::Estimate.exact(random_body(random)),
                                                     wishes: Verglas::Mechanisms::Wishes.for(on.family), indices: indices)
-      yield evaluation.mechanics.scene(evaluation.place), evaluation.quantities
+      yield evaluation.picture.whole, evaluation.quantities
     end
   end
 

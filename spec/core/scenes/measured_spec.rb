@@ -15,7 +15,7 @@ RSpec.describe "A picture, measured" do
     end
   end
 
-  def drawn(evaluation) = evaluation.mechanics.scene(evaluation.place)
+  def drawn(evaluation) = evaluation.picture.whole
 
   # Yields what is drawn, the numbers told and the body, on 50 evaluations.
   def each_drawn(fixture)
@@ -43,7 +43,7 @@ RSpec.describe "A picture, measured" do
 
   # {name => value} of what is taped between points of the picture: as an instructor is shown it, on the machine by itself.
   def taped_lengths(on, mechanics, place)
-    scene = mechanics.scene_at_rest(place)
+    scene = Verglas::Scenes.of(mechanics, place).at_rest
     on.family.constants.reject { |_, constant| constant.tape.empty? }.to_h { |name, constant| [name, constant.tape.map { |id| scene.points.fetch(id) }] }
   end
 

@@ -8,7 +8,7 @@ RSpec.describe Verglas::Scenes::Scene do
                                      indices: indices || machine.adjusters.map { |adjuster| adjuster.size / 2 })
   end
 
-  def scene(evaluation) = evaluation.mechanics.scene(evaluation.place)
+  def scene(evaluation) = evaluation.picture.whole
   def distance(one, other) = (one - other).norm
 
   # From a point to the surface of a limb between two round ends.
@@ -85,7 +85,7 @@ RSpec.describe Verglas::Scenes::Scene do
 
       it "has a frozen place for every end of the tape, and moves one of them with every length" do
         family = shown.machine.family
-        tapes = Verglas::Mechanisms::Tapes.new(family, shown.machine.constants)
+        tapes = Verglas::Scenes::Tapes.new(family, shown.machine.constants)
         family.constants.reject { |_, constant| constant.optional }.each do |name, constant|
           points = tapes.length(name)
           expect(points.size).to eq(constant.unit == :deg ? 3 : 2)
