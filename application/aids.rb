@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # What is chosen with the marks of a fitting, by name: cushions and pads by size in mm, 0 where none lies there; and what is placed
-    # (the feet on a plate, a link of a chain), as far as it was.
+    # What is chosen with the marks of a fitting, by name: cushions and pads by size in mm, 0 where none lies there; and
+    # what is placed (the feet on a plate, a link of a chain), as far as it was.
     module Aids
       CHOICES = Machines::Families.single.flat_map { |family| family.choices.values }.to_h { |choice| [choice.name.to_s, choice] }.freeze
       LAID = CHOICES.reject { |_, choice| choice.placed? }.keys.freeze
@@ -26,7 +26,8 @@ module Verglas
       # As it is advised: a place to the whole number that stands on the screen.
       def advised(wishes) = of(wishes).to_h { |name, size| [name, PLACED.include?(name) ? size.round.to_f : size] }
 
-      # The same of what was sent: raises Invalid for a name that nobody knows, what is thicker than anything that is laid, and more than can be added.
+      # The same of what was sent: raises Invalid for a name that nobody knows, what is thicker than anything that is
+      # laid, and more than can be added.
       def sent(given)
         unknown = given.to_h.keys.map(&:to_s) - CHOICES.keys
         raise Invalid.new(:unknown_field, path: "/aids/#{unknown.first}") if unknown.any?

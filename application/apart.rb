@@ -2,10 +2,10 @@
 
 module Verglas
   module Application
-    # A lane of their own for long computations (who fits, whose advice changes, a length on trial): each in a process of its own,
-    # so that nobody at the bench waits for it, at most WIDTH at a time, with a budget of time. What is computed apart knows the
-    # rows it was given and no database; its answer comes back whole as JSON (names are symbols again, other symbols texts), or not
-    # at all.
+    # A lane of their own for long computations (who fits, whose advice changes, a length on trial): each in a process
+    # of its own, so that nobody at the bench waits for it, at most WIDTH at a time, with a budget of time. What is
+    # computed apart knows the rows it was given and no database; its answer comes back whole as JSON (names are symbols
+    # again, other symbols texts), or not at all.
     module Apart
       WIDTH = 2
       # How long a question waits for its turn; how long it may think; after how much more it is ended.

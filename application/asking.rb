@@ -4,7 +4,8 @@ require "date"
 
 module Verglas
   module Application
-    # Cautions are asked about, all of them, before the first machine and again after a time that the gym sets: an unanswered one bars.
+    # Cautions are asked about, all of them, before the first machine and again after a time that the gym sets: an
+    # unanswered one bars.
     class Asking
       NOT_ASKED = "not_asked"
 
@@ -18,7 +19,8 @@ module Verglas
       def on = @client[:cautions_asked_on]
       def due?(today = Date.today) = on.nil? || on >> @gym.row[:ask_again_months] <= today
 
-      # seen: names of those that were answered with yes; none: that none was. Raises Invalid where nothing was answered, Stale over another version.
+      # seen: names of those that were answered with yes; none: that none was. Raises Invalid where nothing was
+      # answered, Stale over another version.
       def answered(seen, none:, version:, today: Date.today)
         raise Invalid.new(:nothing_answered, path: "/none") if seen.empty? == !none
 

@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # What keeps a client off a machine beside the maker's word: a caution; a joint that the machine holds, or moves unseen or untaped, past what
-    # is allowed; no range at all; a load that is too heavy at its lightest.
+    # What keeps a client off a machine beside the maker's word: a caution; a joint that the machine holds, or moves
+    # unseen or untaped, past what is allowed; no range at all; a load that is too heavy at its lightest.
     class Bars
       # machine: as far as it can be told; taped: names of the lengths that are.
       def initialize(safety, family, machine, taped:)
@@ -46,7 +46,8 @@ module Verglas
       def told?(joint) = (joint.groups - @machine.family.told).empty?
       def missing(joint) = joint.groups.flat_map { |group| @family.groups.fetch(group) }.uniq - @taped
 
-      # Where a caution, a clinician and what was measured leave no range between them, nobody can be told how far to go.
+      # Where a caution, a clinician and what was measured leave no range between them, nobody can be told how far to
+      # go.
       def nothing_left = envelope.contradictions.map { |motion| Bar.of(:nothing_left, motion: motion) }
 
       # The lightest that can be made is more than is allowed.

@@ -4,7 +4,8 @@ require "digest"
 
 module Verglas
   module Application
-    # What a long computation rests on, as a digest: the same while every row of it is. Kept beside its result (Recent), so that nothing of the rows is.
+    # What a long computation rests on, as a digest: the same while every row of it is. Kept beside its result (Recent),
+    # so that nothing of the rows is.
     module Basis
       def self.of(*parts) = Digest::SHA256.hexdigest(parts.inspect)
 

@@ -2,8 +2,9 @@
 
 module Verglas
   module Application
-    # The table family by caution as a document for whoever reviews it: what each caution bars, narrows and asks on each kind of machine, before anybody
-    # cleared it, cleared, cleared with degrees, and with the exercise named. Families that answer alike share a row. docs/cautions.md
+    # The table family by caution as a document for whoever reviews it: what each caution bars, narrows and asks on each
+    # kind of machine, before anybody cleared it, cleared, cleared with degrees, and with the exercise named. Families
+    # that answer alike share a row. docs/cautions.md
     class CautionTable
       # The degrees with which the third column is worked out.
       EXAMPLES = { knee_flexion: [20, 70], hip_flexion: [nil, 60], ankle_dorsiflexion: [nil, 15] }.freeze

@@ -8,7 +8,8 @@ module Verglas
 
       RECENT = Recent.new(500)
 
-      # rows: as Store::Queries::CheckedFittings answers them. Only what teaches something. What was accepted stays as it is.
+      # rows: as Store::Queries::CheckedFittings answers them. Only what teaches something. What was accepted stays as
+      # it is.
       def of(rows) = RECENT.fetch(rows.map { |row| row[:fitting_id] }) { rows.filter_map { |row| one(row) } }
 
       def one(row)

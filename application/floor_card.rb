@@ -4,8 +4,8 @@ require "date"
 
 module Verglas
   module Application
-    # A client met by every machine of the gym: what the bench would advise on each, from the tape and from what was checked elsewhere, before
-    # anybody walks there. The same advice as the bench's own, for it is the bench's own.
+    # A client met by every machine of the gym: what the bench would advise on each, from the tape and from what was
+    # checked elsewhere, before anybody walks there. The same advice as the bench's own, for it is the bench's own.
     class FloorCard
       def initialize(gym, client_id)
         @gym = gym
@@ -18,7 +18,8 @@ module Verglas
                           .to_h { |row, exercise| [[row[:id], exercise], Meeting.among(@gym, person, machine_row: row, exercise: exercise, shared: shared, given: { shown: shown })] }
       end
 
-      # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym owns are, on one day.
+      # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym
+      # owns are, on one day.
       def basis(today = Date.today) = Basis.of(@gym.id, person.to_a, rows.map { |row| Basis.machine(row) }, shared.to_a, shown, today)
 
       # Where a machine does not serve: the gym's others that do (Substitutes), best first.

@@ -4,8 +4,9 @@ require "json"
 
 module Verglas
   module Application
-    # A file on its way into a gym: it arrives in chunks, is read into rows, each row is checked against what stands (nothing is written), and then all of
-    # it is taken in at once, or nothing. Every step may be asked for again; what was let go leaves nothing behind. docs/formats/README.md
+    # A file on its way into a gym: it arrives in chunks, is read into rows, each row is checked against what stands
+    # (nothing is written), and then all of it is taken in at once, or nothing. Every step may be asked for again; what
+    # was let go leaves nothing behind. docs/formats/README.md
     class Intake
       # Rows of one piece: checked together; of marks, which belong together by machine, all.
       PIECE = 1000
@@ -49,8 +50,8 @@ module Verglas
         @imports.find(row[:id])
       end
 
-      # All at once. leave: whether rows that are refused are left aside; until_asked: whether whoever is added is barred from every machine until
-      # somebody has asked them about cautions.
+      # All at once. leave: whether rows that are refused are left aside; until_asked: whether whoever is added is
+      # barred from every machine until somebody has asked them about cautions.
       def take(row, leave:, until_asked:)
         raise Invalid.new(:import_not_checked, path: "") unless row[:state] == "checked"
 
@@ -63,11 +64,12 @@ module Verglas
         @imports.find(row[:id])
       end
 
-      # What a checked file would do, row by row: those that are refused, change something or have a namesake. [[line, action, wrong as plain data, what it is
-      # about, what it tells]]
+      # What a checked file would do, row by row: those that are refused, change something or have a namesake. [[line,
+      # action, wrong as plain data, what it is about, what it tells]]
       def told(row) = @imports.outcomes(row[:id]).values.flatten(1).sort_by { |line, action| [action == "refuse" ? 0 : 1, line] }.first(MOST_TOLD)
 
-      # Where one file is taken in from a disk: every step of it, one after the other. Yields the import's row after each.
+      # Where one file is taken in from a disk: every step of it, one after the other. Yields the import's row after
+      # each.
       def whole(kind:, file:, units: {}, **taking, &block)
         row = self.begin(kind: kind, bytes: file.size, units: units)
         number = -1

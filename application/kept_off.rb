@@ -4,7 +4,8 @@ module Verglas
   module Application
     # What keeps several people off machines today, their rows read together: for lists, which compute no marks.
     class KeptOff
-      # Several people on one machine, in the order of their ids: [[Meeting, the latest accepted fitting's row or nil], ...].
+      # Several people on one machine, in the order of their ids: [[Meeting, the latest accepted fitting's row or nil],
+      # ...].
       def self.benches(gym, machine_row, exercise, ids)
         return [] if ids.empty?
 

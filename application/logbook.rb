@@ -2,10 +2,11 @@
 
 module Verglas
   module Application
-    # What a client lifted on a machine, visit by visit, and what follows from it today: the load with its reason, the rung. A fitting in which
-    # somebody said how the last repetition went is a visit too.
+    # What a client lifted on a machine, visit by visit, and what follows from it today: the load with its reason, the
+    # rung. A fitting in which somebody said how the last repetition went is a visit too.
     class Logbook
-      # row: of store's visits, nil where it was a fitting; fitting: the accepted one it was set up from; sets: rows, as they were done.
+      # row: of store's visits, nil where it was a fitting; fitting: the accepted one it was set up from; sets: rows, as
+      # they were done.
       Entry = Struct.new(:at, :fitting, :row, :visit)
       GOES_ON_S = Tables[:loads][:log][:one_visit][:hours] * 3600
 
@@ -41,7 +42,8 @@ module Verglas
         load_after(last, one_leg: one_leg, gap: gap, measure: measure_straight?(before))
       end
 
-      # The same of the next visit, with what was done today; nil where nobody has said yet how a set with both legs went.
+      # The same of the next visit, with what was done today; nil where nobody has said yet how a set with both legs
+      # went.
       def next_time
         done = entries.last&.visit&.on(one_leg: false)
         load_after(done, measure: measure_straight?(entries)) if rig && going_on&.fetch(:sets)&.any? && done&.load_kg
@@ -65,13 +67,15 @@ module Verglas
       # Nothing harder than a load is told to somebody whom a caution spares something.
       def ladder = Guidance::Ladder.of(before.map(&:visit), **(@meeting.safety.rows.any? ? { most: :load } : {}))
 
-      # Where the load met the leg at the last visit, where that is elsewhere today: {label => [from, to]}; nothing where it is not.
+      # Where the load met the leg at the last visit, where that is elsewhere today: {label => [from, to]}; nothing
+      # where it is not.
       def pad_moved
         last = before.last&.visit
         last ? Loading::Pad.moved(last.pad, pad(marks)) : {}
       end
 
-      # How many times as hard the pad of today presses the leg as the last one did, at one load; nil where that cannot be told.
+      # How many times as hard the pad of today presses the leg as the last one did, at one load; nil where that cannot
+      # be told.
       def press_ratio(from_marks, to_marks)
         before, after = [from_marks, to_marks].map { |marks| lever_mm(marks) }
         before / after if before && after&.positive?
@@ -88,7 +92,8 @@ module Verglas
                                                    in_hand: !effect.in_hand.nil?, gap: gap, measure: measure)
       end
 
-      # Where hamstrings end a movement and nobody measured them: short at two visits and no sign, so they are measured before a load goes down.
+      # Where hamstrings end a movement and nobody measured them: short at two visits and no sign, so they are measured
+      # before a load goes down.
       def measure_straight?(visited)
         wish = @meeting.machine.family.wishes[:knee_straight_deg]
         return false if wish.nil? || @meeting.safety.measured.key?(wish.measured_as) || visited.size < 2

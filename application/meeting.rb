@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of its
-    # exercises; the advice is then the station's, with the seat shared.
+    # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of
+    # its exercises; the advice is then the station's, with the seat shared.
     class Meeting
       attr_reader :gym, :client, :readings, :machine_row, :exercise, :fitting
 
@@ -21,8 +21,8 @@ module Verglas
         new(gym, client: meeting.client, machine_row: gym.machines.find(meeting.machine_row[:id]), exercise: meeting.exercise, fitting: meeting.fitting)
       end
 
-      # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has, read once; given: what
-      # else was.
+      # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has,
+      # read once; given: what else was.
       def self.among(gym, person, machine_row:, exercise:, shared:, given: {})
         new(gym, client: person.row, machine_row: machine_row, exercise: exercise, readings: person.readings,
                  given: { checked_rows: person.checked, caution_rows: person.cautions, rules_chosen: { gym: shared.rules, client: person.own_rules }, equipment: shared.sizes,
@@ -34,7 +34,8 @@ module Verglas
         def self.of(gym) = new(gym.rules.of_gym, gym.equipment.sizes, gym.equipment.plates)
       end
 
-      # exercise: its name, "" on a machine with one; given: what was read already or is to hold instead, by the names above.
+      # exercise: its name, "" on a machine with one; given: what was read already or is to hold instead, by the names
+      # above.
       def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil, given: {})
         @given = given
         @rules = given[:rules]
@@ -58,8 +59,8 @@ module Verglas
         @aid_sizes ||= machine.family.choices.each_value.select { |choice| takes?(choice) }.to_h { |choice| [choice.name, equipment_sizes.fetch(choice.equipment, [])] }
       end
 
-      # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen for the
-      # client alone.
+      # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen
+      # for the client alone.
       def rules = @rules ||= { **Guidance::HouseRules.chosen(**rules_chosen, known: known), **caution_schools }
       def own_rules = rules_chosen[:client]
 
@@ -79,7 +80,8 @@ module Verglas
       # {question => school} which a caution sets otherwise than gym or instructor chose.
       def spared = Guidance::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
 
-      # Whether the end is found by feel and no degree is told: by whoever is new here, where that is the rule and nothing limits the end.
+      # Whether the end is found by feel and no degree is told: by whoever is new here, where that is the rule and
+      # nothing limits the end.
       def by_feel?
         return false unless rules[:newcomers_range] == :comfortable && !mechanics.end_limited?
 
@@ -97,7 +99,8 @@ module Verglas
       # Questions whose school is not what was told: an end that the client's own range sets, a tempo.
       def overridden = [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *pace.overridden]
 
-      # Whether a lap belt is there and may be worn; the heaviest load (kg) that cautions and clinicians allow, nil where none limits it.
+      # Whether a lap belt is there and may be worn; the heaviest load (kg) that cautions and clinicians allow, nil
+      # where none limits it.
       def belt? = safety.belt?(machine.family)
       def load_limit_kg = safety.load_limit_kg(machine.family)
 
@@ -107,7 +110,8 @@ module Verglas
       # What is said of the machine before it stands at any marks.
       def voice = Telling.of(mechanics)
 
-      # Codes for which nobody gets on at these marks, whatever the reason; empty when one may. sheet: what was seen there.
+      # Codes for which nobody gets on at these marks, whatever the reason; empty when one may. sheet: what was seen
+      # there.
       def refusals(evaluation, sheet = {}) = [*unacceptable(evaluation, sheet), *to_be_shown]
 
       # Nothing is asked of whom a bar keeps off.
@@ -186,7 +190,8 @@ module Verglas
       # What the gym's steeper bench is called and where it stands; nil where it has none.
       def steeper_bench = SteeperBench.of(self)&.then { |row| row.values_at(:name, :place).reject(&:empty?).join(", ") }
 
-      # The belt squats that come before this machine because of a caution; nil where none does, or the gym has none that serves.
+      # The belt squats that come before this machine because of a caution; nil where none does, or the gym has none
+      # that serves.
       def belt_squat_first = Substitutes.gives_way?(self) ? Substitutes.of(self).map { |found| found.row[:name] }.join(", ")[/.+/] : nil
 
       # How fittings went where body weight is the load (Store::Queries::ShownEfforts).

@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # One machine of many: where something cannot be computed there, its line says so and all the others stand. What went
-    # wrong and where goes to the log, with the machine's id and nothing of the person.
+    # One machine of many: where something cannot be computed there, its line says so and all the others stand. What
+    # went wrong and where goes to the log, with the machine's id and nothing of the person.
     module OneLine
       # What keeps everybody off such a machine until somebody has looked at it.
       BAR = Bar.of(:not_computed)
@@ -22,8 +22,8 @@ module Verglas
         instead.call
       end
 
-      # What an error says of code and data. An error of Ruby's own may show whom it was about: of that its kind and the name
-      # that was asked for.
+      # What an error says of code and data. An error of Ruby's own may show whom it was about: of that its kind and the
+      # name that was asked for.
       def complaint(error)
         case error
         when Invalid then "#{error.class} #{error.code} at #{error.path}"

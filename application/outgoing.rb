@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # A gym's data as tables, line by line (docs/formats/csv.md). Nothing of it speaks of anybody's health: of a set that sent somebody back it says
-    # that, not why.
+    # A gym's data as tables, line by line (docs/formats/csv.md). Nothing of it speaks of anybody's health: of a set
+    # that sent somebody back it says that, not why.
     class Outgoing
       def initialize(gym)
         @gym = gym

@@ -9,7 +9,8 @@ module Verglas
         @meeting = meeting
       end
 
-      # The seconds of a repetition by aim, else as they stand for such machines, without holds where a caution forbids them.
+      # The seconds of a repetition by aim, else as they stand for such machines, without holds where a caution forbids
+      # them.
       def tempo(aim = self.aim)
         tempo = aim && !(aim.seconds && untimed?) ? aim.paced(standing) : standing
         holds? ? tempo : tempo.without_holds

@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # Everything that is kept about one client, as plain data in an order that stays: what a person is given who asks for it.
-    # docs/formats/person.md
+    # Everything that is kept about one client, as plain data in an order that stays: what a person is given who asks
+    # for it. docs/formats/person.md
     class PersonArchive
       FORMAT = "verglas.person"
       VERSION = 1

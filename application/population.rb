@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # Who of a gym's clients fits a machine, and whose advice a newly taped length changes. Long questions: they are computed
-    # apart, of as many people as their time allows, and say of how many.
+    # Who of a gym's clients fits a machine, and whose advice a newly taped length changes. Long questions: they are
+    # computed apart, of as many people as their time allows, and say of how many.
     class Population
       MOST = 120
 

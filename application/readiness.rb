@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # What a client has shown on machines of one joint action, from the fittings that were accepted there and the visits since, and the rung on
-    # which to begin on this one. What a caution forbids is no rung.
+    # What a client has shown on machines of one joint action, from the fittings that were accepted there and the visits
+    # since, and the rung on which to begin on this one. What a caution forbids is no rung.
     module Readiness
       # On which body weight is the load.
       FAMILIES = Machines::Families.all.select { |family| family.exercises.each_value.any? { |one| one.wishes.key?(:mass_kg) } }.map(&:id).freeze

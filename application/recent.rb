@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # The last few results of a pure computation, by what they were computed from: at the bench the same body is asked for at
-    # every step of an adjuster. Shared by all threads.
+    # The last few results of a pure computation, by what they were computed from: at the bench the same body is asked
+    # for at every step of an adjuster. Shared by all threads.
     class Recent
       def initialize(most)
         @most = most

@@ -2,7 +2,8 @@
 
 module Verglas
   module Application
-    # What a closed fitting keeps for good: the result as it was told, and what it was computed from. docs/formats/records.md
+    # What a closed fitting keeps for good: the result as it was told, and what it was computed from.
+    # docs/formats/records.md
     module Record
       # Of what is kept; one that was written in an older format is brought up to date when it is read (Upcaster).
       FORMAT = 2

@@ -4,8 +4,8 @@ require "date"
 
 module Verglas
   module Application
-    # Which of a gym's settings should be looked at again, and why: the facts of its latest cards, and the advice computed anew where a length
-    # was read since.
+    # Which of a gym's settings should be looked at again, and why: the facts of its latest cards, and the advice
+    # computed anew where a length was read since.
     class RefitsDue
       # Of so many of them the advice is computed, because somebody waits for it; the others are asked the next time.
       COMPUTED = 25
@@ -30,7 +30,8 @@ module Verglas
         due.sort_by { |one| [Planning::Refits.rank(one.reasons.first), one.row[:accepted_at]] }
       end
 
-      # The day on which each card is due in any case, or to which it was put off: [row, Date]; none for whom something keeps off.
+      # The day on which each card is due in any case, or to which it was put off: [row, Date]; none for whom something
+      # keeps off.
       def days = rows.reject { |row| bars(row).any? }.map { |row| [row, day(row)] }
 
       private

@@ -2,9 +2,9 @@
 
 module Verglas
   module Application
-    # Whose advice another school of a question would change: the clients whose settings stand on a card, on the machines on
-    # which the question is asked. A long question: computed apart, of as many cards as its time allows, from a number of
-    # statements that does not grow with them.
+    # Whose advice another school of a question would change: the clients whose settings stand on a card, on the
+    # machines on which the question is asked. A long question: computed apart, of as many cards as its time allows,
+    # from a number of statements that does not grow with them.
     class RuleChanges
       MOST = 100
 

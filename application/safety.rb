@@ -4,14 +4,15 @@ require "date"
 
 module Verglas
   module Application
-    # What a client's cautions, measured limits and the maker's limits do on one machine: what bars it, what narrows the aims. One envelope answers for
-    # every joint that the machine moves, loads or holds, with whose each figure is.
+    # What a client's cautions, measured limits and the maker's limits do on one machine: what bars it, what narrows the
+    # aims. One envelope answers for every joint that the machine moves, loads or holds, with whose each figure is.
     class Safety
       CHILD_YEARS = 16
       GATES = Guidance::Gates::ALL.keys.map(&:to_s).freeze
       private_constant :GATES
 
-      # rows: the client's cautions, where they are read already; body: answers their Body::Estimation; plates: the gym's, where they are read.
+      # rows: the client's cautions, where they are read already; body: answers their Body::Estimation; plates: the
+      # gym's, where they are read.
       def initialize(gym, client:, machine_row:, rows: nil, plates: nil, &known_body)
         @rows = rows
         @gym = gym
@@ -46,7 +47,8 @@ module Verglas
       # Names of the gates before a family that nobody has noted.
       def unseen(family) = gates(family, nil)
 
-      # What was measured in the place of a family's defaults, and what is usual of somebody so old or so heavy, by the names of its wishes.
+      # What was measured in the place of a family's defaults, and what is usual of somebody so old or so heavy, by the
+      # names of its wishes.
       def limit_wishes(family)
         family.wishes.each_value.select(&:measured_as).filter_map { |wish| own_limit_deg(wish)&.then { |deg| [wish.name, deg] } }.to_h
       end
@@ -60,8 +62,8 @@ module Verglas
         effect(family).less.to_h { |wish, deg| [wish, own.fetch(wish) - deg] }
       end
 
-      # How far each joint may move on a family: cautions, clinicians and what was measured together; hard: without what was only
-      # measured.
+      # How far each joint may move on a family: cautions, clinicians and what was measured together; hard: without what
+      # was only measured.
       def envelope(family) = (@envelopes ||= {})[family.id] ||= hard(family) & Guidance::Limits.envelope(measured)
 
       def hard(family)

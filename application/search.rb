@@ -2,8 +2,9 @@
 
 module Verglas
   module Application
-    # What a gym has under some letters: clients by name; machines by name, code, place, what the walk-round found, an adjuster or one of its marks. Never in
-    # what speaks of somebody's health: notes of fittings and cautions are asked by nobody.
+    # What a gym has under some letters: clients by name; machines by name, code, place, what the walk-round found, an
+    # adjuster or one of its marks. Never in what speaks of somebody's health: notes of fittings and cautions are asked
+    # by nobody.
     class Search
       CLIENTS = 20
       MACHINES = 20

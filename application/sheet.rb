@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # What a fitting holds: marks, cushions and pads, load, signs, note, what was seen by eye, the step at hand. From a request to the store's
-    # fields, from a row to what is shown, and what a new one begins with.
+    # What a fitting holds: marks, cushions and pads, load, signs, note, what was seen by eye, the step at hand. From a
+    # request to the store's fields, from a row to what is shown, and what a new one begins with.
     module Sheet
       FIELDS = Store::Tables::Fittings::SHEET
       # Tried not for a sign, but because a creep test said so.
@@ -31,8 +31,8 @@ module Verglas
                                                                                   flow: row[:flow] || NO_FLOW, work: { **NO_WORK, **row[:work] }, creep: row[:creep].to_h }
       end
 
-      # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat as the
-      # station's other exercise has it.
+      # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat
+      # as the station's other exercise has it.
       def at_opening(meeting, last:, sibling:)
         advised = { marks: meeting.advice.marks, aids: meeting.advised_aids }
         kept = last && { marks: repaired(meeting, last[:marks].to_h), aids: Aids.of(meeting.left_of(last[:aids].to_h)), **carried(meeting, last),
@@ -65,7 +65,8 @@ module Verglas
         raise e.below("/creep")
       end
 
-      # What was tried for a sign, in the machine's own words; what was written before may tell of marks that are no more.
+      # What was tried for a sign, in the machine's own words; what was written before may tell of marks that are no
+      # more.
       def refuse_unknown_tries(meeting, trail)
         before = (meeting.fitting&.fetch(:trail) || []).map { |one| one.except("outcome") }
         trail.each_with_index do |one, index|

@@ -2,10 +2,12 @@
 
 module Verglas
   module Application
-    # A client's fittings on one machine, one beside the other: marks, what was lifted, the numbers as they were told then, the body that they were
-    # computed for; and what differs from the one before. Nothing is computed anew: a record says what was said.
+    # A client's fittings on one machine, one beside the other: marks, what was lifted, the numbers as they were told
+    # then, the body that they were computed for; and what differs from the one before. Nothing is computed anew: a
+    # record says what was said.
     class SideBySide
-      # A line over the fittings: part (:marks, :load, :fit, :body), label, and of each fitting its text and whether it differs from the one before it.
+      # A line over the fittings: part (:marks, :load, :fit, :body), label, and of each fitting its text and whether it
+      # differs from the one before it.
       Row = Struct.new(:part, :label, :cells)
       Cell = Struct.new(:text, :changed)
 

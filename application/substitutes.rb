@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # Where a machine does not fit somebody: the gym's other machines that train the same joint action, fit this client and are not
-    # barred, and serve better than this one: the best first.
+    # Where a machine does not fit somebody: the gym's other machines that train the same joint action, fit this client
+    # and are not barred, and serve better than this one: the best first.
     module Substitutes
       # row: the machine's; exercise: which one, on a station; advice: what is advised there.
       Found = Struct.new(:row, :exercise, :advice) do
@@ -15,7 +15,8 @@ module Verglas
       # Whether they are asked for: without anything added, something is wrong at every mark.
       def asked?(advice) = advice.status == :impossible || advice.grade_without_cushions == "fault"
 
-      # Found, best first; none where the machine itself fits. others: the client met by the gym's machines, where somebody has that already.
+      # Found, best first; none where the machine itself fits. others: the client met by the gym's machines, where
+      # somebody has that already.
       def of(meeting, others: nil)
         near = -> { others || candidates(meeting) }
         serve = -> { near.call.filter_map { |other| OneLine.of(other.machine_row[:id], -> {}) { found(other) if same?(meeting, other) } } }
@@ -28,15 +29,16 @@ module Verglas
 
       def sorted(founds) = founds.sort_by { |one| [rank(one.advice), one.row[:name]] }
 
-      # Whether a caution puts a belt squat before this machine, however well it fits; not where the house takes it as a stand-in.
+      # Whether a caution puts a belt squat before this machine, however well it fits; not where the house takes it as a
+      # stand-in.
       def gives_way?(meeting)
         !hangs?(meeting.machine.family) && meeting.rules[:stand_in] == :belt_first && meeting.caution_effect.told.any? { |one| one.key == :belt_squat_first }
       end
 
       def hangs?(family) = family.tags[:hangs_from_hips]
 
-      # How well a machine serves: the worst severity, whether something has to be added, the sum of it all. Two machines never send to one
-      # another.
+      # How well a machine serves: the worst severity, whether something has to be added, the sum of it all. Two
+      # machines never send to one another.
       def rank(advice) = [advice.evaluation.score.worst, asked?(advice) ? 1 : 0, advice.evaluation.score.cost]
 
       # In service, not out of order, and of the same action.

@@ -2,12 +2,13 @@
 
 module Verglas
   module Application
-    # One length of a machine being taped: what the description would be with it, whether that makes sense, how people would
-    # sit. Nothing is written here.
+    # One length of a machine being taped: what the description would be with it, whether that makes sense, how people
+    # would sit. Nothing is written here.
     class Taping
       attr_reader :row, :exercise, :description
 
-      # row: the machine's; exercise: its name, nil on a machine with one; by, at: who tapes and when (ISO 8601), nil to try.
+      # row: the machine's; exercise: its name, nil on a machine with one; by, at: who tapes and when (ISO 8601), nil to
+      # try.
       def initialize(row, exercise: nil, by: nil, at: nil)
         @row = row
         @exercise = exercise

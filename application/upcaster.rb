@@ -2,13 +2,14 @@
 
 module Verglas
   module Application
-    # Brings what an older record kept up to the format of today, when it is read: nothing that was written down is changed, and no
-    # number is told that was not told then. docs/formats/records.md
+    # Brings what an older record kept up to the format of today, when it is read: nothing that was written down is
+    # changed, and no number is told that was not told then. docs/formats/records.md
     class Upcaster
       # {format that it was => how the next one is made of it}
       STEPS = { 1 => :pictured }.freeze
 
-      # record: {result:, computed_from:} as kept (string keys below); family: of the machine's exercise, as it was described then.
+      # record: {result:, computed_from:} as kept (string keys below); family: of the machine's exercise, as it was
+      # described then.
       def self.read(record, family)
         format = record[:result].fetch("format", 1)
         whole(STEPS.select { |from, _| from >= format }.each_value.inject(record) { |kept, step| new(kept, family).public_send(step) })
@@ -34,7 +35,8 @@ module Verglas
         @family = family
       end
 
-      # 1 to 2. A record held a figure in the machine's own frame, the joint, and the lens; the knee's range stood among the wishes.
+      # 1 to 2. A record held a figure in the machine's own frame, the joint, and the lens; the knee's range stood among
+      # the wishes.
       def pictured
         kept = @result.except("figure", "joint", "lens")
         { result: { **kept, "format" => 2, "targets" => targets, "scene" => scene, "says" => Told::Evaluation.spoken(kept["findings"], kept["motion"]) },
@@ -85,7 +87,8 @@ module Verglas
         figure.empty? ? Body::Prior.estimate(sex: nil).dimensions : Body::Dimensions.from(figure.fetch("body").transform_keys(&:to_sym).slice(*Body::PARAMETERS))
       end
 
-      # As they were when the figure was drawn: cushions and pads, where the roller was wanted, where the client turns back.
+      # As they were when the figure was drawn: cushions and pads, where the roller was wanted, where the client turns
+      # back.
       def wishes
         given = { cushion_back_mm: numbers[:cushion_back], cushion_seat_mm: numbers[:cushion_seat], hip_pad_mm: numbers[:hip_pad],
                   contact_above_ankle_mm: numbers[:wanted_above_ankle], end_bend_deg: figure.dig("ending", "bend_deg"), knee_laid_mm: @result.dig("joint", "s_mm") }

@@ -2,8 +2,9 @@
 
 module Verglas
   module Application
-    # Writing down what is lifted: a machine that stands as it was accepted, a set that was done, one that was written by mistake. What keeps a
-    # client off, a load above what is allowed and an exercise that a joint has stopped today are refused here, whoever asks.
+    # Writing down what is lifted: a machine that stands as it was accepted, a set that was done, one that was written
+    # by mistake. What keeps a client off, a load above what is allowed and an exercise that a joint has stopped today
+    # are refused here, whoever asks.
     class Visits
       # meeting: of an accepted fitting, on the machine as it is described now.
       def initialize(meeting, by:, now: Time.now)
@@ -13,7 +14,8 @@ module Verglas
         @now = now
       end
 
-      # The machine stands so; what is lifted there is what is told for today, until somebody writes it down. Answers the visit's row.
+      # The machine stands so; what is lifted there is what is told for today, until somebody writes it down. Answers
+      # the visit's row.
       def begin(planned_kg: logbook.today&.choice&.mass_kg)
         refuse_unfit
         @gym.queues.stands(@meeting.machine_row[:id], @meeting.exercise, marks, by: @by, one_part: @meeting.one_part)

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Does the solver find what the full product of all marks finds? For random people on every taped machine of the demo, each
-# exercise of the station alone and the station as a whole.   RUBYOPT=--yjit bundle exec ruby benchmarks/brute_force.rb [PEOPLE [MACHINE]]
+# Does the solver find what the full product of all marks finds? For random people on every taped machine of the demo,
+# each exercise of the station alone and the station as a whole.   RUBYOPT=--yjit bundle exec ruby
+# benchmarks/brute_force.rb [PEOPLE [MACHINE]]
 require_relative "../config/core"
 require_relative "support"
 require "yaml"

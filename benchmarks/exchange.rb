@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Data in and out, in one run: 10,000 clients with readings taken in, compared with a bare script that parses the same CSV and COPYs it
-# unchecked; a gym of 10,000 clients and 100,000 fittings out, into a gym with nothing, and out again, compared byte by byte; how the process grows.
+# Data in and out, in one run: 10,000 clients with readings taken in, compared with a bare script that parses the same
+# CSV and COPYs it unchecked; a gym of 10,000 clients and 100,000 fittings out, into a gym with nothing, and out again,
+# compared byte by byte; how the process grows.
 #   RUBYOPT=--yjit bundle exec ruby benchmarks/exchange.rb [CLIENTS] [FITTINGS]
 require_relative "support"
 require_relative "large_gym/generator"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Twenty thousand requests that nobody would send, on the demo gym; ends with 1 when any of them is answered with a fault, without
-# an Error, or with something of another gym's.   bundle exec ruby benchmarks/fuzz.rb [COUNT [SEED]]
+# Twenty thousand requests that nobody would send, on the demo gym; ends with 1 when any of them is answered with a
+# fault, without an Error, or with something of another gym's.   bundle exec ruby benchmarks/fuzz.rb [COUNT [SEED]]
 require_relative "support"
 require_relative "../spec/support/fuzzing"
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# A change of a mark at the bench, over HTTP on a warm connection, compared with the least that a route of the same server
-# can do, in the same run.   RUBYOPT=--yjit bundle exec ruby benchmarks/http.rb
+# A change of a mark at the bench, over HTTP on a warm connection, compared with the least that a route of the same
+# server can do, in the same run.   RUBYOPT=--yjit bundle exec ruby benchmarks/http.rb
 require_relative "support"
 
 Measure.with_demo do

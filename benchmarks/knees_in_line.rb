@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
-# How many knees come to lie in line on marks 25 mm apart, from a height alone and from three readings, by age and mass. People are drawn from the
-# population of docs/model.md section 1 and read with the tape's own error; each is given the marks that are advised to what was read, and sits there
-# as they are.   bundle exec ruby benchmarks/knees_in_line.rb [FORMER]   FORMER: another checkout, whose core is asked about the same people.
+# How many knees come to lie in line on marks 25 mm apart, from a height alone and from three readings, by age and mass.
+# People are drawn from the population of docs/model.md section 1 and read with the tape's own error; each is given the
+# marks that are advised to what was read, and sits there as they are.   bundle exec ruby benchmarks/knees_in_line.rb
+# [FORMER]   FORMER: another checkout, whose core is asked about the same people.
 CORE = ENV.fetch("CORE", File.expand_path("..", __dir__))
 require "json"
 require "open3"
@@ -10,7 +11,8 @@ require File.join(CORE, "config/core")
 
 include Verglas # rubocop:disable Style/MixinUsage -- a script
 
-# As many marks as everybody needs, the pivot at the height of the mean knee: what is left is what is not known of the body.
+# As many marks as everybody needs, the pivot at the height of the mean knee: what is left is what is not known of the
+# body.
 MACHINE = { family: "extension", name: "Marks every 25 mm",
             constants: { pivot_above_seat: 66, back_face: -391, seat_edge: -56, roller_reach: 318, roller_radius: 50, start_angle: 98, end_angle: -8 },
             adjusters: [{ label: "back pad", marks: ("1".."16").to_a, travel: Array.new(16) { |index| index * 25 }, drives: { back_face: -1 } },

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# The pages of one gym with 100,000 clients, 1,000,000 fittings and 3,000,000 sets, over HTTP, compared with a route that asks one statement and
-# answers as little (GET /api/machines) and with the same pages of the demo gym, in the same run.
+# The pages of one gym with 100,000 clients, 1,000,000 fittings and 3,000,000 sets, over HTTP, compared with a route
+# that asks one statement and answers as little (GET /api/machines) and with the same pages of the demo gym, in the same
+# run.
 #   RUBYOPT=--yjit bundle exec ruby benchmarks/large_gym.rb [CLIENTS] [FITTINGS]
 require_relative "support"
 require_relative "large_gym/generator"

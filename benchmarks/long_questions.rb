@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What somebody at the bench feels while others ask long questions (who fits, of every client): the slowest of a hundred changes
-# of a mark, alone and beside them, with the lane of their own and without, in one run.
+# What somebody at the bench feels while others ask long questions (who fits, of every client): the slowest of a hundred
+# changes of a mark, alone and beside them, with the lane of their own and without, in one run.
 #   RUBYOPT=--yjit bundle exec ruby benchmarks/long_questions.rb
 require_relative "support"
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Some people at work for minutes, on one server: memory, the slowest of a hundred answers, and errors, at the start and at the end.
+# Some people at work for minutes, on one server: memory, the slowest of a hundred answers, and errors, at the start and
+# at the end.
 #   bundle exec ruby benchmarks/soak.rb [SECONDS [PEOPLE]]
 require_relative "support"
 

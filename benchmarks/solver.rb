@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# The full advice (marks, intervals, probabilities, runner-up, steps either way, next reading) for the demo's machines and for
-# taped bodies; and the solver against the full product of all marks.   RUBYOPT=--yjit bundle exec ruby benchmarks/solver.rb
+# The full advice (marks, intervals, probabilities, runner-up, steps either way, next reading) for the demo's machines
+# and for taped bodies; and the solver against the full product of all marks.   RUBYOPT=--yjit bundle exec ruby
+# benchmarks/solver.rb
 require_relative "../config/core"
 require_relative "support"
 require "yaml"

@@ -32,7 +32,8 @@ module Measure
   # The application with the demo gym, on a database of its own.
   def with_demo(&) = Verglas::Ops::DemoDatabase.with("bench", environment: "production", &)
 
-  # A server in a process of its own, as in use, so that the measuring does not share its lock. Yields a warm connection to it.
+  # A server in a process of its own, as in use, so that the measuring does not share its lock. Yields a warm connection
+  # to it.
   def with_server(&)
     require "puma"
     require "puma/server"

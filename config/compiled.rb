@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# What Ruby compiles of each file, and where each library lies, is kept below var/: the next start is quicker by a third. Where
-# nothing may be written there, what is kept is read and nothing added. Who can write there can run code as the server: its owner alone.
+# What Ruby compiles of each file, and where each library lies, is kept below var/: the next start is quicker by a
+# third. Where nothing may be written there, what is kept is read and nothing added. Who can write there can run code as
+# the server: its owner alone.
 require "bootsnap"
 
 var = File.expand_path("../var", __dir__)

@@ -21,8 +21,8 @@ module Verglas
       families.each { |family| look_over(family) }
     end
 
-    # A family that its mechanism serves, of which every finding is worded and every length has its points in the picture.
-    # Answers the names of its numbers.
+    # A family that its mechanism serves, of which every finding is worded and every length has its points in the
+    # picture. Answers the names of its numbers.
     def admit(family)
       mechanics, place = Mechanisms.admit(family)
       voice = Telling.of(mechanics, place)

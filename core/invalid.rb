@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Verglas
-  # What the caller did wrong, as data: code (a symbol), path (where in the input, "/marks/roller"), params (numbers, names).
-  # The words are made elsewhere; `message` serves logs and the command line.
+  # What the caller did wrong, as data: code (a symbol), path (where in the input, "/marks/roller"), params (numbers,
+  # names). The words are made elsewhere; `message` serves logs and the command line.
   class Invalid < StandardError
     attr_reader :code, :path, :params
 

@@ -25,8 +25,8 @@ module Verglas
     # One exact body on one machine.
     def for(machine, body, wishes) = of(machine).new(machine: machine, body: body, wishes: wishes)
 
-    # Raises ArgumentError for a family that its mechanism cannot serve: asked of each before the register is closed. Answers a
-    # middle body on a middle machine of it: [Mechanism, Place].
+    # Raises ArgumentError for a family that its mechanism cannot serve: asked of each before the register is closed.
+    # Answers a middle body on a middle machine of it: [Mechanism, Place].
     def admit(family)
       mechanism = fetch(family.mechanism)
       refuse(family, "traits", mechanism::TRAITS - family.traits.keys)

@@ -6,7 +6,8 @@ require_relative "visits"
 
 module Verglas
   module Demo
-    # Fills an empty database with The Net Loft: staff, machines, cushions, clients with readings, accepted fittings, one left open.
+    # Fills an empty database with The Net Loft: staff, machines, cushions, clients with readings, accepted fittings,
+    # one left open.
     class Loader
       FILE = File.join(__dir__, "net_loft.yml")
       # When everybody was taped; fittings follow, one a day.

@@ -2,8 +2,8 @@
 
 module Verglas
   module Demo
-    # What the people of the demo gym lifted between fittings: [days ago, load in kg, how each set's last repetition went, share of the range]
-    # a visit, oldest first, from the fitting that stood then.
+    # What the people of the demo gym lifted between fittings: [days ago, load in kg, how each set's last repetition
+    # went, share of the range] a visit, oldest first, from the fitting that stood then.
     class Visits
       DAY_S = 86_400
       WORDS = { "e" => "easy", "c" => "clean", "n" => "not_reached" }.freeze

@@ -4,8 +4,8 @@ require "icalendar"
 
 module Verglas
   module Formats
-    # Days on which something is due, as an iCalendar file (RFC 5545): whole days, each with an id that stays, so that a calendar that reads it
-    # again changes what stood there.
+    # Days on which something is due, as an iCalendar file (RFC 5545): whole days, each with an id that stays, so that a
+    # calendar that reads it again changes what stood there.
     module Calendar
       # days: [{id:, day: Date, title:, text:}]; now: when it was made.
       def self.of(days, name:, now:)

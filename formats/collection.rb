@@ -2,10 +2,11 @@
 
 module Verglas
   module Formats
-    # A file of named machines or bodies: {"machines": [{"id": ...}, ...]} or {"bodies": {"id": {...}}}, or just the inner part.
+    # A file of named machines or bodies: {"machines": [{"id": ...}, ...]} or {"bodies": {"id": {...}}}, or just the
+    # inner part.
     module Collection
-      # {id => what the file has under it}: what is no machine and no body is told to who asks for it, and the others are served.
-      # Raises Invalid for a file that cannot be read or is no collection at all.
+      # {id => what the file has under it}: what is no machine and no body is told to who asks for it, and the others
+      # are served. Raises Invalid for a file that cannot be read or is no collection at all.
       def self.read(file, kind)
         data = JSON.parse(File.read(file))
         inner = data.is_a?(Hash) ? data.fetch(kind.to_s, data) : data

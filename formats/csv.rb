@@ -5,8 +5,8 @@ require "delegate"
 
 module Verglas
   module Formats
-    # Tables as text (RFC 4180): written with commas, CRLF and a header; read with whatever a spreadsheet makes of them (a byte order mark,
-    # semicolons or tabs, Windows-1252, UTF-16). docs/formats/csv.md
+    # Tables as text (RFC 4180): written with commas, CRLF and a header; read with whatever a spreadsheet makes of them
+    # (a byte order mark, semicolons or tabs, Windows-1252, UTF-16). docs/formats/csv.md
     module Csv
       SEPARATORS = [",", ";", "\t"].freeze
       BOMS = { "\xEF\xBB\xBF".b => "UTF-8", "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE" }.freeze
@@ -28,15 +28,16 @@ module Verglas
       def neutral(text) = text.match?(HOSTILE) ? "'#{text}" : text
       def plain(text) = text.match?(NEUTRALISED) ? text[1..] : text
 
-      # The encoding in which a file's bytes are text. pieces: strings of bytes, one after the other. Raises Invalid where they are none.
+      # The encoding in which a file's bytes are text. pieces: strings of bytes, one after the other. Raises Invalid
+      # where they are none.
       def encoding(pieces)
         sniffing = Sniffing.new
         pieces.each { |bytes| sniffing << bytes }
         sniffing.encoding
       end
 
-      # Yields each row's cells as text and its line, the header first; nothing is kept of those before. io: of UTF-8. Lines end as the header's does.
-      # Raises Invalid for what is no table.
+      # Yields each row's cells as text and its line, the header first; nothing is kept of those before. io: of UTF-8.
+      # Lines end as the header's does. Raises Invalid for what is no table.
       def each_row(io, &block)
         head = io.gets("\n", MOST_IN_FIELD).to_s
         raise Invalid.new(:no_header, path: "") if head.strip.empty?

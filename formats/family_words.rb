@@ -2,8 +2,8 @@
 
 module Verglas
   module Formats
-    # Whether there are words for all that a family declares: asked when the words are loaded, so that a family which nobody can
-    # be told of does not load.
+    # Whether there are words for all that a family declares: asked when the words are loaded, so that a family which
+    # nobody can be told of does not load.
     module FamilyWords
       # {what the family has => message keys for each, %s its name}
       KEYS = {

@@ -5,7 +5,8 @@ require "oj"
 
 module Verglas
   module Formats
-    # Reads a gym's archive (docs/formats/gym.md) as it comes by, one record at a time, however it is laid out; nothing is held but the record.
+    # Reads a gym's archive (docs/formats/gym.md) as it comes by, one record at a time, however it is laid out; nothing
+    # is held but the record.
     module GymArchive
       NESTED = 40
       # Values of one record: a fitting with its picture has some thousands.
@@ -14,8 +15,8 @@ module Verglas
 
       module_function
 
-      # Yields the name of each member with its value, or with each record where it is a list; answers the names of the lists, empty ones too. io: JSON in
-      # UTF-8. Raises Invalid for what is none.
+      # Yields the name of each member with its value, or with each record where it is a list; answers the names of the
+      # lists, empty ones too. io: JSON in UTF-8. Raises Invalid for what is none.
       def each(io, &)
         handler = Handler.new(&)
         Oj.sc_parse(handler, io, bigdecimal_load: :bigdecimal)

@@ -28,7 +28,8 @@ module Verglas
         { pad: Linkages::HipPad.wanted_mm(body), nearest: request["sizes"] && Linkages::HipPad.nearest(body, request["sizes"]) }.compact
       end
 
-      # What a hinge asks of the hip at some angles of the trunk; with a band or a glute-ham plate what a straight body asks of the knee.
+      # What a hinge asks of the hip at some angles of the trunk; with a band or a glute-ham plate what a straight body
+      # asks of the knee.
       def effort(request, subjects)
         body = subjects.estimate(request).dimensions
         return knee_effort(request, body) if request.keys.intersect?(%w[band plate_to_pad])

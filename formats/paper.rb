@@ -5,8 +5,8 @@ require "rqrcode_core"
 
 module Verglas
   module Formats
-    # Sheets to be printed and carried: PDF by Prawn, in the fonts that ship with it. What stands on them comes as plain data with its words;
-    # here it is only set. mm in, points within.
+    # Sheets to be printed and carried: PDF by Prawn, in the fonts that ship with it. What stands on them comes as plain
+    # data with its words; here it is only set. mm in, points within.
     module Paper
       FONTS = File.join(__dir__, "paper", "fonts")
       # Nothing of them is dated or named after a person, so that the same data make the same bytes.

@@ -110,8 +110,8 @@ module Verglas
 
       def measured_wishes(family, limits) = family.wishes.each_value.select { |wish| limits.key?(wish.measured_as) }.to_h { |wish| [wish.name, limits[wish.measured_as]] }
 
-      # What was measured, and what somebody said: knee_flexion: [from, to], an end null where it is open; knee_bend_limit: its upper end
-      # alone.
+      # What was measured, and what somebody said: knee_flexion: [from, to], an end null where it is open;
+      # knee_bend_limit: its upper end alone.
       def envelope(options)
         envelope = spans(options) & Guidance::Limits.envelope(limits(options))
         raise Invalid.new(:range_reversed, path: "/options/knee_flexion") if envelope.contradictions.any?

@@ -11,8 +11,8 @@ module Verglas
       I18n.default_locale = :en
       I18n.enforce_available_locales = true
 
-      # {key => its sentence as Ruby's own format takes it}: made once, because a bench says a hundred of them at every change of a
-      # mark, and a fifth of the time that I18n takes to fill one in.
+      # {key => its sentence as Ruby's own format takes it}: made once, because a bench says a hundred of them at every
+      # change of a mark, and a fifth of the time that I18n takes to fill one in.
       WRITTEN = {} # rubocop:disable Style/MutableConstant -- grows with what is said
 
       # Raises on an unknown key or a missing number: a gap in the words is a fault of ours.

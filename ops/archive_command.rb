@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# What bin/archive does: a whole gym out of this server, or into one that holds no gym yet. Who did so stands in the audit trail as whoever leads the gym.
+# What bin/archive does: a whole gym out of this server, or into one that holds no gym yet. Who did so stands in the
+# audit trail as whoever leads the gym.
 require "fileutils"
 require "io/console"
 require "optparse"
@@ -57,7 +58,8 @@ module Verglas
         [gym, by]
       end
 
-      # Nothing is left of one that is refused, nor of the gym that was to hold it. What comes lies in the database before it is read: so not in one transaction.
+      # Nothing is left of one that is refused, nor of the gym that was to hold it. What comes lies in the database
+      # before it is read: so not in one transaction.
       def whole(gym, by)
         File.open(@file, "rb") { |io| Application::Intake.new(gym, by: by).whole(kind: "gym", file: io, leave: false, until_asked: false) { |now| progress(now) } }
       rescue StandardError, SignalException

@@ -5,8 +5,8 @@ require "capybara/cuprite"
 
 module Verglas
   module Ops
-    # Debian's headless Chromium for system specs and pictures: no network but this machine, no sandbox as root. Scripts are not optimized
-    # twice over: no page stays long enough to gain by it.
+    # Debian's headless Chromium for system specs and pictures: no network but this machine, no sandbox as root. Scripts
+    # are not optimized twice over: no page stays long enough to gain by it.
     module Browser
       OPTIONS = { "no-sandbox" => nil, "disable-gpu" => nil, "disable-quic" => nil, "no-first-run" => nil, "no-proxy-server" => nil,
                   "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost", "force-color-profile" => "srgb", "force-prefers-reduced-motion" => nil,
@@ -23,7 +23,8 @@ module Verglas
         Capybara.register_driver(:verglas) do |current|
           driver = Capybara::Cuprite::Driver.new(current, browser_path: path, headless: "new", window_size: window, process_timeout: 60,
                                                           timeout: TIMEOUT_S, protocol_timeout: nil, js_errors: true, browser_options: OPTIONS.dup)
-          # Given after the start: before it, each message to the browser would have a clock of its own, a third of what sending it takes.
+          # Given after the start: before it, each message to the browser would have a clock of its own, a third of what
+          # sending it takes.
           driver.tap { driver.browser.protocol_timeout = TIMEOUT_S }
         end
       end

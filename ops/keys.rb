@@ -5,8 +5,8 @@ require_relative "prepared"
 
 module Verglas
   module Ops
-    # The file in which the keys of health lie (NOTES_KEY_FILE, or var/notes_key), and turning the demo's database, or that of
-    # DATABASE_URL, to the newest of them.
+    # The file in which the keys of health lie (NOTES_KEY_FILE, or var/notes_key), and turning the demo's database, or
+    # that of DATABASE_URL, to the newest of them.
     class Keys
       # folder: where the start command keeps what it makes.
       def initialize(environment = ENV, folder: File.expand_path("../var", __dir__))
@@ -19,8 +19,8 @@ module Verglas
       # The file, made with a first key where there is none.
       def kept = file.tap { |name| File.write(name, SecureRandom.hex(32), perm: 0o600) unless File.exist?(name) }
 
-      # Names the file to whoever reads the keys, unless they stand in the environment: made with a first key only where nothing lies encrypted yet. Raises
-      # Store::KeyCheck::Failure where something does that cannot be opened.
+      # Names the file to whoever reads the keys, unless they stand in the environment: made with a first key only where
+      # nothing lies encrypted yet. Raises Store::KeyCheck::Failure where something does that cannot be opened.
       def ready(database)
         check = Store::KeyCheck.new(database)
         return check.call if @environment["NOTES_KEY"]
@@ -30,7 +30,8 @@ module Verglas
         check.call if sealed
       end
 
-      # Puts a new key before the others, under the next free id; answers the id. The file is replaced whole or not at all.
+      # Puts a new key before the others, under the next free id; answers the id. The file is replaced whole or not at
+      # all.
       def make
         raise ArgumentError, "NOTES_KEY is set in the environment: put the new key before it there, as id:digits" if @environment["NOTES_KEY"]
 

@@ -4,7 +4,8 @@ require_relative "cluster"
 
 module Verglas
   module Ops
-    # The database of DATABASE_URL, or the demo's, for a command that runs beside the server or without it: started if need be, brought up to date.
+    # The database of DATABASE_URL, or the demo's, for a command that runs beside the server or without it: started if
+    # need be, brought up to date.
     module Prepared
       module_function
 

@@ -5,8 +5,9 @@ require "yaml"
 
 module Verglas
   module Ops
-    # The schema of what a record keeps (docs/formats/record.schema.json), taken from what the interface promises of one: a record that comes from
-    # elsewhere has to be answered like our own. Of its parts any may be missing, for what is not kept is filled in when it is read.
+    # The schema of what a record keeps (docs/formats/record.schema.json), taken from what the interface promises of
+    # one: a record that comes from elsewhere has to be answered like our own. Of its parts any may be missing, for what
+    # is not kept is filled in when it is read.
     module RecordSchema
       FILE = File.join(ROOT, "docs", "formats", "record.schema.json")
       INTERFACE = File.join(ROOT, "web", "openapi.yaml")

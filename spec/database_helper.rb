@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# For specs that need PostgreSQL: this project's own cluster on a free port, one database, emptied before each example. Where
-# specs run side by side (TEST_ENV_NUMBER, of parallel_tests), each process has a cluster of its own.
+# For specs that need PostgreSQL: this project's own cluster on a free port, one database, emptied before each example.
+# Where specs run side by side (TEST_ENV_NUMBER, of parallel_tests), each process has a cluster of its own.
 require "spec_helper"
 require_relative "../ops/cluster"
 

@@ -43,8 +43,8 @@ module Browsing
     answer.start_with?("{") ? JSON.parse(answer) : {}
   end
 
-  # The bench of a client on a machine, straight away: the way by the client's card is in the specs of the main job. line: as the
-  # card names it, "Leg curl 1" or "Leg station 1: curl".
+  # The bench of a client on a machine, straight away: the way by the client's card is in the specs of the main job.
+  # line: as the card names it, "Leg curl 1" or "Leg station 1: curl".
   def bench_of(client, line)
     name, exercise = line.split(": ")
     machine = db[:machines].where(name: name).get(:id)
@@ -68,8 +68,8 @@ module Browsing
     expect(told).to be_empty, "#{what}: #{told.join("; ")}"
   end
 
-  # No text is cut off: nothing wider than the window, no box that holds more than it shows, nothing past the edge of what
-  # hides its overflow.
+  # No text is cut off: nothing wider than the window, no box that holds more than it shows, nothing past the edge of
+  # what hides its overflow.
   def expect_nothing_cut(what)
     cut = page.evaluate_script(<<~JS)
       (() => {
@@ -114,7 +114,8 @@ module Browsing
   def kept = expect(page).to(have_css("[data-saving=kept]"))
 end
 
-# Between two examples: as a browser that was never here, but for what it has fetched of the front end, which does not change.
+# Between two examples: as a browser that was never here, but for what it has fetched of the front end, which does not
+# change.
 module CleanBrowser
   STORED = "localStorage.clear(); sessionStorage.clear();"
 
@@ -133,14 +134,15 @@ module CleanBrowser
     Capybara.reset_sessions!
   end
 
-  # A colleague's browser is not wanted again; left open, it would be reset with the first after every example, and what that has
-  # fetched would go.
+  # A colleague's browser is not wanted again; left open, it would be reset with the first after every example, and what
+  # that has fetched would go.
   def self.end_others
     Capybara.__send__(:session_pool).delete_if { |_, session| session != Capybara.current_session && session.tap(&:quit) }
   end
 end
 
-# Unasked, the browser tells of each request and of each rule of a style sheet, a quarter of its messages: few examples listen.
+# Unasked, the browser tells of each request and of each rule of a style sheet, a quarter of its messages: few examples
+# listen.
 module Quiet
   def self.please = %w[Network.disable CSS.disable].each { |command| Capybara.current_session.driver.browser.page.command(command) }
 end

@@ -4,8 +4,8 @@ require "json"
 
 module Verglas
   module Store
-    # A whole gym as one JSON document, table by table, and back into a gym that holds nothing yet: the same bytes each time.
-    # docs/formats/gym.md
+    # A whole gym as one JSON document, table by table, and back into a gym that holds nothing yet: the same bytes each
+    # time. docs/formats/gym.md
     module Archive
       FORMAT = "verglas.gym"
       VERSION = 2
@@ -16,7 +16,8 @@ module Verglas
       # What stands where a text has to be and is left out.
       WITHHELD = "left out"
 
-      # name: of the member; table; order: in which its rows stand, so that those that are referred to come first; left: columns that are made anew.
+      # name: of the member; table; order: in which its rows stand, so that those that are referred to come first; left:
+      # columns that are made anew.
       Section = Struct.new(:name, :table, :order, :left) do
         # Of this gym; rows which hang on a machine or a client say so through it.
         def rows(gym)

@@ -48,8 +48,8 @@ module Verglas
       VALUES = [PG::NumericValueOutOfRange, PG::InvalidTextRepresentation, PG::DatetimeFieldOverflow, PG::InvalidDatetimeFormat, PG::CharacterNotInRepertoire,
                 PG::UntranslatableCharacter, PG::StringDataRightTruncation].freeze
 
-      # Runs the block; a refusal of the database becomes Invalid: the known constraints with what and where, any other without.
-      # What is no refusal of a value stays what it is.
+      # Runs the block; a refusal of the database becomes Invalid: the known constraints with what and where, any other
+      # without. What is no refusal of a value stays what it is.
       def self.translate
         yield
       rescue Sequel::ConstraintViolation => e

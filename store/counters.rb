@@ -2,15 +2,15 @@
 
 module Verglas
   module Store
-    # How often something was tried within a time, counted in the database for all processes. What is counted lies there as a
-    # keyed digest: no address and no e-mail can be read from it.
+    # How often something was tried within a time, counted in the database for all processes. What is counted lies there
+    # as a keyed digest: no address and no e-mail can be read from it.
     class Counters
       def initialize(db)
         @db = db
       end
 
-      # One more (or amount more, which may be less than nothing) under a key: {count:, seconds: left until it is forgotten}. The
-      # time begins with the first.
+      # One more (or amount more, which may be less than nothing) under a key: {count:, seconds: left until it is
+      # forgotten}. The time begins with the first.
       def add(key, amount = 1, within_s:)
         over = Sequel[:counters][:ends_at] < Sequel::CURRENT_TIMESTAMP
         ends = Sequel::CURRENT_TIMESTAMP + Sequel.cast("#{Integer(within_s)} seconds", :interval)

@@ -19,7 +19,8 @@ module Verglas
 
       def connect(url)
         Sequel.connect(url, max_connections: CONNECTIONS, preconnect: false, after_connect: method(:prepare), connect_timeout: CONNECT_S, pool_timeout: WAIT_S).tap do |db|
-          # One that lay unused is asked whether it still lives: after the database was away, the first request finds it again.
+          # One that lay unused is asked whether it still lives: after the database was away, the first request finds it
+          # again.
           db.extension :connection_validator
           db.pool.connection_validation_timeout = IDLE_S
           db.extension :pg_json

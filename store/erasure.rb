@@ -9,9 +9,10 @@ module Verglas
         @gym = gym
       end
 
-      # rows: the clients', each in the version that the writer saw; keep_marks: whether the marks of their accepted fittings
-      # stay with the machines, without a person; gone: [status, body] that a request about them gets which is sent again.
-      # Answers the ids of the files on their way that were let go. Raises Stale where somebody changed a client since.
+      # rows: the clients', each in the version that the writer saw; keep_marks: whether the marks of their accepted
+      # fittings stay with the machines, without a person; gone: [status, body] that a request about them gets which is
+      # sent again. Answers the ids of the files on their way that were let go. Raises Stale where somebody changed a
+      # client since.
       def call(rows, keep_marks:, gone:)
         rows.sort_by { |row| row[:id] }.each { |row| hold(row) }
         forget_answers(rows.flat_map { |row| ids(row[:id]) }, *gone)

@@ -56,8 +56,8 @@ module Verglas
       # Statements of this transaction may take so long.
       def allow(milliseconds) = db.run("SET LOCAL statement_timeout = #{Integer(milliseconds)}")
 
-      # In this transaction rows come by the thousand, into tables of which the planner knows that they are small: references are looked up in
-      # their indexes all the same. Looking at a table makes it plan anew.
+      # In this transaction rows come by the thousand, into tables of which the planner knows that they are small:
+      # references are looked up in their indexes all the same. Looking at a table makes it plan anew.
       def expect_many(tables)
         %w[seqscan bitmapscan].each { |way| db.run("SET LOCAL enable_#{way} = off") }
         tables.each { |table| db.run("ANALYZE #{db.literal(table)}") }

@@ -2,10 +2,10 @@
 
 module Verglas
   module Store
-    # The keys under which health lies encrypted, newest first: {id => 32 bytes}. Read from NOTES_KEY, or from the file which
-    # NOTES_KEY_FILE names, so that they can be kept apart from the data. Each is "id:64 hexadecimal digits", one a line (or with
-    # blanks or commas between); digits alone are the key 0. What is written is written under the first; the others read what
-    # is older. docs/security.md
+    # The keys under which health lies encrypted, newest first: {id => 32 bytes}. Read from NOTES_KEY, or from the file
+    # which NOTES_KEY_FILE names, so that they can be kept apart from the data. Each is "id:64 hexadecimal digits", one
+    # a line (or with blanks or commas between); digits alone are the key 0. What is written is written under the first;
+    # the others read what is older. docs/security.md
     class Keys
       FORM = /\A(?:(\d{1,3}):)?(\h{64})\z/
 

@@ -2,8 +2,9 @@
 
 module Verglas
   module Store
-    # Turns everything that lies encrypted to the newest key, some rows at a time: each is turned under its own lock, what lies
-    # under that key already is left alone, so it may run beside the server, be stopped at any time and be begun again.
+    # Turns everything that lies encrypted to the newest key, some rows at a time: each is turned under its own lock,
+    # what lies under that key already is left alone, so it may run beside the server, be stopped at any time and be
+    # begun again.
     class Rekeying
       ROWS = 500
       # A table's key, {column => purpose} of what lies encrypted in it, and the other columns that a digest is made of.
@@ -53,7 +54,8 @@ module Verglas
         @db[table.name].where(row.slice(*table.key)).update(**fields, **digests(table, row))
       end
 
-      # Of what stands in a row, made anew. A kept answer's request is kept nowhere: its digest is read under every key in use.
+      # Of what stands in a row, made anew. A kept answer's request is kept nowhere: its digest is read under every key
+      # in use.
       def digests(table, row)
         case table.name
         when :clients then { detail_digest: Tables::Clients.detail_digest(row[:gym_id], Sealed.open(:clients, row)[:detail]) }

@@ -2,8 +2,9 @@
 
 module Verglas
   module Store
-    # Which fields lie encrypted in which table: each as <name>_cipher, opened under its own name by whoever reads the row. What is
-    # nothing (no text, an empty list) lies there as NULL. Digests beside them are listed too, so that a new key finds everything.
+    # Which fields lie encrypted in which table: each as <name>_cipher, opened under its own name by whoever reads the
+    # row. What is nothing (no text, an empty list) lies there as NULL. Digests beside them are listed too, so that a
+    # new key finds everything.
     module Sealed
       # A field: the purpose of its encryption, and what it is when there is nothing; JSON unless that is text.
       Field = Struct.new(:purpose, :none) do
@@ -34,7 +35,8 @@ module Verglas
         end
       end
 
-      # A row with what it holds of its sealed columns opened, in place. prefix: before the names, where a row is of several tables.
+      # A row with what it holds of its sealed columns opened, in place. prefix: before the names, where a row is of
+      # several tables.
       def open(table, row, prefix: "")
         row && FIELDS.fetch(table).each do |name, field|
           column = :"#{prefix}#{name}_cipher"

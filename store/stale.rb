@@ -2,7 +2,8 @@
 
 module Verglas
   module Store
-    # Somebody else changed the row since the writer last saw it: nothing was written; `current` is what stands there now.
+    # Somebody else changed the row since the writer last saw it: nothing was written; `current` is what stands there
+    # now.
     class Stale < StandardError
       attr_reader :current
 

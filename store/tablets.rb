@@ -2,8 +2,8 @@
 
 module Verglas
   module Store
-    # Tablets that several members of staff share: who signed in on which in full, and the PIN with which each takes it over.
-    # A full sign-in serves for one working day; five wrong PINs ask for another.
+    # Tablets that several members of staff share: who signed in on which in full, and the PIN with which each takes it
+    # over. A full sign-in serves for one working day; five wrong PINs ask for another.
     class Tablets
       UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
       SERVES = "12 hours"
@@ -13,8 +13,8 @@ module Verglas
         @db = db
       end
 
-      # A full sign-in also forgives wrong PINs. before: the name which the tablet had; whoever signed in under it goes on under
-      # the new one, and the old one opens nothing.
+      # A full sign-in also forgives wrong PINs. before: the name which the tablet had; whoever signed in under it goes
+      # on under the new one, and the old one opens nothing.
       def signed_in(tablet, account_id, before: nil)
         @db.transaction do
           @db[:tablet_staff].where(tablet: before).update(tablet: tablet) if before
@@ -39,8 +39,8 @@ module Verglas
         @db[:account_pins].insert_conflict(target: :id, update: fields).insert(id: account_id, **fields)
       end
 
-      # nil when the block finds the PIN right, else why not (a code); a wrong one is counted before it is looked at, so that
-      # many tries at once are no way round the count.
+      # nil when the block finds the PIN right, else why not (a code); a wrong one is counted before it is looked at, so
+      # that many tries at once are no way round the count.
       def try(tablet, account_id, same_gym_as:)
         return :pin_missing unless tablet && here(tablet, same_gym_as).where(Sequel[:accounts][:id] => account_id).any?
 

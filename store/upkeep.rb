@@ -2,8 +2,8 @@
 
 module Verglas
   module Store
-    # What is forgotten when its time is over, while the server runs: kept answers and counts. Done by whoever writes, once in a
-    # while, after the write stands.
+    # What is forgotten when its time is over, while the server runs: kept answers and counts. Done by whoever writes,
+    # once in a while, after the write stands.
     module Upkeep
       EVERY_S = 10 * 60
       LOCK = Mutex.new

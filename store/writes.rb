@@ -3,7 +3,8 @@
 module Verglas
   module Store
     # Makes a write happen once: the first request under a key does it, and the same request again gets the same answer.
-    # Answers hold names and notes, so they lie encrypted, and of a request only a keyed digest. Runs the block in a transaction together with the key, so that either both stand or neither.
+    # Answers hold names and notes, so they lie encrypted, and of a request only a keyed digest. Runs the block in a
+    # transaction together with the key, so that either both stand or neither.
     class Writes
       KEPT_SECONDS = 24 * 60 * 60
       SWEPT_AT_ONCE = 5000
@@ -19,7 +20,8 @@ module Verglas
       # request: what makes two requests the same (method, path, body). The block answers [status, body].
       def once(key, request, &block)
         done = ConstraintErrors.translate do
-          # Of two that wait for one another the one that was chosen to give way begins again, after the other had time to take what it waited for.
+          # Of two that wait for one another the one that was chosen to give way begins again, after the other had time
+          # to take what it waited for.
           @db.transaction(retry_on: Sequel::SerializationFailure, num_retries: RETRIES, before_retry: GIVE_WAY) { first_or_replay(key, Secrets.digests(request, :write), &block) }
         end
         Upkeep.when_due(@db)

@@ -4,8 +4,8 @@ require "sinatra/base"
 
 module Verglas
   module Web
-    # The HTTP interface of web/openapi.yaml, and the front end's page for every address of a place. Routes parse, call and
-    # render; every error leaves through the one mapping at the end of this file.
+    # The HTTP interface of web/openapi.yaml, and the front end's page for every address of a place. Routes parse, call
+    # and render; every error leaves through the one mapping at the end of this file.
     class App < Sinatra::Base
       set :show_exceptions, false
       set :raise_errors, true # what is not answered here is answered by Faults

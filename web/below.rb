@@ -4,7 +4,8 @@ require "puma"
 
 module Verglas
   module Web
-    # What the server says and answers by itself, before a request reaches the application: heads and bodies that are none.
+    # What the server says and answers by itself, before a request reaches the application: heads and bodies that are
+    # none.
     module Below
       # Told with its kind and where it was found, and no word of what came: a head may hold a cookie or a name.
       class Log < Puma::LogWriter
@@ -17,7 +18,8 @@ module Verglas
         def told(what, error) = stderr.puts("verglas: #{what}: #{error.class} at #{error.backtrace.to_a.first.to_s[%r{[^/]+\z}]}")
       end
 
-      # An Error like any other. What comes here is the sender's fault: a chunk may say that it is longer than any number.
+      # An Error like any other. What comes here is the sender's fault: a chunk may say that it is longer than any
+      # number.
       ANSWER = lambda do |error, _env, status|
         senders = error.is_a?(RangeError) || status < 500
         Errors.response(senders ? [status, 400].min : status, Invalid.new(senders ? :not_json : :internal))

@@ -11,8 +11,8 @@ module Verglas
       FAILURES = { not_found: :not_found, method_not_allowed: :method_not_allowed, unsupported_media_type: :wrong_content_type,
                    invalid_path: :not_found }.freeze
 
-      # Paths and operations of a document, made once and not for each request, with the schemas that they hold: making those took more of a small
-      # request than checking it.
+      # Paths and operations of a document, made once and not for each request, with the schemas that they hold: making
+      # those took more of a small request than checking it.
       module Kept
         # Of one path, by method.
         module Operations

@@ -2,8 +2,8 @@
 
 module Verglas
   module Web
-    # The one place where what went wrong below becomes an answer: an Error of ours, whatever it was. The log gets the kind of
-    # error and where, never what it says, which may hold somebody's name or a driver's words about our tables.
+    # The one place where what went wrong below becomes an answer: an Error of ours, whatever it was. The log gets the
+    # kind of error and where, never what it says, which may hold somebody's name or a driver's words about our tables.
     class Faults
       RETRY_SECONDS = 3
       # Somebody has to make room first.

@@ -2,10 +2,10 @@
 
 module Verglas
   module Web
-    # Slows down whoever guesses passwords, without a way for a stranger to keep somebody else out: tries are counted for an
-    # account and the address they come from, and for an account from all devices on which it never signed in. A try is counted
-    # before it is looked at, so that many at once are no way round; a right one is taken off again. An e-mail that nobody has
-    # is counted like any other.
+    # Slows down whoever guesses passwords, without a way for a stranger to keep somebody else out: tries are counted
+    # for an account and the address they come from, and for an account from all devices on which it never signed in. A
+    # try is counted before it is looked at, so that many at once are no way round; a right one is taken off again. An
+    # e-mail that nobody has is counted like any other.
     class Guessing
       HERE = { most: 10, within_s: 15 * 60 }.freeze
       STRANGERS = { most: 60, within_s: 60 * 60 }.freeze
@@ -16,8 +16,8 @@ module Verglas
         @counters = Store::Counters.new(db)
       end
 
-      # Counts a try at signing in; answers the seconds to wait, nil when it may go on. familiar: the account signed in on this
-      # device before.
+      # Counts a try at signing in; answers the seconds to wait, nil when it may go on. familiar: the account signed in
+      # on this device before.
       def sign_in(email, address:, familiar:)
         wait("here:#{email}:#{address}", **HERE) || (familiar ? nil : wait("strangers:#{email}", **STRANGERS))
       end

@@ -4,7 +4,8 @@ require "securerandom"
 
 module Verglas
   module Web
-    # What browsers are told of every answer: only our own scripts and styles, no frames, nothing kept of personal pages.
+    # What browsers are told of every answer: only our own scripts and styles, no frames, nothing kept of personal
+    # pages.
     class Headers
       NONCE = "verglas.nonce"
       # What our pages never ask a browser for.

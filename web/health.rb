@@ -2,8 +2,8 @@
 
 module Verglas
   module Web
-    # For whoever watches over the server: /healthz, whether the process answers; /readyz, whether the database does, is as
-    # this code wants it, and has room for what is written.
+    # For whoever watches over the server: /healthz, whether the process answers; /readyz, whether the database does, is
+    # as this code wants it, and has room for what is written.
     class Health
       # What others ask for by habit, and no page of ours answers.
       NOTHING = %w[/health /metrics].freeze

@@ -7,15 +7,17 @@ require "time"
 
 module Verglas
   module Web
-    # One line of JSON a request: when, how long, a number by which it is found again (X-Request-Id, in the answer too), method,
-    # path, status, and the id of the account that asked. Paths hold nothing but random ids; bodies are never written.
+    # One line of JSON a request: when, how long, a number by which it is found again (X-Request-Id, in the answer too),
+    # method, path, status, and the id of the account that asked. Paths hold nothing but random ids; bodies are never
+    # written.
     class RequestLog
       HEADER = "x-request-id"
       # Old files kept, and the size at which one is begun anew.
       KEPT = 14
       MOST_BYTES = 20 * 1024 * 1024
 
-      # Where lines go: for its owner and group alone (as far as the process's umask makes new files so), begun anew when full.
+      # Where lines go: for its owner and group alone (as far as the process's umask makes new files so), begun anew
+      # when full.
       def self.open(path)
         ::File.open(path, "a", 0o640) { |file| file.chmod(0o640) }
         ::Logger::LogDevice.new(path, shift_age: KEPT, shift_size: MOST_BYTES, skip_header: true)

@@ -4,7 +4,8 @@ module Verglas
   module Web
     # What routes share: who asks, in which gym, what was sent, and writing once.
     module Requests
-      # Writes answers strictly, symbols as they are: rows hold JSON in wrappers of their own, anything else that JSON does not know is a fault of ours.
+      # Writes answers strictly, symbols as they are: rows hold JSON in wrappers of their own, anything else that JSON
+      # does not know is a fault of ours.
       WRITER = JSON::Coder.new { |held| held.respond_to?(:to_hash) ? held.to_hash : held.to_ary }
 
       # The signed-in member of staff, or nil.
@@ -52,8 +53,8 @@ module Verglas
       # The id of what was made, where it has one of the kind that the trail holds.
       def subject(done) = [done[:id], done.dig(:machine, :id)].grep(String).first
 
-      # What was done stands in the audit trail: every write, and every opening of what speaks of somebody's health or leaves the gym.
-      # subject: the id of whom or what it was done to.
+      # What was done stands in the audit trail: every write, and every opening of what speaks of somebody's health or
+      # leaves the gym. subject: the id of whom or what it was done to.
       def on_record(subject)
         gym.trail.add(App::CONTRACT.action(request), by: staff[:id], subject: subject)
       end

@@ -4,8 +4,9 @@ require "securerandom"
 
 module Verglas
   module Web
-    # A tablet that several people share: who signed in there in full today may take it over with a short PIN, and it can be
-    # locked in between. GET /auth/tablet, POST /auth/lock, /auth/pin, /auth/switch. docs/decisions/0007-tablets.md
+    # A tablet that several people share: who signed in there in full today may take it over with a short PIN, and it
+    # can be locked in between. GET /auth/tablet, POST /auth/lock, /auth/pin, /auth/switch.
+    # docs/decisions/0007-tablets.md
     module SharedTablet
       COOKIE = "verglas_tablet"
       COOKIE_SECONDS = 400 * 24 * 60 * 60
@@ -23,8 +24,8 @@ module Verglas
         def session_row = active_sessions_ds.where(active_sessions_session_id_column => compute_hmac(session[session_id_session_key]))
       end
 
-      # Called after a full sign-in. The tablet gets a new name each time: one that somebody planted or copied before is worth
-      # nothing from then on.
+      # Called after a full sign-in. The tablet gets a new name each time: one that somebody planted or copied before is
+      # worth nothing from then on.
       def remember_tablet(account_id)
         tablet = SecureRandom.uuid
         response.set_cookie(cookie_name, value: tablet, path: "/", httponly: true, secure: site.secure?, same_site: :strict, max_age: COOKIE_SECONDS)
@@ -57,8 +58,8 @@ module Verglas
         { locked: rodauth.tablet_locked?, me: rodauth.session_value, staff: tablet_id ? tablets.staff(tablet_id, gym_of: rodauth.session_value) : [] }
       end
 
-      # Asks the password again: whoever finds a tablet open must not be able to come back with a PIN of their own, nor try
-      # passwords here. Raises Invalid for a PIN that is easily guessed.
+      # Asks the password again: whoever finds a tablet open must not be able to come back with a PIN of their own, nor
+      # try passwords here. Raises Invalid for a PIN that is easily guessed.
       def keep_pin(password, pin)
         refuse(:tablet_locked) if rodauth.tablet_locked?
         id = asked_again(password)

@@ -5,11 +5,11 @@ require "rodauth"
 
 module Verglas
   module Web
-    # Signing in and out, as JSON (Rodauth): POST /auth/login, /auth/logout. A session is known to the database, so that it
-    # can be revoked; it ends after two hours without a request and after twelve in any case. Whoever guesses is slowed down
-    # (Guessing), and learns nothing of which accounts there are: an e-mail that nobody has takes as long and is told in the
-    # same words. Strict same-site cookies, the checked Origin and the JSON content type stand against requests from elsewhere:
-    # docs/decisions/0004-http.md
+    # Signing in and out, as JSON (Rodauth): POST /auth/login, /auth/logout. A session is known to the database, so that
+    # it can be revoked; it ends after two hours without a request and after twelve in any case. Whoever guesses is
+    # slowed down (Guessing), and learns nothing of which accounts there are: an e-mail that nobody has takes as long
+    # and is told in the same words. Strict same-site cookies, the checked Origin and the JSON content type stand
+    # against requests from elsewhere: docs/decisions/0004-http.md
     class SignIn < Roda
       # Cheap hashing for tests only, where accounts are made by the dozen.
       HASH_COST = ENV["APP_ENV"] == "test" ? { t_cost: 1, m_cost: 5 } : { t_cost: 2, m_cost: 16 }
@@ -108,8 +108,8 @@ module Verglas
       NOBODY = 0
       NOWHERE = "00000000-0000-0000-0000-000000000000"
 
-      # A wrong password stands in the trail. One of an e-mail that nobody has asks for the same and is taken back, and neither
-      # waits for the disk: how long an answer takes does not tell who works here.
+      # A wrong password stands in the trail. One of an e-mail that nobody has asks for the same and is taken back, and
+      # neither waits for the disk: how long an answer takes does not tell who works here.
       def tried_in_vain(account_id)
         rodauth.db.transaction(rollback: account_id ? nil : :always) do
           rodauth.db.run("SET LOCAL synchronous_commit = off")

@@ -5,10 +5,10 @@ require "uri"
 
 module Verglas
   module Web
-    # How this server is reached, as its operator says in the environment: PUBLIC_URL, the address that people open (https
-    # where a proxy ends TLS), and TRUSTED_PROXIES, addresses or networks whose word about where a request came from is
-    # believed. As middleware it sets that right before anything else looks at a request: nobody else's forwarded headers are
-    # believed, and hosts that are not ours are refused. docs/security.md
+    # How this server is reached, as its operator says in the environment: PUBLIC_URL, the address that people open
+    # (https where a proxy ends TLS), and TRUSTED_PROXIES, addresses or networks whose word about where a request came
+    # from is believed. As middleware it sets that right before anything else looks at a request: nobody else's
+    # forwarded headers are believed, and hosts that are not ours are refused. docs/security.md
     class Site
       LOOPBACK = %w[localhost 127.0.0.1 [::1]].freeze
       FORWARDED = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_PORT HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_SSL

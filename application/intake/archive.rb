@@ -3,9 +3,9 @@
 module Verglas
   module Application
     class Intake
-      # A whole gym on its way into one that holds nothing yet: every record is checked by its schema and by what the core
-      # knows (Known), everything that it points at has to be in the archive (Pointers), and one that is refused keeps all
-      # of it out.
+      # A whole gym on its way into one that holds nothing yet: every record is checked by its schema and by what the
+      # core knows (Known), everything that it points at has to be in the archive (Pointers), and one that is refused
+      # keeps all of it out.
       class Archive
         SCHEMA = Formats::Schema.new("gym")
         # Pieces after which the planner looks at what has come.
@@ -57,7 +57,8 @@ module Verglas
           Store::Archive::Incoming.new(@gym).taken(section, rows.map { |row| row.last["id"] })
         end
 
-        # A record's own keys, also of one that is refused: what points at it is not refused for that; and what it points at.
+        # A record's own keys, also of one that is refused: what points at it is not refused for that; and what it
+        # points at.
         def keys(number, section, record, good:)
           own = pointers.own(section, record).map { |key| [number, key, false] }
           good ? own + pointers.of(section, record).map { |key| [number, key, true] } : own

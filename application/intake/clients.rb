@@ -6,8 +6,8 @@ require "securerandom"
 module Verglas
   module Application
     class Intake
-      # People, with readings beside them where a table has columns for them. Somebody is known by their id, else by name and what tells them
-      # apart; an empty cell leaves what is there.
+      # People, with readings beside them where a table has columns for them. Somebody is known by their id, else by
+      # name and what tells them apart; an empty cell leaves what is there.
       class Clients < Sheet
         FIELDS = %i[name detail sex birth_date body_mass].freeze
         READINGS = Formats::Csv::Sheets::READINGS.map(&:to_sym).freeze

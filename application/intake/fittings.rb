@@ -5,8 +5,8 @@ require "securerandom"
 module Verglas
   module Application
     class Intake
-      # Fittings that were accepted elsewhere, or on paper: marks, load and who. They are added, never changed; nothing is computed for what was decided
-      # long ago, so of a record there is the grade alone.
+      # Fittings that were accepted elsewhere, or on paper: marks, load and who. They are added, never changed; nothing
+      # is computed for what was decided long ago, so of a record there is the grade alone.
       class Fittings < Sheet
         GRADES = Verglas::Machines::SEVERITIES.map(&:to_s).freeze
         # A clock that runs a little fast.

@@ -3,8 +3,9 @@
 module Verglas
   module Application
     class Intake
-      # What only the core can tell of an archive's records, by section: names that it does not know, machines that cannot be
-      # read, marks that no adjuster has, clearances that nobody signed. All of it would be found where somebody is fitted.
+      # What only the core can tell of an archive's records, by section: names that it does not know, machines that
+      # cannot be read, marks that no adjuster has, clearances that nobody signed. All of it would be found where
+      # somebody is fitted.
       class Known
         RECORD = Formats::Schema.new("record")
         CHECKS = { "equipment" => :equipment, "machines" => :machine, "machine_descriptions" => :description,
@@ -117,8 +118,8 @@ module Verglas
           raise e.below("/result")
         end
 
-        # Marks that the machine's adjusters have, as it was described then; number: nil for any description. all: of each
-        # adjuster one.
+        # Marks that the machine's adjusters have, as it was described then; number: nil for any description. all: of
+        # each adjuster one.
         def marks(record, marks, machine_id, number, all: false)
           machine, descriptions = described[machine_id]
           return unless machine && family?(machine)

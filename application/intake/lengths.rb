@@ -3,7 +3,8 @@
 module Verglas
   module Application
     class Intake
-      # What was taped of a machine, as one list: "name", or "exercise/name" for what a station's exercise has for itself.
+      # What was taped of a machine, as one list: "name", or "exercise/name" for what a station's exercise has for
+      # itself.
       module Lengths
         module_function
 

@@ -3,7 +3,8 @@
 module Verglas
   module Application
     class Intake
-      # Machines: who stands where, what the walk-round found, lengths that were taped. Known by id, else by name; what is not said stays.
+      # Machines: who stands where, what the walk-round found, lengths that were taped. Known by id, else by name; what
+      # is not said stays.
       class Machines < Sheet
         SCHEMA = Formats::Schema.new("gym")
         FACTS = Store::Tables::Machines::FACTS - %i[user_mass_limit_kg]

@@ -3,9 +3,9 @@
 module Verglas
   module Application
     class Intake
-      # Adjusters with their marks, one mark a row, in the order in which they stand. An adjuster that is named is described anew, whole; the others of
-      # its machine stay. Where one row of a machine is refused, all of them are; and as a row that cannot be read may belong to any, a table with one
-      # is not taken in.
+      # Adjusters with their marks, one mark a row, in the order in which they stand. An adjuster that is named is
+      # described anew, whole; the others of its machine stay. Where one row of a machine is refused, all of them are;
+      # and as a row that cannot be read may belong to any, a table with one is not taken in.
       class Marks < Sheet
         WALK_ROUND = %i[side handle unlocks reachable_seated weight_off_first].freeze
 

@@ -3,8 +3,8 @@
 module Verglas
   module Application
     class Intake
-      # What a record of an archive is known by, and what it points at: texts that are alike at both ends. A pointer whose text
-      # no record of the archive has points at nothing.
+      # What a record of an archive is known by, and what it points at: texts that are alike at both ends. A pointer
+      # whose text no record of the archive has points at nothing.
       class Pointers
         # Which section a column points into.
         REFERS = { "client_id" => :clients, "machine_id" => :machines, "copied_from" => :machines, "fitting_id" => :fittings, "visit_id" => :visits }.freeze

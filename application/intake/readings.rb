@@ -3,7 +3,8 @@
 module Verglas
   module Application
     class Intake
-      # What the tape said of somebody: one reading of a kind each. One that was taken before the one that stands does not take its place.
+      # What the tape said of somebody: one reading of a kind each. One that was taken before the one that stands does
+      # not take its place.
       class Readings < Sheet
         def self.check_range(observation, value_mm)
           range = Body::Reading.range_mm(observation.to_sym)

@@ -3,7 +3,8 @@
 module Verglas
   module Application
     class Intake
-      # A kind of table on its way in: what its rows would do (asked of the database as it stands, nothing written), and doing it.
+      # A kind of table on its way in: what its rows would do (asked of the database as it stands, nothing written), and
+      # doing it.
       class Sheet
         # Of numbers, as they are kept.
         PRECISION = 0.0005

@@ -5,8 +5,8 @@ require "securerandom"
 module Verglas
   module Application
     class Intake
-      # Sets that were done, one a row; a row without one is a visit of which nobody wrote more. Added, never changed. They hang on the fitting from which the
-      # machine was set up: the one that is named, else the one that stood then.
+      # Sets that were done, one a row; a row without one is a visit of which nobody wrote more. Added, never changed.
+      # They hang on the fitting from which the machine was set up: the one that is named, else the one that stood then.
       class Visits < Sheet
         def key(values)
           visit = values[:visit_id] || values.values_at(:client_id, :client, :client_detail, :machine_id, :machine, :exercise, :begun_at).join("\n").downcase

@@ -3,8 +3,8 @@
 module Verglas
   module Application
     module Told
-      # What a client is allowed and spared at every set, in sentences: where the movement starts and ends, how the first
-      # repetition is done, which load is the most. The same on bench, set-up list, hand-over and record.
+      # What a client is allowed and spared at every set, in sentences: where the movement starts and ends, how the
+      # first repetition is done, which load is the most. The same on bench, set-up list, hand-over and record.
       module Allowed
         module_function
 
@@ -19,7 +19,8 @@ module Verglas
         # Where the client turns back; nothing where nothing is told of it.
         def ending(meeting, evaluation) = meeting.by_feel? ? [words(:end_by_feel)] : in_words(evaluation.voice.ends)
 
-        # Limits that decide something here and were never measured: what holds until they are; not where a caution, a clinician or another measure has spoken of that joint.
+        # Limits that decide something here and were never measured: what holds until they are; not where a caution, a
+        # clinician or another measure has spoken of that joint.
         def unmeasured(meeting)
           given = meeting.envelope.spans.keys.map { |motion| joint(motion) }
           open = meeting.machine.family.wishes.each_value.filter_map(&:measured_as).reject { |limit| meeting.safety.measured.key?(limit) }.map { |limit| Guidance::Limits.fetch(limit) }

@@ -3,7 +3,8 @@
 module Verglas
   module Application
     module Told
-      # What changes on a station between its two exercises, as they were accepted: the seat's marks, and the arm that is re-pinned.
+      # What changes on a station between its two exercises, as they were accepted: the seat's marks, and the arm that
+      # is re-pinned.
       module Between
         module_function
 

@@ -3,8 +3,8 @@
 module Verglas
   module Application
     module Told
-      # A client's caution, without its note: what it is, whose word it defers to, and what it does: on all machines, as the table has it, or on
-      # one, made of what its row does there for this client.
+      # A client's caution, without its note: what it is, whose word it defers to, and what it does: on all machines, as
+      # the table has it, or on one, made of what its row does there for this client.
       module Caution
         module_function
 

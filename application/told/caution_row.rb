@@ -3,8 +3,9 @@
 module Verglas
   module Application
     module Told
-      # What one caution does on all machines together, as the client's page and the head of a card say it: each sentence
-      # is said by what its row does on some kind of machine that it leaves open. Nothing is said that no row does.
+      # What one caution does on all machines together, as the client's page and the head of a card say it: each
+      # sentence is said by what its row does on some kind of machine that it leaves open. Nothing is said that no row
+      # does.
       class CautionRow
         SEVERAL = 2
         private_constant :SEVERAL
@@ -72,7 +73,8 @@ module Verglas
 
         def left_out = effects.flat_map { |family, effect| effect.without & Manner.ways(family) }.uniq.map { |name| Formats::Words.say("allowed.without_#{name}") }
 
-        # Which bench or squat comes first is said by name on the machine itself. What ends a set or the day is said last.
+        # Which bench or squat comes first is said by name on the machine itself. What ends a set or the day is said
+        # last.
         def manner
           ends, goes_on = effects.each_value.flat_map(&:told).uniq(&:key).partition(&:stop)
           [*goes_on, *ends].map { |told| Formats::Words.maybe("cautions.first.#{told.key}") || Formats::Words.say("manner.#{told.key}") }

@@ -7,8 +7,8 @@ module Verglas
       module Drawing
         module_function
 
-        # family: of the exercise; constants: as far as they are taped; adjusters: as stored. A length that cannot be, and so none of
-        # it, draws the typical one.
+        # family: of the exercise; constants: as far as they are taped; adjusters: as stored. A length that cannot be,
+        # and so none of it, draws the typical one.
         def of(family, constants, adjusters)
           known = constants.compact.transform_keys(&:to_sym).slice(*family.constants.keys)
           tapes = tapes(family, known)

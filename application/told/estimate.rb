@@ -20,7 +20,8 @@ module Verglas
           report.marked ? "confirmed" : "used"
         end
 
-        # The machines whose checked fittings the body learned from. rows: as Store::Queries::CheckedFittings gives them.
+        # The machines whose checked fittings the body learned from. rows: as Store::Queries::CheckedFittings gives
+        # them.
         def learned(rows)
           rows.zip(rows.map { |row| CheckedFittings.of([row]) }).reject { |_, taught| taught.empty? }.map do |row, _|
             { machine: Names.machine(row[:name], row[:exercise]), fitting_id: row[:fitting_id], accepted_at: Told.time(row[:accepted_at]) }

@@ -3,8 +3,8 @@
 module Verglas
   module Application
     module Told
-      # What the bench shows for some marks: findings worst first, every number, what a step either way would do, where each mark
-      # would put the joint, and the picture to scale.
+      # What the bench shows for some marks: findings worst first, every number, what a step either way would do, where
+      # each mark would put the joint, and the picture to scale.
       module Evaluation
         module_function
 
@@ -28,7 +28,8 @@ module Verglas
                     .map { |graded, _| Finding.of(graded, evaluation, by_mark) }
         end
 
-        # The picture in words, for who cannot see it. findings, motion: as they are told, or were; at: where of the movement it is drawn.
+        # The picture in words, for who cannot see it. findings, motion: as they are told, or were; at: where of the
+        # movement it is drawn.
         def spoken(findings, motion, at = :start)
           said = [*findings, motion.to_h].map { |one| one.transform_keys(&:to_sym) }
           [Formats::Words.say("picture.#{at}"), *said.map { |one| one[:says] }, *said.last.values_at(:ending, :creep)].compact.join(" ")

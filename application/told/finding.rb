@@ -17,7 +17,8 @@ module Verglas
             move: graded.by_hand ? nil : move(finding, evaluation, steps) }
         end
 
-        # The number that is told: of some findings another than the one that is graded, a bend in the whole degrees of its sentence.
+        # The number that is told: of some findings another than the one that is graded, a bend in the whole degrees of
+        # its sentence.
         def shown(finding, evaluation)
           kind = evaluation.kind(finding.code)
           return finding.value unless kind.shown

@@ -9,8 +9,8 @@ module Verglas
 
         def client(row) = row.slice(:id, :name, :detail, :sex, :version)
 
-        # Marks as a person reads them: the adjuster's name and its mark, in the machine's order; then what is placed and read like a mark (a
-        # link, the heels' height). aids: as Aids has them.
+        # Marks as a person reads them: the adjuster's name and its mark, in the machine's order; then what is placed
+        # and read like a mark (a link, the heels' height). aids: as Aids has them.
         def tags(marks, aids = {})
           [*marks.map { |label, mark| { label: label, name: Formats::Words.adjuster(label), mark: mark } }, *placed(aids)]
         end

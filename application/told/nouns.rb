@@ -3,11 +3,13 @@
 module Verglas
   module Application
     module Told
-      # What a machine's load is called in sentences that are said of every kind of machine, and which muscles are meant to work there.
+      # What a machine's load is called in sentences that are said of every kind of machine, and which muscles are meant
+      # to work there.
       module Nouns
         module_function
 
-        # {load_down:, load_left:, load_ready:, begin_with:}, with what is on before anybody sits: the lightest or, where a rule sets the load first, the light set's.
+        # {load_down:, load_left:, load_ready:, begin_with:}, with what is on before anybody sits: the lightest or,
+        # where a rule sets the load first, the light set's.
         def of(meeting)
           load = loaded(meeting.machine_row[:loading].to_h)
           school = meeting.rules.fetch(:load_set)

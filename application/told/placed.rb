@@ -3,12 +3,13 @@
 module Verglas
   module Application
     module Told
-      # What is placed with the marks (the feet on a plate, a link of a chain): where it stands, how far it can go, what a touch either
-      # way would do.
+      # What is placed with the marks (the feet on a plate, a link of a chain): where it stands, how far it can go, what
+      # a touch either way would do.
       module Placed
         module_function
 
-        # None where nothing can be told of it; without: names of what a caution forbids to add, which is offered only to be taken off.
+        # None where nothing can be told of it; without: names of what a caution forbids to add, which is offered only
+        # to be taken off.
         def all(evaluation, without: [])
           return [] if evaluation.findings.empty?
 
@@ -23,7 +24,8 @@ module Verglas
             **{ down: -choice.step, up: choice.step }.transform_values { |by| step(choice, evaluation, value + by, low..high) } }
         end
 
-        # nil where it can go no further. Of what no number rests on, and has no step of its own, nothing is told but the next value.
+        # nil where it can go no further. Of what no number rests on, and has no step of its own, nothing is told but
+        # the next value.
         def step(choice, evaluation, value, range)
           return unless range.cover?(value)
           return { value: value, short: "", severity: nil } unless choice.stage

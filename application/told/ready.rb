@@ -3,7 +3,8 @@
 module Verglas
   module Application
     module Told
-      # Who is ready for what, in sentences: where to begin and why, what comes after, and the rungs with what each asks.
+      # Who is ready for what, in sentences: where to begin and why, what comes after, and the rungs with what each
+      # asks.
       module Ready
         module_function
 

@@ -7,7 +7,8 @@ module Verglas
       module Rules
         module_function
 
-        # Those asked of a machine's family, with the school that was used; but_for: names of those which a caution or a limit overrode.
+        # Those asked of a machine's family, with the school that was used; but_for: names of those which a caution or a
+        # limit overrode.
         def used(family, chosen, but_for: [])
           asked = Guidance::HouseRules::QUESTIONS.each_value.select { |question| question.asked_of?(family) && !but_for.include?(question.name) }
           asked.map do |question|

@@ -7,8 +7,8 @@ module Verglas
       module Scene
         module_function
 
-        # nil where nothing can be drawn. known: the constants that are taped; what is drawn from another is marked as a guess; ends: what the
-        # two ends of a movement that is moved by hand are called.
+        # nil where nothing can be drawn. known: the constants that are taped; what is drawn from another is marked as a
+        # guess; ends: what the two ends of a movement that is moved by hand are called.
         def of(scene, known: nil, ends: [])
           return unless scene
 

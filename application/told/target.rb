@@ -3,8 +3,8 @@
 module Verglas
   module Application
     module Told
-      # A place at which a joint should lie, magnified: where it lies and how surely, where each mark of an adjuster would put it, and
-      # the same in words. Scene frame: x forward, y up, mm from the place aimed at.
+      # A place at which a joint should lie, magnified: where it lies and how surely, where each mark of an adjuster
+      # would put it, and the same in words. Scene frame: x forward, y up, mm from the place aimed at.
       module Target
         module_function
 

@@ -17,8 +17,8 @@ module Verglas
           [up, *others.map { |part, seconds| say(part, seconds: Load.number(seconds)) }].join(", ")
         end
 
-        # {share: of the movement, parts: as they are drawn, shown: the number beside them, says:} for the marks of an evaluation; nil where up is one part.
-        # Where the machine tells no such place only says says something.
+        # {share: of the movement, parts: as they are drawn, shown: the number beside them, says:} for the marks of an
+        # evaluation; nil where up is one part. Where the machine tells no such place only says says something.
         def quickens(evaluation, tempo)
           return unless tempo.slow_s
 

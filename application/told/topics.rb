@@ -3,7 +3,8 @@
 module Verglas
   module Application
     module Told
-      # How one works on a machine, a sentence a topic (Telling::Topics): on the bench's steps, the set-up list, card, paper and record alike.
+      # How one works on a machine, a sentence a topic (Telling::Topics): on the bench's steps, the set-up list, card,
+      # paper and record alike.
       module Topics
         module_function
 

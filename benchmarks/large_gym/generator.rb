@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
-# A gym of any size, made in the database from what one accepted fitting of another gym looks like: for the benchmark of large
-# gyms, and in little for the spec of its plans.
+# A gym of any size, made in the database from what one accepted fitting of another gym looks like: for the benchmark of
+# large gyms, and in little for the spec of its plans.
 module LargeGym
-  # Fills a gym with machines like another's, clients with three readings each, and fittings spread over three years, with three sets each.
+  # Fills a gym with machines like another's, clients with three readings each, and fittings spread over three years,
+  # with three sets each.
   class Generator
     PASSWORD = "mend the nets"
 
@@ -64,8 +65,8 @@ module LargeGym
       end
     end
 
-    # Each a copy of one accepted fitting's sheet, with the head of its record (grade, wishes), since nobody lists more of it, for a
-    # client and a machine of the same family drawn at random.
+    # Each a copy of one accepted fitting's sheet, with the head of its record (grade, wishes), since nobody lists more
+    # of it, for a client and a machine of the same family drawn at random.
     def fittings(count)
       heads
       <<~SQL

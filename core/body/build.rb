@@ -2,8 +2,8 @@
 
 module Verglas
   module Body
-    # What is known of somebody beside the tape: sex, body mass and age, and what follows from them for the body: how much it weighs for its
-    # stature, and how much of that stature the years have taken. docs/model.md section 1.
+    # What is known of somebody beside the tape: sex, body mass and age, and what follows from them for the body: how
+    # much it weighs for its stature, and how much of that stature the years have taken. docs/model.md section 1.
     #   sex            "man", "woman", nil: not given
     #   body_mass_kg   nil: not known
     #   age_years      nil: not known
@@ -27,7 +27,8 @@ module Verglas
       # What the trunk has lost of it (mm).
       def trunk_loss_mm = Build::AGEING[:trunk_share] * loss_mm
 
-      # Body mass over stature squared (kg/m^2): the stature as it was taped last, or the prior's mean; nil where the mass is not known.
+      # Body mass over stature squared (kg/m^2): the stature as it was taped last, or the prior's mean; nil where the
+      # mass is not known.
       def mass_index(readings)
         return unless body_mass_kg
 

@@ -2,10 +2,11 @@
 
 module Verglas
   module Body
-    # A fitting on a seated knee machine that somebody checked by eye: an observation of the body, since the knee was seen on
-    # the pivot (or so far off) and the roller in place. docs/model.md section 1.
+    # A fitting on a seated knee machine that somebody checked by eye: an observation of the body, since the knee was
+    # seen on the pivot (or so far off) and the roller in place. docs/model.md section 1.
     #   machine                 whose fitting it was: at most one a machine counts
-    #   back_face_mm            of the back pad at the marks, cushion included (negative); nil when the knee was not seen
+    #   back_face_mm            of the back pad at the marks, cushion included (negative); nil when the knee was not
+    #                           seen
     #   knee_off_mm             how far ahead of the pivot (+s) the knee was seen, 0 on the dot
     #   roller_reach_mm         pivot to roller centre; nil when the roller was not seen in place
     #   pitch_*_mm              distance to the neighbouring marks

@@ -2,9 +2,9 @@
 
 module Verglas
   module Body
-    # The range in which each of a client's joints may move, degrees: {motion => [least, most]}, nil where an end is open.
-    # Every source (measured, a caution's figure, a clinician's degrees) is an envelope of its own; the strictest holds, joint
-    # by joint and end by end. docs/model.md section 1.
+    # The range in which each of a client's joints may move, degrees: {motion => [least, most]}, nil where an end is
+    # open. Every source (measured, a caution's figure, a clinician's degrees) is an envelope of its own; the strictest
+    # holds, joint by joint and end by end. docs/model.md section 1.
     class Envelope
       MOTIONS = %i[knee_flexion hip_flexion hip_hinge hip_abduction hip_adduction hip_extension ankle_dorsiflexion heel_drop].freeze
       OPEN = [nil, nil].freeze
@@ -35,8 +35,8 @@ module Verglas
         end)
       end
 
-      # A clinician's degrees in the place of a caution's figures: each end that is given, of the joint that is named, and no
-      # other; the ends of one joint are kept in order by the clinician's word.
+      # A clinician's degrees in the place of a caution's figures: each end that is given, of the joint that is named,
+      # and no other; the ends of one joint are kept in order by the clinician's word.
       def replaced_by(given)
         Envelope.new(spans.merge(given.spans) { |_, own, theirs| theirs.zip(own).map { |deg, figure| deg.nil? ? figure : deg } })
       end
@@ -49,8 +49,8 @@ module Verglas
       # Motions for which two sources leave nothing between them.
       def contradictions = spans.select { |_, (from, upto)| from && upto && from > upto }.keys
 
-      # The same with the upper end alone where two sources leave nothing between them: nobody is told a range there, the machine is
-      # barred.
+      # The same with the upper end alone where two sources leave nothing between them: nobody is told a range there,
+      # the machine is barred.
       def settled
         if contradictions.empty?
           self
@@ -59,8 +59,8 @@ module Verglas
         end
       end
 
-      # The same with what one motion says of the other end of the same joint: a hip that does not come straight stays bent so far, and the other way
-      # round.
+      # The same with what one motion says of the other end of the same joint: a hip that does not come straight stays
+      # bent so far, and the other way round.
       def joined
         stays = to(:hip_extension)&.-@
         straightest = from(:hip_flexion)

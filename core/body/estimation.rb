@@ -2,18 +2,18 @@
 
 module Verglas
   module Body
-    # From sex, body mass, tape readings and checked fittings to an estimate and one report a reading. Always from the whole
-    # list: prior, then the readings in the order they were taken, then the fittings. docs/model.md section 1.
+    # From sex, body mass, tape readings and checked fittings to an estimate and one report a reading. Always from the
+    # whole list: prior, then the readings in the order they were taken, then the fittings. docs/model.md section 1.
     class Estimation
-      # What became of one reading. expected and sigma are of the body before it; refused ones were left out, marked ones
-      # were confirmed although they look like a slip.
+      # What became of one reading. expected and sigma are of the body before it; refused ones were left out, marked
+      # ones were confirmed although they look like a slip.
       Report = Value.define(:reading, :expected_mm, :innovation_mm, :sigma_mm, :refused, :marked)
 
       # estimate: of the parameters as they were at thirty; met: as machines meet the body now.
       attr_reader :estimate, :met, :build, :mass_index, :reports, :learned
 
-      # checked: CheckedFittings, at most one a machine, the oldest first. A machine that learns from bodies leaves its own
-      # out, lest the same knowledge count twice.
+      # checked: CheckedFittings, at most one a machine, the oldest first. A machine that learns from bodies leaves its
+      # own out, lest the same knowledge count twice.
       def initialize(sex:, body_mass_kg: nil, age_years: nil, readings: [], checked: [])
         sources = checked.map(&:machine)
         raise Invalid.new(:checked_twice, path: "/checked") unless sources.uniq.size == sources.size
@@ -27,7 +27,8 @@ module Verglas
         freeze
       end
 
-      # Names of the readings that such a body asks for whatever else was taken: a heavy one, a very short or a very tall one.
+      # Names of the readings that such a body asks for whatever else was taken: a heavy one, a very short or a very
+      # tall one.
       def asked_for
         figures = Tables[:body][:build]
         unusual = Tables[:body][:unusual_stature]

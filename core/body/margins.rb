@@ -2,7 +2,8 @@
 
 module Verglas
   module Body
-    # How far from a limit something stays, or how far past it something may go, in degrees: all there is of them. core/data/limits.yml
+    # How far from a limit something stays, or how far past it something may go, in degrees: all there is of them.
+    # core/data/limits.yml
     module Margins
       ROWS = Tables[:limits][:margins].to_h { |row| [row[:name], row] }.freeze
 

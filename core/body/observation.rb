@@ -2,13 +2,15 @@
 
 module Verglas
   module Body
-    # A way of taping a person: reading = row . parameters - lost . what the years took of the stature + noise, in mm. Barefoot, all of them.
+    # A way of taping a person: reading = row . parameters - lost . what the years took of the stature + noise, in mm.
+    # Barefoot, all of them.
     Observation = Value.define(:name, :row, :sd_mm, :lost) do
       def self.fetch(name)
         Observation::ALL.fetch(name.to_sym) { raise Invalid.new(:unknown_observation, name: name.to_s) }
       end
 
-      # What a reading of somebody lacks of what it would have been at thirty (mm); and its SD, the tape's with that of the loss.
+      # What a reading of somebody lacks of what it would have been at thirty (mm); and its SD, the tape's with that of
+      # the loss.
       def lacks_mm(build) = lost * build.loss_mm
       def sd_for(build) = lost.zero? ? sd_mm : Math.sqrt((sd_mm**2) + ((lost * build.loss_sd_mm)**2))
 

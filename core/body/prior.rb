@@ -2,8 +2,9 @@
 
 module Verglas
   module Body
-    # What is believed of a body before any tape: stature by sex, everything else a share of it with a residual of its own, legs and trunk with
-    # a part in common, and one skeleton tying the segments; depths follow body mass. docs/model.md section 1.
+    # What is believed of a body before any tape: stature by sex, everything else a share of it with a residual of its
+    # own, legs and trunk with a part in common, and one skeleton tying the segments; depths follow body mass.
+    # docs/model.md section 1.
     class Prior
       SEXES = %w[man woman].freeze
       FIGURES = Tables[:body][:build]
@@ -17,7 +18,8 @@ module Verglas
 
       def mean_stature_mm = stature[:mean]
 
-      # mass_index: body mass over stature squared (kg/m^2), nil where it is not known. The spread is made once a sex and build.
+      # mass_index: body mass over stature squared (kg/m^2), nil where it is not known. The spread is made once a sex
+      # and build.
       def self.estimate(sex:, mass_index: nil)
         heavy = !mass_index.nil? && mass_index > FIGURES[:heavy]
         prior = new(sex: sex)

@@ -2,22 +2,23 @@
 
 module Verglas
   module Fitting
-    # The advised marks for a body on a machine with all that a person needs to judge them: how sure, why, the runner-up,
-    # what is short and what would mend it, which reading would help most. docs/model.md sections 8 and 9.
+    # The advised marks for a body on a machine with all that a person needs to judge them: how sure, why, the
+    # runner-up, what is short and what would mend it, which reading would help most. docs/model.md sections 8 and 9.
     class Advice
       STATUSES = %i[fits fits compromise impossible].freeze
       WORTH_NAMING = 0.2
       NO_MARK = 0.5
 
       # mark: as advised, nil for one that is recorded only; probability: that it is the right one; also: {mark =>
-      # probability} of others worth naming; requirement: what decides it (nil where no rule does); too_far: :below or :above
-      # when probably no mark reaches, missing: by how much (mm or degrees) the nearest mark misses the required place then.
+      # probability} of others worth naming; requirement: what decides it (nil where no rule does); too_far: :below or
+      # :above when probably no mark reaches, missing: by how much (mm or degrees) the nearest mark misses the required
+      # place then.
       AdjusterAdvice = Value.define(:label, :mark, :requirement, :probability, :also, :too_far, :missing)
 
       attr_reader :machine, :estimate, :wishes, :taken
 
-      # estimate: Body::Estimate; taken: names of the tape readings it rests on; choices: what may be added; held: {label =>
-      # index} of adjusters that stand where they are, and instead: where they would stand in the runner-up.
+      # estimate: Body::Estimate; taken: names of the tape readings it rests on; choices: what may be added; held:
+      # {label => index} of adjusters that stand where they are, and instead: where they would stand in the runner-up.
       def initialize(machine:, estimate:, wishes:, taken: [], choices: Choices.none, held: {}, instead: nil)
         @machine = machine
         @estimate = estimate

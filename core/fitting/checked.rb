@@ -7,8 +7,8 @@ module Verglas
     module Checked
       module_function
 
-      # evaluation: at the accepted marks; machine: what tells machines apart; knee_off_mm: + ahead of the pivot, nil when nobody
-      # looked; roller_seen: whether the roller was seen in place. nil where nothing can be learned.
+      # evaluation: at the accepted marks; machine: what tells machines apart; knee_off_mm: + ahead of the pivot, nil
+      # when nobody looked; roller_seen: whether the roller was seen in place. nil where nothing can be learned.
       def of(evaluation, machine:, knee_off_mm: nil, roller_seen: false)
         pitch = evaluation.parameters.keys.to_h { |name| [name, pitch(evaluation, name)] }.compact
         evaluation.mechanics.lesson(evaluation.place, machine: machine, pitch: pitch, knee_off_mm: knee_off_mm, roller_seen: roller_seen)

@@ -21,8 +21,8 @@ module Verglas
         wishes.wishing(**names.to_h { |name| [name, mechanics.choose(name, sizes.fetch(name))] })
       end
 
-      # Every way to take one of each sought choice or none, as {choice => mm}, thinnest total first, grouped by that total. wanting: codes
-      # of the findings that are as bad as any without one; nil: any.
+      # Every way to take one of each sought choice or none, as {choice => mm}, thinnest total first, grouped by that
+      # total. wanting: codes of the findings that are as bad as any without one; nil: any.
       def by_total(family, wanting = nil)
         names = of(family) { |choice| choice.sought? && choice.sought_for?(wanting) }
         return [] if names.empty?
@@ -30,10 +30,11 @@ module Verglas
         ways(names).reject { |way| way.all?(&:zero?) }.group_by(&:sum).sort_by(&:first).map { |_, same| same.map { |way| names.zip(way).to_h } }
       end
 
-      # Sought only if without them the worst severity is not 0, and proposed only where they lower it: then the thinnest total
-      # that does. The block solves with {choice => mm}: something comparable with a worst severity. tries: how many ways to stand
-      # it compares each time; the thickest totals are left out where all of them together would take too long; wanting: as
-      # of by_total. Answers [{choice => mm}, what the block said], the first empty where none helps.
+      # Sought only if without them the worst severity is not 0, and proposed only where they lower it: then the
+      # thinnest total that does. The block solves with {choice => mm}: something comparable with a worst severity.
+      # tries: how many ways to stand it compares each time; the thickest totals are left out where all of them together
+      # would take too long; wanting: as of by_total. Answers [{choice => mm}, what the block said], the first empty
+      # where none helps.
       def search(family, plain, tries: 1, wanting: nil)
         return [{}, plain] if plain.worst.zero?
 

@@ -6,9 +6,8 @@ module Verglas
   module Fitting
     # Where the knee lies from the pivot, found from where the roller's edge lies on the shin at two to four arm angles.
     # Unknown are the pivot error (e_s, e_n) and the zero of the scale on the shin; reading = zero + q(angle), SD 4 mm.
-    # Prior: the pivot error from the model, the zero ~ N(0, 200^2). Gauss-Newton with numeric slopes, started at the prior and
-    # the zero that fits it on the mean.
-    # docs/model.md section 8.
+    # Prior: the pivot error from the model, the zero ~ N(0, 200^2). Gauss-Newton with numeric slopes, started at the
+    # prior and the zero that fits it on the mean. docs/model.md section 8.
     class CreepTest
       READING_SD_MM = 4.0
       ZERO_SD_MM = 200.0

@@ -13,7 +13,8 @@ module Verglas
 
       attr_reader :machine, :estimate, :indices, :parameters
 
-      # unplaced: the mechanics of this body and these wishes, before what is open is placed, where somebody has them already.
+      # unplaced: the mechanics of this body and these wishes, before what is open is placed, where somebody has them
+      # already.
       def initialize(machine:, estimate:, wishes:, indices:, unplaced: nil)
         @machine = machine
         @unplaced = unplaced
@@ -23,8 +24,8 @@ module Verglas
         @parameters = machine.parameters(indices)
       end
 
-      # What is aimed at; a placed choice that nobody has made stands where it is best at these marks, for this body as it is on the
-      # whole: how sure the numbers are is asked of that one place.
+      # What is aimed at; a placed choice that nobody has made stands where it is best at these marks, for this body as
+      # it is on the whole: how sure the numbers are is asked of that one place.
       def wishes = mechanics.wishes
 
       # The same body under the same wishes at other marks.
@@ -86,8 +87,8 @@ module Verglas
       # The family's finding in a plane; nil where it fits no joint to a place.
       def plane = machine.family.findings.each_value.find(&:plane?)
 
-      # Of a finding in a plane: its two numbers as a Point (mm, the machine's own frame), and their covariance, body and taped
-      # constants together, as [[along, both], [both, across]] (mm^2).
+      # Of a finding in a plane: its two numbers as a Point (mm, the machine's own frame), and their covariance, body
+      # and taped constants together, as [[along, both], [both, across]] (mm^2).
       def place_of(code) = Geometry::Point.new(*quantities.values_at(*kind(code).plane))
 
       def covariance_of(code)
@@ -157,7 +158,8 @@ module Verglas
         end
       end
 
-      # The slopes of a quantity, out of those that are kept. What findings stand on is worked out together, and everything else.
+      # The slopes of a quantity, out of those that are kept. What findings stand on is worked out together, and
+      # everything else.
       def gradient_in(kept, name)
         kept.fetch(name) do
           names = quantities.keys.partition { |one| graded_on.include?(one) }.find { |some| some.include?(name) }

@@ -2,8 +2,8 @@
 
 module Verglas
   module Fitting
-    # How likely each mark is the right one, for a required position ~ N(mean, sd^2). Each mark owns the interval half-way
-    # to its neighbours, an end mark half of its local step outwards as well. docs/model.md section 8.
+    # How likely each mark is the right one, for a required position ~ N(mean, sd^2). Each mark owns the interval
+    # half-way to its neighbours, an end mark half of its local step outwards as well. docs/model.md section 8.
     MarkProbability = Value.define(:marks, :below, :above) do
       const_set(:SINGLE_HALF_WIDTH, 12.5)
 

@@ -2,7 +2,8 @@
 
 module Verglas
   module Fitting
-    # What one step of one adjuster would do, and where every mark of an adjuster would put the joint: all else standing.
+    # What one step of one adjuster would do, and where every mark of an adjuster would put the joint: all else
+    # standing.
     module Neighbours
       module_function
 

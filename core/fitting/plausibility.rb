@@ -2,13 +2,14 @@
 
 module Verglas
   module Fitting
-    # Whether the lengths of a machine, as far as it is taped, make sense: each in itself, in their order, and together, for
-    # a machine was built for people. What is remarked is no error: it is asked about, and stands when confirmed.
+    # Whether the lengths of a machine, as far as it is taped, make sense: each in itself, in their order, and together,
+    # for a machine was built for people. What is remarked is no error: it is asked about, and stands when confirmed.
     module Plausibility
       # code; constants: whose lengths to read again; params: numbers for words (mm, degrees).
       Remark = Value.define(:code, :constants, :params)
 
-      # A finding wants to be close or better for this share of people (working figure): a slip of 100 mm nearly always costs more.
+      # A finding wants to be close or better for this share of people (working figure): a slip of 100 mm nearly always
+      # costs more.
       FEWEST = 0.65
 
       module_function

@@ -3,19 +3,20 @@
 module Verglas
   module Fitting
     # Which place a body asks of one adjuster, the others standing where they are: what decides it, the places which its
-    # marks offer, the place required (mean and SD) and the slopes of that place by body parameter. The machine's own frame;
-    # mm, or degrees where an angle is asked. docs/model.md sections 3, 4 and 8.
+    # marks offer, the place required (mean and SD) and the slopes of that place by body parameter. The machine's own
+    # frame; mm, or degrees where an angle is asked. docs/model.md sections 3, 4 and 8.
     class Requirement
       attr_reader :decided_by, :unit, :positions, :mean, :sd, :gradient
 
-      # nil for an adjuster whose place no rule decides (one that is recorded only), or one whose rule asks for no place but prefers.
+      # nil for an adjuster whose place no rule decides (one that is recorded only), or one whose rule asks for no place
+      # but prefers.
       def self.of(machine:, estimate:, wishes:, indices:, adjuster:)
         decided_by = machine.deciding(adjuster)
         new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by && Mechanisms.of(machine)::RULES.fetch(decided_by).required
       end
 
-      # Slopes of all lengths that a machine asks of a body, at the middle of its marks: what a reading is worth there, before
-      # anything is solved. They hardly depend on the marks.
+      # Slopes of all lengths that a machine asks of a body, at the middle of its marks: what a reading is worth there,
+      # before anything is solved. They hardly depend on the marks.
       def self.gradients(machine:, estimate:, wishes:)
         indices = machine.adjusters.map { |adjuster| adjuster.size / 2 }
         machine.adjusters.filter_map { |adjuster| of(machine: machine, estimate: estimate, wishes: wishes, indices: indices, adjuster: adjuster) }

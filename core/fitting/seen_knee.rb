@@ -2,8 +2,8 @@
 
 module Verglas
   module Fitting
-    # Where the knee is by a creep test, which outranks the geometry, and where other marks would put it: a knee that was seen
-    # moves with the marks as the geometry says. mm from the pivot in the machine's frame.
+    # Where the knee is by a creep test, which outranks the geometry, and where other marks would put it: a knee that
+    # was seen moves with the marks as the geometry says. mm from the pivot in the machine's frame.
     class SeenKnee
       attr_reader :sds_mm, :covariance_mm2
 
@@ -27,8 +27,8 @@ module Verglas
         Statistics::Gaussian.disc_probability(mean: at(evaluation), variance_s: along**2, variance_n: across**2, covariance: @covariance_mm2, radius: radius_mm.to_f)
       end
 
-      # [label, Evaluation] of the one adjuster's mark that brings the knee nearest to the pivot, the fewest notches on a tie; nil
-      # where it is nearest already.
+      # [label, Evaluation] of the one adjuster's mark that brings the knee nearest to the pivot, the fewest notches on
+      # a tie; nil where it is nearest already.
       def best(evaluation)
         here = [at(evaluation).norm.round(6), 0]
         found = moves(evaluation).min_by { |_, other, notches| [at(other).norm.round(6), notches] }

@@ -2,12 +2,14 @@
 
 module Verglas
   module Fitting
-    # The best marks for one exact body. Every combination of the joint adjusters is tried; for each, the groups of other
-    # adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity, number):
-    # all that a whole result's score can see of it, so the answer is that of the full product. docs/model.md section 9.
+    # The best marks for one exact body. Every combination of the joint adjusters is tried; for each, the groups of
+    # other adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity,
+    # number): all that a whole result's score can see of it, so the answer is that of the full product. docs/model.md
+    # section 9.
     class Solver
-      # indices: one mark's index an adjuster, in the machine's order; preference: [what comes before the worst severity, what comes
-      # after it], as the mechanism has it, smaller is better, told of the joint's place alone and so the same for all that is joined to it.
+      # indices: one mark's index an adjuster, in the machine's order; preference: [what comes before the worst
+      # severity, what comes after it], as the mechanism has it, smaller is better, told of the joint's place alone and
+      # so the same for all that is joined to it.
       Solution = Struct.new(:indices, :score, :preference, :order) do
         include Comparable
 

@@ -3,8 +3,9 @@
 module Verglas
   module Fitting
     # The advised marks of a station on which several exercises share one seat: the marks of the shared adjusters are
-    # enumerated, each with the best result of every exercise; compared by the worst of their severities, the sum of their
-    # numbers, the sum of their costs, then marks. What each gave up against its own best is told. docs/model.md section 9.
+    # enumerated, each with the best result of every exercise; compared by the worst of their severities, the sum of
+    # their numbers, the sum of their costs, then marks. What each gave up against its own best is told. docs/model.md
+    # section 9.
     class StationAdvice
       # One choice of the shared marks and the best of every exercise with it. held: {label => index}.
       Whole = Struct.new(:held, :solutions) do

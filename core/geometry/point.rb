@@ -2,7 +2,8 @@
 
 module Verglas
   module Geometry
-    # A place or a displacement in millimetres in a seat or bench frame: s along the seat towards the feet, n square to it.
+    # A place or a displacement in millimetres in a seat or bench frame: s along the seat towards the feet, n square to
+    # it.
     Point = Struct.new(:s, :n) do
       # Unit vector at an angle in degrees that grows from +s towards -n (0 along the seat, 90 straight down from it).
       def self.towards(angle_deg)

@@ -2,8 +2,8 @@
 
 module Verglas
   module Guidance
-    # A row of core/data/cautions.yml: what one caution does, as the table says it. What the table does not know, or names and nothing has, keeps the row
-    # from loading (ArgumentError).
+    # A row of core/data/cautions.yml: what one caution does, as the table says it. What the table does not know, or
+    # names and nothing has, keeps the row from loading (ArgumentError).
     CautionRule = Value.define(:name, :asked, :sided, :joints, :of, :asks, :bars, :degrees_of, :envelope, :until_measured, :less, :wishes, :uncleared_wishes, :schools, :without,
                                :without_uncleared, :belt, :belt_uncleared, :light_share, :half_first, :no_holds, :no_timed, :under_belt_load, :in_hand, :rest_s, :as_cleared, :told,
                                :stop) do

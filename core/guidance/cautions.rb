@@ -2,28 +2,32 @@
 
 module Verglas
   module Guidance
-    # What a client's cautions do on a machine: bar it until a clinician has spoken, narrow the range of a joint or what is aimed at, change how one works.
-    # By what a family loads (its tags): a family that does not answer what a caution asks is barred by it. It never diagnoses.
-    # core/data/cautions.yml
+    # What a client's cautions do on a machine: bar it until a clinician has spoken, narrow the range of a joint or what
+    # is aimed at, change how one works. By what a family loads (its tags): a family that does not answer what a caution
+    # asks is barred by it. It never diagnoses. core/data/cautions.yml
     module Cautions
-      # One caution of a client: cleared by a clinician or not, with the degrees (Envelope), the load (kg, nil: none) and the exercises (ids of families)
-      # that were allowed by name; joint: of which one, nil where it is not asked or not known.
+      # One caution of a client: cleared by a clinician or not, with the degrees (Envelope), the load (kg, nil: none)
+      # and the exercises (ids of families) that were allowed by name; joint: of which one, nil where it is not asked or
+      # not known.
       Caution = Value.define(:name, :cleared, :degrees, :load_to_kg, :named, :joint) do
         def self.of(name, cleared: false, degrees: Body::Envelope.open, load_to_kg: nil, named: [], joint: nil)
           new(name: name, cleared: cleared, degrees: degrees, load_to_kg: load_to_kg, named: named, joint: joint)
         end
       end
 
-      # What keeps somebody off: a caution, until what (UNTIL of CautionRule; :unanswered, :by_the_gym), and of which motion degrees are asked for.
+      # What keeps somebody off: a caution, until what (UNTIL of CautionRule; :unanswered, :by_the_gym), and of which
+      # motion degrees are asked for.
       Bar = Value.define(:caution, :until, :motion)
 
-      # One sentence of how one works because of a caution; stop: whether it ends the set or the day; plates: said where plates are loaded only.
+      # One sentence of how one works because of a caution; stop: whether it ends the set or the day; plates: said where
+      # plates are loaded only.
       Told = Value.define(:caution, :key, :plates, :stop)
 
-      # envelope: what the cautions' figures and a clinician's degrees leave; wishes by the names of Wishes; less: {wish => what is taken off it}; schools:
-      # {question => school} with which the client is spared something; without: choices and ways that are not offered; belt: one that must not be
-      # worn before one that must; load_limit_kg: the least that a clinician allowed; light_share: of the usual light set, in_hand: repetitions,
-      # rest_s: seconds at least (each nil for none); cautioned: joints that a caution is on.
+      # envelope: what the cautions' figures and a clinician's degrees leave; wishes by the names of Wishes; less: {wish
+      # => what is taken off it}; schools: {question => school} with which the client is spared something; without:
+      # choices and ways that are not offered; belt: one that must not be worn before one that must; load_limit_kg: the
+      # least that a clinician allowed; light_share: of the usual light set, in_hand: repetitions, rest_s: seconds at
+      # least (each nil for none); cautioned: joints that a caution is on.
       Effect = Value.define(:bars, :envelope, :wishes, :less, :without, :schools, :light_share, :half_first, :belt, :no_holds, :no_timed, :under_belt_load, :in_hand, :rest_s,
                             :load_limit_kg, :told, :cautioned) do
         def barred? = bars.any?
@@ -46,8 +50,8 @@ module Verglas
 
       def fetch(name) = RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
 
-      # What a clinician allows is signed, and of joints and exercises that there are. cleared_by: "" for nobody; cleared_on: nil where nobody did;
-      # degrees: {"motion" => [from, to]}; named: ids of families. Raises Invalid.
+      # What a clinician allows is signed, and of joints and exercises that there are. cleared_by: "" for nobody;
+      # cleared_on: nil where nobody did; degrees: {"motion" => [from, to]}; named: ids of families. Raises Invalid.
       def check_word(cleared_by:, cleared_on:, degrees:, load_to_kg:, named: [])
         degrees.each { |motion, span| check_span(motion, *span) }
         named.each_with_index { |id, index| check_named(id, index) }
@@ -55,10 +59,10 @@ module Verglas
         raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (degrees.any? || load_to_kg || named.any?) && cleared_on.nil?
       end
 
-      # Where two say something of the same wish, the stricter holds, as the family says which it is.
-      # cautions: the client's; measured: motions that were; aims: what would be aimed at without them (by the names of Wishes); stricter: names of those with
-      # which this gym fits nobody on anything until a clinician has cleared them; low_seat: whether the seat is lower than the crease of the
-      # knee, or may be.
+      # Where two say something of the same wish, the stricter holds, as the family says which it is. cautions: the
+      # client's; measured: motions that were; aims: what would be aimed at without them (by the names of Wishes);
+      # stricter: names of those with which this gym fits nobody on anything until a clinician has cleared them;
+      # low_seat: whether the seat is lower than the crease of the knee, or may be.
       def effect(family, cautions, aims = {}, measured: [], stricter: [], low_seat: false)
         every = cautions.flat_map { |caution| with_its_rules(caution) }
         rules = every.map(&:last)
@@ -67,8 +71,8 @@ module Verglas
                    load_limit_kg: cautions.filter_map(&:load_to_kg).min, told: every.flat_map { |caution, rule| told(caution, rule, family) }.uniq, cautioned: cautioned(cautions))
       end
 
-      # Whether a school is kept back where nothing computes what cautions leave of it: one of them sets another or takes the holds from a tempo, or the
-      # school aims at something. names: of a client's cautions.
+      # Whether a school is kept back where nothing computes what cautions leave of it: one of them sets another or
+      # takes the holds from a tempo, or the school aims at something. names: of a client's cautions.
       def keep_back?(names, question, school)
         rules = names.flat_map { |name| [name, *fetch(name).as_cleared] }.map { |name| fetch(name) }
         return false if rules.empty?

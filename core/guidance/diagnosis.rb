@@ -2,16 +2,16 @@
 
 module Verglas
   module Guidance
-    # What is probably behind a sign at some marks, and the notch that mends it. Causes which the model's numbers speak for stand
-    # first, the surest first; then those on which no number speaks, in the table's order; then those it speaks against.
-    # docs/model.md section 10.
+    # What is probably behind a sign at some marks, and the notch that mends it. Causes which the model's numbers speak
+    # for stand first, the surest first; then those on which no number speaks, in the table's order; then those it
+    # speaks against. docs/model.md section 10.
     class Diagnosis
       # A notch has to change the number by this much (mm or degrees) to count as moving it.
       LEAST_CHANGE = 1.0
 
-      # probability: how likely the number lies where the cause says, nil where none speaks; to: the Evaluation after the move that mends it,
-      # adjuster: whose notch that is, choice: what is laid or placed for it (all nil: no move helps); told_by: the finding that tells what it
-      # does; of_joint: whether that is where the joint lies.
+      # probability: how likely the number lies where the cause says, nil where none speaks; to: the Evaluation after
+      # the move that mends it, adjuster: whose notch that is, choice: what is laid or placed for it (all nil: no move
+      # helps); told_by: the finding that tells what it does; of_joint: whether that is where the joint lies.
       Suspect = Value.define(:cause, :probability, :adjuster, :choice, :to, :told_by, :of_joint) do
         # The move, to know it again.
         def move = to && (adjuster ? [adjuster, to.marks[adjuster]] : [choice, to.wishes[choice]])
@@ -31,8 +31,8 @@ module Verglas
         @sizes = sizes
       end
 
-      # Suspects of a sign (Symbol), the likeliest first; a move that one of them has is not offered again. Raises Invalid for a sign that the
-      # machine does not have.
+      # Suspects of a sign (Symbol), the likeliest first; a move that one of them has is not offered again. Raises
+      # Invalid for a sign that the machine does not have.
       def suspects(sign)
         ranked = Signs.causes(@evaluation.machine, sign).map { |cause| suspect(cause) }.sort_by.with_index { |suspect, index| [*suspect.rank, index] }
         ranked.each_with_index.map { |one, index| one.move && ranked.first(index).any? { |other| other.move == one.move } ? one.with(**NO_MOVE) : one }
@@ -89,7 +89,8 @@ module Verglas
         to && { adjuster: nil, choice: cause.choice, to: to }
       end
 
-      # One step of what is placed, or the smallest size of what is laid, with which the whole is better than now; nil where none is.
+      # One step of what is placed, or the smallest size of what is laid, with which the whole is better than now; nil
+      # where none is.
       def laid(cause, excess)
         choice = @evaluation.machine.family.choices[cause.choice] or return
         sizes = choice.placed? ? stepped(choice, cause.towards) : @sizes.fetch(cause.choice, []).reject { |size| size <= @evaluation.wishes[cause.choice].to_f }
@@ -106,7 +107,8 @@ module Verglas
       def better?(other) = other.score < @evaluation.score && acceptable?(other)
       def acceptable?(other) = other.findings.none? { |found| other.kind(found.code).never.include?(found.fault) }
 
-      # The finding that tells a cause's number; nil where none does, and so nothing can be said of what a notch would do.
+      # The finding that tells a cause's number; nil where none does, and so nothing can be said of what a notch would
+      # do.
       def told_by(cause)
         cause.finding || (cause.quantity && @evaluation.findings.map(&:code).find { |code| @evaluation.kind(code).quantities.include?(cause.quantity) })
       end
@@ -124,8 +126,8 @@ module Verglas
       # P(the joint lies within this of the pivot)
       def in_line(code, radius_mm) = @seen ? @seen.probability_within(radius_mm, @evaluation) : @evaluation.plane_probability(code, radius_mm)
 
-      # Of the notches that lessen what the cause names, the one after which the whole is best; where the knee was seen, the one
-      # that brings it nearest to the pivot.
+      # Of the notches that lessen what the cause names, the one after which the whole is best; where the knee was seen,
+      # the one that brings it nearest to the pivot.
       def notch(cause, excess)
         helping = steps.select { |_, other| excess(cause, other) < excess - LEAST_CHANGE && acceptable?(other) }
         return nearer(helping) if @seen && (plane.include?(cause.quantity) || plane?(cause.finding))

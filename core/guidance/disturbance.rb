@@ -2,14 +2,16 @@
 
 module Verglas
   module Guidance
-    # What later moves disturbed of what had been set and seen: of each step the numbers it was about, as they were when it was
-    # done and as they are now. Adjusters disturb one another, so this says which pads to look at again, and by how much.
+    # What later moves disturbed of what had been set and seen: of each step the numbers it was about, as they were when
+    # it was done and as they are now. Adjusters disturb one another, so this says which pads to look at again, and by
+    # how much.
     class Disturbance
       # A number has to have moved by this much (mm or degrees).
       LEAST = 1.0
 
-      # step: Flow::Step; finding: as it is now; by: how far its number has moved (mm or degrees; of the knee, the way it went);
-      # to: the Evaluation with the step's own adjuster at the mark that is best now, nil where it stands there.
+      # step: Flow::Step; finding: as it is now; by: how far its number has moved (mm or degrees; of the knee, the way
+      # it went); to: the Evaluation with the step's own adjuster at the mark that is best now, nil where it stands
+      # there.
       Moved = Value.define(:step, :finding, :by, :to)
 
       # now: the Evaluation at the marks that stand; seen: {step id => Evaluation when that step was done}.

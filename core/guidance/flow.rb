@@ -2,13 +2,14 @@
 
 module Verglas
   module Guidance
-    # The steps of a fitting in the order in which they are done, made from a machine's adjusters and what the walk-round
-    # found of them: before anyone sits, a hinge practised with a stick, joint to pivot, support, range, far pad, near pad, check again, secure, light set,
-    # watch, working load. What cannot be reached from the seat is set before anyone sits.
+    # The steps of a fitting in the order in which they are done, made from a machine's adjusters and what the
+    # walk-round found of them: before anyone sits, a hinge practised with a stick, joint to pivot, support, range, far
+    # pad, near pad, check again, secure, light set, watch, working load. What cannot be reached from the seat is set
+    # before anyone sits.
     module Flow
-      # id: an adjuster's label, or one of the steps that every machine has; stage: one of STAGES; rule: what decides the
-      # adjuster (nil: none, it is recorded only); choice: a placed choice that is made there, nil for none; standing: set before the
-      # client sits; weight_off: unload it first.
+      # id: an adjuster's label, or one of the steps that every machine has; stage: one of STAGES; rule: what decides
+      # the adjuster (nil: none, it is recorded only); choice: a placed choice that is made there, nil for none;
+      # standing: set before the client sits; weight_off: unload it first.
       Step = Value.define(:id, :stage, :adjuster, :choice, :rule, :standing, :weight_off) do
         def self.fixed(stage) = new(id: "@#{stage}", stage: stage, adjuster: nil, choice: nil, rule: nil, standing: stage == :before, weight_off: false)
         def self.placing(choice) = new(id: "@#{choice.name}", stage: choice.stage, adjuster: nil, choice: choice.name, rule: choice.name, standing: false, weight_off: false)
@@ -36,8 +37,8 @@ module Verglas
         end
       end
 
-      # What its family sets first (a height, before fore and aft: the knee has to be level before it can be in line), then as it
-      # declares them; fixed steps before all.
+      # What its family sets first (a height, before fore and aft: the knee has to be level before it can be in line),
+      # then as it declares them; fixed steps before all.
       def within(machine, step)
         kind = step.adjuster && step.rule && kind_of(machine, step.adjuster)
         if kind

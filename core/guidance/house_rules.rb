@@ -2,11 +2,11 @@
 
 module Verglas
   module Guidance
-    # Where good instructors disagree: the gym picks a school of each question, an instructor may pick another for a client,
-    # and where the computation depends on it, it does. core/data/house_rules.yml
+    # Where good instructors disagree: the gym picks a school of each question, an instructor may pick another for a
+    # client, and where the computation depends on it, it does. core/data/house_rules.yml
     module HouseRules
-      # schools: {name => what it aims at on the question's families}; needs: {school => all that has to be known for it}; of: the tags
-      # of the families of which it is asked, none for all; but_of: of those of which it is not.
+      # schools: {name => what it aims at on the question's families}; needs: {school => all that has to be known for
+      # it}; of: the tags of the families of which it is asked, none for all; but_of: of those of which it is not.
       Question = Value.define(:name, :default, :of, :but_of, :schools, :needs) do
         def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
 
@@ -35,8 +35,8 @@ module Verglas
         raise Invalid.new(:not_allowed, path: "/school", expected: known.schools.keys.join(", ")) unless known.schools.key?(school.to_sym)
       end
 
-      # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen there; known:
-      # names of what is known of the machine.
+      # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen
+      # there; known: names of what is known of the machine.
       def chosen(gym: {}, client: {}, known: [])
         QUESTIONS.to_h { |name, question| [name, question.kept(client[name] || gym[name] || question.default, known)] }
       end

@@ -2,21 +2,22 @@
 
 module Verglas
   module Guidance
-    # What may become harder, in this order, one rung at a time: range, control, load, a harder version. Told, never forced: the load of a
-    # day follows how its sets went. docs/model.md section 14.
+    # What may become harder, in this order, one rung at a time: range, control, load, a harder version. Told, never
+    # forced: the load of a day follows how its sets went. docs/model.md section 14.
     class Ladder
       RUNGS = %i[range control load harder].freeze
       CLEAN_VISITS = Tables[:loads][:log][:clean_visits][:count]
 
-      # Climbs a rung after so many visits with every set clean, goes down one after a visit that sends back; a set that was not reached, or of
-      # which nobody said how it went, only begins the count anew.
+      # Climbs a rung after so many visits with every set clean, goes down one after a visit that sends back; a set that
+      # was not reached, or of which nobody said how it went, only begins the count anew.
       #   visits: oldest first, each answers clean? and sends_back? (Loading::Visit)
       #   most: the highest rung that is told; where a caution acts on the machine nothing past the load
       def self.of(visits, most: RUNGS.last)
         visits.inject(new(0, 0, nil, RUNGS.index(most))) { |ladder, visit| ladder.after(visit) }
       end
 
-      # clean: visits in a row that count towards the next; moved: whether the last visit went :up or :back, nil where it did neither.
+      # clean: visits in a row that count towards the next; moved: whether the last visit went :up or :back, nil where
+      # it did neither.
       attr_reader :clean, :moved
 
       def initialize(index, clean, moved, top)

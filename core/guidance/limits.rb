@@ -4,11 +4,12 @@ module Verglas
   module Guidance
     # How far a client's own joints go, in degrees: measured, or what holds until somebody has. core/data/limits.yml
     module Limits
-      # motion: of which joint, nil where it moves what is aimed at and no joint's range; default_deg: nil where nothing holds until measured; stricter:
-      # {default:, from_years:, above_kg_per_m2:} for whom less holds until then, nil for nobody; per_cm: degrees a centimetre where
-      # centimetres are read, else nil.
+      # motion: of which joint, nil where it moves what is aimed at and no joint's range; default_deg: nil where nothing
+      # holds until measured; stricter: {default:, from_years:, above_kg_per_m2:} for whom less holds until then, nil
+      # for nobody; per_cm: degrees a centimetre where centimetres are read, else nil.
       Limit = Value.define(:name, :motion, :default_deg, :stricter, :range_deg, :per_cm, :skipped_under) do
-        # What holds of somebody until it is measured (degrees). build: Body::Build; mass_index: kg/m^2; either may know nothing.
+        # What holds of somebody until it is measured (degrees). build: Body::Build; mass_index: kg/m^2; either may know
+        # nothing.
         def usual_deg(build, mass_index) = stricter && stricter?(build, mass_index) ? stricter[:default] : default_deg
 
         def stricter?(build, mass_index)

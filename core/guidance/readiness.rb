@@ -2,9 +2,9 @@
 
 module Verglas
   module Guidance
-    # Who is ready for what, where body weight is the load: the rungs that a machine has, easiest first, and what the client has shown on it or
-    # on others of its kind. A rung opens once the one below was clean on enough visits; one that was not clean sends one back; and a beginner's
-    # rung is not kept for ever. docs/model.md sections 6 and 14.
+    # Who is ready for what, where body weight is the load: the rungs that a machine has, easiest first, and what the
+    # client has shown on it or on others of its kind. A rung opens once the one below was clean on enough visits; one
+    # that was not clean sends one back; and a beginner's rung is not kept for ever. docs/model.md sections 6 and 14.
     class Readiness
       FIGURES = Tables[:hinge][:ready]
       # Two efforts are told apart from here, as a share.
@@ -15,7 +15,8 @@ module Verglas
 
       attr_reader :rungs
 
-      # rungs: of a mechanism, easiest first; visits: latest first; none_harder: whether the first is all that is allowed.
+      # rungs: of a mechanism, easiest first; visits: latest first; none_harder: whether the first is all that is
+      # allowed.
       def initialize(rungs, visits, none_harder: false)
         @rungs = none_harder ? rungs.take(1) : rungs
         @visits = visits
@@ -26,7 +27,8 @@ module Verglas
       def today = @today ||= @rungs[at]
       def onward = @rungs[at + 1]
 
-      # Why: :cautioned, :nothing_shown, :not_clean, :easier_shown (clean, and on easier ones alone), :once_more, :opened, :stays (all there is).
+      # Why: :cautioned, :nothing_shown, :not_clean, :easier_shown (clean, and on easier ones alone), :once_more,
+      # :opened, :stays (all there is).
       def reason
         return :cautioned if @none_harder
         return :nothing_shown if @visits.empty?

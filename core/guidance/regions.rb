@@ -2,8 +2,8 @@
 
 module Verglas
   module Guidance
-    # Where a set may be felt, and what that means: the muscle that is meant to work is expected, one that works too is no sign, another one
-    # is a sign, a joint stops the exercise today. core/data/regions.yml
+    # Where a set may be felt, and what that means: the muscle that is meant to work is expected, one that works too is
+    # no sign, another one is a sign, a joint stops the exercise today. core/data/regions.yml
     module Regions
       # What a place may mean, the most wanted first.
       MEANINGS = %i[works helps elsewhere joint].freeze

@@ -4,9 +4,10 @@ module Verglas
   module Guidance
     # The signs that can be ticked on a machine, by name, in the table's order. core/data/signs.yml
     module Signs
-      # What may be behind a sign. finding: the graded number that speaks for it, or quantity: a number beside zero (both nil:
-      # no number does); over: on which side; of: tags of the families on which it is meant. What mends it where no adjuster's number speaks:
-      # choice: something that is laid or placed, kind: an adjuster that decides this, each towards :less or :more (nil: either).
+      # What may be behind a sign. finding: the graded number that speaks for it, or quantity: a number beside zero
+      # (both nil: no number does); over: on which side; of: tags of the families on which it is meant. What mends it
+      # where no adjuster's number speaks: choice: something that is laid or placed, kind: an adjuster that decides
+      # this, each towards :less or :more (nil: either).
       Cause = Value.define(:name, :finding, :quantity, :over, :of, :choice, :kind, :towards) do
         def measured? = !(finding || quantity).nil?
 
@@ -15,8 +16,8 @@ module Verglas
         def meant_on?(family) = family.all?(of) && (finding.nil? || family.findings.key?(finding)) && (choice.nil? || family.choices.key?(choice) || measured?)
       end
 
-      # of: tags of the families on which it can be seen; never: nothing is accepted while it is seen; refer: where it stays, a
-      # clinician looks first.
+      # of: tags of the families on which it can be seen; never: nothing is accepted while it is seen; refer: where it
+      # stays, a clinician looks first.
       Sign = Value.define(:name, :of, :causes, :never, :refer)
 
       ALL = Tables[:signs][:signs].to_h do |row|

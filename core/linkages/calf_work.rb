@@ -2,8 +2,9 @@
 
 module Verglas
   module Linkages
-    # Calf work on a press: the balls of the feet on the plate's lower edge, the heels beyond it. Rail frame as ClosedLeg; heel drop in
-    # degrees, 0 with the sole along the plate, + with the heel further from the client. docs/model.md section 5.
+    # Calf work on a press: the balls of the feet on the plate's lower edge, the heels beyond it. Rail frame as
+    # ClosedLeg; heel drop in degrees, 0 with the sole along the plate, + with the heel further from the client.
+    # docs/model.md section 5.
     module CalfWork
       BALL_SHARE = Tables[:calf][:calf][:ball_share]
 

@@ -2,9 +2,9 @@
 
 module Verglas
   module Linkages
-    # A leg that pushes a plate along a rail, for one exact body: hip, knee and ankle as two bars between a hip and a sole flat on the
-    # plate. Rail frame: origin at the hip joint, x (Point#s) along the rail the way the client pushes, y (Point#n) square to it on the
-    # knees' side; mm and degrees, angles from +x towards +y. docs/model.md section 5.
+    # A leg that pushes a plate along a rail, for one exact body: hip, knee and ankle as two bars between a hip and a
+    # sole flat on the plate. Rail frame: origin at the hip joint, x (Point#s) along the rail the way the client pushes,
+    # y (Point#n) square to it on the knees' side; mm and degrees, angles from +x towards +y. docs/model.md section 5.
     #   trunk_deg   from +x to the line from hip to shoulder
     #   plate_deg   from +x to "up the plate": 90 square to the rail, less where its top leans away from the client
     #   plate_y_mm  y of the plate's lower edge, from the hip
@@ -13,13 +13,14 @@ module Verglas
       FOOT = Tables[:press][:foot]
       TOP_BEND_DEG = Tables[:press][:movement][:top_bend_deg]
 
-      # The leg with the heel at one height: where the plate is (x_mm), the joints, their bends, and how far the knee is past the toes.
+      # The leg with the heel at one height: where the plate is (x_mm), the joints, their bends, and how far the knee is
+      # past the toes.
       State = Struct.new(:x_mm, :ankle, :knee, :middle_of_foot, :knee_bend_deg, :thigh_deg, :hip_bend_deg, :ankle_bend_deg, :past_toes_mm) do
         # From hip to ankle (mm).
         def reach_mm = ankle.norm
 
-        # Lever arms of a force along the rail through the middle of the foot, about knee and hip (mm): + where it is the muscle that
-        # straightens the joint which holds it.
+        # Lever arms of a force along the rail through the middle of the foot, about knee and hip (mm): + where it is
+        # the muscle that straightens the joint which holds it.
         def knee_lever_mm = knee.n - middle_of_foot.n
         def hip_lever_mm = middle_of_foot.n
 
@@ -70,16 +71,16 @@ module Verglas
         at_bend(bend_deg, f_mm) || state(Geometry::Point.new(0.0, ankle_y_mm(f_mm)), bend_deg, f_mm)
       end
 
-      # Where the plate is then (mm), and where the ankle is with the plate at x (Point): all that most questions ask of a leg, at a fraction of
-      # a State's price.
+      # Where the plate is then (mm), and where the ankle is with the plate at x (Point): all that most questions ask of
+      # a leg, at a fraction of a State's price.
       def x_towards_bend(bend_deg, f_mm)
         Math.sqrt([(reach_mm(bend_deg)**2) - (ankle_y_mm(f_mm)**2), 0.0].max) - @off.s - (up_to_ankle_mm(f_mm) * @up.s)
       end
 
       def ankle_at(x_mm, f_mm) = Geometry::Point.new(x_mm + (up_to_ankle_mm(f_mm) * @up.s) + @off.s, ankle_y_mm(f_mm))
 
-      # The thigh's direction (degrees) with the knee bent so far and the ankle so high (mm, as ankle_y_mm); nil where there is no such
-      # place.
+      # The thigh's direction (degrees) with the knee bent so far and the ankle so high (mm, as ankle_y_mm); nil where
+      # there is no such place.
       def thigh_at(bend_deg, ankle_y)
         reach = Math.sqrt(@squares + (@twice * Math.cos(bend_deg / Geometry::Angle::DEGREES_PER_RADIAN)))
         return if ankle_y.abs > reach
@@ -88,9 +89,10 @@ module Verglas
         (Math.asin(ankle_y / reach) + Math.acos(over > 1 ? 1.0 : over)) * Geometry::Angle::DEGREES_PER_RADIAN
       end
 
-      # The bends of the knee (degrees), the ankle so high (mm, as ankle_y_mm): at which the thigh lies in one direction; at which the shin falls so
-      # steeply (degrees from the line from knee to ankle up to +x); and beyond which the leg is too short for such an ankle. A bar crosses a
-      # height twice, forwards and backwards, or where it is too short not at all; not every answer is a place of this leg (thigh_at tells).
+      # The bends of the knee (degrees), the ankle so high (mm, as ankle_y_mm): at which the thigh lies in one
+      # direction; at which the shin falls so steeply (degrees from the line from knee to ankle up to +x); and beyond
+      # which the leg is too short for such an ankle. A bar crosses a height twice, forwards and backwards, or where it
+      # is too short not at all; not every answer is a place of this leg (thigh_at tells).
       def bends_of_thigh(thigh_deg, ankle_y) = both_ways((@thigh * sin(thigh_deg)) - ankle_y, @shank) { |shin_deg| thigh_deg + shin_deg }
       def bends_of_shin(shin_deg, ankle_y) = both_ways(ankle_y + (@shank * sin(shin_deg)), @thigh) { |thigh_deg| thigh_deg + shin_deg }
       def bends_of_reach(ankle_y) = ankle_y.abs.between?((@thigh - @shank).abs, @thigh + @shank) ? [bend_deg(ankle_y.abs)] : []
@@ -110,8 +112,8 @@ module Verglas
       # The heel's height (mm) that lays the thigh in one direction, the knee bent so far.
       def heel_at(bend_deg, thigh_deg) = heel_for(reach_mm(bend_deg) * sin(thigh_deg - thigh_over_reach_deg(bend_deg)))
 
-      # The heels' heights (mm), [lowest, highest], from which the plate is reached at x or beyond (mm) with the knee bent so far; nil where from none: a line
-      # up the plate and the circle that the ankle can lie on.
+      # The heels' heights (mm), [lowest, highest], from which the plate is reached at x or beyond (mm) with the knee
+      # bent so far; nil where from none: a line up the plate and the circle that the ankle can lie on.
       def heels_reaching(x_mm, bend_deg)
         along = ankle_at(x_mm, 0.0)
         half = along.dot(@up)

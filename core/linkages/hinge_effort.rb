@@ -2,8 +2,9 @@
 
 module Verglas
   module Linkages
-    # What a trunk that hinges over a pad asks of the hip, and a straight body that turns about its knees asks of those. Torques in N m, both
-    # legs together; angles in degrees from horizontal, + above it; masses in kg. docs/model.md section 6.
+    # What a trunk that hinges over a pad asks of the hip, and a straight body that turns about its knees asks of those.
+    # Torques in N m, both legs together; angles in degrees from horizontal, + above it; masses in kg. docs/model.md
+    # section 6.
     module HingeEffort
       FIGURES = Tables[:hinge]
       TRUNK = FIGURES[:trunk]
@@ -16,8 +17,8 @@ module Verglas
         weighing(((TRUNK[:mass] * mass_kg * TRUNK[:centre]) + (held_kg * FIGURES[:held][:at])) * body.torso, trunk_deg)
       end
 
-      # About the knee with a straight body: the worst case, before the pad bears on the thigh. band_n: of an elastic band that helps, at its
-      # lever to the knee (mm).
+      # About the knee with a straight body: the worst case, before the pad bears on the thigh. band_n: of an elastic
+      # band that helps, at its lever to the knee (mm).
       def knee_nm(body, mass_kg:, body_deg:, band_n: 0.0, band_lever_mm: 0.0)
         trunk = TRUNK[:mass] * (body.thigh + (TRUNK[:centre] * body.torso))
         thighs = THIGHS[:mass] * (1 - THIGHS[:centre]) * body.thigh

@@ -2,7 +2,8 @@
 
 module Verglas
   module Linkages
-    # The pad under the hips of somebody who lies on a flat bench, for hips bent by about 15 degrees. docs/model.md section 4.
+    # The pad under the hips of somebody who lies on a flat bench, for hips bent by about 15 degrees. docs/model.md
+    # section 4.
     module HipPad
       BEND_DEG = Tables[:knee][:lying_hips][:bend_deg].to_f
       SHARE_OF_TORSO = Tables[:knee][:lying_hips][:share_of_torso]

@@ -5,7 +5,8 @@ module Verglas
     # A roller on an arm about the pivot touching a straight lower leg about the knee. Seat frame, origin at the pivot:
     # s along the seat to the feet, n upwards. side +1 roller in front of the leg, -1 behind. docs/model.md section 3.
     #   shin_deg      direction of the lower leg, 0 in line with the seat, 90 pointing down
-    #   contact_mm    from the knee along the leg to where the roller touches; 0 when the roller's circle swallows the knee
+    #   contact_mm    from the knee along the leg to where the roller touches; 0 when the roller's circle swallows the
+    #                 knee
     #   lever_arm_mm  of the roller's force about the pivot (frictionless); contact_mm is its lever arm about the knee
     RollerContact = Struct.new(:shin_deg, :contact_mm, :lever_arm_mm, :roller) do
       # knee: Point relative to the pivot, mm. clearance_mm: roller radius and half the leg's thickness together.
@@ -18,7 +19,8 @@ module Verglas
         new(shin, contact, contact + knee.dot(Geometry::Point.towards(shin)), roller)
       end
 
-      # The arm's angle (degrees) at which the leg has a direction: where a line beside the leg, one clearance away, meets the roller's circle.
+      # The arm's angle (degrees) at which the leg has a direction: where a line beside the leg, one clearance away,
+      # meets the roller's circle.
       def self.arm_deg(knee:, reach_mm:, clearance_mm:, side:, shin_deg:)
         along = Geometry::Point.towards(shin_deg)
         foot_of_line = knee + (Geometry::Point.towards(shin_deg - (90 * side)) * clearance_mm)

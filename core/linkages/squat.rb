@@ -2,8 +2,9 @@
 
 module Verglas
   module Linkages
-    # A squat with a free foot, by how far the knee is bent: the ankle bends with it as far as it goes, the trunk leans so that the body stays over the
-    # foot, and what is left of the knee's bend beside the ankle's is the thigh's. Degrees; lean: the trunk forward of upright. docs/model.md section 5.
+    # A squat with a free foot, by how far the knee is bent: the ankle bends with it as far as it goes, the trunk leans
+    # so that the body stays over the foot, and what is left of the knee's bend beside the ankle's is the thigh's.
+    # Degrees; lean: the trunk forward of upright. docs/model.md section 5.
     Squat = Value.define(:knee_deg, :hip_deg, :ankle_deg, :lean_deg) do
       # The squat with the knee bent so far.
       def self.at(knee_deg, limits)

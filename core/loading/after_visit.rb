@@ -2,7 +2,8 @@
 
 module Verglas
   module Loading
-    # What follows on a visit: the move of its outcome, what holds an easy one down, and what a long time since takes off.
+    # What follows on a visit: the move of its outcome, what holds an easy one down, and what a long time since takes
+    # off.
     class AfterVisit
       # As NextLoad.today has them.
       def initialize(choices, last, pad:, limit_kg:, light_share:, in_hand:, gap:, measure:) # rubocop:disable Metrics/ParameterLists -- as above

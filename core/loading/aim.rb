@@ -2,11 +2,12 @@
 
 module Verglas
   module Loading
-    # What a set is for, by the gym's own table: how many sets, of how many repetitions or (timed) seconds, at which tempo, with how much rest. Both
-    # given: the seconds, and at so many repetitions it ends in any case.
+    # What a set is for, by the gym's own table: how many sets, of how many repetitions or (timed) seconds, at which
+    # tempo, with how much rest. Both given: the seconds, and at so many repetitions it ends in any case.
     #   tempo   {up_s:, hold_s:, down_s:, pause_s:}; nil where the house rule says it
     Aim = Value.define(:name, :sets, :repetitions, :seconds, :rest_s, :tempo) do
-      # rows: {name:, sets:, repetitions:, seconds:, rest_s:, up_s: ...} each, as a gym wrote them. core/data/loads.yml has what holds where none did.
+      # rows: {name:, sets:, repetitions:, seconds:, rest_s:, up_s: ...} each, as a gym wrote them. core/data/loads.yml
+      # has what holds where none did.
       def self.table(rows) = (rows.empty? ? Tables[:loads][:aims] : rows).map { |row| of(row) }
 
       def self.of(row)

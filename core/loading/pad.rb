@@ -2,8 +2,8 @@
 
 module Verglas
   module Loading
-    # What says where the load meets the leg, as {label => mark}: the far pad's adjusters; empty where a machine has none. Loads compare only
-    # while each stands at one mark. docs/model.md section 11.
+    # What says where the load meets the leg, as {label => mark}: the far pad's adjusters; empty where a machine has
+    # none. Loads compare only while each stands at one mark. docs/model.md section 11.
     module Pad
       def self.of(machine, marks)
         far = machine.adjusters.select { |adjuster| machine.family.kind_of(adjuster.drives)&.stage == :far }

@@ -2,8 +2,8 @@
 
 module Verglas
   module Loading
-    # Plates on both sides of a bare arm or sled: equal sides, the fewest plates, then the heavier first; or on a single horn in the
-    # middle, one plate at a time. kg. docs/model.md section 11.
+    # Plates on both sides of a bare arm or sled: equal sides, the fewest plates, then the heavier first; or on a single
+    # horn in the middle, one plate at a time. kg. docs/model.md section 11.
     class Plates
       include Choices
 

@@ -10,8 +10,9 @@ module Verglas
 
       module_function
 
-      # |L - R| over the larger; remarked where it is more than one step of the machine, and was at the visit before, the same side the weaker. choices:
-      # its Stack or Plates, nil where nobody knows; before: [left, right] of that visit, nil where there was none.
+      # |L - R| over the larger; remarked where it is more than one step of the machine, and was at the visit before,
+      # the same side the weaker. choices: its Stack or Plates, nil where nobody knows; before: [left, right] of that
+      # visit, nil where there was none.
       def sides(left_kg, right_kg, choices = nil, before: nil)
         lighter, heavier = [left_kg, right_kg].minmax
         again = !before.nil? && (before[0] <=> before[1]) == (left_kg <=> right_kg)
@@ -48,8 +49,8 @@ module Verglas
         always || load_kg.nil? || body_mass_kg.nil? || load_kg > belt_from_kg(body_mass_kg)
       end
 
-      # Half the working load, or of that the share that a caution asks for (nil: all), rounded down to what the machine can do; the lightest where that
-      # is more.
+      # Half the working load, or of that the share that a caution asks for (nil: all), rounded down to what the machine
+      # can do; the lightest where that is more.
       def light_set(choices, working_kg, share_of_usual: nil)
         choices.at_most(FIGURES[:light_set][:share] * (share_of_usual || 1) * working_kg) || choices.lightest
       end

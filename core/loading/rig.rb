@@ -9,8 +9,8 @@ module Verglas
     Rig = Value.define(:kind, :unit, :choices, :ratio, :incline_deg) do
       const_set(:KINDS, %w[stack plates sled].freeze)
 
-      # data: {"kind", "unit", "masses", "addons", "ratio", "bare", "horns", "incline_deg"}, masses as printed; pairs: {kg => pairs of
-      # plates the gym has}.
+      # data: {"kind", "unit", "masses", "addons", "ratio", "bare", "horns", "incline_deg"}, masses as printed; pairs:
+      # {kg => pairs of plates the gym has}.
       def self.read(data, pairs: {})
         unit = data.fetch("unit").to_sym
         kg = ->(printed) { Units.kg(printed, unit) }
@@ -27,7 +27,8 @@ module Verglas
       # The number printed for a mass.
       def printed(mass_kg) = (unit == :lb ? Units.lb(mass_kg) : mass_kg).round(2)
 
-      # What the legs push against (N): along a sled's rail without friction, or behind a stack's lever; nil where nothing is known.
+      # What the legs push against (N): along a sled's rail without friction, or behind a stack's lever; nil where
+      # nothing is known.
       def force_n(mass_kg)
         return mass_kg * Linkages::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(incline_deg)) if incline_deg
 

@@ -2,7 +2,8 @@
 
 module Verglas
   module Loading
-    # A weight stack with its add-ons: what can be pinned. Masses in kg, irregular ones allowed. docs/model.md section 11.
+    # A weight stack with its add-ons: what can be pinned. Masses in kg, irregular ones allowed. docs/model.md section
+    # 11.
     class Stack
       include Choices
 

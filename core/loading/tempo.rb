@@ -2,9 +2,9 @@
 
 module Verglas
   module Loading
-    # The seconds of a repetition: up, held, down, paused. slow_s: of "up" what is slow before it goes faster, and slow_deg: over how many
-    # degrees (both nil where up is one part). set_s, most_repetitions: of slow timed sets how long one lasts and at how many repetitions it
-    # ends in any case (nil otherwise).
+    # The seconds of a repetition: up, held, down, paused. slow_s: of "up" what is slow before it goes faster, and
+    # slow_deg: over how many degrees (both nil where up is one part). set_s, most_repetitions: of slow timed sets how
+    # long one lasts and at how many repetitions it ends in any case (nil otherwise).
     Tempo = Value.define(:up_s, :hold_s, :down_s, :pause_s, :slow_s, :slow_deg, :set_s, :most_repetitions) do
       # By the house rule's school. core/data/loads.yml
       def self.of(school) = read(Tables[:loads][:tempos].fetch(school))

@@ -2,8 +2,9 @@
 
 module Verglas
   module Loading
-    # One visit of a client to a machine: its sets in the order in which they were done, never none; pad: {label => mark} of what
-    # says where the load met the leg, empty where nothing is set there: loads compare only at one of them.
+    # One visit of a client to a machine: its sets in the order in which they were done, never none; pad: {label =>
+    # mark} of what says where the load met the leg, empty where nothing is set there: loads compare only at one of
+    # them.
     Visit = Value.define(:sets, :pad) do
       # What counts of a visit, worst first: range comes before load.
       const_set(:OUTCOMES, %i[joint sign short not_reached unsaid clean easy].freeze)
@@ -12,7 +13,8 @@ module Verglas
       def sends_back? = sets.any?(&:sends_back?)
       def load_kg = sets.last.load_kg
 
-      # What was lifted last decides: those sets, on one leg or on both as the last one was; and what hurt or was seen at any of them.
+      # What was lifted last decides: those sets, on one leg or on both as the last one was; and what hurt or was seen
+      # at any of them.
       def deciding = sets.select { |one| [one.load_kg, one.one_leg] == [sets.last.load_kg, sets.last.one_leg] }
 
       def outcome

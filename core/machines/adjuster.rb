@@ -3,7 +3,8 @@
 module Verglas
   module Machines
     # One adjuster: its marks exactly as printed, the travel of each from the first (mm or degrees), and which of the
-    # machine's parameters it moves, with which factor. One that drives nothing known is recorded only: it needs no travel.
+    # machine's parameters it moves, with which factor. One that drives nothing known is recorded only: it needs no
+    # travel.
     Adjuster = Value.define(:label, :marks, :travel, :drives) do
       def check
         raise Invalid.new(:no_marks, path: "/marks", adjuster: label) if marks.empty?

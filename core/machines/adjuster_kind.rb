@@ -2,9 +2,11 @@
 
 module Verglas
   module Machines
-    # What an adjuster of a family moves, as somebody who enters a machine chooses it, and what that means for a fitting.
+    # What an adjuster of a family moves, as somebody who enters a machine chooses it, and what that means for a
+    # fitting.
     #   drives    {constant => factor} for marks that grow forwards; marks that run the other way count backwards
-    #   decides   the name of what decides its place (a rule of the mechanism, a step in words); nil: its mark is only recorded
+    #   decides   the name of what decides its place (a rule of the mechanism, a step in words); nil: its mark is only
+    #             recorded
     #   beside    {another kind => what it decides where the machine has that too}
     #   stage     of Guidance::Flow at which it is set; first: before the others of its stage
     AdjusterKind = Value.define(:name, :unit, :drives, :decides, :beside, :stage, :first) do
@@ -20,8 +22,8 @@ module Verglas
 
       def decisions = [*decides, *beside.values]
 
-      # Of some kinds the one that drives exactly this and whether its marks count forwards; nil for drives of no kind, which nobody can choose
-      # but a file can hold.
+      # Of some kinds the one that drives exactly this and whether its marks count forwards; nil for drives of no kind,
+      # which nobody can choose but a file can hold.
       def self.matching(kinds, drives)
         return [AdjusterKind::RECORDED, true] if drives.empty?
 

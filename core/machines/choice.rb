@@ -2,15 +2,16 @@
 
 module Verglas
   module Machines
-    # What is chosen with the marks and is no mark itself (mm, unless its name says otherwise): a cushion, a pad, the place of the
-    # feet on a plate, the link of a chain.
-    #   how       :if_needed: tried only where the marks alone leave something, and the thinnest that helps; :computed: the
-    #             mechanism says which, of the sizes that exist; :placed: anywhere within what the mechanism allows, which says too
-    #             where it is best at some marks; :added: the same, from nothing upwards, and nothing unless somebody adds it
+    # What is chosen with the marks and is no mark itself (mm, unless its name says otherwise): a cushion, a pad, the
+    # place of the feet on a plate, the link of a chain.
+    #   how       :if_needed: tried only where the marks alone leave something, and the thinnest that helps; :computed:
+    #             the mechanism says which, of the sizes that exist; :placed: anywhere within what the mechanism allows,
+    #             which says too where it is best at some marks; :added: the same, from nothing upwards, and nothing
+    #             unless somebody adds it
     #   makers    whether the machine's maker has to allow it
     #   mends     the findings for whose sake alone it is sought; none: for any
-    #   stage     of Guidance::Flow at which a placed one has a step of its own; nil for one that is set beside another, and for the
-    #             others, which are laid before anyone sits
+    #   stage     of Guidance::Flow at which a placed one has a step of its own; nil for one that is set beside another,
+    #             and for the others, which are laid before anyone sits
     #   step      by how much a placed one is changed at a touch
     #   most      of an added one there can be
     Choice = Value.define(:name, :how, :makers, :mends, :stage, :step, :most) do

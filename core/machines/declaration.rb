@@ -2,8 +2,8 @@
 
 module Verglas
   module Machines
-    # The words in which a family declares itself, one row a thing (docs/architecture.md, "Adding a family"). What is asked of it
-    # and not said stops it from loading: ArgumentError, with what is missing.
+    # The words in which a family declares itself, one row a thing (docs/architecture.md, "Adding a family"). What is
+    # asked of it and not said stops it from loading: ArgumentError, with what is missing.
     class Declaration
       # Answered by every family, for cautions ask.
       ASKED = Tables[:tags][:asked].map { |row| row[:name] }.freeze
@@ -50,8 +50,9 @@ module Verglas
         no.each { |tag| @tags[tag] = false }
       end
 
-      # One of mm:, deg:, kg:, count: or ratio: is the possible range; tape: the two points of the picture between which it is taped, or
-      # an angle's vertex, the line from which it counts and its arm; none for what is read off the machine.
+      # One of mm:, deg:, kg:, count: or ratio: is the possible range; tape: the two points of the picture between which
+      # it is taped, or an angle's vertex, the line from which it counts and its arm; none for what is read off the
+      # machine.
       def constant(name, usual:, group:, tape: [], default: nil, optional: false, **possible)
         unit, range = possible.first
         known(unit, "unit of a constant", Constant::UNITS)
@@ -86,8 +87,8 @@ module Verglas
         once(@choices, name, Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step, most: most))
       end
 
-      # One that moves: its ends, and with whose constants its angles are computed beside the joint's. held: {deg:, soft_to_deg:} where the machine holds
-      # it instead; by_eye: why no angle of it is claimed.
+      # One that moves: its ends, and with whose constants its angles are computed beside the joint's. held: {deg:,
+      # soft_to_deg:} where the machine holds it instead; by_eye: why no angle of it is claimed.
       def joint(motion, forced: [], free: [], stop: nil, group: :joint, by_eye: nil, **held)
         held.each_key { |column| known(column, "column of a joint", %i[held_deg soft_to_deg]) }
         known(motion, "motion", Body::Envelope::MOTIONS)

@@ -2,14 +2,15 @@
 
 module Verglas
   module Machines
-    # The register of families: each file of families/ declares its own when it loads; then each is looked over by what depends on
-    # it, and the register is closed.
+    # The register of families: each file of families/ declares its own when it loads; then each is looked over by what
+    # depends on it, and the register is closed.
     module Families
       @all = {}
       @references = []
 
       class << self
-        # mechanism: its name in Mechanisms; traits: what those want to know of the family; the block declares it (Declaration).
+        # mechanism: its name in Mechanisms; traits: what those want to know of the family; the block declares it
+        # (Declaration).
         def define(id, mechanism:, **traits, &block)
           declaration = Declaration.of(id, mechanism: mechanism, traits: traits, &block)
           @references.concat(declaration.references)

@@ -2,14 +2,17 @@
 
 module Verglas
   module Machines
-    # A family of machines, as it is declared (Families.define): the physics it follows and everything that anybody has to know
-    # of it. Whole, checked and frozen.
+    # A family of machines, as it is declared (Families.define): the physics it follows and everything that anybody has
+    # to know of it. Whole, checked and frozen.
     #   mechanism   names the mechanics in Mechanisms; traits: what those want to know of a family ({side: 1})
-    #   action      the joint action it trains, by which cautions narrow; purpose: names the sentence for which it is there
+    #   action      the joint action it trains, by which cautions narrow; purpose: names the sentence for which it is
+    #               there
     #   tags        {tag => true or false}: what it loads and how one sits on it; its action is a tag of its own
-    #   constants   {name => Constant}; groups: {group => names}, the joint's first; those of :joint decide where the joint is,
-    #               and all their combinations are tried; the others are solved one at a time for a given place of the joint
-    #   kinds       {name => AdjusterKind}; wishes: {name => Wish}; choices: {name => Choice}; joints: {motion => JointMotion}
+    #   constants   {name => Constant}; groups: {group => names}, the joint's first; those of :joint decide where the
+    #               joint is, and all their combinations are tried; the others are solved one at a time for a given
+    #               place of the joint
+    #   kinds       {name => AdjusterKind}; wishes: {name => Wish}; choices: {name => Choice}; joints: {motion =>
+    #               JointMotion}
     #   findings    {code => FindingKind}, in the order in which they are told
     Family = Value.define(:id, :mechanism, :traits, :action, :purpose, :tags, :constants, :groups, :kinds, :wishes, :choices, :joints, :findings) do
       # The exercises that are done on it: one, which needs no name; a station has several.
@@ -29,8 +32,8 @@ module Verglas
       # Whether it says yes to all of these tags.
       def all?(names) = names.all? { |name| tags[name] }
 
-      # The group in which an adjuster is solved: :joint unless everything it drives lies within one group; :recorded when it
-      # drives nothing that is known, so that its mark is written down and never advised.
+      # The group in which an adjuster is solved: :joint unless everything it drives lies within one group; :recorded
+      # when it drives nothing that is known, so that its mark is written down and never advised.
       def group_of(adjuster) = group_of_driven(adjuster.drives)
 
       def group_of_driven(drives)
@@ -45,7 +48,8 @@ module Verglas
       # Whether something is graded in a group.
       def grades?(group) = findings.each_value.any? { |kind| kind.group == group }
 
-      # The kind of an adjuster: the one that drives the same, else the first that drives any of it; nil where none does.
+      # The kind of an adjuster: the one that drives the same, else the first that drives any of it; nil where none
+      # does.
       def kind_of(drives)
         kinds.each_value.find { |kind| kind.like?(drives) } || kinds.each_value.find { |kind| kind.drives.keys.intersect?(drives.keys) }
       end
@@ -56,7 +60,8 @@ module Verglas
       # Kinds that serve several exercises at once (Station): none.
       def shared_kinds = []
 
-      # Those of which it is asked where a machine is entered, whether it has them: of the whole, then {exercise => kinds} of a station.
+      # Those of which it is asked where a machine is entered, whether it has them: of the whole, then {exercise =>
+      # kinds} of a station.
       def asked_kinds = kinds.values
       def asked_of(_exercise) = []
 
@@ -66,8 +71,8 @@ module Verglas
       # Names of all that decides an adjuster here.
       def decisions = kinds.each_value.flat_map(&:decisions).uniq
 
-      # How many ways to stand the solver compares for adjusters, each given by what it drives and how many marks it has: every
-      # combination of the joint's with every one of each graded group.
+      # How many ways to stand the solver compares for adjusters, each given by what it drives and how many marks it
+      # has: every combination of the joint's with every one of each graded group.
       def tries(adjusters)
         ways = adjusters.group_by { |drives, _| group_of_driven(drives) }.transform_values { |list| list.map(&:last).inject(1, :*) }
         graded = side_groups.select { |name| grades?(name) }
@@ -82,8 +87,8 @@ module Verglas
       # The groups of which something can be told, the joint first.
       def told = groups.keys
 
-      # The family as far as these constants are known: a group is told when all of its constants are known, and without the
-      # joint's nothing is.
+      # The family as far as these constants are known: a group is told when all of its constants are known, and without
+      # the joint's nothing is.
       def told_by(known)
         kept = (groups.fetch(:joint, []) - known).empty? ? groups.select { |_, names| (names - known).empty? } : {}
         aside = constants.select { |name, constant| constant.group.nil? && known.include?(name) }.keys

@@ -2,8 +2,8 @@
 
 module Verglas
   module Machines
-    # A machine: its family, the constants taped at its first marks (mm, degrees) and its adjusters in the order in which
-    # they are met. parameter(marks) = constant + sum of factor * travel. docs/model.md section 2.
+    # A machine: its family, the constants taped at its first marks (mm, degrees) and its adjusters in the order in
+    # which they are met. parameter(marks) = constant + sum of factor * travel. docs/model.md section 2.
     Machine = Value.define(:id, :family, :name, :constants, :adjusters) do
       def check
         missing = family.constants.keys - constants.keys

@@ -13,8 +13,8 @@ module Verglas
         build(own, family.told_by(known(own, family) | family.needed), own.fetch("adjusters"))
       end
 
-      # A machine as far as it is taped: constants may be missing or null, travel null. What is not known is not claimed: the
-      # family is cut down to what can be told, and an adjuster that moves anything else is recorded only.
+      # A machine as far as it is taped: constants may be missing or null, travel null. What is not known is not
+      # claimed: the family is cut down to what can be told, and an adjuster that moves anything else is recorded only.
       def read_known(data, exercise: nil)
         own = Families.fetch(data.fetch("family")).exercise_data(data, exercise)
         family = Families.fetch(own.fetch("family"))

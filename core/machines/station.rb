@@ -2,12 +2,13 @@
 
 module Verglas
   module Machines
-    # A family of stations: one seat on which several exercises are done, each with an arm setting of its own. Its data hold
-    # the shared constants and adjusters, and below "exercises" what each has for itself; every exercise is read as a machine
-    # of a family of its own. docs/model.md sections 3 and 9.
+    # A family of stations: one seat on which several exercises are done, each with an arm setting of its own. Its data
+    # hold the shared constants and adjusters, and below "exercises" what each has for itself; every exercise is read as
+    # a machine of a family of its own. docs/model.md sections 3 and 9.
     #   exercises   {name => Family}
     #   own         the group of constants which every exercise has for itself
-    #   set_anew    whether each exercise has marks of its own on adjusters that all of them use; else one setting serves all
+    #   set_anew    whether each exercise has marks of its own on adjusters that all of them use; else one setting
+    #               serves all
     #   shared_kinds kinds of adjusters which move something of several exercises at once (AdjusterKind)
     Station = Value.define(:id, :exercises, :own, :set_anew, :shared_kinds) do
       # As Family has it: what is shared is asked once, what each exercise has of its own with it.
@@ -35,9 +36,9 @@ module Verglas
       # Where each is set for itself, the first is meant unless another is named.
       def named(exercise) = exercise&.to_s || (set_anew ? exercises.keys.first : nil)
 
-      # How many ways to stand are compared: every combination of the shared marks, each with all that every exercise tries then.
-      # shared: how many marks each shared adjuster has that moves something; exercises: [family, its own adjusters as Family#tries
-      # takes them] of each.
+      # How many ways to stand are compared: every combination of the shared marks, each with all that every exercise
+      # tries then. shared: how many marks each shared adjuster has that moves something; exercises: [family, its own
+      # adjusters as Family#tries takes them] of each.
       def self.tries(shared, exercises) = shared.inject(1, :*) * exercises.sum { |family, own| family.tries(own) }
 
       # Labels of the adjusters whose marks all exercises share.

@@ -2,12 +2,13 @@
 
 module Verglas
   module Machines
-    # How many ways to stand the solver has to compare on a machine as it is described, before anything is taped: as if everything were.
+    # How many ways to stand the solver has to compare on a machine as it is described, before anything is taped: as if
+    # everything were.
     module Tries
       module_function
 
-      # families: {exercise => Family}; shared, exercises: adjusters as plain data, those of all exercises and {exercise => its own}. Raises Invalid
-      # where there are more than can be compared while somebody waits.
+      # families: {exercise => Family}; shared, exercises: adjusters as plain data, those of all exercises and {exercise
+      # => its own}. Raises Invalid where there are more than can be compared while somebody waits.
       def check(families, shared, exercises)
         families.each do |name, family|
           Family.check_tries(family.tries(ways(family, [*shared, *exercises.fetch(name, {}).fetch("adjusters", [])])))

@@ -2,13 +2,15 @@
 
 module Verglas
   module Mechanisms
-    # A belt squat: the load hangs from a belt by a chain of links. Heights over the floor, mm. It leaves its catch when the client
-    # stands tall, stays off the floor at the deepest squat, and is clipped on with a shallow one. It is a squat: how deep is a target, cut to what hip
-    # and knee allow; the chain is that of thighs level. docs/model.md section 5.
+    # A belt squat: the load hangs from a belt by a chain of links. Heights over the floor, mm. It leaves its catch when
+    # the client stands tall, stays off the floor at the deepest squat, and is clipped on with a shallow one. It is a
+    # squat: how deep is a target, cut to what hip and knee allow; the chain is that of thighs level. docs/model.md
+    # section 5.
     class BeltSquat < Mechanism
       FIGURES = Tables[:press][:belt]
       BODY_PARAMETERS = %i[ankle_height shank thigh].freeze
-      # without: how one does without the machine (its care is said before anybody steps up); nil for the machine itself.
+      # without: how one does without the machine (its care is said before anybody steps up); nil for the machine
+      # itself.
       TRAITS = %i[without].freeze
 
       # The ring of the belt over the floor (mm), the client standing tall, or as straight as their knees may be.
@@ -66,8 +68,8 @@ module Verglas
       def best_link(place) = [fewest_links(place), most_links(place)].min.clamp(1..)
       def chain_mm(place) = place[:hook_length] + (link(place) * place[:link_pitch])
 
-      # What the load leaves its catch by, what is left under it at the deepest, and how deep one squats to clip it, against what is
-      # shallow (mm).
+      # What the load leaves its catch by, what is left under it at the deepest, and how deep one squats to clip it,
+      # against what is shallow (mm).
       def lift_mm(place) = ring_mm(place) - chain_mm(place) - place[:catch_height]
       def bottom_room_mm(place) = ring_mm(place) - drop_mm - chain_mm(place) - place[:lowest_anchor]
       def clip_room_mm(place) = shallow_mm - lift_mm(place)
@@ -122,7 +124,8 @@ module Verglas
         Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share], past_share: Linkages::Squat::FIGURES[:past_right_angle_share])
       end
 
-      # What is missing of the depth that is wanted, unless a caution or a clinician took it: then theirs is what is wanted.
+      # What is missing of the depth that is wanted, unless a caution or a clinician took it: then theirs is what is
+      # wanted.
       def depth_room_deg = deepest.knee_deg - Linkages::Squat.deepest(hard_limits, upto_deg: wanted_deg).knee_deg
       def hard_limits = limits.with(knee_deg: wishes.hard.to(:knee_flexion), hip_deg: wishes.hard.to(:hip_flexion) || Linkages::Squat::OPEN_DEG)
       def squat_depth = grade(:squat_depth, depth_room_deg, depth_room_deg.abs < ALIKE_DEG ? 0.0 : depth_room_deg)

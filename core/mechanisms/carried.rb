@@ -2,8 +2,9 @@
 
 module Verglas
   module Mechanisms
-    # What is carried where body weight is the load: the client's own mass, as weighed or as the stature makes likely (kg), a weight held at
-    # the chest, and an elastic band from the foot plate that helps or works against (N). docs/model.md section 6.
+    # What is carried where body weight is the load: the client's own mass, as weighed or as the stature makes likely
+    # (kg), a weight held at the chest, and an elastic band from the foot plate that helps or works against (N).
+    # docs/model.md section 6.
     module Carried
       FIGURES = Tables[:hinge]
 

@@ -2,9 +2,10 @@
 
 module Verglas
   module Mechanisms
-    # A glute-ham raise, for one exact body: where the knees lie against the middle of the pad, and what a straight body asks of them between
-    # level and upright: the worst case, before the pad bears on the thigh. Frame: origin at the sole on the foot plate, x forward, y up, the
-    # lower legs level; mm, degrees of knee bend (0 with the body level), N m. docs/model.md section 6.
+    # A glute-ham raise, for one exact body: where the knees lie against the middle of the pad, and what a straight body
+    # asks of them between level and upright: the worst case, before the pad bears on the thigh. Frame: origin at the
+    # sole on the foot plate, x forward, y up, the lower legs level; mm, degrees of knee bend (0 with the body level), N
+    # m. docs/model.md section 6.
     class GluteHam < Mechanism
       include Carried
       include Rungs

@@ -2,14 +2,16 @@
 
 module Verglas
   module Mechanisms
-    # A hack squat facing its pad: no bend of hip or knee is claimed there, only whether somebody who stands with the whole foot down
-    # lifts the carriage off its latch. Lengths along the rail, mm, from the shoulder pads. docs/model.md section 5.
+    # A hack squat facing its pad: no bend of hip or knee is claimed there, only whether somebody who stands with the
+    # whole foot down lifts the carriage off its latch. Lengths along the rail, mm, from the shoulder pads.
+    # docs/model.md section 5.
     class HackReach < Mechanism
       LATCH = Tables[:press][:latch]
       BODY_PARAMETERS = %i[torso thigh shank ankle_height].freeze
       RULES = { reach: Rule.of(:latch_to_feet, constants: 2) { |hack, at| hack.reach_mm(at) - LATCH[:past_latch_mm] } }.freeze
 
-      # From the shoulder pads to the plate, the knees just off straight: the ankle over the plate counts along the rail.
+      # From the shoulder pads to the plate, the knees just off straight: the ankle over the plate counts along the
+      # rail.
       def reach_mm(place)
         body.torso + leg_mm + ((body.ankle_height + wishes[:sole_mm] + wishes[:block_mm]) / Math.sin(Geometry::Angle.radians(place[:plate_angle])))
       end

@@ -2,9 +2,9 @@
 
 module Verglas
   module Mechanisms
-    # A hack squat, facing away: one stands on a plate under shoulder pads and lifts a carriage along a rail, the trunk along that
-    # rail. The hip moves and the plate stands; lengths along the rail are taped from the shoulder pads, the plate's height from the
-    # back pad's face. docs/model.md section 5.
+    # A hack squat, facing away: one stands on a plate under shoulder pads and lifts a carriage along a rail, the trunk
+    # along that rail. The hip moves and the plate stands; lengths along the rail are taped from the shoulder pads, the
+    # plate's height from the back pad's face. docs/model.md section 5.
     class HackSquat < Rail
       LATCH = TABLE[:latch]
       BODY_PARAMETERS = [*LEG, :torso].freeze
@@ -16,13 +16,15 @@ module Verglas
       def hip(_place) = @hip ||= Geometry::Point.new(body.torso, body.hip_depth)
       def trunk_deg(_place) = 180.0
 
-      # From the shoulder pads to the plate with the client standing, the whole foot down and the knees as straight as they may be (mm).
+      # From the shoulder pads to the plate with the client standing, the whole foot down and the knees as straight as
+      # they may be (mm).
       def reach_mm(place) = reach_at_mm(place, foot_mm(place))
 
       # What is left when the carriage stands clear of its latch; under load pads give and shoulders sink.
       def latch_room_mm(place) = reach_mm(place) - needed_mm(place)
 
-      # Where the heels are best: within their window as near to its middle as the latch is reached; the middle where it is reached from nowhere.
+      # Where the heels are best: within their window as near to its middle as the latch is reached; the middle where it
+      # is reached from nowhere.
       def foot_mm(place) = wishes[:foot_mm] || place.once(:foot) { reaching_foot_mm(place) || window(place).heel_mm }
 
       # What is left for the way back onto the latch with 100 kg (mm), the shoulders having sunk.
@@ -69,7 +71,8 @@ module Verglas
       def force_per_kg(place) = Linkages::STANDARD_GRAVITY * Math.sin(Geometry::Angle.radians(place[:rail_incline]))
       def load_quantities(place) = { empty_force_n: force_n(place, 0.0) }
 
-      # The same client without a block, the feet where they are best then: the block is given that HackSquat, and the place.
+      # The same client without a block, the feet where they are best then: the block is given that HackSquat, and the
+      # place.
       def without_block(place)
         return yield(self, place) if wishes[:block_mm].zero?
 

@@ -2,9 +2,10 @@
 
 module Verglas
   module Mechanisms
-    # A bench over whose pad the trunk hinges, for one exact body: how far the crease of the hip stands above the pad's edge, where the movement
-    # turns at the bottom and ends at the top, and what it asks of the hip in between. Frame: origin at the sole, x forward, y up, the legs
-    # rising from it at the bench's angle; mm, degrees, N m of both legs together. docs/model.md section 6.
+    # A bench over whose pad the trunk hinges, for one exact body: how far the crease of the hip stands above the pad's
+    # edge, where the movement turns at the bottom and ends at the top, and what it asks of the hip in between. Frame:
+    # origin at the sole, x forward, y up, the legs rising from it at the bench's angle; mm, degrees, N m of both legs
+    # together. docs/model.md section 6.
     class HingeBench < Mechanism
       include Carried
       include Rungs
@@ -90,8 +91,9 @@ module Verglas
           range_left_deg: range_left_deg(place), bottom_room_deg: bottom_room_deg(place), top_deg: top_deg, bottom_nm: bottom_nm(place), top_nm: top_nm(place), most_nm: most_nm(place) }
       end
 
-      # Between two holes the one that leaves the hip freer: the smallest gap that is not too small; where all are, the largest. One so large
-      # that the thighs carry it all comes after a small one. A client who has to be on a steep bench is on one.
+      # Between two holes the one that leaves the hip freer: the smallest gap that is not too small; where all are, the
+      # largest. One so large that the thighs carry it all comes after a small one. A client who has to be on a steep
+      # bench is on one.
       def precedence(place)
         gap = gap_mm(place)
         [slope_room_deg(place).negative? ? 1 : 0, *(gap < least_gap_mm ? small(gap) : wide(gap))]

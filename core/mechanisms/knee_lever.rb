@@ -2,8 +2,9 @@
 
 module Verglas
   module Mechanisms
-    # A pad on a lever over the thighs of somebody who sits with the forefeet on a block. Frame: origin under the balls of the
-    # feet, x forward, y up; mm and degrees of heel drop, 0 with the sole level, + with the heel below. docs/model.md section 5.
+    # A pad on a lever over the thighs of somebody who sits with the forefeet on a block. Frame: origin under the balls
+    # of the feet, x forward, y up; mm and degrees of heel drop, 0 with the sole level, + with the heel below.
+    # docs/model.md section 5.
     class KneeLever < Mechanism
       FIGURES = Tables[:calf][:calf]
       TOP_DEG = FIGURES[:top_deg]
@@ -17,8 +18,8 @@ module Verglas
         ((body.ankle_height + wishes[:sole_mm]) * Math.cos(drop)) - (BALL_SHARE * body.foot * Math.sin(drop)) + body.shank + body.knee_top
       end
 
-      # The client's own lowest place of the heels, and their highest, within every limit (degrees): the shin stands upright, so that the ankle bends by
-      # as much.
+      # The client's own lowest place of the heels, and their highest, within every limit (degrees): the shin stands
+      # upright, so that the ankle bends by as much.
       def heel_drop_deg = @heel_drop_deg ||= within(wishes[:heel_drop_deg])
       def top_deg = @top_deg ||= within(TOP_DEG)
       def range_left_deg(_place) = heel_drop_deg - top_deg
@@ -30,7 +31,8 @@ module Verglas
       # Where the pad on its stop wants to be: the middle of what is in line, below the lowest place of the thighs (mm).
       def wanted_pad_mm = low_mm - (Machines::Declaration::BANDS.fetch(:pad_slack).in_line.max / 2.0)
 
-      # How far the pad on its stop lies below the thighs at their lowest, and the thighs over the catch at their highest (mm).
+      # How far the pad on its stop lies below the thighs at their lowest, and the thighs over the catch at their
+      # highest (mm).
       def slack_mm(place) = low_mm - place[:pad_above_block]
       def clears_mm(place) = high_mm - place[:pad_above_block] - place[:catch_rise]
 

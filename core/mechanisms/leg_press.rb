@@ -2,8 +2,8 @@
 
 module Verglas
   module Mechanisms
-    # A leg press: one sits between a seat and a plate on a rail; a sled that is caught by stops, or a stack that rests. Lengths are
-    # taped from the corner where the seat's surface meets the back pad's face. docs/model.md section 5.
+    # A leg press: one sits between a seat and a plate on a rail; a sled that is caught by stops, or a stack that rests.
+    # Lengths are taped from the corner where the seat's surface meets the back pad's face. docs/model.md section 5.
     class LegPress < Rail
       FROM_STRAIGHT_MM = TABLE[:latch][:from_straight_mm]
       BODY_PARAMETERS = [*LEG, :hip_rise].freeze
@@ -17,15 +17,16 @@ module Verglas
       def hip(place) = stance(place).once(:hip) { Linkages::PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
       def trunk_deg(place) = place[:trunk_angle]
 
-      # How far from straight the leg still is where the sled unlatches (mm), or from where this client's knee has its lower end: nothing left means
-      # that it does not get there.
+      # How far from straight the leg still is where the sled unlatches (mm), or from where this client's knee has its
+      # lower end: nothing left means that it does not get there.
       def latch_room_mm(place)
         reach = body.thigh + body.shank - FROM_STRAIGHT_MM
         reach = [reach, leg(place).reach_mm(top_deg)].min if lowest_knee_deg
         reach - leg(place).ankle_at(from_hip(place, :latch_x), foot_mm(place)).norm
       end
 
-      # How far the plate stays off its stop (mm) with the balls of the feet on its lower edge, the knees nearly straight and the heels down.
+      # How far the plate stays off its stop (mm) with the balls of the feet on its lower edge, the knees nearly
+      # straight and the heels down.
       def calf_slack_mm(place)
         low = Linkages::CalfWork.x_mm(leg(place), drop_deg: calf_drop_deg, bend_deg: Linkages::ClosedLeg::TOP_BEND_DEG)
         low && (low - from_hip(place, ends))

@@ -2,9 +2,9 @@
 
 module Verglas
   module Mechanisms
-    # A knee machine on which the client lies face down and slides along the bench until the knee is level with the pivot.
-    # Bench frame: s along the leg part to the feet, n square to it, **downwards** (from the client's back to the front), so
-    # that the arm's angle grows as the roller rises. docs/model.md section 4.
+    # A knee machine on which the client lies face down and slides along the bench until the knee is level with the
+    # pivot. Bench frame: s along the leg part to the feet, n square to it, **downwards** (from the client's back to the
+    # front), so that the arm's angle grows as the roller rises. docs/model.md section 4.
     class LyingKnee < PivotArm
       BODY_PARAMETERS = %i[thigh shank knee_front torso calf_half].freeze
 

@@ -2,9 +2,9 @@
 
 module Verglas
   module Mechanisms
-    # The physics of a family, for one exact body with certain wishes, in the mechanism's own frame (mm; degrees as the frame
-    # says). It answers the solver, the bench, its picture (Scenes) and its words (Telling); it draws and words nothing itself.
-    # spec/contracts/mechanism.rb holds every one to what stands here.
+    # The physics of a family, for one exact body with certain wishes, in the mechanism's own frame (mm; degrees as the
+    # frame says). It answers the solver, the bench, its picture (Scenes) and its words (Telling); it draws and words
+    # nothing itself. spec/contracts/mechanism.rb holds every one to what stands here.
     #
     # A subclass declares
     #   RULES             {decision => Rule}: where each adjuster should stand
@@ -46,12 +46,12 @@ module Verglas
         (@settling ||= {})[choices] ||= self.class.new(machine: machine, body: body, wishes: wishes.wishing(**choices))
       end
 
-      # A Place at some parameters ({constant => mm or degrees}); standing: another with the same joint, so that it is not
-      # worked out again.
+      # A Place at some parameters ({constant => mm or degrees}); standing: another with the same joint, so that it is
+      # not worked out again.
       def place(parameters, standing: nil) = Place.new(parameters, standing ? standing.joint : told_joint(parameters))
 
-      # Where the joint is: a Point (mm) of the mechanism's frame; nil where it fits none to a pivot. Asked only where the
-      # joint's constants are known.
+      # Where the joint is: a Point (mm) of the mechanism's frame; nil where it fits none to a pivot. Asked only where
+      # the joint's constants are known.
       def joint(_parameters) = nil
 
       # Which way the frame's +n points: 1 up, -1 down.
@@ -66,30 +66,31 @@ module Verglas
       # Whether a finding's number is graded, and not only told.
       def graded?(_finding) = true
 
-      # What the solver has to keep to before anything else; and further keys, after the worst severity and before the number
-      # of findings that have it. Smaller is better.
+      # What the solver has to keep to before anything else; and further keys, after the worst severity and before the
+      # number of findings that have it. Smaller is better.
       def precedence(_place) = []
       def preference(_place) = []
 
       # The size (mm) of a computed choice, among those that exist.
       def choose(_choice, _sizes_mm) = 0.0
 
-      # {placed choice => number}: where those that nobody has made are best at a place; and the least and the greatest of one.
+      # {placed choice => number}: where those that nobody has made are best at a place; and the least and the greatest
+      # of one.
       def settled(_place) = {}
       def span(_choice, _place) = raise(NotImplementedError)
 
       # {motion => [Reached]}: each joint at the ends of the movement.
       def ranges(_place) = {}
 
-      # How much of its movement is left to the joint that leads it (degrees), less than nothing where its ends have passed one
-      # another; nil where no movement is told.
+      # How much of its movement is left to the joint that leads it (degrees), less than nothing where its ends have
+      # passed one another; nil where no movement is told.
       def range_left_deg(_place) = nil
 
       # Whether it is the client's own range, and not the house rule, that ends the movement.
       def end_limited? = false
 
-      # The joint that leads a rising and its two ends (Lead); nil where no movement is told. At which share of the movement,
-      # 0 where it turns and 1 at its other end, that joint is bent so far.
+      # The joint that leads a rising and its two ends (Lead); nil where no movement is told. At which share of the
+      # movement, 0 where it turns and 1 at its other end, that joint is bent so far.
       def lead(_place) = nil
       def share_at(place, deg) = lead(place).share(deg)
 
@@ -97,15 +98,15 @@ module Verglas
       # movement as in share_at.
       def limits_at(_place, _share) = {}
 
-      # How far from the joint the load meets the leg (mm); nil where no pad carries it there. One load asks the same of the
-      # joint at any of them, and presses the leg the more the shorter it is.
+      # How far from the joint the load meets the leg (mm); nil where no pad carries it there. One load asks the same of
+      # the joint at any of them, and presses the leg the more the shorter it is.
       def lever_mm(_place) = nil
 
       # What may become harder where body weight is the load (Rung), easiest first.
       def rungs = []
 
-      # What an accepted fitting that was checked by eye teaches of the body (Body::CheckedFitting); nil where nothing. Whether
-      # any such fitting can.
+      # What an accepted fitting that was checked by eye teaches of the body (Body::CheckedFitting); nil where nothing.
+      # Whether any such fitting can.
       def lesson(_place, **) = nil
       def teaches? = false
 
@@ -124,8 +125,8 @@ module Verglas
         place.once(:quantities) { @told.each_with_object({}) { |group, all| all.update(quantities_of(group, place)) } }
       end
 
-      # Some of them, in the order of their names: how sure they are is asked of some twenty bodies and machines. A mechanism
-      # answers what findings stand on by itself where the others cost much.
+      # Some of them, in the order of their names: how sure they are is asked of some twenty bodies and machines. A
+      # mechanism answers what findings stand on by itself where the others cost much.
       def numbers(names, place) = quantities(place).values_at(*names)
 
       # Where an adjuster should stand, nil where what is preferred decides; and where a place has it (mm or degrees).

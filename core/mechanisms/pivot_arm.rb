@@ -2,10 +2,11 @@
 
 module Verglas
   module Mechanisms
-    # What every knee machine has in common, for one exact body on one machine: a knee somewhere near the pivot, and a roller
-    # on an arm about that pivot which meets the lower leg. Machine frame: origin at the pivot, s along seat or bench to the
-    # feet, n square to it; mm and degrees, flexion 0 straight. docs/model.md section 3. A subclass says where the knee is
-    # (`joint`), how the thigh slopes (`thigh_slope_deg`), where the hip is (`hip`), and what else it finds.
+    # What every knee machine has in common, for one exact body on one machine: a knee somewhere near the pivot, and a
+    # roller on an arm about that pivot which meets the lower leg. Machine frame: origin at the pivot, s along seat or
+    # bench to the feet, n square to it; mm and degrees, flexion 0 straight. docs/model.md section 3. A subclass says
+    # where the knee is (`joint`), how the thigh slopes (`thigh_slope_deg`), where the hip is (`hip`), and what else it
+    # finds.
     class PivotArm < Mechanism
       TABLE = Tables[:knee]
       FAULTS = TABLE[:faults]
@@ -34,7 +35,8 @@ module Verglas
         @wanted_above_ankle_mm = wishes[:contact_above_ankle_mm]
       end
 
-      # side: +1 where the pad lies in front of the lower leg, -1 behind it; wanted_above_ankle_mm: where the roller wants to touch.
+      # side: +1 where the pad lies in front of the lower leg, -1 behind it; wanted_above_ankle_mm: where the roller
+      # wants to touch.
       attr_reader :side, :wanted_above_ankle_mm
 
       # Whether the movement straightens the knee; else it bends it.
@@ -77,7 +79,8 @@ module Verglas
         end
       end
 
-      # A limit is not met by leaving the pivot: where a caution's or a clinician's word on the knee stands, the knee comes first.
+      # A limit is not met by leaving the pivot: where a caution's or a clinician's word on the knee stands, the knee
+      # comes first.
       def precedence(place) = wishes.hard[:knee_flexion] == Body::Envelope::OPEN ? [] : [[band(:offset).severity(place.joint.norm), 1].max]
 
       # The knee at both ends of the arc: at the start the machine forces it; at the end only where a stop can be set.
@@ -108,8 +111,8 @@ module Verglas
       # Whether it is the client's own range, and not the house rule, that ends the movement.
       def end_limited? = end_target_deg != clear_of_slack(wishes[:end_bend_deg])
 
-      # Where the client turns back: the arm's angle at the end that is aimed at (degrees), and the knee bend that is missing
-      # because the arc ends before. Where a stop ends the arc, this is it.
+      # Where the client turns back: the arm's angle at the end that is aimed at (degrees), and the knee bend that is
+      # missing because the arc ends before. Where a stop ends the arc, this is it.
       def turning(place)
         wanted = arm_at(end_target_deg, place)
         first = place[:start_angle]
@@ -132,7 +135,8 @@ module Verglas
         Linkages::RollerContact.arm_deg(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: bend_deg + thigh_slope_deg)
       end
 
-      # How a creep test on this arm is read (Fitting::CreepTest): reach and clearance in mm, and the side; nil where it is not taped.
+      # How a creep test on this arm is read (Fitting::CreepTest): reach and clearance in mm, and the side; nil where it
+      # is not taped.
       def creep_geometry(place)
         { reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side } if family.told.include?(:arm)
       end

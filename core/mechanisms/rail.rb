@@ -2,11 +2,12 @@
 
 module Verglas
   module Mechanisms
-    # What presses and squats on a rail have in common, for one exact body: a closed leg between a hip and a plate, feet somewhere on
-    # that plate, a working bottom, and something that ends the travel (`stop_x`: a constant of x where a sled is caught, or where a
-    # stack rests). Frame of the machine: from the corner that its lengths are taped from, x along the rail the way the client
-    # pushes, y square to it on the knees' side; mm and degrees. docs/model.md section 5. A subclass says where the hip is (`hip`),
-    # which way the trunk lies (`trunk_deg`), what ends the travel, and what else it finds.
+    # What presses and squats on a rail have in common, for one exact body: a closed leg between a hip and a plate, feet
+    # somewhere on that plate, a working bottom, and something that ends the travel (`stop_x`: a constant of x where a
+    # sled is caught, or where a stack rests). Frame of the machine: from the corner that its lengths are taped from, x
+    # along the rail the way the client pushes, y square to it on the knees' side; mm and degrees. docs/model.md section
+    # 5. A subclass says where the hip is (`hip`), which way the trunk lies (`trunk_deg`), what ends the travel, and
+    # what else it finds.
     class Rail < Mechanism
       include Rail::Numbers
       include Rail::Depth
@@ -50,7 +51,8 @@ module Verglas
       # The heels' height on the plate (mm): where they were placed, else where they are best.
       def foot_mm(place) = wishes[:foot_mm] || window(place).heel_mm
 
-      # How deep the movement could go, and where it turns; where not even the top can be reached, the leg as near as it comes.
+      # How deep the movement could go, and where it turns; where not even the top can be reached, the leg as near as it
+      # comes.
       def deepest(place) = stance(place).once(:deepest) { window(place).deepest(foot_mm(place)) || Linkages::FootWindow::Deepest.new(0.0, :reach) }
 
       def bottom(place)
@@ -75,7 +77,8 @@ module Verglas
 
       def slack_target_mm = ends == :rest_x ? band(:rest_slack).target : wishes[:stop_slack_mm]
 
-      # A back that is to be upright is as upright as it goes; one that is to go back does so as far as nothing becomes a fault by it.
+      # A back that is to be upright is as upright as it goes; one that is to go back does so as far as nothing becomes
+      # a fault by it.
       def precedence(place)
         return [trunk_deg(place)] if upright?
 
@@ -94,11 +97,13 @@ module Verglas
       def ankle_limit_deg = @ankle_limit_deg ||= wishes.clamp(:ankle_dorsiflexion, wishes[:ankle_limit_deg])
       def knee_limit_deg = wishes.envelope.to(:knee_flexion)
 
-      # The bend of the knee with which a set begins and ends: nearly straight, or where this client's knee has its lower end.
+      # The bend of the knee with which a set begins and ends: nearly straight, or where this client's knee has its
+      # lower end.
       def top_deg = @top_deg ||= [Linkages::ClosedLeg::TOP_BEND_DEG, lowest_knee_deg].compact.max
       def lowest_knee_deg = wishes.envelope.from(:knee_flexion)
 
-      # To which bend of the hip a stop may let it: a little past what was measured, not past a caution's or a clinician's word.
+      # To which bend of the hip a stop may let it: a little past what was measured, not past a caution's or a
+      # clinician's word.
       def hip_at_stop_to_deg = [hip_limit_deg + Body::Margins.past_deg(:press_stop), wishes.hard.to(:hip_flexion)].compact.min
       def range_left_deg(place) = bottom(place).bend_deg - top_deg
 
@@ -186,7 +191,8 @@ module Verglas
       def load_quantities(_place) = {}
       def further_quantities(_place) = {}
 
-      # Where the feet may be placed: on the plate, and until a limit of this client is known not towards where it would come first.
+      # Where the feet may be placed: on the plate, and until a limit of this client is known not towards where it would
+      # come first.
       def feet_between(place)
         seen = window(place)
         plate = seen.plate_mm or return [0.0, 0.0]

@@ -2,8 +2,9 @@
 
 module Verglas
   module Mechanisms
-    # The rungs of a machine on which body weight is the load, easiest first: what makes it easier (a steeper bench, a band that helps), body
-    # weight as it is, then what is held. A mechanism gives the torque where its movement is hardest to end (`rung_nm`).
+    # The rungs of a machine on which body weight is the load, easiest first: what makes it easier (a steeper bench, a
+    # band that helps), body weight as it is, then what is held. A mechanism gives the torque where its movement is
+    # hardest to end (`rung_nm`).
     module Rungs
       READY = Tables[:hinge][:ready]
       WEIGHTS = 4

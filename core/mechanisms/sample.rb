@@ -2,8 +2,8 @@
 
 module Verglas
   module Mechanisms
-    # A machine of a family in the middle of what is usual, with one adjuster of every kind and two marks each: on it a family is
-    # tried when it loads, and its lengths are shown where one is taped that nobody has taped yet.
+    # A machine of a family in the middle of what is usual, with one adjuster of every kind and two marks each: on it a
+    # family is tried when it loads, and its lengths are shown where one is taped that nobody has taped yet.
     module Sample
       # Between its two marks, mm or degrees.
       TRAVEL = 10.0

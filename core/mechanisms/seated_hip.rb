@@ -2,9 +2,10 @@
 
 module Verglas
   module Mechanisms
-    # Seated hip abduction and adduction, for one exact body: two arms about pivots at the hips, a pad of each on one side of a thigh. Seen
-    # from above, one leg: origin at the pivot, s forward, n towards the body's middle; angles each side from straight ahead, + outwards, so
-    # that a pad meets a thigh as a roller meets a shin. mm, degrees. docs/model.md section 7.
+    # Seated hip abduction and adduction, for one exact body: two arms about pivots at the hips, a pad of each on one
+    # side of a thigh. Seen from above, one leg: origin at the pivot, s forward, n towards the body's middle; angles
+    # each side from straight ahead, + outwards, so that a pad meets a thigh as a roller meets a shin. mm, degrees.
+    # docs/model.md section 7.
     class SeatedHip < Mechanism
       FIGURES = Tables[:spread]
       TRAITS = %i[side].freeze
@@ -51,12 +52,13 @@ module Verglas
         Linkages::RollerContact.arm_deg(knee: place.joint, reach_mm: place[:pad_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: thigh_deg)
       end
 
-      # Where the thighs should start: together, or apart as far as is comfortable less a little; and where the client turns back: each
-      # within their own range (degrees, + outwards).
+      # Where the thighs should start: together, or apart as far as is comfortable less a little; and where the client
+      # turns back: each within their own range (degrees, + outwards).
       def start_target_deg = @start_target_deg ||= own(opens? ? 0.0 : outmost_deg - Body::Margins.short_deg(:adduction_start))
       def end_target_deg = @end_target_deg ||= own(opens? ? outmost_deg : -wishes[:past_middle_deg])
 
-      # How far out a thigh may go, and how far in (degrees out; less than nothing past the middle): abduction and adduction are one motion's two ways.
+      # How far out a thigh may go, and how far in (degrees out; less than nothing past the middle): abduction and
+      # adduction are one motion's two ways.
       def outmost_deg = [spread_limit_deg, wishes.envelope.to(:hip_abduction), wishes.envelope.from(:hip_adduction)&.-@].compact.min
       def inmost_deg = [wishes.envelope.from(:hip_abduction), wishes.envelope.to(:hip_adduction)&.-@].compact.max || -Float::INFINITY
 

@@ -98,8 +98,8 @@ module Verglas
         { knee_s_mm: place.joint.s, knee_n_mm: place.joint.n, offset_mm: place.joint.norm, thigh_slope_deg: thigh_slope_deg, crease_gap_mm: crease_gap_mm(place) }
       end
 
-      # A pinch is always graded. A gap is told and not graded where the thigh is held from above; where nothing can mend
-      # it, it weighs little.
+      # A pinch is always graded. A gap is told and not graded where the thigh is held from above; where nothing can
+      # mend it, it weighs little.
       def crease_gap(place)
         finding = grade(:crease_gap, crease_gap_mm(place))
         return finding if finding.value <= band(:crease_gap).in_line.max

@@ -2,14 +2,14 @@
 
 module Verglas
   module Mechanisms
-    # What is aimed at on a family and what must be respected, by name: its wishes and choices (Machines::Wish, Machines::Choice;
-    # mm and degrees, as the names end; a placed choice that nobody has made yet is nil), the range of the client's joints
-    # (Body::Envelope), what of it is a caution's or a clinician's word, to which no tolerance is added anywhere (hard), the bend
-    # from which the load goes slack (degrees, nil where nothing holds), and names of the client's limits that were measured: of all others what is
-    # usual holds.
+    # What is aimed at on a family and what must be respected, by name: its wishes and choices (Machines::Wish,
+    # Machines::Choice; mm and degrees, as the names end; a placed choice that nobody has made yet is nil), the range of
+    # the client's joints (Body::Envelope), what of it is a caution's or a clinician's word, to which no tolerance is
+    # added anywhere (hard), the bend from which the load goes slack (degrees, nil where nothing holds), and names of
+    # the client's limits that were measured: of all others what is usual holds.
     Wishes = Value.define(:values, :envelope, :hard, :slack_from_deg, :measured) do
-      # given: what differs from what the family aims at, and choices in use; a family's own names only. hard: all of the envelope,
-      # where nobody says that some of it was only measured.
+      # given: what differs from what the family aims at, and choices in use; a family's own names only. hard: all of
+      # the envelope, where nobody says that some of it was only measured.
       def self.for(family, envelope: Body::Envelope.open, hard: envelope, slack_from_deg: nil, measured: [], **given)
         unknown = given.keys - family.wishes.keys - family.choices.keys
         raise ArgumentError, "#{family.id} has no #{unknown.join(", ")} to wish for" unless unknown.empty?

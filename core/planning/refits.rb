@@ -2,11 +2,13 @@
 
 module Verglas
   module Planning
-    # Which settings should be looked at again, and why: rules as data (core/data/refits.yml), each asked of what is known of a card.
+    # Which settings should be looked at again, and why: rules as data (core/data/refits.yml), each asked of what is
+    # known of a card.
     module Refits
-      # What is known of a client's settings on a machine. months: since they were accepted; years: of age, nil where not known; notches: how
-      # far the advice has moved, nil where nothing was read since; load_ratio: what is lifted now to what was lifted first, nil where
-      # not known; visits, whole_visits: how many, and with the whole range; checkable, checked: whether the fit can be, was seen by eye.
+      # What is known of a client's settings on a machine. months: since they were accepted; years: of age, nil where
+      # not known; notches: how far the advice has moved, nil where nothing was read since; load_ratio: what is lifted
+      # now to what was lifted first, nil where not known; visits, whole_visits: how many, and with the whole range;
+      # checkable, checked: whether the fit can be, was seen by eye.
       Card = Value.define(:months, :years, :notches, :load_ratio, :visits, :whole_visits, :caution_changed, :sent_back, :redescribed, :checkable, :checked)
       # numbers: for the words.
       Reason = Struct.new(:name, :numbers)

@@ -2,8 +2,8 @@
 
 module Verglas
   module Scenes
-    # Somebody standing over a lever with the load on a chain; as a ghost at the deepest squat. The origin is on the floor under the
-    # ring.
+    # Somebody standing over a lever with the load on a chain; as a ghost at the deepest squat. The origin is on the
+    # floor under the ring.
     class BeltSquat < Picture
       LOAD = { width: 250, height: 90 }.freeze
       BEHIND_MM = 40

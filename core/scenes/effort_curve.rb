@@ -3,7 +3,8 @@
 module Verglas
   module Scenes
     # What a movement asks over its range (Curve): of what is carried, and of body weight alone where anything is added.
-    # carrier: answers torque_nm(angle, held:, band:) in N m at degrees above level, added? and weighed? (Mechanisms::Carried).
+    # carrier: answers torque_nm(angle, held:, band:) in N m at degrees above level, added? and weighed?
+    # (Mechanisms::Carried).
     class EffortCurve
       STEP_DEG = 5
 

@@ -2,7 +2,8 @@
 
 module Verglas
   module Scenes
-    # A bench from the side: plate and rollers that hold the feet, the pad under the knees, the body level and, as a ghost, upright.
+    # A bench from the side: plate and rollers that hold the feet, the pad under the knees, the body level and, as a
+    # ghost, upright.
     class GluteHam < Picture
       FLOOR_MM = -860
       PAD_MM = 170

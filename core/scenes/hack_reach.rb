@@ -2,8 +2,8 @@
 
 module Verglas
   module Scenes
-    # Somebody who stands under the shoulder pads, facing the pad; where the latch asks the feet to be. The picture's origin is the
-    # shoulder pads; the rail falls to the right.
+    # Somebody who stands under the shoulder pads, facing the pad; where the latch asks the feet to be. The picture's
+    # origin is the shoulder pads; the rail falls to the right.
     class HackReach < Picture
       PLATE_MM = 460
       PAD_MM = 60

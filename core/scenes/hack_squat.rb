@@ -2,8 +2,8 @@
 
 module Verglas
   module Scenes
-    # A plate that stands, and a carriage with somebody on it that goes up and down a rail. The picture's origin is the plate's lower
-    # edge; the rail rises to the left, behind the client.
+    # A plate that stands, and a carriage with somebody on it that goes up and down a rail. The picture's origin is the
+    # plate's lower edge; the rail rises to the left, behind the client.
     class HackSquat < Rail
       PAD_MM = 60
       # The rail runs so far behind the back pad.

@@ -2,8 +2,8 @@
 
 module Verglas
   module Scenes
-    # A bench from the side: foot plate, pad, the legs on it, the trunk where the movement turns and, as a ghost, where it ends; the effort over
-    # the range.
+    # A bench from the side: foot plate, pad, the legs on it, the trunk where the movement turns and, as a ghost, where
+    # it ends; the effort over the range.
     class HingeBench < Picture
       # Below this a head comes so low that the lower corner is not free.
       FLAT_DEG = 50

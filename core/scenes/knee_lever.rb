@@ -2,7 +2,8 @@
 
 module Verglas
   module Scenes
-    # A seat, a block under the forefeet, the pad on its lever: with the heels lowest, and as a ghost with the heels highest.
+    # A seat, a block under the forefeet, the pad on its lever: with the heels lowest, and as a ghost with the heels
+    # highest.
     class KneeLever < Picture
       # Of the foot, from its ball to the toes; how much thicker it is there than at their end (mm).
       TOES_SHARE = 0.21
@@ -36,7 +37,8 @@ module Verglas
         { left: left, bottom: -BLOCK[:height] - 22, width: LEVER_MM + 130 - left, height: body.shank + 590 }
       end
 
-      # The lower leg upright over a foot that turns about its ball; the thigh goes back from the knee, level with a level sole.
+      # The lower leg upright over a foot that turns about its ball; the thigh goes back from the knee, level with a
+      # level sole.
       def pose(drop_deg)
         heelwards = Geometry::Point.towards(180 - drop_deg)
         up = Geometry::Point.towards(-90 - drop_deg)

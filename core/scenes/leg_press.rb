@@ -2,7 +2,8 @@
 
 module Verglas
   module Scenes
-    # A seat with its back, a rail that rises before it. The picture's origin is the corner; the rail rises to the right.
+    # A seat with its back, a rail that rises before it. The picture's origin is the corner; the rail rises to the
+    # right.
     class LegPress < Rail
       PAD_MM = 60
       BACK_MM = 660

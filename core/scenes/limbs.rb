@@ -2,8 +2,8 @@
 
 module Verglas
   module Scenes
-    # A body as tapered limbs of its own dimensions: nothing pretends to be anatomy. facing: +1 where its front is up or forward of
-    # a leg that points down, -1 where it lies face down.
+    # A body as tapered limbs of its own dimensions: nothing pretends to be anatomy. facing: +1 where its front is up or
+    # forward of a leg that points down, -1 where it lies face down.
     class Limbs
       # A knee and a thigh as they are drawn, as shares of the kneecap's depth; the thinnest ankle (mm).
       KNEE = 0.88
@@ -21,15 +21,17 @@ module Verglas
         @facing = facing
       end
 
-      # The lower leg, as thick where the pad touches as the model says (contact_mm from the knee), so that the pad just touches it.
+      # The lower leg, as thick where the pad touches as the model says (contact_mm from the knee), so that the pad just
+      # touches it.
       def shin(sketch, knee, ankle, contact_mm, id: :shin, **how)
         at_knee = @body.knee_front * KNEE
         at_ankle = at_knee + ((@body.calf_half - at_knee) * (ankle - knee).norm / [contact_mm, 1.0].max)
         sketch.capsule(id, :body, [knee, ankle], [at_knee, [at_ankle, THIN_MM].max], moves: true, **how)
       end
 
-      # A whole foot in its shoe on something flat, the sole of the shoe as thick as it counts. towards: of the toes; out: from the
-      # ankle to what is stood on (unit Points, square to each other). Answers where the shoe ends, heel and toe (Points).
+      # A whole foot in its shoe on something flat, the sole of the shoe as thick as it counts. towards: of the toes;
+      # out: from the ankle to what is stood on (unit Points, square to each other). Answers where the shoe ends, heel
+      # and toe (Points).
       def planted_foot(sketch, ankle, towards:, out:, sole_mm:, suffix: "", **how)
         heel, toe = PLANTED.map { |share, radius| ankle + (towards * (share * @body.foot)) + (out * (@body.ankle_height - radius)) }
         sketch.capsule(:"foot#{suffix}", :body, [heel, toe], PLANTED.map(&:last), moves: true, **how)
@@ -57,7 +59,8 @@ module Verglas
 
       def thigh(sketch, hip, knee, hip_mm: @body.hip_rise, **how) = sketch.capsule(:thigh, :body, [hip, knee], [hip_mm, @body.knee_front * THIGH_END], moves: true, **how)
 
-      # A thigh that rests on a seat, as thick at one place as the body has it: from hip to knee over the middle of that place (Point).
+      # A thigh that rests on a seat, as thick at one place as the body has it: from hip to knee over the middle of that
+      # place (Point).
       def resting_thigh(sketch, hip, middle, knee)
         sketch.capsule(:thigh, :body, [hip, middle, knee], [@body.hip_rise, @body.thigh_depth / 2.0, @body.knee_front * THIGH_END], moves: true)
       end

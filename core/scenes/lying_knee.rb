@@ -2,8 +2,8 @@
 
 module Verglas
   module Scenes
-    # A bench whose leg part ends before the pivot and whose trunk part falls away from a hinge; a pad under the hips of a flat
-    # one; a body that lies on it, its front down.
+    # A bench whose leg part ends before the pivot and whose trunk part falls away from a hinge; a pad under the hips of
+    # a flat one; a body that lies on it, its front down.
     class LyingKnee < PivotArm
       PAD_MM = 66
       FLOOR_MM = -450
@@ -48,7 +48,8 @@ module Verglas
         limbs.thigh(sketch, centre, pose[:knee], hip_mm: half)
       end
 
-      # From the hips to the head: over a hinge, or over a pad on a flat bench (mm), or one whose hinge nobody has taped.
+      # From the hips to the head: over a hinge, or over a pad on a flat bench (mm), or one whose hinge nobody has
+      # taped.
       def headwards(pad_mm)
         hinge = place[:hinge_angle] || 0.0
         fall = hinge.positive? ? Geometry::Angle.radians(hinge) : Math.asin(pad_mm / (SHARE_OF_TORSO * body.torso))

@@ -2,10 +2,12 @@
 
 module Verglas
   module Scenes
-    # A body on a machine as it is drawn. A subclass makes the Scene (`pictured`) and says where of the movement it shows it.
+    # A body on a machine as it is drawn. A subclass makes the Scene (`pictured`) and says where of the movement it
+    # shows it.
     #   whole         the Scene; nil where too little is taped to draw it
     #   at_rest       the same as the machine stands by itself, for taping it
-    #   slow          draws a rising that is slow up to a bend (degrees), where an arc is drawn; answers the Dimension beside it
+    #   slow          draws a rising that is slow up to a bend (degrees), where an arc is drawn; answers the Dimension
+    #                 beside it
     #   pictured_at   :start, :bottom or :top of the movement, or :above where it is seen from there at the start
     class Picture
       # mechanics: a Mechanism; place: its Place.
@@ -31,8 +33,8 @@ module Verglas
       # A direction so far above level (degrees).
       def towards(deg) = Geometry::Point.towards(-deg)
 
-      # So many poses from where a movement turns to its other end; the block draws what moves at a share of it and answers
-      # what is told there.
+      # So many poses from where a movement turns to its other end; the block draws what moves at a share of it and
+      # answers what is told there.
       def posed_along(count)
         Array.new(count) do |index|
           share = index / (count - 1.0)

@@ -2,13 +2,15 @@
 
 module Verglas
   module Scenes
-    # A knee machine as a Scene: the arm with its roller, the leg at the start, where it will be when the client turns back, and
-    # the numbers that stand there. A subclass draws what one sits or lies on (`draw_support`), the body above the knee
-    # (`draw_body`), what lies over it (`draw_over`), and says what is shown (`window`, `floor_mm`, `lens`, `fade`).
+    # A knee machine as a Scene: the arm with its roller, the leg at the start, where it will be when the client turns
+    # back, and the numbers that stand there. A subclass draws what one sits or lies on (`draw_support`), the body above
+    # the knee (`draw_body`), what lies over it (`draw_over`), and says what is shown (`window`, `floor_mm`, `lens`,
+    # `fade`).
     class PivotArm < Picture
       POSES = 11
       PIVOT = Geometry::Point.new(0.0, 0.0)
-      # Of the tick where the client turns back, either side of the arc; from a leg to the numbers beside it; of a tape's end.
+      # Of the tick where the client turns back, either side of the arc; from a leg to the numbers beside it; of a
+      # tape's end.
       TICK_MM = 30
       BESIDE_MM = 34
       TAPE_TICK_MM = 14
@@ -16,7 +18,8 @@ module Verglas
       # nil where the arm is not taped: then nothing can be drawn of it.
       def whole = (pictured if mechanics.told?(:arm))
 
-      # Along the arc, and from it past the roller's rim a line where it goes faster: on the side where nothing else stands.
+      # Along the arc, and from it past the roller's rim a line where it goes faster: on the side where nothing else
+      # stands.
       def slow(sketch, deg)
         upto = mechanics.arm_at(deg, place)
         sketch.arc(:slow, :slow, PIVOT, place[:roller_reach], [place[:start_angle], upto].map { |arm_deg| turned(arm_deg) }, moves: true)
@@ -49,7 +52,8 @@ module Verglas
       # An arm's angle as degrees from +x towards +y.
       def turned(arm_deg) = -arm_deg * mechanics.up
 
-      # The leg at the start, in the middle of the arc and where the client turns back: nobody is drawn past what is asked of them.
+      # The leg at the start, in the middle of the arc and where the client turns back: nobody is drawn past what is
+      # asked of them.
       def poses
         arms = { start: place[:start_angle], middle: mechanics.middle_deg(place), end: turning.first }
         arms.transform_values { |arm_deg| pose(arm_deg) }
@@ -62,7 +66,8 @@ module Verglas
           roller: upright(contact.roller) }
       end
 
-      # All along the arc, from its start to where the client turns back: leg, arm and roller, and how far the roller has gone along the leg.
+      # All along the arc, from its start to where the client turns back: leg, arm and roller, and how far the roller
+      # has gone along the leg.
       def moved
         first = place[:start_angle]
         last = turning.first
@@ -139,8 +144,8 @@ module Verglas
         sketch.circle(:ankle, :joint, ankle, 7)
       end
 
-      # What is graded, where the tape would lie: from the contact half-way to the ankle bone, on the free side of the leg. Where the
-      # leg lies nearly level the writing stands before it, clear of the foot and of the leg's slope.
+      # What is graded, where the tape would lie: from the contact half-way to the ankle bone, on the free side of the
+      # leg. Where the leg lies nearly level the writing stands before it, clear of the foot and of the leg's slope.
       def above_ankle(poses)
         knee, ankle = poses[:start].values_at(:knee, :ankle)
         down = (ankle - knee).unit
@@ -159,7 +164,8 @@ module Verglas
         Dimension.new(of: :turning, from: roller, to: roller, at: at, anchor: straightens? ? :start : :end, value: mechanics.end_target_deg, unit: :deg)
       end
 
-      # How far to the right the straight leg may reach, by the body alone, so that the scale stays while marks are stepped.
+      # How far to the right the straight leg may reach, by the body alone, so that the scale stays while marks are
+      # stepped.
       def straight_leg_mm = [570, body.shank + (0.4 * body.foot) + 70].max
 
       def arm_points(poses)

@@ -2,8 +2,8 @@
 
 module Verglas
   module Scenes
-    # A rail with a plate, a closed leg on it at the working bottom and, as a ghost, at the top; the stops; and the plate seen from
-    # the front with the heights at which the heels may stand.
+    # A rail with a plate, a closed leg on it at the working bottom and, as a ghost, at the top; the stops; and the
+    # plate seen from the front with the heights at which the heels may stand.
     class Rail < Picture
       PLATE_MM = 34
       RAIL_MM = 18
@@ -35,8 +35,9 @@ module Verglas
                  points: tape_points, labels: labels, poses: poses, plate: plate_from_front)
       end
 
-      # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}. What lies on the plate
-      # is one piece, and so is what goes with the hip: each is drawn at the bottom and carried along.
+      # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}.
+      # What lies on the plate is one piece, and so is what goes with the hip: each is drawn at the bottom and carried
+      # along.
       def poses
         low = turning
         on_plate = places_drawn do |sketch|
@@ -147,8 +148,8 @@ module Verglas
         [at + (towards * 26), at + (towards * (26 + TICK_MM))]
       end
 
-      # The plate as one sees it standing before it: its length, the foot on it and the heights (mm) at which the heels may stand; what
-      # closes them, in words. nil where the plate is shorter than a foot.
+      # The plate as one sees it standing before it: its length, the foot on it and the heights (mm) at which the heels
+      # may stand; what closes them, in words. nil where the plate is shorter than a foot.
       def plate_from_front
         seen = window
         return unless seen.plate_mm

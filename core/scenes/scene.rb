@@ -7,7 +7,8 @@ module Verglas
     #   window       what of it is shown: { left:, bottom:, width:, height: }; floor: its y
     #   fade         [from, to]: between which two points a trunk fades in
     #   dimensions   numbers that stand in the picture (Dimension)
-    #   targets      where a joint should lie and does (Target); lens: where their magnifier hangs: { x:, y:, scale: }, nil for none
+    #   targets      where a joint should lie and does (Target); lens: where their magnifier hangs: { x:, y:, scale: },
+    #                nil for none
     #   points       {name => Point} between which the tape goes, for Machines::Constant#tape
     #   labels       what stands beside a part as printed (Label)
     #   poses        what moves, all along the movement, from where it turns (Pose); empty where it is not moved by hand

@@ -2,8 +2,9 @@
 
 module Verglas
   module Scenes
-    # Seen from above, the client facing right: seat and back pad, both thighs between or inside the pads at the start, as ghosts where the
-    # client turns back; the pivots, and how far the hip lies from one of them. Scene: x forward, y towards the client's left, from the middle.
+    # Seen from above, the client facing right: seat and back pad, both thighs between or inside the pads at the start,
+    # as ghosts where the client turns back; the pivots, and how far the hip lies from one of them. Scene: x forward, y
+    # towards the client's left, from the middle.
     class SeatedHip < Picture
       POSES = 11
       SIDES = { left: 1, right: -1 }.freeze

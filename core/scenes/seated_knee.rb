@@ -60,7 +60,8 @@ module Verglas
         point(knee.s - Mechanisms::SeatedKnee::KNEECAP_EDGE_MM - HAND_MM, surface_mm + wishes[:cushion_seat_mm] + (body.thigh_depth / 2.0))
       end
 
-      # With the arm goes the pad before the shin, where that is held and not the thigh: its mark is only recorded, so it is drawn by eye.
+      # With the arm goes the pad before the shin, where that is held and not the thigh: its mark is only recorded, so
+      # it is drawn by eye.
       def draw_arm(sketch, pose)
         super
         return if straightens? || family.tags[:thigh_held]

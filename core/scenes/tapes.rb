@@ -2,9 +2,9 @@
 
 module Verglas
   module Scenes
-    # Where the tape goes on a machine: its picture with a middle body on it, typical lengths where nobody has taped them yet, and
-    # for each length the points of the picture between which it is read. Two points are a length; three an angle: its vertex,
-    # the line from which it counts, its arm.
+    # Where the tape goes on a machine: its picture with a middle body on it, typical lengths where nobody has taped
+    # them yet, and for each length the points of the picture between which it is read. Two points are a length; three
+    # an angle: its vertex, the line from which it counts, its arm.
     class Tapes
       # How far a length is changed to see what it moves (mm); half of the arrow that shows it.
       STEP_MM = 10.0
@@ -21,8 +21,8 @@ module Verglas
       # Points of one constant.
       def length(name) = @family.constant(name).tape.map { |point| scene.points.fetch(point) }
 
-      # Which way an adjuster's marks carry a part: an arrow's two ends there; of an angle its three points; nil where nothing that
-      # it drives is seen to move.
+      # Which way an adjuster's marks carry a part: an arrow's two ends there; of an angle its three points; nil where
+      # nothing that it drives is seen to move.
       def travel(drives)
         name = drives.keys.first
         return unless name

@@ -7,8 +7,8 @@ module Verglas
       # So small that the curve within it does not count, so large that rounding does not either.
       ONWARDS = 0.01
 
-      # By central differences: one array of slopes per output, each in output units per input unit. along: which inputs matter;
-      # the slopes along the others are nought and are not computed.
+      # By central differences: one array of slopes per output, each in output units per input unit. along: which inputs
+      # matter; the slopes along the others are nought and are not computed.
       def self.of(inputs, step: 1.0, along: inputs.each_index)
         slopes = along.to_h do |index|
           above = yield(shifted(inputs, index, step))
@@ -19,7 +19,8 @@ module Verglas
         inputs.each_index.map { |index| slopes.fetch(index, none) }.transpose
       end
 
-      # The same by differences onwards from outputs that are known already: half the work, where the model asks for no more.
+      # The same by differences onwards from outputs that are known already: half the work, where the model asks for no
+      # more.
       def self.onwards(inputs, here:, step: ONWARDS)
         inputs.each_index.map { |index| yield(shifted(inputs, index, step)).zip(here).map { |there, known| (there - known) / step } }.transpose
       end

@@ -2,7 +2,8 @@
 
 module Verglas
   module Statistics
-    # A multivariate normal: mean (array of n) and covariance (n rows of n). Units are the caller's, the same throughout.
+    # A multivariate normal: mean (array of n) and covariance (n rows of n). Units are the caller's, the same
+    # throughout.
     class Normal
       attr_reader :mean, :covariance
 
@@ -18,8 +19,8 @@ module Verglas
       # A vector known exactly.
       def self.exact(mean) = new(mean: mean, covariance: Array.new(mean.size) { Array.new(mean.size, 0.0) })
 
-      # The linear reading z = row . x + noise of the given SD. The Joseph form (I-Kh)P(I-Kh)' + K r^2 K', multiplied out:
-      # P - K(Ph)' - (Ph)K' + K S K'. Symmetric by construction; n^2 operations.
+      # The linear reading z = row . x + noise of the given SD. The Joseph form (I-Kh)P(I-Kh)' + K r^2 K', multiplied
+      # out: P - K(Ph)' - (Ph)K' + K S K'. Symmetric by construction; n^2 operations.
       def observe(row:, value:, sd:)
         gain_times_variance = times(row)
         variance = dot(row, gain_times_variance) + (sd**2)

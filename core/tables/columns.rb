@@ -31,7 +31,8 @@ module Verglas
         end
       end
 
-      # A name that stands elsewhere: in another table, or in what families declare. Looked for when all is read (Closing).
+      # A name that stands elsewhere: in another table, or in what families declare. Looked for when all is read
+      # (Closing).
       def named(vocabulary) = ->(given, at) { name.call(given, at).tap { |one| at.refer(vocabulary, one) } }
 
       # {question => school} and the like: the two together are a name of a vocabulary ("question.school").

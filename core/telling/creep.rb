@@ -2,8 +2,8 @@
 
 module Verglas
   module Telling
-    # How far a roller travels along the leg over the arc (mm, + towards the foot), in a word. It follows from the pivot's offset
-    # and is not graded twice. core/data/knee.yml, docs/model.md section 3
+    # How far a roller travels along the leg over the arc (mm, + towards the foot), in a word. It follows from the
+    # pivot's offset and is not graded twice. core/data/knee.yml, docs/model.md section 3
     module Creep
       FIGURES = Tables[:knee][:creep]
 

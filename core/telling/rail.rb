@@ -18,7 +18,8 @@ module Verglas
         end
       end
 
-      # As deep as it goes with the feet where they stand: where a caution or a clinician set the hip's limit, with that.
+      # As deep as it goes with the feet where they stand: where a caution or a clinician set the hip's limit, with
+      # that.
       def ends
         deg = at_most(mechanics.told? ? turning_bend_deg : aimed_deg)
         given = wishes.hard.to(:hip_flexion)

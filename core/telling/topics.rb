@@ -2,8 +2,8 @@
 
 module Verglas
   module Telling
-    # What can be said of how one works: of each topic one sentence for a client on a machine, and nobody words it elsewhere.
-    # core/data/topics.yml
+    # What can be said of how one works: of each topic one sentence for a client on a machine, and nobody words it
+    # elsewhere. core/data/topics.yml
     module Topics
       Topic = Value.define(:name, :question, :over, :cautions, :aimed, :stage, :card, :of, :but_of) do
         # Its question, or another one whose school goes before it.
@@ -22,8 +22,9 @@ module Verglas
 
       module_function
 
-      # What is said on a family. rules: {question => school} that holds for this client; spared: questions that a caution decides; client, gym:
-      # questions that were chosen there; told: keys of what cautions tell; aimed: names of the wishes that cautions have.
+      # What is said on a family. rules: {question => school} that holds for this client; spared: questions that a
+      # caution decides; client, gym: questions that were chosen there; told: keys of what cautions tell; aimed: names
+      # of the wishes that cautions have.
       def of(family, rules:, spared: [], client: [], gym: [], told: [], aimed: [])
         chosen = { caution: spared, client: client, gym: gym }
         ALL.select { |topic| topic.said_of?(family) }.map do |topic|

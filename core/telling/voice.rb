@@ -2,18 +2,19 @@
 
 module Verglas
   module Telling
-    # What one mechanism says, as Says. A subclass words its own findings (`says`) and whatever else is told of it; what it
-    # leaves out is not told.
+    # What one mechanism says, as Says. A subclass words its own findings (`says`) and whatever else is told of it; what
+    # it leaves out is not told.
     #   tell(finding)     a Finding; of every mechanism in the same words where the finding is everybody's
     #   by_hand(code)     the same of what is left to the hand
     #   short(decision)   what an adjuster's step would show, in a few words; nil where nothing is told
-    #   starts, ends      what a client is told to keep to: where the movement starts, where the client's own range says so,
-    #                     and where it ends; one, several or nil
+    #   starts, ends      what a client is told to keep to: where the movement starts, where the client's own range says
+    #                     so, and where it ends; one, several or nil
     #   step_numbers      numbers that the steps in words may use; step_words(decision): whose words a step has
     #   warnings          what is said before anybody gets on
     #   asides(without:)  what else is done on the machine; without: names of what a caution takes away
     #   motion            what the movement does, {part => Says}; nil where nothing is told of it
-    #   sides             what lies behind and before a pivot is called; travel_words: what the two ends of a movement are
+    #   sides             what lies behind and before a pivot is called; travel_words: what the two ends of a movement
+    #                     are
     class Voice
       # mechanics: a Mechanism; place: its Place, nil where the machine alone is spoken of.
       def initialize(mechanics, place)

@@ -3,7 +3,8 @@
 module Verglas
   module Formats
     module Answers
-      # What a document of an evaluation tells at its top, mechanism by mechanism, with the core's names and units in them.
+      # What a document of an evaluation tells at its top, mechanism by mechanism, with the core's names and units in
+      # them.
       #   report          {name => number, text or the like}; none where nothing is told
       #   decides_alone   the decision whose mark is told beside it; nil: of the only adjuster
       #   posed           a leg with the knee bent so far and so much loaded, where there is one

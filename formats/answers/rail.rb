@@ -11,7 +11,8 @@ module Verglas
             state: told_state(state), bottom: { limit: limit, **told_state(state) }, max_bend_deg: mechanics.window(place).greatest_deg, hip_x_mm: mechanics.hip(place).s, hip_y_mm: mechanics.hip(place).n }
         end
 
-        # The leg with the knee bent so far, with what is loaded: what a document of an evaluation tells of one bend (nil: of none).
+        # The leg with the knee bent so far, with what is loaded: what a document of an evaluation tells of one bend
+        # (nil: of none).
         def posed(bend_deg:, load_kg:)
           state = mechanics.leg(place).towards_bend(bend_deg, mechanics.foot_mm(place))
           force = mechanics.force_n(place, load_kg)
@@ -21,7 +22,8 @@ module Verglas
 
         private
 
-        # Bands of depth and of what ends the travel, as that lies; and that it lets a joint past a limit, where it does.
+        # Bands of depth and of what ends the travel, as that lies; and that it lets a joint past a limit, where it
+        # does.
         def severities
           depth, ending = mechanics.findings(:joint, place)
           lies = Machines::SEVERITIES[mechanics.band(ending.code).severity(ending.graded)]

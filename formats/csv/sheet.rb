@@ -3,9 +3,11 @@
 module Verglas
   module Formats
     module Csv
-      # A kind of table: its columns in the order in which they are written. Read, they may stand in any order and be called in other ways.
+      # A kind of table: its columns in the order in which they are written. Read, they may stand in any order and be
+      # called in other ways.
       class Sheet
-        # also: what else a header calls it; needed: whether a table without it is none; written: whether it is written out, or only read.
+        # also: what else a header calls it; needed: whether a table without it is none; written: whether it is written
+        # out, or only read.
         Column = Struct.new(:name, :type, :also, :needed, :written, keyword_init: true) do
           # How its header stands in a table that is written: numbers with their unit.
           def unit = type.respond_to?(:per) && type.per ? type.per.key(1.0) : nil
@@ -46,7 +48,8 @@ module Verglas
           [found, unknown.reject(&:empty?)]
         end
 
-        # A row's cells to values; empty ones are left out. units: of the file, {"length" => "cm", "mass" => "kg"}. Raises Invalid with the column.
+        # A row's cells to values; empty ones are left out. units: of the file, {"length" => "cm", "mass" => "kg"}.
+        # Raises Invalid with the column.
         def values(places, cells, units)
           values = places.each_with_object({}) { |place, read| value(place, cells[place.index], units).then { |value| read[place.column.name] = value unless value.nil? } }
           missing = columns.find { |column| column.needed && !values.key?(column.name) }

@@ -3,8 +3,8 @@
 module Verglas
   module Formats
     module Csv
-      # Finds out in which encoding bytes are text, as they come by: by their mark, else UTF-8, else Windows-1252. Bytes of both kinds in one file
-      # are nobody's text, and what never ends a line is no table.
+      # Finds out in which encoding bytes are text, as they come by: by their mark, else UTF-8, else Windows-1252. Bytes
+      # of both kinds in one file are nobody's text, and what never ends a line is no table.
       class Sniffing
         # Of a line: more than a table's fields can hold, four bytes a letter.
         MOST_IN_LINE = 4 * 40 * MOST_IN_FIELD

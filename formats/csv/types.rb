@@ -6,7 +6,8 @@ require "time"
 module Verglas
   module Formats
     module Csv
-      # What a cell holds, each with read(text, unit) to a value and write(value) to a text. read raises Invalid; it is never given an empty text.
+      # What a cell holds, each with read(text, unit) to a value and write(value) to a text. read raises Invalid; it is
+      # never given an empty text.
       module Types
         NUMBER = /\A([+-]?\d{1,9}(?:[.,]\d{1,9})?)\s*(mm|cm|m|in|kg|lb|"|°)?\z/i
         CODES = { '"' => "in" }.freeze
@@ -39,8 +40,8 @@ module Verglas
           def write(value) = value.to_s
         end
 
-        # A number within a range, in a unit of its kind (per: {unit => how many of ours}); the unit stands in the cell, in the header or is the file's.
-        # A comma may stand for the point.
+        # A number within a range, in a unit of its kind (per: {unit => how many of ours}); the unit stands in the cell,
+        # in the header or is the file's. A comma may stand for the point.
         Number = Struct.new(:range, :per, :digits) do
           def read(text, unit = nil)
             digits, own = NUMBER.match(text.strip)&.captures

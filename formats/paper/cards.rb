@@ -3,7 +3,8 @@
 module Verglas
   module Formats
     module Paper
-      # A client's settings as A6 cards, one machine a card: marks as large as the card takes, then load, in and out, cautions.
+      # A client's settings as A6 cards, one machine a card: marks as large as the card takes, then load, in and out,
+      # cautions.
       class Cards
         SIZE = [148, 105].freeze
         MARKS_HEIGHT = 84
@@ -35,7 +36,8 @@ module Verglas
         def width = @pdf.bounds.width
         def top = @pdf.bounds.top
 
-        # What has no room goes on with the next card, under the same head: nothing is cut, and nothing stands smaller for it.
+        # What has no room goes on with the next card, under the same head: nothing is cut, and nothing stands smaller
+        # for it.
         def draw(line)
           head(line)
           tags = [*line[:marks], *([{ name: Words.say("paper.load"), mark: line[:load] }] if line[:load])]

@@ -3,8 +3,8 @@
 module Verglas
   module Formats
     module Paper
-      # A client's settings on every machine of the floor, on A4: what was fitted, firm; what is worked out and was never tried, dashed; what
-      # is barred, with why.
+      # A client's settings on every machine of the floor, on A4: what was fitted, firm; what is worked out and was
+      # never tried, dashed; what is barred, with why.
       class FloorSheet
         ROW = 62
         TAG = 44

@@ -5,8 +5,8 @@ require "ttfunk"
 module Verglas
   module Formats
     module Paper
-      # Which letters can be set on paper: Latin with Vietnamese, Greek, Cyrillic. Scripts whose letters join, stack or run from the right are not
-      # shaped by the library that sets them; what it would set wrongly is said instead.
+      # Which letters can be set on paper: Latin with Vietnamese, Greek, Cyrillic. Scripts whose letters join, stack or
+      # run from the right are not shaped by the library that sets them; what it would set wrongly is said instead.
       module Letters
         SCRIPTS = /[\p{Latin}\p{Greek}\p{Cyrillic}\p{Common}\p{Inherited}]/
         OWN = %w[next-regular mono-regular].freeze

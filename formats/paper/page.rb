@@ -3,8 +3,8 @@
 module Verglas
   module Formats
     module Paper
-      # What sheets have in common: text that shrinks rather than is cut, stamped tags, a code that opens an address. Points, from the lower
-      # left corner of the margins.
+      # What sheets have in common: text that shrinks rather than is cut, stamped tags, a code that opens an address.
+      # Points, from the lower left corner of the margins.
       class Page
         # Above a mark, its label; both within a tag's frame.
         LABEL = 7.5
@@ -31,7 +31,8 @@ module Verglas
 
         PLAIN = { size: 10, bold: false, colour: INK, align: :left, valign: :top, font: "text" }.freeze
 
-        # As much of the words as there is room for, at full size; answers how tall that stands, and what is left of them.
+        # As much of the words as there is room for, at full size; answers how tall that stands, and what is left of
+        # them.
         def flow(words, at:, width:, height:, **style)
           words = Letters.of(words.to_s)
           style = { **PLAIN, **style }

@@ -3,8 +3,9 @@
 module Verglas
   module Formats
     module Paper
-      # An adjuster's marks in true size, to be stuck beside one that has none of its own: a tick and its name at the travel of each mark. What
-      # is longer than a sheet goes on in the next strip, which is laid against the last tick of the one before.
+      # An adjuster's marks in true size, to be stuck beside one that has none of its own: a tick and its name at the
+      # travel of each mark. What is longer than a sheet goes on in the next strip, which is laid against the last tick
+      # of the one before.
       class Scale
         WIDTH_MM = 24
         GAP_MM = 14

@@ -3,7 +3,8 @@
 module Verglas
   module Formats
     module Paper
-      # A machine's marks for everybody who was fitted on it, to hang beside it: one line a person, large enough to be read standing.
+      # A machine's marks for everybody who was fitted on it, to hang beside it: one line a person, large enough to be
+      # read standing.
       class WallSheet
         ROW = 21
         HEAD = 58

@@ -4,9 +4,10 @@ require "web_helper"
 require "pdf/reader"
 require_relative "../support/held_limits"
 
-# One envelope of a client on a machine answers for every joint that the machine moves, loads or holds. For every family, every motion of every joint
-# that it declares, limits from loose to closed, at either end, of each source: nothing is told, advised, drawn, accepted, printed or named instead
-# that lies outside of them; what cannot be kept is refused.
+# One envelope of a client on a machine answers for every joint that the machine moves, loads or holds. For every
+# family, every motion of every joint that it declares, limits from loose to closed, at either end, of each source:
+# nothing is told, advised, drawn, accepted, printed or named instead that lies outside of them; what cannot be kept is
+# refused.
 RSpec.describe "A client's limits on every machine" do
   held = HeldLimits
   let(:loft) { gym }
@@ -59,7 +60,8 @@ RSpec.describe "A client's limits on every machine" do
     end
   end
 
-  # Every row of the table, cleared or not, by its own figures: what it leaves on each machine, and where it sends somebody instead.
+  # Every row of the table, cleared or not, by its own figures: what it leaves on each machine, and where it sends
+  # somebody instead.
   Verglas::Guidance::Cautions::RULES.each_key do |caution|
     it "hold as #{caution} has them, on every machine and on what is named instead" do
       rows = every_machine

@@ -4,8 +4,8 @@ require "web_helper"
 require "pdf/reader"
 require_relative "../support/held_limits"
 
-# What is carried away is held to the same limits: the cards of somebody who was fitted on every other machine before the limit was known, and
-# the sheets at the wall.
+# What is carried away is held to the same limits: the cards of somebody who was fitted on every other machine before
+# the limit was known, and the sheets at the wall.
 RSpec.describe "A client's limits on paper" do
   include HeldLimits
 

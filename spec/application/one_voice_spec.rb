@@ -5,8 +5,8 @@ require_relative "../support/held_limits"
 require_relative "../support/all_told"
 require_relative "../support/voices"
 
-# What is told of one client on one machine is told in one voice: of each contested question one school, of each caution what it does, and no
-# part that the machine does not have.
+# What is told of one client on one machine is told in one voice: of each contested question one school, of each caution
+# what it does, and no part that the machine does not have.
 RSpec.describe "One voice" do
   cautions = Verglas::Guidance::Cautions::RULES
   questions = Verglas::Guidance::HouseRules::QUESTIONS
@@ -145,7 +145,8 @@ RSpec.describe "One voice" do
     end
   end
 
-  # Every school of every question with every caution in every state: EVERY_VOICE=1 bundle exec rspec spec/application/one_voice_spec.rb
+  # Every school of every question with every caution in every state: EVERY_VOICE=1 bundle exec rspec
+  # spec/application/one_voice_spec.rb
   if ENV["EVERY_VOICE"]
     cautions.each_key do |caution|
       it "says of #{caution}, in every state and under every school, one school and no part that is not there" do

@@ -148,8 +148,8 @@ RSpec.shared_examples "a family" do
 
   def schools = Verglas::Guidance::HouseRules::QUESTIONS.each_value.flat_map { |question| question.schools.keys.map { |school| { question.name => school } } }
 
-  # nil where the best marks tell finite numbers and aim at nothing past the envelope, and a forced end past it is a fault; else
-  # what is wrong.
+  # nil where the best marks tell finite numbers and aim at nothing past the envelope, and a forced end past it is a
+  # fault; else what is wrong.
   def answer(aims)
     mechanics = Verglas::Mechanisms.for(machine, body, aims)
     best = mechanics.place(machine.parameters(Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: aims).solutions.first.indices))

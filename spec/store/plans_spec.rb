@@ -4,8 +4,8 @@ require "database_helper"
 require_relative "../../benchmarks/large_gym/generator"
 require_relative "../../demo/loader"
 
-# What the pages of a gym ask, in a gym that is large enough for plans to differ: nothing walks a large table whole, and the
-# number of statements does not grow with the people.
+# What the pages of a gym ask, in a gym that is large enough for plans to differ: nothing walks a large table whole, and
+# the number of statements does not grow with the people.
 RSpec.describe "Questions in a large gym" do
   around { |example| db.transaction(rollback: :always) { example.run } }
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Everything that is told of a client on a machine, on bench, set-up list, card and record, for specs that read all of it.
+# Everything that is told of a client on a machine, on bench, set-up list, card and record, for specs that read all of
+# it.
 module AllTold
   LEFT_ASIDE = %i[id code name label state action kind unit joint exercise kept].freeze
 

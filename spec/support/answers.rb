@@ -2,9 +2,9 @@
 
 require "json_schemer"
 
-# Whether an answer is what web/openapi.yaml says of its route. openapi_first makes the schema of an answer anew each time it is
-# asked, which took more of these specs than the application did; here each is made once, and the long words of a complaint only
-# where there is one.
+# Whether an answer is what web/openapi.yaml says of its route. openapi_first makes the schema of an answer anew each
+# time it is asked, which took more of these specs than the application did; here each is made once, and the long words
+# of a complaint only where there is one.
 class Answers
   DIALECT = "https://spec.openapis.org/oas/3.1/dialect/base"
 
@@ -14,7 +14,8 @@ class Answers
     @schemas = {}.compare_by_identity
   end
 
-  # What is wrong with a Rack response to a Rack request, in words; nil where nothing is, or where the document knows no such route.
+  # What is wrong with a Rack response to a Rack request, in words; nil where nothing is, or where the document knows no
+  # such route.
   def complaint(request, response)
     asked = @definition.request(request)
     return unless asked.known?

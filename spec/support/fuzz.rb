@@ -3,8 +3,8 @@
 require "json"
 require "yaml"
 
-# Requests that nobody would send, made from web/openapi.yaml by a seeded generator: mostly right ones with one to three things
-# wrong (a value, a key, a header, the address, the bytes themselves), so that they come as deep as they can.
+# Requests that nobody would send, made from web/openapi.yaml by a seeded generator: mostly right ones with one to three
+# things wrong (a value, a key, a header, the address, the bytes themselves), so that they come as deep as they can.
 class Fuzz
   Request = Struct.new(:verb, :path, :raw, :headers, keyword_init: true)
 

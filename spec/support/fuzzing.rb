@@ -3,8 +3,8 @@
 require "rack/mock_request"
 require_relative "fuzz"
 
-# Sends fuzzed requests to the application as Puma would hand them on (nobody reads the address before), signed in, and tells
-# what is wrong with the answers.
+# Sends fuzzed requests to the application as Puma would hand them on (nobody reads the address before), signed in, and
+# tells what is wrong with the answers.
 class Fuzzing
   Answer = Struct.new(:status, :headers, :body)
 

@@ -99,7 +99,8 @@ module HeldLimits
     bench.machine.family.joints.each_key.flat_map { |motion| outside(bench, motion, *bench.envelope[motion], {}).map { |what| [motion, *what] } }
   end
 
-  # Of the same client on every machine: where somebody is sent who is turned away or not served well, and should not be.
+  # Of the same client on every machine: where somebody is sent who is turned away or not served well, and should not
+  # be.
   def sent_wrongly(benches)
     served = benches.select { |bench| bench.bars.empty? && bench.advice.status }
     sent = served.flat_map { |bench| Verglas::Application::Substitutes.of(bench, others: benches) }

@@ -2,7 +2,8 @@
 
 require_relative "fuzz"
 
-# A gym with something of every kind, beside one whose things nobody of the first may see; and a generator that knows them.
+# A gym with something of every kind, beside one whose things nobody of the first may see; and a generator that knows
+# them.
 module Known
   HIDDEN = "zxsecret"
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# How each school sounds, and which parts a machine may have, kept apart from the words that are told: what specs listen for.
+# How each school sounds, and which parts a machine may have, kept apart from the words that are told: what specs listen
+# for.
 module Voices
   # {question => {school => what only that school says}}
   SCHOOLS = {
@@ -34,7 +35,8 @@ module Voices
     curl_roller: { on_tendon: /on the tendon/i, under_calf: /under the calf/i, comfort: /as it is comfortable/i }
   }.freeze
 
-  # Parts of machines: how they are named, and by which tags or constants of a family, or by which load, a machine has them.
+  # Parts of machines: how they are named, and by which tags or constants of a family, or by which load, a machine has
+  # them.
   PARTS = {
     /\broller|on the shin\b/i => ->(family, _) { family.tags[:turns_on_pivot] || family.tags[:lies_face_down] || family.tags[:hinges] || family.tags[:kneels] },
     /\bstack\b/i => ->(_, load) { load == "stack" },

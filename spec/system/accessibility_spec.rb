@@ -23,8 +23,8 @@ RSpec.describe "Every screen" do
 
   def on(fixture, name, exercise = "") = opened(machine(loft, fixture, name: name), exercise)[:id]
 
-  # 200 % zoom of 1280 x 800 is a window of half that. Each screen is opened at the first size of its kind, where the engine looks
-  # at it, and then turned or made smaller in place, as on a tablet.
+  # 200 % zoom of 1280 x 800 is a window of half that. Each screen is opened at the first size of its kind, where the
+  # engine looks at it, and then turned or made smaller in place, as on a tablet.
   { "wide" => { "1280 x 800" => [1280, 800], "1024 x 768" => [1024, 768] },
     "narrow" => { "a phone upright" => [390, 844], "200 % zoom" => [640, 400] } }.each do |kind, sizes|
     it "is accessible and whole where it is #{kind}" do

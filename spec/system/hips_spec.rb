@@ -2,7 +2,8 @@
 
 require "system_helper"
 
-# Hinge bench and adduction in the browser: chosen by a drawing, moved by hand, weight and effort side by side, to acceptance.
+# Hinge bench and adduction in the browser: chosen by a drawing, moved by hand, weight and effort side by side, to
+# acceptance.
 RSpec.describe "Hips on the bench" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }

@@ -2,7 +2,8 @@
 
 require "system_helper"
 
-# The bench of a press in the browser: the movement by hand, the feet by touch, a limit found on the machine, to acceptance.
+# The bench of a press in the browser: the movement by hand, the feet by touch, a limit found on the machine, to
+# acceptance.
 RSpec.describe "A press on the bench" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }

@@ -3,8 +3,8 @@
 require "web_helper"
 require_relative "../support/everything"
 
-# Every field of every route: wrong type, out of range, missing, too long, unknown, another gym's. Always 4xx with a code
-# and a path, nothing half written, nothing personal in the log.
+# Every field of every route: wrong type, out of range, missing, too long, unknown, another gym's. Always 4xx with a
+# code and a path, nothing half written, nothing personal in the log.
 RSpec.describe "Bad input" do
   include Everything
 

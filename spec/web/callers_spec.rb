@@ -4,8 +4,8 @@ require "web_helper"
 require_relative "../support/everything"
 require_relative "../support/known"
 
-# Every route of the interface, asked by everybody who might: nobody, whoever was let in once, a locked tablet, another gym's
-# staff, and whose it is. New routes are in it by standing in the document.
+# Every route of the interface, asked by everybody who might: nobody, whoever was let in once, a locked tablet, another
+# gym's staff, and whose it is. New routes are in it by standing in the document.
 RSpec.describe "Who asks" do
   include Known
   include Everything

@@ -2,7 +2,8 @@
 
 require "web_helper"
 
-# Web::Contract keeps what openapi_first makes anew for each request. It leans on the library's insides: this says when to drop it.
+# Web::Contract keeps what openapi_first makes anew for each request. It leans on the library's insides: this says when
+# to drop it.
 RSpec.describe Verglas::Web::Contract do
   let(:plain) { OpenapiFirst.load(described_class::FILE) }
 

@@ -5,8 +5,8 @@ require "open3"
 require "tmpdir"
 require_relative "../support/demo_gym"
 
-# Whoever reads a dump of the database reads nothing of anybody's health: every word of the demo that speaks of it is looked for
-# in every column of every row.
+# Whoever reads a dump of the database reads nothing of anybody's health: every word of the demo that speaks of it is
+# looked for in every column of every row.
 RSpec.describe "A dump of the database" do
   demo = YAML.safe_load_file(Verglas::Demo::Loader::FILE)
 

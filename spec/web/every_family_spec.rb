@@ -2,7 +2,8 @@
 
 require "web_helper"
 
-# Every kind of machine the whole way: entered as one reads it off, taped length by length, fitted, accepted, set up again from the record.
+# Every kind of machine the whole way: entered as one reads it off, taped length by length, fitted, accepted, set up
+# again from the record.
 RSpec.describe "Every family, from entering to the record" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
@@ -10,7 +11,8 @@ RSpec.describe "Every family, from entering to the record" do
 
   before { sign_in }
 
-  # A machine of each family, as it is entered: [adjusters that all share, {exercise => adjusters of its own}], and what is taped of it.
+  # A machine of each family, as it is entered: [adjusters that all share, {exercise => adjusters of its own}], and what
+  # is taped of it.
   def entered(family, data)
     kinds = [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)]
     typed = lambda do |adjusters|

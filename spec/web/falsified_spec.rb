@@ -19,7 +19,8 @@ RSpec.describe "Nothing falsified" do
     [answer.status, JSON.parse(answer.body), answer.headers]
   end
 
-  # Somebody writes in a transaction that is not yet over; meanwhile the block's answer is waited for, in vain; then it ends.
+  # Somebody writes in a transaction that is not yet over; meanwhile the block's answer is waited for, in vain; then it
+  # ends.
   def while_written(writing, &block)
     begun = Queue.new
     over = Queue.new

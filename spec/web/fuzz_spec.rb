@@ -4,8 +4,8 @@ require "web_helper"
 require_relative "../support/fuzzing"
 require_relative "../support/known"
 
-# Thousands of requests that nobody would send: no fault of ours, every refusal an Error, nothing of another gym's, no words of
-# a database or of a person in the log. FUZZ_SEED and FUZZ_REQUESTS ask for others.
+# Thousands of requests that nobody would send: no fault of ours, every refusal an Error, nothing of another gym's, no
+# words of a database or of a person in the log. FUZZ_SEED and FUZZ_REQUESTS ask for others.
 RSpec.describe "Fuzzed requests" do
   include Known
 

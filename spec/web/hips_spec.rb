@@ -2,7 +2,8 @@
 
 require "web_helper"
 
-# Hinge benches, glute-ham bench, abduction and adduction over HTTP: what is placed and added, who is ready for what, limits found, what is never accepted.
+# Hinge benches, glute-ham bench, abduction and adduction over HTTP: what is placed and added, who is ready for what,
+# limits found, what is never accepted.
 RSpec.describe "Hips over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }

@@ -5,8 +5,8 @@ require_relative "../support/demo_gym"
 require_relative "../support/everything"
 require_relative "../support/taking_in"
 
-# Files that nobody means well: cut off, of two encodings, binary, with the same keys twice, with cells that a spreadsheet would run or that are none.
-# IMPORT_SEED and IMPORT_FILES ask for others.
+# Files that nobody means well: cut off, of two encodings, binary, with the same keys twice, with cells that a
+# spreadsheet would run or that are none. IMPORT_SEED and IMPORT_FILES ask for others.
 RSpec.describe "Fuzzed files" do
   include TakingIn
   include Everything

@@ -3,7 +3,8 @@
 require "web_helper"
 require "pdf/reader"
 
-# Names in any script: kept and found as they are written; on paper as text where the letters can be set, else by the client's number, said so.
+# Names in any script: kept and found as they are written; on paper as text where the letters can be set, else by the
+# client's number, said so.
 RSpec.describe "Names in any script" do
   let(:loft) { gym }
   let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }

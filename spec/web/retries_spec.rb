@@ -2,7 +2,8 @@
 
 require "web_helper"
 
-# A request retried is not done twice, and two people editing never overwrite silently: every write of a fitting and about it.
+# A request retried is not done twice, and two people editing never overwrite silently: every write of a fitting and
+# about it.
 RSpec.describe "Writes about a fitting, sent again or over another's" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }

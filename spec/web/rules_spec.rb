@@ -175,7 +175,8 @@ RSpec.describe "House rules over HTTP" do
       expect(page_on(squat)["evaluation"]["findings"].find { |one| one["code"] == "squat_depth" }["value"]).to eq(90)
     end
 
-    # Where the back is hurt a belt squat that serves goes before the hack squat, by name; not where the house takes it as a stand-in.
+    # Where the back is hurt a belt squat that serves goes before the hack squat, by name; not where the house takes it
+    # as a stand-in.
     it "stand_in: hack_too" do
       hack = machine(loft, "shoulder_sled", name: "Hack squat 1")
       squat

@@ -4,8 +4,8 @@ require "web_helper"
 require_relative "../support/known"
 require_relative "../support/taking_in"
 
-# An archive in which one value is not as a gym would have it: it is refused, with words, or every page of the gym that it becomes answers as the
-# contract says. ARCHIVE_SEED and ARCHIVES ask for others.
+# An archive in which one value is not as a gym would have it: it is refused, with words, or every page of the gym that
+# it becomes answers as the contract says. ARCHIVE_SEED and ARCHIVES ask for others.
 RSpec.describe "Strange archives" do
   include Known
   include TakingIn

@@ -2,7 +2,8 @@
 
 require "web_helper"
 
-# What was seen outranks what was computed; what was accepted by mistake is taken back; what stands from last time is told.
+# What was seen outranks what was computed; what was accepted by mistake is taken back; what stands from last time is
+# told.
 RSpec.describe "Seen, taken back and told, over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }

@@ -2,7 +2,8 @@
 
 require "web_helper"
 
-# The whole of a fitting: steps, what moves disturbed, loads, a creep test, the trail, why something off is accepted, stop signs.
+# The whole of a fitting: steps, what moves disturbed, loads, a creep test, the trail, why something off is accepted,
+# stop signs.
 RSpec.describe "Whole fittings over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }

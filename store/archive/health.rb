@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Archive
-      # What speaks of somebody's health is left out of a gym's archive unless it was asked for: cautions and limits whole, of the rest what is told
-      # here.
+      # What speaks of somebody's health is left out of a gym's archive unless it was asked for: cautions and limits
+      # whole, of the rest what is told here.
       module Health
         SECTIONS = %i[cautions].freeze
         LEFT = { clients: %i[limits], client_rules: %i[reason], fittings: %i[signs trail flow note cue reason stop_sign], put_off: %i[reason] }.freeze
@@ -16,7 +16,8 @@ module Verglas
         # Rows that are nothing without it: an exercise that a stop sign ended.
         def rows(section, rows) = section.name == :fittings ? rows.exclude(state: "stopped") : rows
 
-        # A set that sent somebody back still says that it did, not why; what a visit was stopped by is over with its day.
+        # A set that sent somebody back still says that it did, not why; what a visit was stopped by is over with its
+        # day.
         def without(section, record)
           kept = record.except(*LEFT.fetch(section.name, []))
           KEPT.each { |name, parts| kept[name] = kept[name].slice(*parts) if kept[name].is_a?(Hash) }

@@ -5,8 +5,9 @@ require "time"
 module Verglas
   module Store
     module Archive
-      # Records of an archive as rows of a gym that holds nothing yet. Who is named by an e-mail address has to be among its staff: those of the
-      # archive are, once they were written; until somebody gives them a password nobody signs in as them.
+      # Records of an archive as rows of a gym that holds nothing yet. Who is named by an e-mail address has to be among
+      # its staff: those of the archive are, once they were written; until somebody gives them a password nobody signs
+      # in as them.
       class Incoming
         ID = /\A\h{8}(-\h{4}){3}-\h{12}\z/
 

@@ -11,7 +11,8 @@ module Verglas
           @gym = gym
         end
 
-        # before: id of the last row of the page before; of: of one client or machine, what was done to their fittings too.
+        # before: id of the last row of the page before; of: of one client or machine, what was done to their fittings
+        # too.
         def call(before: nil, of: nil)
           page = @gym.db[Tables::Trail::TABLE].where(gym_id: @gym.id).order(Sequel.desc(:id)).limit(PAGE)
           page = page.where { id < before } if before

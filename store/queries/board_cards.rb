@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # Who was here lately, and on which machines does each of them have settings? Two statements, however many machines there are.
+      # Who was here lately, and on which machines does each of them have settings? Two statements, however many
+      # machines there are.
       class BoardCards
         # Of so many of the gym's latest fittings and visits; so many people.
         LATEST = 3000

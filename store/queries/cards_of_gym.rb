@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # What stands on the cards of a gym? One row a client, machine and exercise among its LATEST accepted fittings: whoever was
-      # fitted last first.
+      # What stands on the cards of a gym? One row a client, machine and exercise among its LATEST accepted fittings:
+      # whoever was fitted last first.
       class CardsOfGym
         LATEST = 2000
 

@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # Which accepted fittings of a client did somebody check by eye? The latest of each machine, oldest first, with the
-      # machine as it was described then.
+      # Which accepted fittings of a client did somebody check by eye? The latest of each machine, oldest first, with
+      # the machine as it was described then.
       class CheckedFittings
         def initialize(gym)
           @gym = gym

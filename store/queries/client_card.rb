@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # What stands on a client's card? A row a machine and exercise on which a fitting was accepted or is open: the latest of each.
+      # What stands on a client's card? A row a machine and exercise on which a fitting was accepted or is open: the
+      # latest of each.
       class ClientCard
         # What a line shows.
         SHOWN = [:id, :client_id, :machine_id, :exercise, :state, :version, :marks, :aids, :knee_off_mm, :roller_seen, :updated_at, :accepted_at, :taken_back_at,

@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # Which fittings that somebody had begun were let go within their week, and can be opened again? The latest first; of one
-      # client, or of the gym.
+      # Which fittings that somebody had begun were let go within their week, and can be opened again? The latest first;
+      # of one client, or of the gym.
       class DiscardedFittings
         LIMIT = 5
 

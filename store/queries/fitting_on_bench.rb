@@ -3,8 +3,9 @@
 module Verglas
   module Store
     module Queries
-      # A fitting with its client and its machine, in one round trip: asked at every step of an adjuster. A draft meets the machine as it is described
-      # now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as their tables give them, or nil. The gym's tempos come along.
+      # A fitting with its client and its machine, in one round trip: asked at every step of an adjuster. A draft meets
+      # the machine as it is described now, an accepted fitting as it was then. Answers {fitting:, client:, machine:} as
+      # their tables give them, or nil. The gym's tempos come along.
       class FittingOnBench
         PARTS = {
           fitting: [:fittings, [:id, :gym_id, :client_id, :machine_id, :exercise, :description_number, :state, :marks, :aids, :knee_off_mm, :roller_seen, :version, :creep,

@@ -3,13 +3,15 @@
 module Verglas
   module Store
     module Queries
-      # When did a client last do an exercise of some families, on whichever machine: a set, or a fitting in which a load was written down?
+      # When did a client last do an exercise of some families, on whichever machine: a set, or a fitting in which a
+      # load was written down?
       class LastOfAction
         def initialize(gym)
           @gym = gym
         end
 
-        # of: [[family, exercise], ...], exercise "" on a machine with one. A Time, nil where never; but_visit: the visit that is going on is left out.
+        # of: [[family, exercise], ...], exercise "" on a machine with one. A Time, nil where never; but_visit: the
+        # visit that is going on is left out.
         def call(client_id, of:, but_visit: nil)
           visits = @gym.visits.dataset.where(client_id: client_id)
           visits = visits.exclude(id: but_visit) if but_visit

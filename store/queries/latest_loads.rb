@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # What was lifted last with both legs: by a client on each machine and exercise, or on one of them by several clients?
+      # What was lifted last with both legs: by a client on each machine and exercise, or on one of them by several
+      # clients?
       class LatestLoads
         # Of the latest visits of each: one without a set that stands is passed over.
         BACK = 3

@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # What did a client lift on a machine, and at which marks? The latest visits with their sets and the accepted fittings they began from,
-      # all of one exercise, oldest first.
+      # What did a client lift on a machine, and at which marks? The latest visits with their sets and the accepted
+      # fittings they began from, all of one exercise, oldest first.
       class Logbook
         LATEST = 40
 

@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # How often does each mark of a machine stand on somebody's card? Counts the latest fitting of each client among the LATEST
-      # that were accepted there, and the latest marks that people who were erased left with it.
+      # How often does each mark of a machine stand on somebody's card? Counts the latest fitting of each client among
+      # the LATEST that were accepted there, and the latest marks that people who were erased left with it.
       class MarkUse
         LATEST = 500
 

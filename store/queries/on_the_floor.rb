@@ -21,7 +21,8 @@ module Verglas
                       Sequel[:machines][:name].as(:machine_name), sets.as(:sets)).all
         end
 
-        # {machine_id:, machine_name:, exercise:, clients: [{id:, name:}] in their order} of each queue in which somebody waits.
+        # {machine_id:, machine_name:, exercise:, clients: [{id:, name:}] in their order} of each queue in which
+        # somebody waits.
         def queues
           rows = @gym.db[:machine_queues].where(Sequel[:machine_queues][:gym_id] => @gym.id).where(Sequel.lit("json_array_length(clients) > 0"))
                      .join(:machines, id: :machine_id).select(:machine_id, :exercise, :clients, Sequel[:machines][:name].as(:machine_name)).order(:machine_name, :exercise).all

@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # Whom nothing was written of since some time: no fitting, no visit, no reading, nothing about themselves. Those who are known longest first.
+      # Whom nothing was written of since some time: no fitting, no visit, no reading, nothing about themselves. Those
+      # who are known longest first.
       class PastTheirTime
         MOST = 50
 

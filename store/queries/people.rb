@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # What a fitting of several clients starts from, each kind in one statement however many they are: for questions about
-      # many people at once.
+      # What a fitting of several clients starts from, each kind in one statement however many they are: for questions
+      # about many people at once.
       class People
         # rows: the clients', readings, checked, cautions, own_rules: of one client.
         Person = Struct.new(:row, :readings, :checked, :cautions, :own_rules)

@@ -3,8 +3,9 @@
 module Verglas
   module Store
     module Queries
-      # What is known of the gym's latest cards that may make somebody look at them again, in one statement: a row a client, machine and
-      # exercise, with until when it was put off (nil where it was not). Those on retired machines are left out.
+      # What is known of the gym's latest cards that may make somebody look at them again, in one statement: a row a
+      # client, machine and exercise, with until when it was put off (nil where it was not). Those on retired machines
+      # are left out.
       class RefitFacts
         LATEST = 600
         CARD = Sequel[:card]

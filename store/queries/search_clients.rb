@@ -3,8 +3,9 @@
 module Verglas
   module Store
     module Queries
-      # Which clients have these letters in some part of their name, accents and case aside? Names in which a word starts
-      # with them come first; from the trigram index, which a blank before the letters makes useful for as few as two.
+      # Which clients have these letters in some part of their name, accents and case aside? Names in which a word
+      # starts with them come first; from the trigram index, which a blank before the letters makes useful for as few as
+      # two.
       class SearchClients
         LIMIT = 50
 
@@ -12,7 +13,8 @@ module Verglas
           @gym = gym
         end
 
-        # text: as typed; fewer than two letters list everybody by name. after: [search_name, id] of the last row of a page.
+        # text: as typed; fewer than two letters list everybody by name. after: [search_name, id] of the last row of a
+        # page.
         def call(text, limit: LIMIT, after: nil)
           wanted = text.strip
           return page(rows, limit, after) if wanted.length < 2
@@ -27,7 +29,8 @@ module Verglas
 
         def rows = @gym.clients.dataset.select(:id, :search_name, :name, :detail_cipher, :sex, :version, :updated_at)
 
-        # First the matches, then their order: left to itself, the planner walks everybody in order, hoping to stop early.
+        # First the matches, then their order: left to itself, the planner walks everybody in order, hoping to stop
+        # early.
         def matching(condition) = @gym.db[:matching].with(:matching, rows.where(condition), materialized: true)
 
         def page(dataset, limit, after)

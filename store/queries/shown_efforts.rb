@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # How did a client's fittings go on machines of some families, what each asked kept with it, and what was done from each since: rows of
-      # fittings, latest first, each with its :visits, {begun_at:, clean:, sends_back:}.
+      # How did a client's fittings go on machines of some families, what each asked kept with it, and what was done
+      # from each since: rows of fittings, latest first, each with its :visits, {begun_at:, clean:, sends_back:}.
       class ShownEfforts
         MOST = 20
 

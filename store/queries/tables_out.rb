@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # A gym's rows for its tables (docs/formats/csv.md), in an order that stays: of one moment, and nothing is held but some rows at a time.
+      # A gym's rows for its tables (docs/formats/csv.md), in an order that stays: of one moment, and nothing is held
+      # but some rows at a time.
       class TablesOut
         FETCHED = 500
 

@@ -5,9 +5,10 @@ require "date"
 module Verglas
   module Store
     module Tables
-      # The cautions of one gym's clients, at most one of a kind each. One that was written by mistake is taken out with a reason
-      # and kept, until it is put back or written anew. Which caution it is lies encrypted with all that is said of it; that there
-      # is one of a kind only is held by a keyed digest. Who writes holds the client's row, so that nobody evaluates meanwhile.
+      # The cautions of one gym's clients, at most one of a kind each. One that was written by mistake is taken out with
+      # a reason and kept, until it is put back or written anew. Which caution it is lies encrypted with all that is
+      # said of it; that there is one of a kind only is held by a keyed digest. Who writes holds the client's row, so
+      # that nobody evaluates meanwhile.
       class Cautions
         WRITABLE = %i[side joint since cleared_by cleared_on degrees named load_to_kg].freeze
         DATES = %i[since cleared_on].freeze
@@ -17,8 +18,8 @@ module Verglas
           @gym = gym
         end
 
-        # By name, with by whom, and whether the gym is stricter with it than the table (stricter). Asked at every step of an
-        # adjuster: planned once a connection.
+        # By name, with by whom, and whether the gym is stricter with it than the table (stricter). Asked at every step
+        # of an adjuster: planned once a connection.
         def of(client_id) = opened(prepared.call(client_id: client_id, gym_id: @gym.id))
 
         # {client id => rows} of several clients, in one statement.

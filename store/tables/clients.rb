@@ -20,7 +20,8 @@ module Verglas
         def dataset = @gym.db[:clients].where(gym_id: @gym.id)
         def find(id) = Sealed.open(:clients, dataset.first(id: id))
 
-        # Until the transaction ends nobody writes anything that belongs to this client; to look, or (as the writer) to change.
+        # Until the transaction ends nobody writes anything that belongs to this client; to look, or (as the writer) to
+        # change.
         def hold(id) = dataset.where(id: id).for_share.get(:id)
         def hold_to_write(id) = dataset.where(id: id).lock_style(FOR_WRITING).get(:id)
 

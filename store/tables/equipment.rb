@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # What one gym owns besides machines: cushions behind the back and on the seat, pads under the hips, by size in mm; and
-      # plates, by mass in kg.
+      # What one gym owns besides machines: cushions behind the back and on the seat, pads under the hips, by size in
+      # mm; and plates, by mass in kg.
       class Equipment
         def initialize(gym)
           @gym = gym

@@ -3,8 +3,9 @@
 module Verglas
   module Store
     module Tables
-      # Fittings of one gym: one open draft a client, machine and exercise, and what was accepted. A sheet is what a fitting
-      # holds: JSON, PLAIN and SEALED by name; what is left out stays as it was. Rows come with what lies encrypted opened.
+      # Fittings of one gym: one open draft a client, machine and exercise, and what was accepted. A sheet is what a
+      # fitting holds: JSON, PLAIN and SEALED by name; what is left out stays as it was. Rows come with what lies
+      # encrypted opened.
       class Fittings
         JSON = %i[marks aids creep].freeze
         PLAIN = %i[knee_off_mm roller_seen].freeze
@@ -31,7 +32,8 @@ module Verglas
           Sealed.open_all(:fittings, latest.all).to_h { |row| [row[:client_id], row] }
         end
 
-        # The fitting of another exercise on the same station, whose seat this one shares: its draft, else the last accepted.
+        # The fitting of another exercise on the same station, whose seat this one shares: its draft, else the last
+        # accepted.
         def sibling(client_id, machine_id, exercise)
           opened(open_ones(client_id, machine_id).exclude(exercise: exercise).first || accepted(client_id, machine_id).exclude(exercise: exercise).first)
         end
@@ -45,9 +47,10 @@ module Verglas
           made ? [opened(made), true] : [draft(client_id, machine_id, exercise), false]
         end
 
-        # Until the transaction ends nobody else changes what this one rests on: its client (with lengths, cautions, rules), its
-        # machine, and the drafts of both. Locks are taken in one order everywhere: gym, client, machine, fittings by their ids;
-        # so that those who write at once wait for one another, and never both. docs/decisions/0003-storage.md
+        # Until the transaction ends nobody else changes what this one rests on: its client (with lengths, cautions,
+        # rules), its machine, and the drafts of both. Locks are taken in one order everywhere: gym, client, machine,
+        # fittings by their ids; so that those who write at once wait for one another, and never both.
+        # docs/decisions/0003-storage.md
         def hold(id)
           client_id, machine_id = dataset.where(id: id).get(%i[client_id machine_id])
           return unless client_id
@@ -80,7 +83,8 @@ module Verglas
           end
         end
 
-        # {id => [client, machine, exercise]} of those that stand under these ids, whatever became of them; another gym's are nobody's here.
+        # {id => [client, machine, exercise]} of those that stand under these ids, whatever became of them; another
+        # gym's are nobody's here.
         def known(ids)
           return {} if ids.empty?
 
@@ -102,7 +106,8 @@ module Verglas
 
         ADDED = %i[id client_id machine_id exercise description_number marks grade knee_off_mm roller_seen accepted_at].freeze
 
-        # Accepted ones, many at once, as they were decided elsewhere: {**ADDED, load:, work:, result:, computed_from:, by:}.
+        # Accepted ones, many at once, as they were decided elsewhere: {**ADDED, load:, work:, result:, computed_from:,
+        # by:}.
         def add_all(rows)
           sealed = %i[load work result computed_from]
           signed = %i[created_by updated_by accepted_by]

@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # Files on their way into one gym: bytes as they came (chunks), rows that were read of them (pieces) and what each would do (outcomes).
-      # Everything lies encrypted and is forgotten within a day.
+      # Files on their way into one gym: bytes as they came (chunks), rows that were read of them (pieces) and what each
+      # would do (outcomes). Everything lies encrypted and is forgotten within a day.
       class Imports
         KEPT_SECONDS = 24 * 60 * 60
         # The piece that stands for all of them.

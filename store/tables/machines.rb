@@ -53,8 +53,8 @@ module Verglas
           end
         end
 
-        # Facts and, where given, a new description; over the version which the writer saw. A description on which a closed
-        # fitting rests is kept as it was: the new one gets the next number.
+        # Facts and, where given, a new description; over the version which the writer saw. A description on which a
+        # closed fitting rests is kept as it was: the new one gets the next number.
         def update(id, version:, by:, description: nil, **facts)
           ConstraintErrors.translate do
             changed = dataset.where(id: id, version: version).returning

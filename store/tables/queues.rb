@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # Who comes next at one gym's machines: a short list of clients a machine and exercise; and the marks at which it stands now.
+      # Who comes next at one gym's machines: a short list of clients a machine and exercise; and the marks at which it
+      # stands now.
       class Queues
         MOST = 12
 
@@ -11,7 +12,8 @@ module Verglas
           @gym = gym
         end
 
-        # {clients: [id, ...] in their order, standing: marks or nil, version:}; an empty one where nobody waits (version 0).
+        # {clients: [id, ...] in their order, standing: marks or nil, version:}; an empty one where nobody waits
+        # (version 0).
         def of(machine_id, exercise)
           row = dataset.first(machine_id: machine_id, exercise: exercise)
           return { clients: [], standing: nil, version: 0 } unless row
@@ -19,8 +21,8 @@ module Verglas
           { clients: row[:clients].to_a, standing: row[:standing]&.to_h, version: row[:version] }
         end
 
-        # Somebody set the machine to these marks; who waits is left alone. one_part: labels of adjusters that are one part of the machine
-        # whichever exercise is done: they stand so for the others too.
+        # Somebody set the machine to these marks; who waits is left alone. one_part: labels of adjusters that are one
+        # part of the machine whichever exercise is done: they stand so for the others too.
         def stands(machine_id, exercise, marks, by:, one_part: [])
           fields = { standing: Sequel.pg_json(marks), updated_by: by, updated_at: Sequel::CURRENT_TIMESTAMP }
           row = { gym_id: @gym.id, machine_id: machine_id, exercise: exercise, version: 0, **fields }

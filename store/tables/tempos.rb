@@ -17,7 +17,8 @@ module Verglas
           db[:gym_tempos].where(gym_id: gym_id).select(Sequel.function(:jsonb_object_agg, :family, Sequel.function(:to_jsonb, Sequel[:gym_tempos])))
         end
 
-        # {family => row}, seconds as floats. Read once a request; at the bench it comes along (Queries::FittingOnBench).
+        # {family => row}, seconds as floats. Read once a request; at the bench it comes along
+        # (Queries::FittingOnBench).
         def all = @all || read(@gym.db.get(self.class.column(@gym.db, @gym.id)))
 
         # What is in such a column.

@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # The audit trail of one gym: only ever added to (store/audit.sql). In the transaction of what it tells of, so that neither stands alone.
+      # The audit trail of one gym: only ever added to (store/audit.sql). In the transaction of what it tells of, so
+      # that neither stands alone.
       class Trail
         TABLE = Sequel[:kept][:audit]
 

@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # Visits of one gym, each with its sets: a machine was set up from an accepted fitting and something was lifted. A set that was written
-      # by mistake is taken back and stays. Rows of sets come with how they went opened.
+      # Visits of one gym, each with its sets: a machine was set up from an accepted fitting and something was lifted. A
+      # set that was written by mistake is taken back and stays. Rows of sets come with how they went opened.
       class Visits
         def initialize(gym)
           @gym = gym
@@ -22,7 +22,8 @@ module Verglas
             dataset.returning.insert(gym_id: @gym.id, fitting_id: fitting[:id], **fitting.slice(:client_id, :machine_id, :exercise), planned_kg: planned_kg, begun_by: by).first
         end
 
-        # set: {load_kg, repetitions, leg, how, clean, sends_back, watched_by}; stops: whether it ends the exercise for today.
+        # set: {load_kg, repetitions, leg, how, clean, sends_back, watched_by}; stops: whether it ends the exercise for
+        # today.
         def add(id, stops:, by:, **set)
           number = @gym.db[:sets].where(visit_id: id).max(:number).to_i + 1
           ConstraintErrors.translate { @gym.db[:sets].insert(gym_id: @gym.id, visit_id: id, number: number, done_by: by, **Sealed.columns(:sets, set)) }

@@ -25,8 +25,8 @@ module Verglas
           text.strip.gsub(/\s+/, " ").tap { |name| raise Invalid.new(:blank, path: "/name") if name.empty? }
         end
 
-        # A description's adjusters and exercises, for a family. before: the description they take the place of; an adjuster of
-        # the same name and marks keeps its travel, another has to be taped anew.
+        # A description's adjusters and exercises, for a family. before: the description they take the place of; an
+        # adjuster of the same name and marks keeps its travel, another has to be taped anew.
         def adjusters(input, family, before: {})
           shared = list(input.fetch(:adjusters, []), [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)].uniq, "", before.fetch(:adjusters, []))
           exercises = exercises(input, family, before.fetch(:exercises, {}))

@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Inputs
-      # A photograph as it was sent: what is kept is a picture and nothing else, no place, no time, no camera, and upright.
+      # A photograph as it was sent: what is kept is a picture and nothing else, no place, no time, no camera, and
+      # upright.
       module Picture
         module_function
 

@@ -13,7 +13,8 @@ module Verglas
         # Raises Invalid for digits that are too easily guessed.
         def check!(pin) = simple?(pin) && raise(Invalid.new(:pin_simple, path: "/pin"))
 
-        # One digit or two or three again and again, digits in a row up or down (each once or doubled), a column of the keys.
+        # One digit or two or three again and again, digits in a row up or down (each once or doubled), a column of the
+        # keys.
         def simple?(pin) = COLUMNS.include?(pin) || repeats?(pin) || run?(pin.squeeze)
 
         def repeats?(pin) = (1..(pin.size / 2)).any? { |length| (pin.size % length).zero? && pin == pin[0, length] * (pin.size / length) }

@@ -51,7 +51,8 @@ module Verglas
 
         # What these routes share.
         module Helpers
-          # Those of whom nothing was written for as many years as the gym keeps what it keeps; nobody where it keeps for ever.
+          # Those of whom nothing was written for as many years as the gym keeps what it keeps; nobody where it keeps
+          # for ever.
           def past_their_time
             years = gym.row[:keep_years]
             years ? Store::Queries::PastTheirTime.new(gym).call(Date.today.prev_year(years).to_time) : []

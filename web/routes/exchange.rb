@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Routes
-      # A gym's data out, as tables and as one archive, and files on their way in: for whoever leads the gym. docs/formats/
+      # A gym's data out, as tables and as one archive, and files on their way in: for whoever leads the gym.
+      # docs/formats/
       module Exchange
         def self.registered(app)
           app.helpers Helpers

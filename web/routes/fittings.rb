@@ -8,7 +8,8 @@ module Verglas
         def self.registered(app)
           app.helpers Helpers
 
-          # Opens a client's bench on a machine: the draft that is there, or a new one at the last accepted or advised marks.
+          # Opens a client's bench on a machine: the draft that is there, or a new one at the last accepted or advised
+          # marks.
           app.post("/api/fittings") do
             write_once(status: 201) do
               client = client_row(input[:client_id])
@@ -82,7 +83,8 @@ module Verglas
             end
           end
 
-          # Accepted by mistake (wrong client, machine, load): it stays in the history with why, and leaves card and body.
+          # Accepted by mistake (wrong client, machine, load): it stays in the history with why, and leaves card and
+          # body.
           app.post("/api/fittings/:id/taking-back") do |id|
             write_once do
               reason = input[:reason].strip

@@ -5,7 +5,8 @@ module Verglas
     module Routes
       # What a gym says of itself: read by its staff, set by whoever leads it.
       module Gym
-        # Tables that are written whole, over the version that was seen: what a row of each is typed as, and how they are shown.
+        # Tables that are written whole, over the version that was seen: what a row of each is typed as, and how they
+        # are shown.
         WHOLE = { aims: [Inputs::Aim, Views::Aims], tempos: [Inputs::Tempo, Views::Tempos] }.freeze
 
         def self.registered(app)

@@ -57,7 +57,8 @@ module Verglas
 
         # What these routes share.
         module Helpers
-          # The page of what was just written; reading it refuses a description that does not add up, and the write with it.
+          # The page of what was just written; reading it refuses a description that does not add up, and the write with
+          # it.
           def checked_page(id)
             row = machine_row(id)
             Store::Tables::Machines.exercises(row).each { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }

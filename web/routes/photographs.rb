@@ -11,7 +11,8 @@ module Verglas
           app.get("/api/photographs/:id") do |id|
             jpeg = found(gym.photographs.find(id))[:jpeg].to_s
             content_type "image/jpeg"
-            # Kept by the browser, and asked for each time whether it may still be seen: not after signing out, nor once removed.
+            # Kept by the browser, and asked for each time whether it may still be seen: not after signing out, nor once
+            # removed.
             cache_control :private, :no_cache
             etag id
             jpeg

@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Routes
-      # Tape readings of a client. A slip is refused with what was expected; the same value confirmed is kept and stays marked.
+      # Tape readings of a client. A slip is refused with what was expected; the same value confirmed is kept and stays
+      # marked.
       module Readings
         def self.registered(app)
           app.put("/api/clients/:id/readings/:observation") do |id, observation|

@@ -21,7 +21,8 @@ module Verglas
             reply(Application::RuleChanges.new(gym, Guidance::HouseRules.fetch(name), school_of(name)).call)
           end
 
-          # A gym can only be stricter than the table: nobody with the caution is fitted until a clinician has cleared it.
+          # A gym can only be stricter than the table: nobody with the caution is fitted until a clinician has cleared
+          # it.
           app.put("/api/gym/cautions/:caution") do |name|
             write_once do
               caution = Guidance::Cautions.fetch(name).name.to_s

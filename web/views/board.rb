@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Views
-      # Who was here lately by the machines of the floor: what was fitted, what is due again, where a gap is, what is barred.
+      # Who was here lately by the machines of the floor: what was fitted, what is due again, where a gap is, what is
+      # barred.
       module Board
         module_function
 

@@ -3,8 +3,9 @@
 module Verglas
   module Web
     module Views
-      # A client's card to be carried: plain data for Formats::Paper and for text. What was fitted, what is worked out and was never tried, and
-      # what is barred, with why. Of a day in the past it is what stood on it then, as it was told then.
+      # A client's card to be carried: plain data for Formats::Paper and for text. What was fitted, what is worked out
+      # and was never tried, and what is barred, with why. Of a day in the past it is what stood on it then, as it was
+      # told then.
       module Card
         module_function
 

@@ -3,11 +3,13 @@
 module Verglas
   module Web
     module Views
-      # A client's card, a line a machine and exercise: what was accepted, as far as it can be set up again today, and the draft on top of it.
+      # A client's card, a line a machine and exercise: what was accepted, as far as it can be set up again today, and
+      # the draft on top of it.
       module CardLines
         module_function
 
-        # rows: of Store::Queries::ClientCard; machines: those in service; known: what was read of the client already, as Meeting takes it.
+        # rows: of Store::Queries::ClientCard; machines: those in service; known: what was read of the client already,
+        # as Meeting takes it.
         def of(gym, client, rows, machines:, readings:, known:)
           described = machines.to_h { |machine| [machine[:id], machine] }
           lifted = Store::Queries::LatestLoads.new(gym).call(client[:id])

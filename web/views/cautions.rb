@@ -63,7 +63,8 @@ module Verglas
         def bars(meeting) = Told::Barred.of(meeting.bars)
         def of_family(safety, family) = Told::Barred.of(safety.bars(family))
 
-        # What cautions and what was measured change here, each said to be of its own source; nil where they change nothing.
+        # What cautions and what was measured change here, each said to be of its own source; nil where they change
+        # nothing.
         def narrowed(meeting)
           family = meeting.machine.family
           effect = meeting.caution_effect

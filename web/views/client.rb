@@ -11,8 +11,8 @@ module Verglas
         # A first name and so many letters of the rest.
         def self.initialled(name, letters = 1) = name.split(/\s+/, 2).then { |first, rest| [first, *("#{rest[0, letters]}." if rest)].join(" ") }
 
-        # {id => name} of people: as the block calls each with so many letters, more of them until those who are called alike differ; whom no letter
-        # tells apart, the number does.
+        # {id => name} of people: as the block calls each with so many letters, more of them until those who are called
+        # alike differ; whom no letter tells apart, the number does.
         def self.told_apart(people)
           longest = people.map { |row| row[:name].length }.max.to_i
           people.group_by { |row| yield(row, 1) }.values.flat_map do |alike|

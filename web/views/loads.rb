@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Views
-      # A load as it is made on a machine, the light set before it, the next one either way; belt, tempo, what is worth remarking.
+      # A load as it is made on a machine, the light set before it, the next one either way; belt, tempo, what is worth
+      # remarking.
       module Loads
         Load = Told::Load
 

@@ -49,7 +49,8 @@ module Verglas
           Verglas::Guidance::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}"), never: Verglas::Guidance::Signs.never([sign]).any? } }
         end
 
-        # How far it is taped: untaped (nothing can be told), partly, taped. A description stays as it is until it is taped again.
+        # How far it is taped: untaped (nothing can be told), partly, taped. A description stays as it is until it is
+        # taped again.
         def taped(row) = TAPED.fetch(row.values_at(:id, :family, :number, :taped_at)) { how_far(row) }
 
         def how_far(row)

@@ -26,7 +26,8 @@ module Verglas
           row[:copied_from] && gym.machines.dataset.where(id: row[:copied_from]).get(:name)
         end
 
-        # One exercise with its lengths in the order of taping: joint, then the groups, each adjuster's travel behind its first mark.
+        # One exercise with its lengths in the order of taping: joint, then the groups, each adjuster's travel behind
+        # its first mark.
         def exercise(row, exercise, family, names)
           part = row[:exercises].to_h[exercise] || {}
           adjusters = [*row[:adjusters].map { |adjuster| [adjuster, true] }, *part.fetch("adjusters", []).map { |adjuster| [adjuster, false] }]

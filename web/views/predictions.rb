@@ -3,8 +3,8 @@
 module Verglas
   module Web
     module Views
-      # What is predicted for a client on every machine of the gym: marks, how well they would fit, how surely; why not where not, and which
-      # machine instead.
+      # What is predicted for a client on every machine of the gym: marks, how well they would fit, how surely; why not
+      # where not, and which machine instead.
       module Predictions
         module_function
 

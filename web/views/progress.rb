@@ -3,8 +3,8 @@
 module Verglas
   module Web
     module Views
-      # A client's visits on a machine over time: what was lifted, how far, how it went, and what changed between two of them. Loads compare
-      # only at one mark of the pad that carries them: where it moved the line breaks.
+      # A client's visits on a machine over time: what was lifted, how far, how it went, and what changed between two of
+      # them. Loads compare only at one mark of the pad that carries them: where it moved the line breaks.
       module Progress
         Today = Application::Told::Today
 

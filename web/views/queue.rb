@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Views
-      # Who comes next at a machine, and what has to be moved from one to the next, beginning at the marks that stand there now.
+      # Who comes next at a machine, and what has to be moved from one to the next, beginning at the marks that stand
+      # there now.
       module Queue
         module_function
 
@@ -17,8 +18,8 @@ module Verglas
             standing: queue[:standing] && Told::Names.tags(queue[:standing]), entries: entries }
         end
 
-        # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as advised. Nobody moves
-        # anything for whom the machine is barred.
+        # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as
+        # advised. Nobody moves anything for whom the machine is barred.
         def entry(meeting, last, stands)
           head = { client: Client.summary(meeting.client), fitting_id: last && last[:id] }
           Application::OneLine.of(meeting.machine_row[:id], -> { { **head, **NOT_COMPUTED } }) { computed(meeting, last, stands, head) }

@@ -22,8 +22,8 @@ module Verglas
         # Why, in sentences.
         def reasons(due) = due.reasons.map { |reason| says(reason) }
 
-        # As a calendar, with names as the gym lets them stand where others may read them: those that are due today, and the day on which each
-        # other one will be in any case.
+        # As a calendar, with names as the gym lets them stand where others may read them: those that are due today, and
+        # the day on which each other one will be in any case.
         def calendar(gym, refits, today:, now:)
           due = refits.call.to_h { |one| [one.row[:id], one] }
           named = names(gym, refits.days.map(&:first))

@@ -24,7 +24,8 @@ module Verglas
             end }
         end
 
-        # What was chosen for one client alone, in words, but for what their cautions keep back: a bench says what they leave of it.
+        # What was chosen for one client alone, in words, but for what their cautions keep back: a bench says what they
+        # leave of it.
         def own(gym, client, cautions)
           names = cautions.map { |row| row[:caution] }
           rows = gym.rules.of_client(client[:id]).reject { |row| Guidance::Cautions.keep_back?(names, row[:question].to_sym, row[:school].to_sym) }

@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Views
-      # An adjuster's marks with their travel, for a paper scale in true size: of one that moves by a length, as it was taped or entered.
+      # An adjuster's marks with their travel, for a paper scale in true size: of one that moves by a length, as it was
+      # taped or entered.
       module Scale
         module_function
 

@@ -3,8 +3,8 @@
 module Verglas
   module Web
     module Views
-      # A known client's settings as a walk-round list: what to set standing first, one adjuster a line in the order in which they
-      # are met, then how to get in, the load, belt and cautions, how to get out.
+      # A known client's settings as a walk-round list: what to set standing first, one adjuster a line in the order in
+      # which they are met, then how to get in, the load, belt and cautions, how to get out.
       module SetUp
         module_function
 

@@ -9,7 +9,8 @@ module Verglas
 
         module_function
 
-        # seen: the knee of a creep test, which outranks the geometry; nil where none was read. sizes: {choice => what the gym has and the machine takes, mm}.
+        # seen: the knee of a creep test, which outranks the geometry; nil where none was read. sizes: {choice => what
+        # the gym has and the machine takes, mm}.
         def of(evaluation, names, seen: nil, sizes: {})
           diagnosis = Verglas::Guidance::Diagnosis.new(evaluation, seen: seen, sizes: sizes)
           names.map { |name| sign(name, diagnosis.suspects(name), seen) }

@@ -3,8 +3,8 @@
 module Verglas
   module Web
     module Views
-      # A fitting that goes on from what was accepted: what stands from then, what is advised today, and why they differ, in one
-      # line.
+      # A fitting that goes on from what was accepted: what stands from then, what is advised today, and why they
+      # differ, in one line.
       module Since
         # What is aimed at by what somebody was ready for.
         SHOWN = %w[angle_deg band_help_n].freeze

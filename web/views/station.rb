@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Views
-      # What a station's bench shows besides its own exercise: the others, the seat they share, what this one gave up for it.
+      # What a station's bench shows besides its own exercise: the others, the seat they share, what this one gave up
+      # for it.
       module Station
         module_function
 
@@ -18,7 +19,8 @@ module Verglas
           { name: name, title: Formats::Words.say("exercises.#{name}"), fitting_id: draft && draft[:id], active: name == meeting.exercise }
         end
 
-        # What sharing costs this exercise; nothing where it costs no grade. No second place is named beside the advised one.
+        # What sharing costs this exercise; nothing where it costs no grade. No second place is named beside the advised
+        # one.
         def gave_up(meeting)
           return if meeting.fitting[:state] != "draft"
 

@@ -3,8 +3,8 @@
 module Verglas
   module Web
     module Views
-      # The steps of a fitting in words: what to do, where to look, what is right, in this client's numbers and this machine's
-      # marks; notes: what cautions, house rules and the walk-round add.
+      # The steps of a fitting in words: what to do, where to look, what is right, in this client's numbers and this
+      # machine's marks; notes: what cautions, house rules and the walk-round add.
       module Steps
         module_function
 
@@ -13,7 +13,8 @@ module Verglas
           steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, first: first(meeting, step), **in_words(meeting, step) } }
         end
 
-        # What has to be seen with a step: how a pin is safely drawn, cautions and cares, the belt, how far one goes. All else can stand behind its one sentence.
+        # What has to be seen with a step: how a pin is safely drawn, cautions and cares, the belt, how far one goes.
+        # All else can stand behind its one sentence.
         def first(meeting, step) = [*unsafe_else(meeting, step), *cares(meeting, step)]
 
         # Before a pin is drawn, where its walk-round says so.
@@ -56,7 +57,8 @@ module Verglas
           { **parts, notes: notes(meeting, step.stage) }
         end
 
-        # Whose words a stage is said in: of what the client lies on, of the family, of what it is a kind of; what these do not say, it says itself.
+        # Whose words a stage is said in: of what the client lies on, of the family, of what it is a kind of; what these
+        # do not say, it says itself.
         def variants(meeting, stage)
           family = meeting.machine.family
           [*(:"#{stage}_with_aid" if aid_mm(meeting).positive?), :"#{stage}_#{family.id}", :"#{stage}_#{family.mechanism}", stage]

@@ -3,8 +3,8 @@
 module Verglas
   module Web
     module Views
-      # A returning client at a machine: what is lifted today and why, what was done already, what can be said of a set; and the line over the
-      # visits.
+      # A returning client at a machine: what is lifted today and why, what was done already, what can be said of a set;
+      # and the line over the visits.
       module Visit
         SHOWN = 6
         AROUND = 25

@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Views
-      # A machine's marks for everybody who was fitted on it: which columns, in which order, and names as the gym wants them on a wall.
+      # A machine's marks for everybody who was fitted on it: which columns, in which order, and names as the gym wants
+      # them on a wall.
       module WallSheet
         MOST = 500
         # How people are called on a wall: {id => name} of several, no two alike.
@@ -15,7 +16,8 @@ module Verglas
 
         module_function
 
-        # columns: labels of adjusters, and LOAD; nil for all. sort: "name" or a label. names: how, nil for the gym's own way.
+        # columns: labels of adjusters, and LOAD; nil for all. sort: "name" or a label. names: how, nil for the gym's
+        # own way.
         def of(gym, row, exercise, columns: nil, sort: "name", names: nil)
           labels = labels(row, exercise)
           chosen = [*labels, LOAD] & (columns || [*labels, LOAD])

@@ -3,7 +3,8 @@
 module Verglas
   module Machines
     module Families
-      # Seated hip abduction: pads outside the thighs, which move apart. side: which side of the thigh the pad lies on, -1 outside.
+      # Seated hip abduction: pads outside the thighs, which move apart. side: which side of the thigh the pad lies on,
+      # -1 outside.
       Abduction = define(:abduction, mechanism: :seated_hip, side: -1) do
         extend SpreadRows
 

@@ -3,7 +3,8 @@
 module Verglas
   module Machines
     module Families
-      # Seated hip adduction: pads inside the thighs, which the machine opens and the client closes. Traits as in Abduction.
+      # Seated hip adduction: pads inside the thighs, which the machine opens and the client closes. Traits as in
+      # Abduction.
       Adduction = define(:adduction, mechanism: :seated_hip, side: 1) do
         extend SpreadRows
 

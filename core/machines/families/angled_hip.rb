@@ -3,8 +3,9 @@
 module Verglas
   module Machines
     module Families
-      # Angled hip extension bench: the thighs on a pad, the heels held, the trunk hinges over the pad's edge. What hangs head down and what
-      # does not depends on its angle: a caution asks for a steepest angle instead of barring all of them.
+      # Angled hip extension bench: the thighs on a pad, the heels held, the trunk hinges over the pad's edge. What
+      # hangs head down and what does not depends on its angle: a caution asks for a steepest angle instead of barring
+      # all of them.
       AngledHip = define(:angled_hip, mechanism: :hinge_bench, level: false) do
         extend HingeRows
 

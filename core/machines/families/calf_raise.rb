@@ -3,8 +3,8 @@
 module Verglas
   module Machines
     module Families
-      # Seated calf raise: the forefeet on a block, a pad on a lever over the thighs just behind the knees. Marks of the pad go with
-      # how high it stands on its lowest stop. docs/model.md section 5, last paragraph.
+      # Seated calf raise: the forefeet on a block, a pad on a lever over the thighs just behind the knees. Marks of the
+      # pad go with how high it stands on its lowest stop. docs/model.md section 5, last paragraph.
       CalfRaise = define(:calf_raise, mechanism: :knee_lever) do
         action :calf
         purpose :calf

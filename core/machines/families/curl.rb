@@ -3,8 +3,8 @@
 module Verglas
   module Machines
     module Families
-      # Seated leg curl: the roller behind the lower leg, a pad from above holds the thigh. Traits as in Extension. docs/model.md
-      # section 3.
+      # Seated leg curl: the roller behind the lower leg, a pad from above holds the thigh. Traits as in Extension.
+      # docs/model.md section 3.
       Curl = define(:curl, mechanism: :seated_knee, side: -1, straight: { at: :start, least_bend_deg: 0 }, gap_graded: false) do
         extend KneeRows
 

@@ -3,7 +3,8 @@
 module Verglas
   module Machines
     module Families
-      # Rows that the benches share on which a trunk hinges over a pad, and the glute-ham bench. docs/model.md section 6.
+      # Rows that the benches share on which a trunk hinges over a pad, and the glute-ham bench. docs/model.md section
+      # 6.
       module HingeRows
         FIGURES = Tables[:hinge]
 
@@ -20,7 +21,8 @@ module Verglas
           choice :band_against_n, how: :added, step: FIGURES[:ready][:band_step_n], most: FIGURES[:band][:strongest_n]
         end
 
-        # A pad below the crease of the hip, taped from the foot plate, or from a roller that holds the heels so far above the sole.
+        # A pad below the crease of the hip, taped from the foot plate, or from a roller that holds the heels so far
+        # above the sole.
         def hip_pad(usual:)
           joint :hip_hinge, free: :bottom
           joint :hip_flexion, free: :bottom

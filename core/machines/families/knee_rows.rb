@@ -3,8 +3,9 @@
 module Verglas
   module Machines
     module Families
-      # Rows that families of knee machines share: a knee fitted to a pivot, a roller on an arm about it that meets the lower leg.
-      # A family's declaration extends itself with them and calls those it has, in its own order. docs/model.md sections 3 and 4.
+      # Rows that families of knee machines share: a knee fitted to a pivot, a roller on an arm about it that meets the
+      # lower leg. A family's declaration extends itself with them and calls those it has, in its own order.
+      # docs/model.md sections 3 and 4.
       module KneeRows
         # On a seat with a back pad.
         def seat
@@ -21,7 +22,8 @@ module Verglas
           choice :cushion_seat_mm, how: :if_needed, makers: true
         end
 
-        # At the start the machine forces the knee; where a stop can be set, at the end too. start, finish: ranges of the arm's angles.
+        # At the start the machine forces the knee; where a stop can be set, at the end too. start, finish: ranges of
+        # the arm's angles.
         def arm(start:, finish:)
           joint :knee_flexion, forced: :start, free: :end, stop: :end_angle, group: :arm
           constant :roller_reach, mm: 100..700, usual: 200..480, group: :arm, tape: %i[pivot roller]

@@ -3,9 +3,9 @@
 module Verglas
   module Machines
     module Families
-      # Lying leg curl: face down, the roller behind the lower leg rises; the client slides along the bench until the knee is
-      # level with the pivot. hinge_angle: how far the bench's two parts bend at the hip, 0 on a flat one. Traits as in Extension.
-      # docs/model.md section 4.
+      # Lying leg curl: face down, the roller behind the lower leg rises; the client slides along the bench until the
+      # knee is level with the pivot. hinge_angle: how far the bench's two parts bend at the hip, 0 on a flat one.
+      # Traits as in Extension. docs/model.md section 4.
       LyingCurl = define(:lying_curl, mechanism: :lying_knee, side: -1, straight: { at: :start, least_bend_deg: 0 }) do
         extend KneeRows
 

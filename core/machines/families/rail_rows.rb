@@ -25,9 +25,10 @@ module Verglas
           joint :ankle_dorsiflexion, free: :bottom
         end
 
-        # What is aimed at, and what holds of the client until it is measured. toes: how far the knee may come, 0 over the ankle, 1 up to
-        # the toes, 2 past them; lowest_share: of the plate, below which no heel shall stand; upright: 1 where the back is to be; fully_back: 1 where it is to
-        # go back as far as it goes; no_wedge: 1 where nothing may lie under the heels.
+        # What is aimed at, and what holds of the client until it is measured. toes: how far the knee may come, 0 over
+        # the ankle, 1 up to the toes, 2 past them; lowest_share: of the plate, below which no heel shall stand;
+        # upright: 1 where the back is to be; fully_back: 1 where it is to go back as far as it goes; no_wedge: 1 where
+        # nothing may lie under the heels.
         def rail_wishes
           wish :target_bend_deg, default: FIGURES[:depth][:right_angle_deg], stricter: :min
           wish :toes, default: usual_of(:knees_toes, :toes), stricter: :min
@@ -49,7 +50,8 @@ module Verglas
                                set_by: [*set_by, :foot_mm], mends: [nil, nil], never: %i[not_upright]
         end
 
-        # Both feet between the plate's edges, told where its width is taped. The stance is the client's: it weighs on no mark.
+        # Both feet between the plate's edges, told where its width is taped. The stance is the client's: it weighs on
+        # no mark.
         def feet_found
           finding :feet_wide, graded: :feet_wide_mm, group: :width, rests_on: %i[plate_width], set_by: [], mends: [nil, nil], weighs: false
         end

@@ -3,8 +3,8 @@
 module Verglas
   module Machines
     module Families
-      # A seated leg curl that holds the shin instead of the thigh: nothing can press the kneecap, and the shin pad's mark is
-      # recorded only. Traits as in Extension. docs/model.md section 3.
+      # A seated leg curl that holds the shin instead of the thigh: nothing can press the kneecap, and the shin pad's
+      # mark is recorded only. Traits as in Extension. docs/model.md section 3.
       ShinHeldCurl = define(:shin_held_curl, mechanism: :seated_knee, side: -1, straight: { at: :start, least_bend_deg: 0 }, gap_graded: false) do
         extend KneeRows
 

@@ -3,10 +3,11 @@
 module Verglas
   module Machines
     module Families
-      # Rows that abduction and adduction share: somebody sits with the back on a pad and moves the thighs about two pivots, seen from above.
-      # docs/model.md section 7.
+      # Rows that abduction and adduction share: somebody sits with the back on a pad and moves the thighs about two
+      # pivots, seen from above. docs/model.md section 7.
       module SpreadRows
-        # What stands for the limit of somebody nobody has measured, so that the start is the one that is allowed until then (degrees).
+        # What stands for the limit of somebody nobody has measured, so that the start is the one that is allowed until
+        # then (degrees).
         UNMEASURED_DEG = Tables[:spread][:start][:unmeasured_deg] + Body::Margins.short_deg(:adduction_start)
 
         # start, finish: ranges of the arms' angles, each side from straight ahead, + outwards.

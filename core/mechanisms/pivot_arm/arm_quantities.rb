@@ -3,8 +3,8 @@
 module Verglas
   module Mechanisms
     class PivotArm < Mechanism
-      # What the roller's arm does, by name, units in the names: creep_mm + is towards the foot; contacts are distances from
-      # the knee along the lower leg.
+      # What the roller's arm does, by name, units in the names: creep_mm + is towards the foot; contacts are distances
+      # from the knee along the lower leg.
       module ArmQuantities
         module_function
 

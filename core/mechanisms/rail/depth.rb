@@ -19,7 +19,8 @@ module Verglas
           upright? && !found.fault ? found.softened(severity: 1, cost: found.cost) : found
         end
 
-        # What a caution or a clinician leaves is the target; so is what the body leaves where as much as that is wanted.
+        # What a caution or a clinician leaves is the target; so is what the body leaves where as much as that is
+        # wanted.
         def deep_enough?(place, room) = room.abs < Linkages::FootWindow::TOUCHES || (room.negative? && (as_allowed?(place) || to_the_limit?(place)))
         def to_the_limit?(place) = wishes[:target_bend_deg] >= TABLE[:depth][:pelvis_deg] && ENDED_BY.key?(deepest(place).by)
 

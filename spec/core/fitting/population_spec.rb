@@ -15,7 +15,8 @@ RSpec.describe "A population on a machine" do
     Verglas::Mechanisms::SeatedKnee.new(machine: machine, body: body, wishes: Worked.wishes(machine)).joint(machine.parameters(indices)).norm
   end
 
-  # With marks 25 mm apart the knee lies evenly within 12.5 mm of the pivot along the seat; across it, as knees differ in height.
+  # With marks 25 mm apart the knee lies evenly within 12.5 mm of the pivot along the seat; across it, as knees differ
+  # in height.
   it "sits nine in ten people in line, known exactly, on notches of 25 mm with the pivot at the mean knee's height" do
     long = machine.adjuster("back pad").with(marks: ("1".."14").to_a, travel: Array.new(14) { |index| index * 25.0 })
     level = machine.with(constants: machine.constants.merge(back_face: -391), adjusters: [long])

@@ -22,7 +22,8 @@ RSpec.describe Verglas::Fitting::Solver do
     [finding.value, finding.band]
   end
 
-  # The full product of all marks, by the definition of the key alone. benchmarks/brute_force.rb tries 2,000 people on every demo machine.
+  # The full product of all marks, by the definition of the key alone. benchmarks/brute_force.rb tries 2,000 people on
+  # every demo machine.
   def brute_force(machine, body, wishes)
     mechanics = Verglas::Mechanisms.for(machine, body, wishes)
     joint, others = machine.adjusters.each_index.partition { |place| machine.family.group_of(machine.adjusters[place]) == :joint }

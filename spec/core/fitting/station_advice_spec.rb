@@ -24,7 +24,8 @@ RSpec.describe Verglas::Fitting::StationAdvice do
     end
   end
 
-  # Every seat with every mark of either arm: the best of each exercise, then of both together, by the words of the keys alone.
+  # Every seat with every mark of either arm: the best of each exercise, then of both together, by the words of the keys
+  # alone.
   def outcomes(machine, body)
     mechanics = Verglas::Mechanisms.for(machine, body, Worked.wishes(machine))
     ranges = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }

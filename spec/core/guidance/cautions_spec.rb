@@ -26,7 +26,8 @@ RSpec.describe Verglas::Guidance::Cautions do
   hips = [*presses, *hacks, *hanging, *benches, *spreads]
   everything = families.map(&:id)
   carrying = [:lying_curl, *benches, *hanging, *hacks]
-  # Who is barred, name by name: not cleared, cleared, cleared with degrees of the knee, of the hip, and cleared with every exercise named.
+  # Who is barred, name by name: not cleared, cleared, cleared with degrees of the knee, of the hip, and cleared with
+  # every exercise named.
   bars = { knee: [knees, [:glute_ham], [], [:glute_ham], []], knee_ligament: [knees, knees, [:glute_ham], knees, knees], knee_replacement: [knees, knees, [:glute_ham], knees, knees],
            hip_replacement: [everything, everything, everything, spreads, everything], hip_pain: [hips, [], [], [], []], back: [[]] * 5, osteoporosis: [hacks, [], [], [], []],
            neck_shoulder: [[*hacks, *benches], [], [], [], []], ankle: [[]] * 5, blood_pressure: [head_down, [], [], [], []], heart: [everything, [], [], [], []],

@@ -136,7 +136,8 @@ RSpec.describe Verglas::Guidance::Diagnosis do
     end
   end
 
-  # The one rule of help: it exists, nothing never accepted comes of it, and the whole is better with it. Else the cause stands without a move.
+  # The one rule of help: it exists, nothing never accepted comes of it, and the whole is better with it. Else the cause
+  # stands without a move.
   Worked::MACHINES.each_key do |fixture|
     exercises = Verglas::Machines::Families.fetch(Verglas::Machines::Families.named(*Worked::MACHINES[fixture].values_at("family", "kind"))).exercises.keys
     exercises.each do |exercise|

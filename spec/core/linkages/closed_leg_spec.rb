@@ -9,7 +9,8 @@ RSpec.describe Verglas::Linkages::ClosedLeg do
 
   def radians(degrees) = Verglas::Geometry::Angle.radians(degrees)
 
-  # Where the bars meet by Newton's method on their two lengths, from a start on the knees' side: nothing of the formulas.
+  # Where the bars meet by Newton's method on their two lengths, from a start on the knees' side: nothing of the
+  # formulas.
   def knee_by_lengths(ankle, thigh, shank)
     x = (ankle.s / 2) - ankle.n
     y = (ankle.n / 2) + ankle.s

@@ -89,8 +89,8 @@ RSpec.describe Verglas::Loading::NextLoad do
     expect(described_class.one_leg(stack, 60, limit_kg: 16).choice.mass_kg).to eq(15)
   end
 
-  # Against every visit of two sets: what is told is never heavier than a step above what was lifted last, never up after anything but easy,
-  # never above a limit that leaves the machine something.
+  # Against every visit of two sets: what is told is never heavier than a step above what was lifted last, never up
+  # after anything but easy, never above a limit that leaves the machine something.
   it "is never led up by anything but an easy visit, whatever two sets say" do
     kilograms = stack.choices.map(&:mass_kg)
     hows = [:easy, :clean, :not_reached, nil].product([1, 0.75, nil], [true, false], [true, false])

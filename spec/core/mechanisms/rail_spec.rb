@@ -79,7 +79,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
     expect(finding(*rail("seat_on_rail", target_bend_deg: 110.0), :knee_depth).severity).to eq(2)
   end
 
-  # As deep as the body goes is what is wanted there, not so much less than a number; and what a clinician leaves is the target.
+  # As deep as the body goes is what is wanted there, not so much less than a number; and what a clinician leaves is the
+  # target.
   it "goes all the way back for range where a rule says so, unless something becomes a fault by it" do
     data = Worked::MACHINES.fetch("seat_on_rail")
     # A seat that stays where it is: the back alone makes up the reach.

@@ -2,8 +2,9 @@
 
 require "spec_helper"
 
-# Every angle of a finding, measured in the picture between the parts that it names, is the one that is told: to a degree, on 50 drawn people at drawn
-# marks. What is named and where it is read off is written here apart from what draws it.
+# Every angle of a finding, measured in the picture between the parts that it names, is the one that is told: to a
+# degree, on 50 drawn people at drawn marks. What is named and where it is read off is written here apart from what
+# draws it.
 RSpec.describe "A picture's angles, measured" do
   def each_drawn(fixture, exercise: nil)
     on = Verglas::Machines::Reader.read(Worked::MACHINES.fetch(fixture), exercise: exercise)

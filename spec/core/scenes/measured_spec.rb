@@ -2,8 +2,8 @@
 
 require "spec_helper"
 
-# What is drawn to scale is drawn from the numbers that are told: on drawn people at drawn marks each length and angle of a finding, measured in the
-# picture between the parts that it names, is the number told.
+# What is drawn to scale is drawn from the numbers that are told: on drawn people at drawn marks each length and angle
+# of a finding, measured in the picture between the parts that it names, is the number told.
 RSpec.describe "A picture, measured" do
   def evaluations(fixture, count, exercise: nil, **readings)
     on = Verglas::Machines::Reader.read(Worked::MACHINES.fetch(fixture), exercise: exercise)
@@ -41,7 +41,8 @@ RSpec.describe "A picture, measured" do
     end
   end
 
-  # {name => value} of what is taped between points of the picture: as an instructor is shown it, on the machine by itself.
+  # {name => value} of what is taped between points of the picture: as an instructor is shown it, on the machine by
+  # itself.
   def taped_lengths(on, mechanics, place)
     scene = Verglas::Scenes.of(mechanics, place).at_rest
     on.family.constants.reject { |_, constant| constant.tape.empty? }.to_h { |name, constant| [name, constant.tape.map { |id| scene.points.fetch(id) }] }
