@@ -48,4 +48,5 @@ group :lint do
   gem "rubocop-performance", "~> 1.27", require: false
   gem "rubocop-rspec", "~> 3.10", require: false
   gem "rubocop-sequel", "~> 0.4", require: false
+  gem "syntax_tree", "~> 6.3", require: false
 end

@@ -5,7 +5,12 @@ module Verglas
     # What is chosen with the marks of a fitting, by name: cushions and pads by size in mm, 0 where none lies there; and
     # what is placed (the feet on a plate, a link of a chain), as far as it was.
     module Aids
-      CHOICES = Machines::Families.single.flat_map { |family| family.choices.values }.to_h { |choice| [choice.name.to_s, choice] }.freeze
+      CHOICES =
+        Machines::Families
+          .single
+          .flat_map { |family| family.choices.values }
+          .to_h { |choice| [choice.name.to_s, choice] }
+          .freeze
       LAID = CHOICES.reject { |_, choice| choice.placed? }.keys.freeze
       PLACED = (CHOICES.keys - LAID).freeze
       ADDED = CHOICES.select { |_, choice| choice.added? }.keys.freeze
@@ -32,13 +37,17 @@ module Verglas
         unknown = given.to_h.keys.map(&:to_s) - CHOICES.keys
         raise Invalid.new(:unknown_field, path: "/aids/#{unknown.first}") if unknown.any?
 
-        of(given).each { |name, size| raise Invalid.new(:too_large, path: "/aids/#{name}", expected: most(name)) if size > most(name) }
+        of(given).each do |name, size|
+          raise Invalid.new(:too_large, path: "/aids/#{name}", expected: most(name)) if size > most(name)
+        end
 
         of(given)
       end
 
       # Of what is placed the mechanism says how far it goes.
-      def most(name) = CHOICES.fetch(name).then { |choice| choice.placed? ? choice.most || Float::INFINITY : THICKEST_MM }
+      def most(name)
+        CHOICES.fetch(name).then { |choice| choice.placed? ? choice.most || Float::INFINITY : THICKEST_MM }
+      end
 
       # What a family can wish for of them.
       def wishes(family, given) = of(given).transform_keys(&:to_sym).slice(*family.choices.keys)
@@ -48,8 +57,13 @@ module Verglas
 
       # All of it in sentences.
       def says(aids)
-        [*laid(aids).map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) },
-         *aids.slice(*PLACED).reject { |name, size| ADDED.include?(name) && size.zero? }.map { |name, size| Formats::Words.say("aids.#{name}.stands", size: size.round) }]
+        [
+          *laid(aids).map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) },
+          *aids
+            .slice(*PLACED)
+            .reject { |name, size| ADDED.include?(name) && size.zero? }
+            .map { |name, size| Formats::Words.say("aids.#{name}.stands", size: size.round) }
+        ]
       end
     end
   end

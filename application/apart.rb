@@ -14,10 +14,12 @@ module Verglas
       GRACE_S = 3.0
 
       # Raised where somebody asks the database from there.
-      class NoDatabase < StandardError; end
+      class NoDatabase < StandardError
+      end
 
       # Raised where it failed there, which the log has told already.
-      class Failed < StandardError; end
+      class Failed < StandardError
+      end
 
       # A time that passes.
       class Budget
@@ -85,12 +87,13 @@ module Verglas
       # A process that thinks, and where it can be heard.
       def asked(question, budget_s)
         reader, writer = IO.pipe(binmode: true)
-        child = Process.fork do
-          reader.close
-          think(question, Budget.new(budget_s), writer)
-        ensure
-          exit!(0) # nothing that was to be done at this process's end is the child's to do, however it ends
-        end
+        child =
+          Process.fork do
+            reader.close
+            think(question, Budget.new(budget_s), writer)
+          ensure
+            exit!(0) # nothing that was to be done at this process's end is the child's to do, however it ends
+          end
         writer.close
         [child, reader]
       end

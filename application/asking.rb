@@ -29,7 +29,14 @@ module Verglas
         standing = @gym.cautions.of(@client[:id]).to_h { |row| [row[:caution], row] }
         (seen - standing.keys).each { |name| @gym.cautions.put(@client[:id], name, version: nil, by: @by, note: "") }
         open = standing[NOT_ASKED]
-        @gym.cautions.remove(@client[:id], NOT_ASKED, version: open[:version], by: @by, reason: Formats::Words.say("cautions.asked_since")) if open
+        return unless open
+        @gym.cautions.remove(
+          @client[:id],
+          NOT_ASKED,
+          version: open[:version],
+          by: @by,
+          reason: Formats::Words.say("cautions.asked_since")
+        )
       end
     end
   end

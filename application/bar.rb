@@ -3,8 +3,6 @@
 module Verglas
   module Application
     # What keeps a client off a machine, for words: a code and its numbers.
-    Bar = Value.define(:code, :params) do
-      def self.of(code, **params) = new(code: code, params: params)
-    end
+    Bar = Value.define(:code, :params) { def self.of(code, **params) = new(code: code, params: params) }
   end
 end

@@ -20,11 +20,21 @@ module Verglas
       def envelope = @envelope ||= @safety.envelope(@family)
       def hard = @hard ||= @safety.hard(@family)
 
-      def cautions = @safety.effect(@family).bars.map { |bar| Bar.of(:caution, caution: bar.caution, until: bar.until, motion: bar.motion) }
+      def cautions
+        @safety
+          .effect(@family)
+          .bars
+          .map { |bar| Bar.of(:caution, caution: bar.caution, until: bar.until, motion: bar.motion) }
+      end
 
       # A joint which the machine holds past what a caution, a clinician or the client's own measure allows.
       def held
-        past = @family.joints.each_value.select(&:held?).reject { |joint| envelope.cover?(joint.motion, joint.held_within(envelope)) }
+        past =
+          @family
+            .joints
+            .each_value
+            .select(&:held?)
+            .reject { |joint| envelope.cover?(joint.motion, joint.held_within(envelope)) }
         past.map { |joint| Bar.of(:held, motion: joint.motion, deg: joint.held_deg.round, limit: limit_passed(joint)) }
       end
 
@@ -34,7 +44,13 @@ module Verglas
       end
 
       # A joint of which no angle is claimed is barred by a caution's or a clinician's figure.
-      def by_eye = @family.joints.each_value.select { |joint| joint.by_eye? && limited?(joint) }.map { |joint| Bar.of(:by_eye, motion: joint.motion) }
+      def by_eye
+        @family
+          .joints
+          .each_value
+          .select { |joint| joint.by_eye? && limited?(joint) }
+          .map { |joint| Bar.of(:by_eye, motion: joint.motion) }
+      end
 
       # The same until the lengths are taped that would tell it.
       def untaped
@@ -54,7 +70,8 @@ module Verglas
       def too_heavy
         limit = @safety.load_limit_kg(@family)
         lightest = @safety.rig&.choices&.lightest
-        Bar.of(:too_heavy, lightest_kg: lightest.mass_kg, limit_kg: limit) if limit && lightest && lightest.mass_kg > limit + Loading::Choices::ROUNDING_KG
+        return unless limit && lightest && lightest.mass_kg > limit + Loading::Choices::ROUNDING_KG
+        Bar.of(:too_heavy, lightest_kg: lightest.mass_kg, limit_kg: limit)
       end
     end
   end

@@ -12,35 +12,39 @@ module Verglas
       ROW = { belt: true, one_leg: true, loading: { "kind" => "plates" } }.freeze
 
       # One caution on one family as a Meeting and its Safety answer it, without a client.
-      Case = Struct.new(:family, :caution, :low_seat) do
-        def machine = @machine ||= Mechanisms::Sample.of(family)
-        def machine_row = ROW
-        def rules = @rules ||= { **Guidance::HouseRules.chosen, **effect.schools }
-        def effect(*) = @effect ||= Guidance::Cautions.effect(family, [caution], low_seat: low_seat)
-        def envelope(*) = effect.envelope.joined
-        def hard(*) = envelope
-        def load_limit_kg(*) = nil
-        def rig = nil
-        def steeper_bench = Formats::Words.say("caution_table.steeper_bench")
-        def belt_squat_first = Formats::Words.say("caution_table.belt_squat")
-        def bars = Bars.new(self, family, machine, taped: family.constants.keys).all
+      Case =
+        Struct.new(:family, :caution, :low_seat) do
+          def machine = @machine ||= Mechanisms::Sample.of(family)
+          def machine_row = ROW
+          def rules = @rules ||= { **Guidance::HouseRules.chosen, **effect.schools }
+          def effect(*) = @effect ||= Guidance::Cautions.effect(family, [caution], low_seat: low_seat)
+          def envelope(*) = effect.envelope.joined
+          def hard(*) = envelope
+          def load_limit_kg(*) = nil
+          def rig = nil
+          def steeper_bench = Formats::Words.say("caution_table.steeper_bench")
+          def belt_squat_first = Formats::Words.say("caution_table.belt_squat")
+          def bars = Bars.new(self, family, machine, taped: family.constants.keys).all
 
-        # What is said on a machine of this kind.
-        def says
-          return bars.map { |bar| barred(bar) }.uniq.join(" ") if bars.any?
+          # What is said on a machine of this kind.
+          def says
+            return bars.map { |bar| barred(bar) }.uniq.join(" ") if bars.any?
 
-          said = [*Told::Narrowed.says(effect, family, rules), *Told::Manner.of(effect, self)]
-          said.empty? ? "–" : said.join(" ")
+            said = [*Told::Narrowed.says(effect, family, rules), *Told::Manner.of(effect, self)]
+            said.empty? ? "–" : said.join(" ")
+          end
+
+          private
+
+          # In a word or two.
+          def barred(bar)
+            motion = bar.params[:motion]
+            Formats::Words.say(
+              "caution_table.#{bar.params.fetch(:until, bar.code)}",
+              motion: motion && Formats::Words.say("motions.#{motion}").downcase
+            )
+          end
         end
-
-        private
-
-        # In a word or two.
-        def barred(bar)
-          motion = bar.params[:motion]
-          Formats::Words.say("caution_table.#{bar.params.fetch(:until, bar.code)}", motion: motion && Formats::Words.say("motions.#{motion}").downcase)
-        end
-      end
 
       HEAD = <<~MARKDOWN
         # Cautions, family by family
@@ -67,8 +71,14 @@ module Verglas
 
       # What is asked beside the caution itself.
       def asked(rule)
-        parts = [("which side" if rule.sided), ("which joint" if rule.joints), "who cleared it, when", ("degrees of #{motion(rule.degrees_of)}" if rule.degrees_of),
-                 ("which exercises are named" if rule.bars.any? { |bar| bar.until == :named }), "a load allowed"]
+        parts = [
+          ("which side" if rule.sided),
+          ("which joint" if rule.joints),
+          "who cleared it, when",
+          ("degrees of #{motion(rule.degrees_of)}" if rule.degrees_of),
+          ("which exercises are named" if rule.bars.any? { |bar| bar.until == :named }),
+          "a load allowed"
+        ]
         rule.asked ? "Asked: #{parts.compact.join(", ")}." : "Asked no longer; kept for who has it."
       end
 
@@ -76,25 +86,55 @@ module Verglas
         columns = columns(rule)
         rows = families.group_by { |family| shorter(columns.each_value.map { |caution| cell(family, caution) }) }
         head = ["Families", *columns.keys]
-        [line(head), line(head.map { "---" }), *rows.map { |cells, alike| line([alike.map { |family| name(family) }.join(", "), *cells]) }]
+        [
+          line(head),
+          line(head.map { "---" }),
+          *rows.map { |cells, alike| line([alike.map { |family| name(family) }.join(", "), *cells]) }
+        ]
       end
 
       def columns(rule)
         of = ->(**given) { Guidance::Cautions::Caution.of(rule.name, **given) }
         given = EXAMPLES[rule.degrees_of]
-        { "not cleared" => of[], "cleared" => of[cleared: true],
-          **(given ? { "cleared with #{degrees(rule.degrees_of, given)}" => of[cleared: true, degrees: Body::Envelope.new({ rule.degrees_of => given })] } : {}),
-          **(rule.bars.any? { |bar| bar.until == :named } ? { "cleared, every exercise named" => of[cleared: true, named: families.map(&:id)] } : {}) }
+        {
+          "not cleared" => of[],
+          "cleared" => of[cleared: true],
+          **(
+            if given
+              {
+                "cleared with #{degrees(rule.degrees_of, given)}" =>
+                  of[cleared: true, degrees: Body::Envelope.new({ rule.degrees_of => given })]
+              }
+            else
+              {}
+            end
+          ),
+          **(
+            if rule.bars.any? { |bar| bar.until == :named }
+              { "cleared, every exercise named" => of[cleared: true, named: families.map(&:id)] }
+            else
+              {}
+            end
+          )
+        }
       end
 
       # A low seat bars beside that, where it does.
       def cell(family, caution)
         said, low = [false, true].map { |low_seat| Case.new(family, caution, low_seat).says }
-        low == said || family.constants[:seat_height].nil? ? said : "#{said} #{Formats::Words.say("caution_table.low_seat")}"
+        if low == said || family.constants[:seat_height].nil?
+          said
+        else
+          "#{said} #{Formats::Words.say("caution_table.low_seat")}"
+        end
       end
 
       # What is as before is not said again.
-      def shorter(cells) = cells.each_with_index.map { |cell, index| index.positive? && cell == cells[index - 1] ? Formats::Words.say("caution_table.same") : cell }
+      def shorter(cells)
+        cells.each_with_index.map do |cell, index|
+          index.positive? && cell == cells[index - 1] ? Formats::Words.say("caution_table.same") : cell
+        end
+      end
 
       def families = @families ||= Machines::Families.single
       def name(family) = Formats::Words.say("families.#{family.id}")

@@ -19,8 +19,19 @@ module Verglas
         wanted = { contact_above_ankle_mm: row[:contact_above_ankle_mm] }.compact.slice(*machine.family.wishes.keys)
         wishes = Mechanisms::Wishes.for(machine.family, **wanted, **Aids.wishes(machine.family, row[:aids]))
         # Only the marks are read, so any body serves.
-        evaluation = Fitting::Evaluation.new(machine: machine, estimate: Body::Prior.estimate(sex: nil), wishes: wishes, indices: machine.indices(row[:marks].to_h))
-        Fitting::Checked.of(evaluation, machine: row[:id], knee_off_mm: row[:knee_off_mm]&.to_f, roller_seen: row[:roller_seen])
+        evaluation =
+          Fitting::Evaluation.new(
+            machine: machine,
+            estimate: Body::Prior.estimate(sex: nil),
+            wishes: wishes,
+            indices: machine.indices(row[:marks].to_h)
+          )
+        Fitting::Checked.of(
+          evaluation,
+          machine: row[:id],
+          knee_off_mm: row[:knee_off_mm]&.to_f,
+          roller_seen: row[:roller_seen]
+        )
       end
       private_class_method :one
     end

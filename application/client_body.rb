@@ -12,17 +12,27 @@ module Verglas
 
       # and_then: further readings, after those of the rows; checked: Body::CheckedFittings.
       def estimation(client, rows, and_then: [], checked: [])
-        basis = { sex: client[:sex], body_mass_kg: client[:body_mass_kg]&.to_f, age_years: age_years(client[:birth_date]), readings: rows.map do |row|
-          reading(row)
-        end + and_then, checked: checked }
+        basis = {
+          sex: client[:sex],
+          body_mass_kg: client[:body_mass_kg]&.to_f,
+          age_years: age_years(client[:birth_date]),
+          readings: rows.map { |row| reading(row) } + and_then,
+          checked: checked
+        }
         RECENT.fetch(basis) { Body::Estimation.new(**basis) }
       end
 
       # In whole years; nil where the day of birth is not known.
-      def age_years(born, today = Date.today) = born && (today.year - born.year - (today < (born >> (12 * (today.year - born.year))) ? 1 : 0))
+      def age_years(born, today = Date.today)
+        born && (today.year - born.year - (today < (born >> (12 * (today.year - born.year))) ? 1 : 0))
+      end
 
       def reading(row)
-        Body::Reading.new(observation: row[:observation].to_sym, value_mm: row[:value_mm].to_f, confirmed: row[:confirmed])
+        Body::Reading.new(
+          observation: row[:observation].to_sym,
+          value_mm: row[:value_mm].to_f,
+          confirmed: row[:confirmed]
+        )
       end
     end
   end

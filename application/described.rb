@@ -10,7 +10,9 @@ module Verglas
 
       # exercise: its name, nil on a machine with one.
       def machine(row, exercise)
-        RECENT.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Store::Tables::Machines.value(row, exercise: exercise) }
+        RECENT.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) do
+          Store::Tables::Machines.value(row, exercise: exercise)
+        end
       end
 
       # The same by the family that the exercise is of; and which of its lengths are taped.
@@ -21,7 +23,9 @@ module Verglas
         [*family.defaults.keys, *{ **row[:constants].to_h, **own }.compact.keys.map(&:to_sym)]
       end
 
-      def exercise_of(row, family) = Machines::Families.fetch(row[:family]).exercises.find { |_, one| one.id == family.id }.first
+      def exercise_of(row, family)
+        Machines::Families.fetch(row[:family]).exercises.find { |_, one| one.id == family.id }.first
+      end
       private_class_method :exercise_of
     end
   end

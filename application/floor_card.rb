@@ -14,13 +14,31 @@ module Verglas
 
       # {[machine id, exercise] => Meeting} of all machines in service, each exercise.
       def meetings
-        @meetings ||= rows.flat_map { |row| Store::Tables::Machines.exercises(row).map { |exercise| [row, exercise.to_s] } }
-                          .to_h { |row, exercise| [[row[:id], exercise], Meeting.among(@gym, person, machine_row: row, exercise: exercise, shared: shared, given: { shown: shown })] }
+        @meetings ||=
+          rows
+            .flat_map { |row| Store::Tables::Machines.exercises(row).map { |exercise| [row, exercise.to_s] } }
+            .to_h do |row, exercise|
+              [
+                [row[:id], exercise],
+                Meeting.among(
+                  @gym,
+                  person,
+                  machine_row: row,
+                  exercise: exercise,
+                  shared: shared,
+                  given: {
+                    shown: shown
+                  }
+                )
+              ]
+            end
       end
 
       # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym
       # owns are, on one day.
-      def basis(today = Date.today) = Basis.of(@gym.id, person.to_a, rows.map { |row| Basis.machine(row) }, shared.to_a, shown, today)
+      def basis(today = Date.today)
+        Basis.of(@gym.id, person.to_a, rows.map { |row| Basis.machine(row) }, shared.to_a, shown, today)
+      end
 
       # Where a machine does not serve: the gym's others that do (Substitutes), best first.
       def instead(meeting) = Substitutes.of(meeting, others: meetings.values)

@@ -11,13 +11,22 @@ module Verglas
       def offered(evaluation, uncleared)
         return [] if evaluation.findings.empty?
 
-        evaluation.mechanics.limits_at(evaluation.place, 0.0).keys.map { |name| Guidance::Limits.fetch(name) }.select { |limit| limit.skipped_for(uncleared).empty? }
+        evaluation
+          .mechanics
+          .limits_at(evaluation.place, 0.0)
+          .keys
+          .map { |name| Guidance::Limits.fetch(name) }
+          .select { |limit| limit.skipped_for(uncleared).empty? }
       end
 
       # {deg:, reading:}: degrees, and as the client's page reads it (cm from the wall, of an ankle). Raises Invalid for
       # what is not read there, and outside what can be.
       def read(evaluation, limit, share)
-        deg = evaluation.mechanics.limits_at(evaluation.place, share).fetch(limit.name) { raise Invalid.new(:unknown_limit, path: "/limit", limit: limit.name.to_s) }
+        deg =
+          evaluation
+            .mechanics
+            .limits_at(evaluation.place, share)
+            .fetch(limit.name) { raise Invalid.new(:unknown_limit, path: "/limit", limit: limit.name.to_s) }
         reading = (limit.per_cm ? deg / limit.per_cm : deg).floor(1)
         { deg: limit.degrees(reading).round(1), reading: reading }
       end

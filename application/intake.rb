@@ -11,7 +11,14 @@ module Verglas
       # Rows of one piece: checked together; of marks, which belong together by machine, all.
       PIECE = 1000
       PIECES = { gym: 200, marks: 10_000 }.freeze
-      SHEETS = { clients: "Clients", readings: "Readings", machines: "Machines", marks: "Marks", fittings: "Fittings", visits: "Visits" }.freeze
+      SHEETS = {
+        clients: "Clients",
+        readings: "Readings",
+        machines: "Machines",
+        marks: "Marks",
+        fittings: "Fittings",
+        visits: "Visits"
+      }.freeze
       GYM = :gym
       # Told one by one.
       MOST_TOLD = 500
@@ -44,8 +51,10 @@ module Verglas
       # The next thing to be done with it: reading, then a piece of checking. Answers its row.
       def step(row)
         case row[:state]
-        when "arriving" then read(row)
-        when "checking" then check_next(row)
+        when "arriving"
+          read(row)
+        when "checking"
+          check_next(row)
         end
         @imports.find(row[:id])
       end
@@ -66,7 +75,14 @@ module Verglas
 
       # What a checked file would do, row by row: those that are refused, change something or have a namesake. [[line,
       # action, wrong as plain data, what it is about, what it tells]]
-      def told(row) = @imports.outcomes(row[:id]).values.flatten(1).sort_by { |line, action| [action == "refuse" ? 0 : 1, line] }.first(MOST_TOLD)
+      def told(row)
+        @imports
+          .outcomes(row[:id])
+          .values
+          .flatten(1)
+          .sort_by { |line, action| [action == "refuse" ? 0 : 1, line] }
+          .first(MOST_TOLD)
+      end
 
       # Where one file is taken in from a disk: every step of it, one after the other. Yields the import's row after
       # each.
@@ -90,14 +106,23 @@ module Verglas
         read = Parsing.new(@imports, row)
         read.call
         @imports.forget_chunks(row[:id])
-        @imports.update(row[:id], state: read.pieces.zero? ? "checked" : "checking", rows: read.rows, pieces: read.pieces, head: read.head)
+        @imports.update(
+          row[:id],
+          state: read.pieces.zero? ? "checked" : "checking",
+          rows: read.rows,
+          pieces: read.pieces,
+          head: read.head
+        )
       end
 
       def check_next(row)
         number = row[:checked] + 1
         outcomes, keys = checker(row).call(@imports.piece(row[:id], number))
         @imports.add_keys(row[:id], keys)
-        told = outcomes.reject { |outcome| %i[add same].include?(outcome.action) && outcome.tells.nil? }.map { |outcome| plain(outcome) }
+        told =
+          outcomes
+            .reject { |outcome| %i[add same].include?(outcome.action) && outcome.tells.nil? }
+            .map { |outcome| plain(outcome) }
         @imports.put_outcomes(row[:id], number, told) if told.any?
         counts = count(row[:counts].to_h, outcomes)
         last = number == row[:pieces]
@@ -105,13 +130,21 @@ module Verglas
         hold_together(row[:id], counts) if last
       end
 
-      def count(counts, outcomes) = outcomes.map { |outcome| outcome.action.to_s }.tally.merge(counts) { |_, now, before| now + before }
+      def count(counts, outcomes)
+        outcomes.map { |outcome| outcome.action.to_s }.tally.merge(counts) { |_, now, before| now + before }
+      end
 
       # What stands twice in the file, and what points at nothing there.
       def hold_together(id, counts)
         @imports.look_at_keys
-        twice = @imports.repeated(id, limit: MOST_TOLD).map { |line, first| Outcome.refuse(line, Invalid.new(:stands_twice, path: "", first: first)) }
-        nowhere = @imports.dangling(id, limit: MOST_TOLD).map { |line, key| Outcome.refuse(line, Invalid.new(:refers_nowhere, path: "", key: key)) }
+        twice =
+          @imports
+            .repeated(id, limit: MOST_TOLD)
+            .map { |line, first| Outcome.refuse(line, Invalid.new(:stands_twice, path: "", first: first)) }
+        nowhere =
+          @imports
+            .dangling(id, limit: MOST_TOLD)
+            .map { |line, key| Outcome.refuse(line, Invalid.new(:refers_nowhere, path: "", key: key)) }
         return if twice.empty? && nowhere.empty?
 
         @imports.put_extra(id, [*twice, *nowhere].map { |outcome| plain(outcome) })
@@ -119,12 +152,24 @@ module Verglas
       end
 
       def plain(outcome)
-        wrong = outcome.wrong && { "code" => outcome.wrong.code, "path" => outcome.wrong.path, "message" => Formats::Words.error(outcome.wrong.code, outcome.wrong.params) }
+        wrong =
+          outcome.wrong &&
+            {
+              "code" => outcome.wrong.code,
+              "path" => outcome.wrong.path,
+              "message" => Formats::Words.error(outcome.wrong.code, outcome.wrong.params)
+            }
         [outcome.line, outcome.action, wrong, about(outcome.said), outcome.tells]
       end
 
       # By what somebody finds the row.
-      def about(values) = values.is_a?(Hash) ? values.values_at(:name, :client, :machine, :adjuster, :mark, :reading, :set).compact.first(3).join(", ") : ""
+      def about(values)
+        if values.is_a?(Hash)
+          values.values_at(:name, :client, :machine, :adjuster, :mark, :reading, :set).compact.first(3).join(", ")
+        else
+          ""
+        end
+      end
 
       def checker(row) = row[:kind].to_sym == GYM ? Archive.new(@gym, row, by: @by) : Rows.new(sheet(row), row)
       def sheet(row) = Intake.const_get(SHEETS.fetch(row[:kind].to_sym)).new(@gym, by: @by)
@@ -137,7 +182,9 @@ module Verglas
         (1..row[:pieces]).inject({}) do |all, number|
           @gym.expect_many(GROWING) if number > 1
           outcomes = rows.outcomes(@imports.piece(row[:id], number), aside)
-          raise Invalid.new(:rows_refused, path: "", count: outcomes.count(&:refused?)) if !leave && outcomes.any?(&:refused?)
+          if !leave && outcomes.any?(&:refused?)
+            raise Invalid.new(:rows_refused, path: "", count: outcomes.count(&:refused?))
+          end
 
           added = rows.sheet.write(outcomes.reject(&:refused?))
           @gym.trail.add_all(MADE, added, by: @by)

@@ -11,7 +11,12 @@ module Verglas
 
         last = gym.fittings.last_accepted_of(ids, machine_row[:id], exercise)
         shared = Meeting::Shared.of(gym)
-        Store::Queries::People.new(gym).call(ids).map { |id, person| [Meeting.among(gym, person, machine_row: machine_row, exercise: exercise, shared: shared), last[id]] }
+        Store::Queries::People
+          .new(gym)
+          .call(ids)
+          .map do |id, person|
+            [Meeting.among(gym, person, machine_row: machine_row, exercise: exercise, shared: shared), last[id]]
+          end
       end
 
       def initialize(gym, ids)
@@ -25,7 +30,11 @@ module Verglas
         person = @people.fetch(client_id)
         OneLine.of(machine_row[:id], -> { [OneLine::BAR] }) do
           family = Machines::Families.fetch(machine_row[:family]).exercises.fetch(exercise[/.+/])
-          Safety.new(@gym, client: person.row, machine_row: machine_row, rows: person.cautions, plates: @plates) { body(person) }.bars(family)
+          Safety
+            .new(@gym, client: person.row, machine_row: machine_row, rows: person.cautions, plates: @plates) do
+              body(person)
+            end
+            .bars(family)
         end
       end
 

@@ -18,7 +18,10 @@ module Verglas
       end
 
       def self.of(meeting)
-        new(meeting, Store::Queries::Logbook.new(meeting.gym).call(meeting.client[:id], meeting.machine_row[:id], meeting.exercise))
+        new(
+          meeting,
+          Store::Queries::Logbook.new(meeting.gym).call(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
+        )
       end
 
       # Oldest first.
@@ -29,7 +32,9 @@ module Verglas
 
       # The visit of today from this fitting, with its sets; nil where none has begun.
       def going_on
-        @rows[:visits].reverse.find { |row| row[:fitting_id] == @meeting.fitting[:id] && row[:last_at] >= @now - GOES_ON_S }
+        @rows[:visits].reverse.find do |row|
+          row[:fitting_id] == @meeting.fitting[:id] && row[:last_at] >= @now - GOES_ON_S
+        end
       end
 
       # Loading::NextLoad, for both legs or for one; nil where the machine's loads were never described.
@@ -37,7 +42,9 @@ module Verglas
         return unless rig
 
         last = last_on(one_leg) || (known unless one_leg)
-        return Loading::NextLoad.one_leg(rig.choices, both_kg, limit_kg: limit_kg(true)) if one_leg && last.nil? && both_kg
+        if one_leg && last.nil? && both_kg
+          return Loading::NextLoad.one_leg(rig.choices, both_kg, limit_kg: limit_kg(true))
+        end
 
         load_after(last, one_leg: one_leg, gap: gap, measure: measure_straight?(before))
       end
@@ -58,10 +65,20 @@ module Verglas
 
       # Since the last set of this action, on whichever machine; what came between and weakens is a caution of its own.
       def gap
-        @gap ||= begin
-          last = Store::Queries::LastOfAction.new(@meeting.gym).call(@meeting.client[:id], of: same_action, but_visit: going_on&.fetch(:id))
-          last ? Loading::Gap.new(weeks: (@now - last) / (7 * 86_400.0), anew: weakened_since?(last)) : Loading::Gap.none
-        end
+        @gap ||=
+          begin
+            last =
+              Store::Queries::LastOfAction.new(@meeting.gym).call(
+                @meeting.client[:id],
+                of: same_action,
+                but_visit: going_on&.fetch(:id)
+              )
+            if last
+              Loading::Gap.new(weeks: (@now - last) / (7 * 86_400.0), anew: weakened_since?(last))
+            else
+              Loading::Gap.none
+            end
+          end
       end
 
       # Nothing harder than a load is told to somebody whom a caution spares something.
@@ -88,8 +105,16 @@ module Verglas
 
       def load_after(last, measure:, one_leg: false, gap: Loading::Gap.none)
         effect = @meeting.caution_effect
-        Loading::NextLoad.today(rig.choices, last, pad: pad(marks), limit_kg: limit_kg(one_leg), light_share: effect.light_share,
-                                                   in_hand: !effect.in_hand.nil?, gap: gap, measure: measure)
+        Loading::NextLoad.today(
+          rig.choices,
+          last,
+          pad: pad(marks),
+          limit_kg: limit_kg(one_leg),
+          light_share: effect.light_share,
+          in_hand: !effect.in_hand.nil?,
+          gap: gap,
+          measure: measure
+        )
       end
 
       # Where hamstrings end a movement and nobody measured them: short at two visits and no sign, so they are measured
@@ -99,7 +124,8 @@ module Verglas
         return false if wish.nil? || @meeting.safety.measured.key?(wish.measured_as) || visited.size < 2
 
         uncleared = @meeting.safety.rows.reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
-        visited.last(2).all? { |entry| entry.visit.outcome == :short } && Guidance::Limits.fetch(wish.measured_as).skipped_for(uncleared).empty?
+        visited.last(2).all? { |entry| entry.visit.outcome == :short } &&
+          Guidance::Limits.fetch(wish.measured_as).skipped_for(uncleared).empty?
       end
 
       def sides_of_visits
@@ -114,12 +140,20 @@ module Verglas
       private_constant :WEAKENING
 
       def weakened_since?(last)
-        @meeting.safety.rows.any? { |row| WEAKENING.include?(row[:caution]) && (row[:cleared_on].nil? || row[:cleared_on] >= last.to_date) }
+        @meeting.safety.rows.any? do |row|
+          WEAKENING.include?(row[:caution]) && (row[:cleared_on].nil? || row[:cleared_on] >= last.to_date)
+        end
       end
 
       def same_action
         action = @meeting.machine.family.action
-        Machines::Families.all.flat_map { |family| family.exercises.select { |_, one| one.action == action }.keys.map { |exercise| [family.id.to_s, exercise.to_s] } }
+        Machines::Families.all.flat_map do |family|
+          family
+            .exercises
+            .select { |_, one| one.action == action }
+            .keys
+            .map { |exercise| [family.id.to_s, exercise.to_s] }
+        end
       end
 
       def rig = @meeting.rig
@@ -131,7 +165,8 @@ module Verglas
 
       # On a plate that both legs push, one takes half at most.
       def limit_kg(one_leg)
-        half = Loading::Remarks.one_leg_most_kg(both_kg) if one_leg && both_kg && @meeting.machine.family.tags[:on_a_plate]
+        half = Loading::Remarks.one_leg_most_kg(both_kg) if one_leg && both_kg &&
+          @meeting.machine.family.tags[:on_a_plate]
         [@meeting.load_limit_kg, half].compact.min
       end
 
@@ -140,7 +175,13 @@ module Verglas
       # What stands on the fitting where nobody said how it went.
       def known
         load_kg = @meeting.fitting[:work]["load_kg"]
-        load_kg && Loading::Visit.new(sets: [Loading::DoneSet.new(load_kg: load_kg, last: nil, reached: nil, joint: false, sign: false, one_leg: false)], pad: pad(marks))
+        load_kg &&
+          Loading::Visit.new(
+            sets: [
+              Loading::DoneSet.new(load_kg: load_kg, last: nil, reached: nil, joint: false, sign: false, one_leg: false)
+            ],
+            pad: pad(marks)
+          )
       end
 
       def of_fittings
@@ -148,7 +189,15 @@ module Verglas
           work = row[:work]
           next unless work["last"] || work["felt"] == "joint" || row[:signs].any?
 
-          set = Loading::DoneSet.new(load_kg: work["load_kg"], last: work["last"]&.to_sym, reached: nil, joint: work["felt"] == "joint", sign: row[:signs].any?, one_leg: false)
+          set =
+            Loading::DoneSet.new(
+              load_kg: work["load_kg"],
+              last: work["last"]&.to_sym,
+              reached: nil,
+              joint: work["felt"] == "joint",
+              sign: row[:signs].any?,
+              one_leg: false
+            )
           Entry.new(row[:accepted_at], row, nil, Loading::Visit.new(sets: [set], pad: pad(row[:marks].to_h)))
         end
       end
@@ -159,18 +208,35 @@ module Verglas
           fitting = fittings[row[:fitting_id]]
           sets = row[:sets].map { |set| done(set) }
           sets = [planned(row)] if sets.empty? && row[:planned_kg]
-          Entry.new(row[:begun_at], fitting, row, Loading::Visit.new(sets: sets, pad: pad(fitting[:marks].to_h))) if fitting && sets.any?
+          if fitting && sets.any?
+            Entry.new(row[:begun_at], fitting, row, Loading::Visit.new(sets: sets, pad: pad(fitting[:marks].to_h)))
+          end
         end
       end
 
       # The machine was set up and nobody wrote how it went.
-      def planned(row) = Loading::DoneSet.new(load_kg: row[:planned_kg].to_f, last: nil, reached: nil, joint: false, sign: false, one_leg: false)
+      def planned(row)
+        Loading::DoneSet.new(
+          load_kg: row[:planned_kg].to_f,
+          last: nil,
+          reached: nil,
+          joint: false,
+          sign: false,
+          one_leg: false
+        )
+      end
 
       def done(set)
         how = set[:how]
         meaning = how["felt"] && Guidance::Regions.fetch(how["felt"]).meaning(@meeting.machine.family)
-        Loading::DoneSet.new(load_kg: set[:load_kg]&.to_f, last: how["last"]&.to_sym, reached: how["reached"]&.to_f, joint: meaning == :joint,
-                             sign: !how["sign"].nil? || how["held_back"] || meaning == :elsewhere, one_leg: !set[:leg].empty?)
+        Loading::DoneSet.new(
+          load_kg: set[:load_kg]&.to_f,
+          last: how["last"]&.to_sym,
+          reached: how["reached"]&.to_f,
+          joint: meaning == :joint,
+          sign: !how["sign"].nil? || how["held_back"] || meaning == :elsewhere,
+          one_leg: !set[:leg].empty?
+        )
       end
 
       def lever_mm(marks)

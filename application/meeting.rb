@@ -10,7 +10,14 @@ module Verglas
       # The bench of a fitting; nil where the gym has none.
       def self.of(gym, fitting_id)
         rows = Store::Queries::FittingOnBench.new(gym).call(fitting_id)
-        rows && new(gym, fitting: rows[:fitting], client: rows[:client], machine_row: rows[:machine], exercise: rows[:fitting][:exercise])
+        rows &&
+          new(
+            gym,
+            fitting: rows[:fitting],
+            client: rows[:client],
+            machine_row: rows[:machine],
+            exercise: rows[:fitting][:exercise]
+          )
       end
 
       # An accepted fitting's client on its machine as that is described now; nil where there is none.
@@ -18,25 +25,55 @@ module Verglas
         meeting = of(gym, fitting_id)
         return unless meeting && meeting.fitting[:state] == "accepted"
 
-        new(gym, client: meeting.client, machine_row: gym.machines.find(meeting.machine_row[:id]), exercise: meeting.exercise, fitting: meeting.fitting)
+        new(
+          gym,
+          client: meeting.client,
+          machine_row: gym.machines.find(meeting.machine_row[:id]),
+          exercise: meeting.exercise,
+          fitting: meeting.fitting
+        )
       end
 
       # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has,
       # read once; given: what else was.
       def self.among(gym, person, machine_row:, exercise:, shared:, given: {})
-        new(gym, client: person.row, machine_row: machine_row, exercise: exercise, readings: person.readings,
-                 given: { checked_rows: person.checked, caution_rows: person.cautions, rules_chosen: { gym: shared.rules, client: person.own_rules }, equipment: shared.sizes,
-                          plates: shared.plates, **given })
+        new(
+          gym,
+          client: person.row,
+          machine_row: machine_row,
+          exercise: exercise,
+          readings: person.readings,
+          given: {
+            checked_rows: person.checked,
+            caution_rows: person.cautions,
+            rules_chosen: {
+              gym: shared.rules,
+              client: person.own_rules
+            },
+            equipment: shared.sizes,
+            plates: shared.plates,
+            **given
+          }
+        )
       end
 
       # What a gym has, asked for once.
-      Shared = Struct.new(:rules, :sizes, :plates) do
-        def self.of(gym) = new(gym.rules.of_gym, gym.equipment.sizes, gym.equipment.plates)
-      end
+      Shared =
+        Struct.new(:rules, :sizes, :plates) do
+          def self.of(gym) = new(gym.rules.of_gym, gym.equipment.sizes, gym.equipment.plates)
+        end
 
       # exercise: its name, "" on a machine with one; given: what was read already or is to hold instead, by the names
       # above.
-      def initialize(gym, client:, machine_row:, exercise: "", readings: gym.readings.of(client[:id]), fitting: nil, given: {})
+      def initialize(
+        gym,
+        client:,
+        machine_row:,
+        exercise: "",
+        readings: gym.readings.of(client[:id]),
+        fitting: nil,
+        given: {}
+      )
         @given = given
         @rules = given[:rules]
         @checked_rows = given[:checked_rows]
@@ -56,7 +93,13 @@ module Verglas
 
       # {aid => sizes, mm} of the cushions and pads which the gym owns and this machine takes.
       def aid_sizes
-        @aid_sizes ||= machine.family.choices.each_value.select { |choice| takes?(choice) }.to_h { |choice| [choice.name, equipment_sizes.fetch(choice.equipment, [])] }
+        @aid_sizes ||=
+          machine
+            .family
+            .choices
+            .each_value
+            .select { |choice| takes?(choice) }
+            .to_h { |choice| [choice.name, equipment_sizes.fetch(choice.equipment, [])] }
       end
 
       # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen
@@ -69,16 +112,38 @@ module Verglas
 
       # The same bench under other rules.
       def with_rules(rules)
-        self.class.new(gym, client: client, machine_row: machine_row, exercise: exercise, readings: readings, fitting: fitting, given: @given.merge(rules: rules))
+        self.class.new(
+          gym,
+          client: client,
+          machine_row: machine_row,
+          exercise: exercise,
+          readings: readings,
+          fitting: fitting,
+          given: @given.merge(rules: rules)
+        )
       end
 
       # Cautions and limits on this machine.
-      def safety = @safety ||= Safety.new(gym, client: client, machine_row: machine_row, rows: @given[:caution_rows], plates: @given[:plates]) { estimation }
+      def safety
+        @safety ||=
+          Safety.new(
+            gym,
+            client: client,
+            machine_row: machine_row,
+            rows: @given[:caution_rows],
+            plates: @given[:plates]
+          ) { estimation }
+      end
       def bars = safety.bars(machine.family)
       def caution_effect = @caution_effect ||= safety.effect(machine.family, aims(machine.family))
 
       # {question => school} which a caution sets otherwise than gym or instructor chose.
-      def spared = Guidance::HouseRules.chosen(**rules_chosen, known: known).reject { |question, school| caution_schools.fetch(question, school) == school }.keys
+      def spared
+        Guidance::HouseRules
+          .chosen(**rules_chosen, known: known)
+          .reject { |question, school| caution_schools.fetch(question, school) == school }
+          .keys
+      end
 
       # Whether the end is found by feel and no degree is told: by whoever is new here, where that is the rule and
       # nothing limits the end.
@@ -90,8 +155,16 @@ module Verglas
 
       # How one works here, a sentence a topic (Telling::Topics::Said).
       def topics
-        @topics ||= Telling::Topics.of(machine.family, rules: rules, spared: caution_schools.keys, client: own_rules.keys, gym: rules_chosen[:gym].keys,
-                                                       told: caution_effect.told.map(&:key), aimed: caution_effect.wishes.keys)
+        @topics ||=
+          Telling::Topics.of(
+            machine.family,
+            rules: rules,
+            spared: caution_schools.keys,
+            client: own_rules.keys,
+            gym: rules_chosen[:gym].keys,
+            told: caution_effect.told.map(&:key),
+            aimed: caution_effect.wishes.keys
+          )
       end
 
       def pace = @pace ||= Pace.new(self)
@@ -121,8 +194,16 @@ module Verglas
       def unacceptable(evaluation, sheet = {})
         signs = sheet.fetch(:signs, []).map(&:to_sym)
         forbidden = caution_effect.without.any? { |name| evaluation.wishes.values.fetch(name, 0.0).to_f.positive? }
-        [*(:forbidden_aid if forbidden), *Guidance::NeverAccepted.reasons(evaluation, barred: bars.any?, signs: signs, in_a_joint: sheet[:work].to_h["felt"] == "joint",
-                                                                                      cautioned: caution_effect.cautioned)]
+        [
+          *(:forbidden_aid if forbidden),
+          *Guidance::NeverAccepted.reasons(
+            evaluation,
+            barred: bars.any?,
+            signs: signs,
+            in_a_joint: sheet[:work].to_h["felt"] == "joint",
+            cautioned: caution_effect.cautioned
+          )
+        ]
       end
 
       # Of what lay there before, what a caution leaves: a block or a mat that is forbidden by now is not carried on.
@@ -131,16 +212,30 @@ module Verglas
       # Whether more was loaded than a clinician allows.
       def overloaded?(work)
         limit = load_limit_kg
-        !limit.nil? && work.values_at("load_kg", "left_kg", "right_kg").compact.any? { |kg| kg > limit + Loading::Choices::ROUNDING_KG }
+        !limit.nil? &&
+          work
+            .values_at("load_kg", "left_kg", "right_kg")
+            .compact
+            .any? { |kg| kg > limit + Loading::Choices::ROUNDING_KG }
       end
 
       # What is aimed at on a machine: by the rules, narrowed by cautions and limits.
       def wishes_for(machine, **given)
         family = machine.family
         aims = aims(family)
-        Mechanisms::Wishes.for(family, envelope: safety.envelope(family), hard: safety.hard(family), slack_from_deg: machine_row[:slack_from_deg]&.to_f,
-                                       measured: safety.measured.keys, **aims, **safety.limit_wishes(family), **safety.lessened_wishes(family),
-                                       **safety.effect(family, aims).wishes, **carried(family), **given)
+        Mechanisms::Wishes.for(
+          family,
+          envelope: safety.envelope(family),
+          hard: safety.hard(family),
+          slack_from_deg: machine_row[:slack_from_deg]&.to_f,
+          measured: safety.measured.keys,
+          **aims,
+          **safety.limit_wishes(family),
+          **safety.lessened_wishes(family),
+          **safety.effect(family, aims).wishes,
+          **carried(family),
+          **given
+        )
       end
 
       # The steps of this fitting, in order.
@@ -148,7 +243,10 @@ module Verglas
 
       # {label => what the walk-round found}, symbol keys; nothing for what was not noted.
       def walk_round
-        @walk_round ||= adjuster_data.to_h { |adjuster| [adjuster["label"], adjuster.fetch("walk_round", nil).to_h.transform_keys(&:to_sym)] }
+        @walk_round ||=
+          adjuster_data.to_h do |adjuster|
+            [adjuster["label"], adjuster.fetch("walk_round", nil).to_h.transform_keys(&:to_sym)]
+          end
       end
 
       # How the machine is loaded; nil where nobody described it.
@@ -159,7 +257,10 @@ module Verglas
         readings = creep.fetch("readings", [])
         return if readings.size < 2 || !Fitting::CreepTest.possible?(machine)
 
-        Fitting::SeenKnee.read(evaluation(creep["marks"], creep["aids"].to_h), readings.map { |reading| reading.values_at("arm_deg", "reading_mm") })
+        Fitting::SeenKnee.read(
+          evaluation(creep["marks"], creep["aids"].to_h),
+          readings.map { |reading| reading.values_at("arm_deg", "reading_mm") }
+        )
       end
 
       # Names of the readings which the body rests on: what was refused is left out.
@@ -169,22 +270,40 @@ module Verglas
       def advice = @advice ||= station? ? station_advice.exercises[exercise] : plain_advice
 
       # {exercise => Machine} and what they are advised together.
-      def exercises = @exercises ||= Store::Tables::Machines.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
+      def exercises
+        @exercises ||= Store::Tables::Machines.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
+      end
 
       def station_advice
-        @station_advice ||= Fitting::StationAdvice.new(machines: exercises, shared: shared, choices: choices, estimate: estimation.met, taken: taken,
-                                                       wishes: exercises.transform_values { |machine| advised_wishes(machine) })
+        @station_advice ||=
+          Fitting::StationAdvice.new(
+            machines: exercises,
+            shared: shared,
+            choices: choices,
+            estimate: estimation.met,
+            taken: taken,
+            wishes: exercises.transform_values { |machine| advised_wishes(machine) }
+          )
       end
 
       # Labels of the adjusters which a station's exercises share.
-      def shared = station? ? Machines::Families.fetch(machine_row[:family]).shared(Store::Tables::Machines.data(machine_row)) : []
+      def shared
+        station? ? Machines::Families.fetch(machine_row[:family]).shared(Store::Tables::Machines.data(machine_row)) : []
+      end
 
       # Cushions, pads and places that go with the advised marks.
-      def advised_aids = @advised_aids ||= Aids.advised(advice.evaluation.wishes.values.slice(*machine.family.choices.keys))
+      def advised_aids
+        @advised_aids ||= Aids.advised(advice.evaluation.wishes.values.slice(*machine.family.choices.keys))
+      end
 
       def evaluation(marks, aids = {})
         wishes = wishes_for(machine, **Aids.wishes(machine.family, aids))
-        Fitting::Evaluation.new(machine: machine, estimate: estimation.met, wishes: wishes, indices: machine.indices(marks))
+        Fitting::Evaluation.new(
+          machine: machine,
+          estimate: estimation.met,
+          wishes: wishes,
+          indices: machine.indices(marks)
+        )
       end
 
       # What the gym's steeper bench is called and where it stands; nil where it has none.
@@ -192,10 +311,15 @@ module Verglas
 
       # The belt squats that come before this machine because of a caution; nil where none does, or the gym has none
       # that serves.
-      def belt_squat_first = Substitutes.gives_way?(self) ? Substitutes.of(self).map { |found| found.row[:name] }.join(", ")[/.+/] : nil
+      def belt_squat_first
+        Substitutes.gives_way?(self) ? Substitutes.of(self).map { |found| found.row[:name] }.join(", ")[/.+/] : nil
+      end
 
       # How fittings went where body weight is the load (Store::Queries::ShownEfforts).
-      def shown_efforts = @shown_efforts ||= @given[:shown] || Store::Queries::ShownEfforts.new(gym).call(client[:id], families: Readiness::FAMILIES)
+      def shown_efforts
+        @shown_efforts ||=
+          @given[:shown] || Store::Queries::ShownEfforts.new(gym).call(client[:id], families: Readiness::FAMILIES)
+      end
 
       # On a station the adjusters that are one part of it, whichever exercise is done.
       def one_part = station? ? machine_row[:adjusters].to_a.map { |adjuster| adjuster["label"] } : []
@@ -208,22 +332,39 @@ module Verglas
       def caution_schools = @caution_schools ||= safety.effect(machine.family).schools
 
       # What is known of the client where body weight is the load.
-      def carried(family) = family.wishes.key?(:mass_kg) && client[:body_mass_kg] ? { mass_kg: client[:body_mass_kg].to_f } : {}
+      def carried(family)
+        family.wishes.key?(:mass_kg) && client[:body_mass_kg] ? { mass_kg: client[:body_mass_kg].to_f } : {}
+      end
 
       # By the house rules alone, names of Wishes.
-      def aims(family) = { **family.wishes.transform_values(&:default).compact, **Guidance::HouseRules.wishes(family, rules) }
+      def aims(family)
+        { **family.wishes.transform_values(&:default).compact, **Guidance::HouseRules.wishes(family, rules) }
+      end
 
-      def adjuster_data = [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
+      def adjuster_data
+        [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
+      end
       def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
 
       def machine_of(exercise) = Described.machine(machine_row, exercise)
 
       def plain_advice
-        Fitting::Advice.new(machine: machine, estimate: estimation.met, wishes: advised_wishes(machine), taken: taken, choices: choices)
+        Fitting::Advice.new(
+          machine: machine,
+          estimate: estimation.met,
+          wishes: advised_wishes(machine),
+          taken: taken,
+          choices: choices
+        )
       end
 
       # With what the client is ready for, within what a caution asks.
-      def advised_wishes(machine) = wishes_for(machine, **(machine == self.machine ? Readiness.wishes(self).except(*caution_effect.wishes.keys) : {}))
+      def advised_wishes(machine)
+        wishes_for(
+          machine,
+          **(machine == self.machine ? Readiness.wishes(self).except(*caution_effect.wishes.keys) : {})
+        )
+      end
 
       def choices = Fitting::Choices.new(sizes: aid_sizes)
 

@@ -18,7 +18,10 @@ module Verglas
       rescue *WHOLE
         raise
       rescue StandardError => e
-        warn("#{complaint(e)}, machine #{machine_id}, at #{e.backtrace.to_a.first(4).map { |line| line.delete_prefix("#{ROOT}/") }.join(" < ")}")
+        warn(
+          "#{complaint(e)}, machine #{machine_id}, at " \
+            "#{e.backtrace.to_a.first(4).map { |line| line.delete_prefix("#{ROOT}/") }.join(" < ")}"
+        )
         instead.call
       end
 
@@ -26,11 +29,16 @@ module Verglas
       # name that was asked for.
       def complaint(error)
         case error
-        when Invalid then "#{error.class} #{error.code} at #{error.path}"
-        when KeyError then "#{error.class} #{error.key}"
-        when NameError then "#{error.class} #{error.name}"
-        when ArgumentError then "#{error.class} #{error.message}"
-        else error.class.name
+        when Invalid
+          "#{error.class} #{error.code} at #{error.path}"
+        when KeyError
+          "#{error.class} #{error.key}"
+        when NameError
+          "#{error.class} #{error.name}"
+        when ArgumentError
+          "#{error.class} #{error.message}"
+        else
+          error.class.name
         end
       end
       private_class_method :complaint

@@ -29,22 +29,46 @@ module Verglas
       def fittings = @out.fittings.lazy.map { |row| fitting(row) }
       def visits = @out.visits.lazy.map { |row| set(row) }
 
-      def machine(row) = row.merge(user_mass_limit: row[:user_mass_limit_kg], loading: row[:loading]&.to_h, lengths: Intake::Lengths.of(row))
+      def machine(row)
+        row.merge(
+          user_mass_limit: row[:user_mass_limit_kg],
+          loading: row[:loading]&.to_h,
+          lengths: Intake::Lengths.of(row)
+        )
+      end
 
       # A row a mark: the shared adjusters first, then each exercise's own.
       def marks_of_machine(row)
-        Store::Tables::Machines.parts(row).flat_map { |exercise, adjusters| adjusters.flat_map { |adjuster| marks_of(row, exercise, adjuster) } }
+        Store::Tables::Machines
+          .parts(row)
+          .flat_map { |exercise, adjusters| adjusters.flat_map { |adjuster| marks_of(row, exercise, adjuster) } }
       end
 
       def marks_of(row, exercise, adjuster)
         round = adjuster.fetch("walk_round", {}).transform_keys(&:to_sym)
-        same = { **round, machine_id: row[:id], machine: row[:name], exercise: exercise, adjuster: adjuster["label"], moves: adjuster["drives"] }
-        adjuster["marks"].each_with_index.map { |mark, index| { **same, mark: mark, travel: adjuster["travel"]&.fetch(index, nil) } }
+        same = {
+          **round,
+          machine_id: row[:id],
+          machine: row[:name],
+          exercise: exercise,
+          adjuster: adjuster["label"],
+          moves: adjuster["drives"]
+        }
+        adjuster["marks"].each_with_index.map do |mark, index|
+          { **same, mark: mark, travel: adjuster["travel"]&.fetch(index, nil) }
+        end
       end
 
       def fitting(row)
         work = row[:work]
-        { **row, marks: row[:marks].to_h, load_mass: work["load_kg"], repetitions: work["repetitions"], sets: work["sets"], last: work["last"] }
+        {
+          **row,
+          marks: row[:marks].to_h,
+          load_mass: work["load_kg"],
+          repetitions: work["repetitions"],
+          sets: work["sets"],
+          last: work["last"]
+        }
       end
 
       def set(row)

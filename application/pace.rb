@@ -20,7 +20,9 @@ module Verglas
       def asked(input) = input.key?(:aim) ? tempo(aim(input[:aim])) : tempo
 
       # The gym's aim of that name; of the fitting where none is said. nil: none was chosen, or it is no more.
-      def aim(name = @meeting.fitting&.dig(:work, "aim")) = name && Loading::Aim.table(@meeting.gym.aims.all).find { |aim| aim.name == name }
+      def aim(name = @meeting.fitting&.dig(:work, "aim"))
+        name && Loading::Aim.table(@meeting.gym.aims.all).find { |aim| aim.name == name }
+      end
 
       # The question of the house rules, where its school is not what is told: without its holds, or in other seconds.
       def overridden = (question if !holds? || own_seconds || untimed?)
@@ -37,10 +39,11 @@ module Verglas
 
       # By the school chosen for the client, else by the gym's own seconds for such machines, else by the gym's school.
       def standing
-        @standing ||= begin
-          said = own_seconds || Loading::Tempo.of(@meeting.rules[question])
-          said.set_s && untimed? ? Loading::Tempo.of(Guidance::HouseRules.fetch(question).default) : said
-        end
+        @standing ||=
+          begin
+            said = own_seconds || Loading::Tempo.of(@meeting.rules[question])
+            said.set_s && untimed? ? Loading::Tempo.of(Guidance::HouseRules.fetch(question).default) : said
+          end
       end
 
       # The gym's, by family; nil where it has none there, or a school was chosen for the client or by a caution.

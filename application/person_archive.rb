@@ -15,8 +15,19 @@ module Verglas
       end
 
       def to_h
-        { format: FORMAT, version: VERSION, client: client, readings: readings, limits: @client[:limits], cautions: cautions, house_rules: rules, fittings: fittings, visits: visits,
-          put_off: put_off, trail: trail }
+        {
+          format: FORMAT,
+          version: VERSION,
+          client: client,
+          readings: readings,
+          limits: @client[:limits],
+          cautions: cautions,
+          house_rules: rules,
+          fittings: fittings,
+          visits: visits,
+          put_off: put_off,
+          trail: trail
+        }
       end
 
       private
@@ -25,36 +36,88 @@ module Verglas
 
       def value_of(value)
         case value
-        when Time then Told.time(value)
-        when Date then value.iso8601
-        when BigDecimal then value.to_f
-        when Sequel::Postgres::JSONHash, Sequel::Postgres::JSONArray then JSON.parse(JSON.generate(value))
-        else value
+        when Time
+          Told.time(value)
+        when Date
+          value.iso8601
+        when BigDecimal
+          value.to_f
+        when Sequel::Postgres::JSONHash, Sequel::Postgres::JSONArray
+          JSON.parse(JSON.generate(value))
+        else
+          value
         end
       end
 
-      def client = plain(@client, :id, :name, :detail, :sex, :birth_date, :body_mass_kg, :cautions_asked_on, :created_at, :updated_at)
+      def client
+        plain(
+          @client,
+          :id,
+          :name,
+          :detail,
+          :sex,
+          :birth_date,
+          :body_mass_kg,
+          :cautions_asked_on,
+          :created_at,
+          :updated_at
+        )
+      end
 
       def readings
-        @gym.readings.signed(@id).map { |row| { **plain(row, :observation, :value_mm, :unit, :confirmed, :taken_at), taken_by: row[:taken_by_name] } }
+        @gym
+          .readings
+          .signed(@id)
+          .map do |row|
+            { **plain(row, :observation, :value_mm, :unit, :confirmed, :taken_at), taken_by: row[:taken_by_name] }
+          end
       end
 
       CAUTION = %i[caution side joint since cleared_by cleared_on degrees named load_to_kg note set_at].freeze
-      FITTING = %i[id exercise state marks aids knee_off_mm roller_seen creep load signs work trail note cue reason stop_sign taken_back created_at accepted_at].freeze
+      FITTING = %i[
+        id
+        exercise
+        state
+        marks
+        aids
+        knee_off_mm
+        roller_seen
+        creep
+        load
+        signs
+        work
+        trail
+        note
+        cue
+        reason
+        stop_sign
+        taken_back
+        created_at
+        accepted_at
+      ].freeze
       private_constant :CAUTION, :FITTING
 
       # Those that were taken out too, with why.
       def cautions
-        removed = @gym.cautions.removed(@id).map { |row| { **plain(row, *CAUTION, :removed_at), why_removed: row[:removal] } }
+        removed =
+          @gym.cautions.removed(@id).map { |row| { **plain(row, *CAUTION, :removed_at), why_removed: row[:removal] } }
         [*@gym.cautions.of(@id).map { |row| plain(row, *CAUTION) }, *removed]
       end
 
-      def rules = @gym.rules.of_client(@id).map { |row| { **plain(row, :question, :school, :reason, :set_at), set_by: row[:by_name] } }
+      def rules
+        @gym
+          .rules
+          .of_client(@id)
+          .map { |row| { **plain(row, :question, :school, :reason, :set_at), set_by: row[:by_name] } }
+      end
 
       # Every one, drafts and those that were let go too.
       def fittings
-        rows = Store::Sealed.open_all(:fittings, @gym.fittings.dataset.where(client_id: @id).order(:created_at, :id).all)
-        rows.map { |row| { **plain(row, *FITTING), machine: machines[row[:machine_id]], **row.slice(:result, :computed_from) } }
+        rows =
+          Store::Sealed.open_all(:fittings, @gym.fittings.dataset.where(client_id: @id).order(:created_at, :id).all)
+        rows.map do |row|
+          { **plain(row, *FITTING), machine: machines[row[:machine_id]], **row.slice(:result, :computed_from) }
+        end
       end
 
       def visits
@@ -62,15 +125,26 @@ module Verglas
         sets = @gym.visits.sets_of(rows.map { |row| row[:id] })
         rows.map do |row|
           own = sets.fetch(row[:id], []).map { |set| set(set) }
-          { **plain(row, :id, :exercise, :fitting_id, :planned_kg, :stopped, :begun_at), machine: machines[row[:machine_id]], sets: own }
+          {
+            **plain(row, :id, :exercise, :fitting_id, :planned_kg, :stopped, :begun_at),
+            machine: machines[row[:machine_id]],
+            sets: own
+          }
         end
       end
 
-      def set(row) = { **plain(row, :number, :load_kg, :repetitions, :leg, :done_at), how: row[:how], watched_by: row[:watched_by_name] }
+      def set(row)
+        {
+          **plain(row, :number, :load_kg, :repetitions, :leg, :done_at),
+          how: row[:how],
+          watched_by: row[:watched_by_name]
+        }
+      end
 
       def put_off
-        Store::Sealed.open_all(:refit_snoozes, @gym.db[:refit_snoozes].where(client_id: @id).order(:machine_id, :exercise).all)
-                     .map { |row| { **plain(row, :exercise, :until, :reason, :snoozed_at), machine: machines[row[:machine_id]] } }
+        Store::Sealed
+          .open_all(:refit_snoozes, @gym.db[:refit_snoozes].where(client_id: @id).order(:machine_id, :exercise).all)
+          .map { |row| { **plain(row, :exercise, :until, :reason, :snoozed_at), machine: machines[row[:machine_id]] } }
       end
 
       # By whom and when; what, by its name. The latest first.

@@ -22,7 +22,18 @@ module Verglas
       PASS = "\xFF\xDA".b.freeze
       DECODER = File.join(__dir__, "pictures", "decoder.rb")
       # All that the process learns of its surroundings.
-      ENVIRONMENT = %w[PATH HOME LANG LC_ALL TMPDIR BUNDLE_GEMFILE BUNDLE_PATH BUNDLE_APP_CONFIG GEM_HOME GEM_PATH].freeze
+      ENVIRONMENT = %w[
+        PATH
+        HOME
+        LANG
+        LC_ALL
+        TMPDIR
+        BUNDLE_GEMFILE
+        BUNDLE_PATH
+        BUNDLE_APP_CONFIG
+        GEM_HOME
+        GEM_PATH
+      ].freeze
 
       # What became of a picture: {jpeg:, width_px:, height_px:}. Raises Invalid with path.
       def self.plain(bytes, path:) = (@shared ||= new).plain(bytes, path: path)
@@ -35,7 +46,13 @@ module Verglas
         raise Invalid.new(:not_a_jpeg, path: path) if bytes.scan(PASS).size > MOST_PASSES
 
         head, jpeg = @lane.within(Apart::Budget.new(WAIT_S)) { asked(bytes) } || [{ code: "not_a_jpeg" }]
-        raise Invalid.new(head[:code].to_sym, path: path, **(head[:code] == "picture_too_large" ? { most: MOST_PX } : {})) if head[:code]
+        if head[:code]
+          raise Invalid.new(
+                  head[:code].to_sym,
+                  path: path,
+                  **(head[:code] == "picture_too_large" ? { most: MOST_PX } : {})
+                )
+        end
 
         { jpeg: jpeg, **head.slice(:width_px, :height_px) }
       end
@@ -59,7 +76,8 @@ module Verglas
       end
 
       # Told to nobody: the picture is refused.
-      class TooSlow < StandardError; end
+      class TooSlow < StandardError
+      end
 
       Decoder = Struct.new(:pid, :input, :output)
       private_constant :TooSlow, :Decoder
@@ -70,7 +88,18 @@ module Verglas
         theirs, input = IO.pipe(binmode: true)
         output, ours = IO.pipe(binmode: true)
         bounds = { unsetenv_others: true, close_others: true, chdir: ROOT, rlimit_as: MEMORY, rlimit_core: 0 }
-        pid = Process.spawn(ENV.slice(*ENVIRONMENT), RbConfig.ruby, "-rbundler/setup", DECODER, MOST_PX.to_s, in: theirs, out: ours, err: File::NULL, **bounds)
+        pid =
+          Process.spawn(
+            ENV.slice(*ENVIRONMENT),
+            RbConfig.ruby,
+            "-rbundler/setup",
+            DECODER,
+            MOST_PX.to_s,
+            in: theirs,
+            out: ours,
+            err: File::NULL,
+            **bounds
+          )
         [theirs, ours].each(&:close)
         @process = Decoder.new(pid, input, output)
         @owner = Process.pid

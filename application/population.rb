@@ -18,30 +18,42 @@ module Verglas
         sample = Store::Queries::ClientsWithReadings.new(@gym).call(limit: MOST)
         machine = Store::Tables::Machines.value(@row, exercise: @exercise)
         wishes = wishes(machine.family)
-        people = Apart.compute do |budget|
-          Apart.in_time(sample[:rows], budget) { |client, readings| person(machine, wishes, client, readings) }
-        end
+        people =
+          Apart.compute do |budget|
+            Apart.in_time(sample[:rows], budget) { |client, readings| person(machine, wishes, client, readings) }
+          end
         { people: people, of: sample[:of] }
       end
 
       # The clients fitted here whose advised marks differ between an earlier description and the one that holds now.
       def changed_since(earlier)
         affected = Store::Queries::MachineFittings.new(@gym).clients(@row[:id], limit: MOST)
-        pairs = [earlier, @row].map { |row| exercises.to_h { |exercise| [exercise, Store::Tables::Machines.value(row, exercise: exercise)] } }
+        pairs =
+          [earlier, @row].map do |row|
+            exercises.to_h { |exercise| [exercise, Store::Tables::Machines.value(row, exercise: exercise)] }
+          end
         readings = Store::Queries::ClientsWithReadings.new(@gym).readings(affected[:rows])
         rules
-        asked, clients = Apart.compute do |budget|
-          in_time = Apart.in_time(affected[:rows], budget) { |client| changes(client, readings.fetch(client[:id], []), *pairs) }
-          [in_time.size, in_time.flatten(1)]
-        end
+        asked, clients =
+          Apart.compute do |budget|
+            in_time =
+              Apart.in_time(affected[:rows], budget) do |client|
+                changes(client, readings.fetch(client[:id], []), *pairs)
+              end
+            [in_time.size, in_time.flatten(1)]
+          end
         { clients: clients, asked: asked, of: affected[:of] }
       end
 
       private
 
       def exercises = Store::Tables::Machines.exercises(@row)
-      def advice(machine, estimate) = Fitting::Advice.new(machine: machine, estimate: estimate, wishes: wishes(machine.family))
-      def changes(client, readings, before, now) = exercises.filter_map { |exercise| change(client, readings, exercise, before[exercise], now[exercise]) }
+      def advice(machine, estimate)
+        Fitting::Advice.new(machine: machine, estimate: estimate, wishes: wishes(machine.family))
+      end
+      def changes(client, readings, before, now)
+        exercises.filter_map { |exercise| change(client, readings, exercise, before[exercise], now[exercise]) }
+      end
 
       def person(machine, wishes, client, readings)
         estimate = ClientBody.estimation(client, readings).met
@@ -50,7 +62,10 @@ module Verglas
 
       # Of the best marks: the grade alone, without what a person needs to judge it.
       def grade(machine, wishes, estimate)
-        Machines::SEVERITIES[Fitting::Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions.first.worst] unless machine.family.findings.empty?
+        return if machine.family.findings.empty?
+        Machines::SEVERITIES[
+          Fitting::Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions.first.worst
+        ]
       end
 
       # As the gym has its rules.
@@ -62,8 +77,14 @@ module Verglas
         was, is = [before, now].map { |machine| advice(machine, estimate) }
         return if was.marks == is.marks && was.status == is.status
 
-        { client: Told::Names.client(client), exercise: exercise.to_s, before: Told::Names.tags(was.marks), now: Told::Names.tags(is.marks),
-          grade_before: was.evaluation.grade, grade_now: is.evaluation.grade }
+        {
+          client: Told::Names.client(client),
+          exercise: exercise.to_s,
+          before: Told::Names.tags(was.marks),
+          now: Told::Names.tags(is.marks),
+          grade_before: was.evaluation.grade,
+          grade_now: is.evaluation.grade
+        }
       end
     end
   end

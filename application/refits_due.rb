@@ -37,7 +37,9 @@ module Verglas
       private
 
       # What cannot be computed is looked at again too.
-      def reasons(row) = OneLine.of(row[:machine_id], -> { [Planning::Refits::NOT_COMPUTED] }) { Planning::Refits.of(card(row)) }
+      def reasons(row)
+        OneLine.of(row[:machine_id], -> { [Planning::Refits::NOT_COMPUTED] }) { Planning::Refits.of(card(row)) }
+      end
 
       def day(row)
         due = row[:accepted_at].to_date >> Planning::Refits.months(years(row))
@@ -49,12 +51,25 @@ module Verglas
       def rows = @rows ||= Store::Queries::RefitFacts.new(@gym).call(@today)
 
       def card(row)
-        told = { months: months(row[:accepted_at].to_date), years: years(row), notches: notches[row[:id]], load_ratio: ratio(row), caution_changed: row[:caution_since] }
+        told = {
+          months: months(row[:accepted_at].to_date),
+          years: years(row),
+          notches: notches[row[:id]],
+          load_ratio: ratio(row),
+          caution_changed: row[:caution_since]
+        }
         seen = { checkable: family(row).tags[SEEN], checked: !row[:knee_off_mm].nil? || row[:roller_seen] }
-        Planning::Refits::Card.new(**row.slice(:visits, :whole_visits, :redescribed), **told, **seen, sent_back: row[:sent_back] == true)
+        Planning::Refits::Card.new(
+          **row.slice(:visits, :whole_visits, :redescribed),
+          **told,
+          **seen,
+          sent_back: row[:sent_back] == true
+        )
       end
 
-      def bars(row) = (@bars ||= {})[row[:id]] ||= kept_off.bars(row[:client_id], machines.fetch(row[:machine_id]), row[:exercise])
+      def bars(row)
+        (@bars ||= {})[row[:id]] ||= kept_off.bars(row[:client_id], machines.fetch(row[:machine_id]), row[:exercise])
+      end
       def kept_off = @kept_off ||= KeptOff.new(@gym, rows.map { |row| row[:client_id] })
       def machines = @machines ||= @gym.machines.in_service.to_h { |row| [row[:id], row] }
       def months(from) = ((@today.year - from.year) * 12) + @today.month - from.month - (@today.day < from.day ? 1 : 0)
@@ -64,30 +79,57 @@ module Verglas
 
       # {fitting id => by how many notches the advice has moved at most}, of those whose client was read since.
       def notches
-        @notches ||= begin
-          read = rows.select { |row| row[:read_since] }.first(COMPUTED)
-          people = Store::Queries::People.new(@gym).call(read.map { |row| row[:client_id] })
-          read.to_h { |row| [row[:id], notches_of(row, people)] }
-        end
+        @notches ||=
+          begin
+            read = rows.select { |row| row[:read_since] }.first(COMPUTED)
+            people = Store::Queries::People.new(@gym).call(read.map { |row| row[:client_id] })
+            read.to_h { |row| [row[:id], notches_of(row, people)] }
+          end
       end
 
       def notches_of(row, people)
-        OneLine.of(row[:machine_id], -> {}) { kept(row, people.fetch(row[:client_id]), machines.fetch(row[:machine_id])) }
+        OneLine.of(row[:machine_id], -> {}) do
+          kept(row, people.fetch(row[:client_id]), machines.fetch(row[:machine_id]))
+        end
       end
 
       def kept(row, person, machine_row)
         @shared ||= Meeting::Shared.of(@gym)
-        basis = Basis.of(row.slice(:id, :exercise), row[:marks].to_h, person.to_a, Basis.machine(machine_row), @shared.to_a, @today)
-        KEPT.fetch(basis) { [moved(row, Meeting.among(@gym, person, machine_row: machine_row, exercise: row[:exercise], shared: @shared))] }.first
+        basis =
+          Basis.of(
+            row.slice(:id, :exercise),
+            row[:marks].to_h,
+            person.to_a,
+            Basis.machine(machine_row),
+            @shared.to_a,
+            @today
+          )
+        KEPT
+          .fetch(basis) do
+            [
+              moved(
+                row,
+                Meeting.among(@gym, person, machine_row: machine_row, exercise: row[:exercise], shared: @shared)
+              )
+            ]
+          end
+          .first
       end
 
       def moved(row, meeting)
         return if meeting.bars.any? || meeting.advice.status.nil?
 
-        meeting.machine.adjusters.filter_map do |adjuster|
-          pair = [row[:marks].to_h[adjuster.label], meeting.advice.marks[adjuster.label]].map { |mark| adjuster.marks.index(mark) }
-          (pair.first - pair.last).abs if pair.all?
-        end.max
+        meeting
+          .machine
+          .adjusters
+          .filter_map do |adjuster|
+            pair =
+              [row[:marks].to_h[adjuster.label], meeting.advice.marks[adjuster.label]].map do |mark|
+                adjuster.marks.index(mark)
+              end
+            (pair.first - pair.last).abs if pair.all?
+          end
+          .max
       end
     end
   end

@@ -20,11 +20,20 @@ module Verglas
         people = Store::Queries::People.new(@gym).call(cards[:rows].map { |row| row[:client_id] })
         shared = Meeting::Shared.of(@gym)
         machines
-        lines = Apart.compute do |budget|
-          Apart.in_time(cards[:rows], budget) do |row|
-            line(Meeting.among(@gym, people.fetch(row[:client_id]), machine_row: machines.fetch(row[:machine_id]), exercise: row[:exercise], shared: shared))
+        lines =
+          Apart.compute do |budget|
+            Apart.in_time(cards[:rows], budget) do |row|
+              line(
+                Meeting.among(
+                  @gym,
+                  people.fetch(row[:client_id]),
+                  machine_row: machines.fetch(row[:machine_id]),
+                  exercise: row[:exercise],
+                  shared: shared
+                )
+              )
+            end
           end
-        end
         { lines: lines.compact, asked: lines.size, of: cards[:of] }
       end
 
@@ -37,8 +46,14 @@ module Verglas
         is = meeting.with_rules(meeting.rules.merge(@question.name => @question.kept(@school, meeting.known))).advice
         return if was.marks == is.marks && was.status == is.status
 
-        { client: Told::Names.client(meeting.client), machine: Told::Names.machine(meeting.machine_row[:name], meeting.exercise), before: Told::Names.tags(was.marks),
-          now: Told::Names.tags(is.marks), grade_before: was.evaluation.grade, grade_now: is.evaluation.grade }
+        {
+          client: Told::Names.client(meeting.client),
+          machine: Told::Names.machine(meeting.machine_row[:name], meeting.exercise),
+          before: Told::Names.tags(was.marks),
+          now: Told::Names.tags(is.marks),
+          grade_before: was.evaluation.grade,
+          grade_now: is.evaluation.grade
+        }
       end
 
       def machines = @machines ||= @gym.machines.all.to_h { |row| [row[:id], row] }

@@ -29,20 +29,34 @@ module Verglas
       def effect(family, aims = {})
         (@effects ||= {})[[family.id, aims]] ||= begin
           stricter = rows.select { |row| row[:stricter] }.map { |row| row[:caution].to_sym }
-          Guidance::Cautions.effect(family, cautions, aims, measured: Guidance::Limits.envelope(measured).spans.keys, stricter: stricter, low_seat: low_seat?(family))
+          Guidance::Cautions.effect(
+            family,
+            cautions,
+            aims,
+            measured: Guidance::Limits.envelope(measured).spans.keys,
+            stricter: stricter,
+            low_seat: low_seat?(family)
+          )
         end
       end
 
       # What one of them does by itself.
       def alone(row, family)
-        Guidance::Cautions.effect(family, [Told::Caution.value(row)], measured: Guidance::Limits.envelope(measured).spans.keys, stricter: row[:stricter] ? [row[:caution].to_sym] : [],
-                                                                      low_seat: low_seat?(family))
+        Guidance::Cautions.effect(
+          family,
+          [Told::Caution.value(row)],
+          measured: Guidance::Limits.envelope(measured).spans.keys,
+          stricter: row[:stricter] ? [row[:caution].to_sym] : [],
+          low_seat: low_seat?(family)
+        )
       end
 
       def cautions = @cautions ||= rows.map { |row| Told::Caution.value(row) }
 
       # {limit => degrees} that were measured.
-      def measured = @measured ||= @client[:limits].except(*GATES).to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
+      def measured
+        @measured ||= @client[:limits].except(*GATES).to_h { |name, entry| [name.to_sym, entry["deg"].to_f] }
+      end
 
       # Names of the gates before a family that nobody has noted.
       def unseen(family) = gates(family, nil)
@@ -50,7 +64,12 @@ module Verglas
       # What was measured in the place of a family's defaults, and what is usual of somebody so old or so heavy, by the
       # names of its wishes.
       def limit_wishes(family)
-        family.wishes.each_value.select(&:measured_as).filter_map { |wish| own_limit_deg(wish)&.then { |deg| [wish.name, deg] } }.to_h
+        family
+          .wishes
+          .each_value
+          .select(&:measured_as)
+          .filter_map { |wish| own_limit_deg(wish)&.then { |deg| [wish.name, deg] } }
+          .to_h
       end
 
       # What holds of a limit where nobody measured it (degrees), nil where nothing does.
@@ -68,7 +87,10 @@ module Verglas
 
       def hard(family)
         (@hard ||= {})[family.id] ||= begin
-          lessened = lessened_wishes(family).map { |wish, deg| Guidance::Limits.envelope({ family.wishes.fetch(wish).measured_as => deg }) }
+          lessened =
+            lessened_wishes(family).map do |wish, deg|
+              Guidance::Limits.envelope({ family.wishes.fetch(wish).measured_as => deg })
+            end
           [effect(family).envelope, *lessened].inject(:&).joined
         end
       end
@@ -83,10 +105,21 @@ module Verglas
       def belt?(family) = @machine_row[:belt] && effect(family).belt != :never
 
       # How the machine is loaded; nil where nobody described it.
-      def rig = @machine_row[:loading] && (@rig ||= Loading::Rig.read(@machine_row[:loading].to_h, pairs: @plates || @gym.equipment.plates))
+      def rig
+        @machine_row[:loading] &&
+          (@rig ||= Loading::Rig.read(@machine_row[:loading].to_h, pairs: @plates || @gym.equipment.plates))
+      end
 
       # What keeps this client off this machine, as Bars.
-      def bars(family, today = Date.today) = [*(own_bars(family) if rows.any? || measured.any?), *gate_bars(family), never_asked, maker_mass, maker_age(today)].compact
+      def bars(family, today = Date.today)
+        [
+          *(own_bars(family) if rows.any? || measured.any?),
+          *gate_bars(family),
+          never_asked,
+          maker_mass,
+          maker_age(today)
+        ].compact
+      end
 
       # Whether only the maker's plate can say if this client may use the machine: its least age was not written down.
       def plate_asked?(today = Date.today) = !@machine_row[:least_age_years] && younger_than?(CHILD_YEARS, today)
@@ -99,8 +132,17 @@ module Verglas
       end
 
       def gate_bars(family) = gates(family, false).map { |name| Bar.of(:not_right, gate: name) }
-      def own_bars(family) = Bars.new(self, family, Described.of_family(@machine_row, family), taped: Described.taped(@machine_row, family)).all
-      def body = @body ||= @known_body ? @known_body.call : ClientBody.estimation(@client, @gym.readings.of(@client[:id]))
+      def own_bars(family)
+        Bars.new(
+          self,
+          family,
+          Described.of_family(@machine_row, family),
+          taped: Described.taped(@machine_row, family)
+        ).all
+      end
+      def body
+        @body ||= @known_body ? @known_body.call : ClientBody.estimation(@client, @gym.readings.of(@client[:id]))
+      end
 
       def own_limit_deg(wish)
         return measured.fetch(wish.measured_as) if measured.key?(wish.measured_as)
@@ -112,14 +154,21 @@ module Verglas
       # Lower than the crease of the knee, or not taped.
       def low_seat?(family)
         whole = Machines::Families.of_exercise(family.id)
-        return false unless whole.constants.key?(:seat_height) && rows.any? { |row| Guidance::Cautions.fetch(row[:caution]).bars.any? { |bar| bar.tags.include?(:low_seat) } }
+        return false unless whole.constants.key?(:seat_height) && low_seat_asked?
 
         seat = Described.of_family(@machine_row, family).constants[:seat_height]
         seat.nil? || seat < crease_mm
       end
 
+      # Whether a caution of the client asks how high the seat is.
+      def low_seat_asked?
+        rows.any? { |row| Guidance::Cautions.fetch(row[:caution]).bars.any? { |bar| bar.tags.include?(:low_seat) } }
+      end
+
       # The crease of the knee over the floor, the shin upright, in a shoe.
-      def crease_mm = body.met.dimensions.then { |at| at.ankle_height + Tables[:press][:sole][:mm] + at.shank - at.knee_under }
+      def crease_mm
+        body.met.dimensions.then { |at| at.ankle_height + Tables[:press][:sole][:mm] + at.shank - at.knee_under }
+      end
 
       # From which load a belt is worn; the lightest where body mass is not known.
       def unbelted_limit_kg
@@ -130,13 +179,19 @@ module Verglas
       end
 
       # An unanswered caution bars.
-      def never_asked = (Bar.of(:not_asked) if @client[:cautions_asked_on].nil? && rows.none? { |row| row[:caution] == Asking::NOT_ASKED })
+      def never_asked
+        (
+          return unless @client[:cautions_asked_on].nil? && rows.none? { |row| row[:caution] == Asking::NOT_ASKED }
+          Bar.of(:not_asked)
+        )
+      end
 
       def younger_than?(years, today) = !@client[:birth_date].nil? && @client[:birth_date] > today << (12 * years)
 
       def maker_mass
         limit = @machine_row[:user_mass_limit_kg]
-        Bar.new(code: :maker_mass, params: { limit: limit.to_i }) if limit && @client[:body_mass_kg] && @client[:body_mass_kg] > limit
+        return unless limit && @client[:body_mass_kg] && @client[:body_mass_kg] > limit
+        Bar.new(code: :maker_mass, params: { limit: limit.to_i })
       end
 
       def maker_age(today)

@@ -17,14 +17,21 @@ module Verglas
       end
 
       # Client rows; those in whose name a word begins so first.
-      def clients(text) = text.strip.length < 2 ? [] : Store::Queries::SearchClients.new(@gym).call(text, limit: CLIENTS)
+      def clients(text)
+        text.strip.length < 2 ? [] : Store::Queries::SearchClients.new(@gym).call(text, limit: CLIENTS)
+      end
 
       # Found, those first that are called so; why: nil, or {note:, says:}, or {adjuster:, mark:, cards:}.
       def machines(text)
         wanted = Store::Folded.of(text.strip)
         return [] if wanted.empty?
 
-        @gym.machines.all.filter_map { |row| machine(row, wanted) }.sort_by { |found| [found.why ? 1 : 0, found.row[:name]] }.first(MACHINES)
+        @gym
+          .machines
+          .all
+          .filter_map { |row| machine(row, wanted) }
+          .sort_by { |found| [found.why ? 1 : 0, found.row[:name]] }
+          .first(MACHINES)
       end
 
       private
@@ -41,12 +48,22 @@ module Verglas
 
       # Each adjuster, then each of its marks.
       def marks(row)
-        Store::Tables::Machines.parts(row).values.flatten(1).flat_map { |adjuster| [[adjuster["label"], nil], *adjuster["marks"].map { |mark| [adjuster["label"], mark] }] }
+        Store::Tables::Machines
+          .parts(row)
+          .values
+          .flatten(1)
+          .flat_map do |adjuster|
+            [[adjuster["label"], nil], *adjuster["marks"].map { |mark| [adjuster["label"], mark] }]
+          end
       end
 
       # On how many of the latest cards it stands.
       def cards(row, label, mark)
-        Store::Queries::MarkUse.new(@gym).call(row[:id]).select { |use| use[:label] == label && use[:mark] == mark }.sum { |use| use[:count] }
+        Store::Queries::MarkUse
+          .new(@gym)
+          .call(row[:id])
+          .select { |use| use[:label] == label && use[:mark] == mark }
+          .sum { |use| use[:count] }
       end
 
       def has?(text, wanted) = Store::Folded.of(text).include?(wanted)

@@ -9,8 +9,18 @@ module Verglas
       # Tried not for a sign, but because a creep test said so.
       CREEP_TEST = "creep_test"
       NO_FLOW = { "at" => nil, "done" => {}, "skipped" => {} }.freeze
-      NO_WORK = { "load_kg" => nil, "left_kg" => nil, "right_kg" => nil, "repetitions" => nil, "sets" => nil, "last" => nil, "felt" => nil, "felt_side" => nil,
-                  "belt" => nil, "aim" => nil }.freeze
+      NO_WORK = {
+        "load_kg" => nil,
+        "left_kg" => nil,
+        "right_kg" => nil,
+        "repetitions" => nil,
+        "sets" => nil,
+        "last" => nil,
+        "felt" => nil,
+        "felt_side" => nil,
+        "belt" => nil,
+        "aim" => nil
+      }.freeze
 
       module_function
 
@@ -27,18 +37,38 @@ module Verglas
       end
 
       def of_row(row)
-        { **row.slice(:load, :signs, :trail, :note, :cue, :reason, :roller_seen), marks: row[:marks].to_h, aids: Aids.of(row[:aids].to_h), knee_off_mm: row[:knee_off_mm]&.to_f,
-                                                                                  flow: row[:flow] || NO_FLOW, work: { **NO_WORK, **row[:work] }, creep: row[:creep].to_h }
+        {
+          **row.slice(:load, :signs, :trail, :note, :cue, :reason, :roller_seen),
+          marks: row[:marks].to_h,
+          aids: Aids.of(row[:aids].to_h),
+          knee_off_mm: row[:knee_off_mm]&.to_f,
+          flow: row[:flow] || NO_FLOW,
+          work: {
+            **NO_WORK,
+            **row[:work]
+          },
+          creep: row[:creep].to_h
+        }
       end
 
       # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat
       # as the station's other exercise has it.
       def at_opening(meeting, last:, sibling:)
         advised = { marks: meeting.advice.marks, aids: meeting.advised_aids }
-        kept = last && { marks: repaired(meeting, last[:marks].to_h), aids: Aids.of(meeting.left_of(last[:aids].to_h)), **carried(meeting, last),
-                         cue: last[:cue] }
+        kept =
+          last &&
+            {
+              marks: repaired(meeting, last[:marks].to_h),
+              aids: Aids.of(meeting.left_of(last[:aids].to_h)),
+              **carried(meeting, last),
+              cue: last[:cue]
+            }
         sheet = kept || advised
-        sibling ? sheet.merge(marks: repaired(meeting, sheet[:marks].merge(sibling[:marks].to_h.slice(*meeting.shared)))) : sheet
+        if sibling
+          sheet.merge(marks: repaired(meeting, sheet[:marks].merge(sibling[:marks].to_h.slice(*meeting.shared))))
+        else
+          sheet
+        end
       end
 
       # Marks that were chosen on an older description of the machine: what is not there any more stands as advised.
@@ -70,7 +100,9 @@ module Verglas
       def refuse_unknown_tries(meeting, trail)
         before = (meeting.fitting&.fetch(:trail) || []).map { |one| one.except("outcome") }
         trail.each_with_index do |one, index|
-          raise Invalid.new(:not_allowed, path: "/trail/#{index}") unless before.include?(one.except("outcome")) || try_known?(meeting.machine, one)
+          unless before.include?(one.except("outcome")) || try_known?(meeting.machine, one)
+            raise Invalid.new(:not_allowed, path: "/trail/#{index}")
+          end
         end
       end
 

@@ -23,12 +23,28 @@ module Verglas
       def marks = by_name(:marks) { |row| row[:marks].to_h.transform_keys { |label| Formats::Words.adjuster(label) } }
 
       def load
-        [line(:load, Formats::Words.say("side_by_side.load")) { |row| row[:load] },
-         line(:load, Formats::Words.say("side_by_side.cushions")) { |row| Aids.says(Aids.of(row[:aids].to_h)).join(", ") }].reject { |row| row.cells.all? { |cell| cell.text.empty? } }
+        [
+          line(:load, Formats::Words.say("side_by_side.load")) { |row| row[:load] },
+          line(:load, Formats::Words.say("side_by_side.cushions")) do |row|
+            Aids.says(Aids.of(row[:aids].to_h)).join(", ")
+          end
+        ].reject { |row| row.cells.all? { |cell| cell.text.empty? } }
       end
 
-      def fit = by_name(:fit) { |row| row[:result].fetch("findings", []).to_h { |finding| [finding["title"], number(finding["value"], finding["unit"])] } }
-      def body = by_name(:body) { |row| row[:computed_from].fetch("readings", []).to_h { |reading| [reading["title"], number(reading["value_mm"], "mm")] } }
+      def fit
+        by_name(:fit) do |row|
+          row[:result]
+            .fetch("findings", [])
+            .to_h { |finding| [finding["title"], number(finding["value"], finding["unit"])] }
+        end
+      end
+      def body
+        by_name(:body) do |row|
+          row[:computed_from]
+            .fetch("readings", [])
+            .to_h { |reading| [reading["title"], number(reading["value_mm"], "mm")] }
+        end
+      end
 
       # A line for each name that any of them has.
       def by_name(part, &)
@@ -40,7 +56,11 @@ module Verglas
 
       # The one before stands to the right.
       def row(part, label, texts)
-        Row.new(part, label, texts.each_with_index.map { |text, index| Cell.new(text, index + 1 < texts.size && text != texts[index + 1]) })
+        Row.new(
+          part,
+          label,
+          texts.each_with_index.map { |text, index| Cell.new(text, index + 1 < texts.size && text != texts[index + 1]) }
+        )
       end
 
       def number(value, unit) = value && "#{value.round}#{unit == "deg" ? "°" : " mm"}"

@@ -6,9 +6,7 @@ module Verglas
     # and are not barred, and serve better than this one: the best first.
     module Substitutes
       # row: the machine's; exercise: which one, on a station; advice: what is advised there.
-      Found = Struct.new(:row, :exercise, :advice) do
-        def family = advice.machine.family
-      end
+      Found = Struct.new(:row, :exercise, :advice) { def family = advice.machine.family }
 
       module_function
 
@@ -19,7 +17,11 @@ module Verglas
       # somebody has that already.
       def of(meeting, others: nil)
         near = -> { others || candidates(meeting) }
-        serve = -> { near.call.filter_map { |other| OneLine.of(other.machine_row[:id], -> {}) { found(other) if same?(meeting, other) } } }
+        serve = -> do
+          near.call.filter_map do |other|
+            OneLine.of(other.machine_row[:id], -> {}) { found(other) if same?(meeting, other) }
+          end
+        end
         return sorted(serve.call.select { |one| hangs?(one.family) }) if gives_way?(meeting)
         return [] unless asked?(meeting.advice)
 
@@ -32,7 +34,8 @@ module Verglas
       # Whether a caution puts a belt squat before this machine, however well it fits; not where the house takes it as a
       # stand-in.
       def gives_way?(meeting)
-        !hangs?(meeting.machine.family) && meeting.rules[:stand_in] == :belt_first && meeting.caution_effect.told.any? { |one| one.key == :belt_squat_first }
+        !hangs?(meeting.machine.family) && meeting.rules[:stand_in] == :belt_first &&
+          meeting.caution_effect.told.any? { |one| one.key == :belt_squat_first }
       end
 
       def hangs?(family) = family.tags[:hangs_from_hips]
@@ -43,22 +46,47 @@ module Verglas
 
       # In service, not out of order, and of the same action.
       def candidates(meeting)
-        rows = meeting.gym.machines.in_service.select { |row| row[:state] == "in_use" && row[:id] != meeting.machine_row[:id] }
-        each = rows.flat_map { |row| Machines::Families.fetch(row[:family]).exercises.map { |exercise, family| [row, exercise.to_s, family] } }
-        each.select { |_, _, family| family.action == meeting.machine.family.action }
-            .map { |row, exercise, _| Meeting.new(meeting.gym, client: meeting.client, machine_row: row, exercise: exercise, readings: meeting.readings) }
+        rows =
+          meeting.gym.machines.in_service.select do |row|
+            row[:state] == "in_use" && row[:id] != meeting.machine_row[:id]
+          end
+        each =
+          rows.flat_map do |row|
+            Machines::Families.fetch(row[:family]).exercises.map { |exercise, family| [row, exercise.to_s, family] }
+          end
+        each
+          .select { |_, _, family| family.action == meeting.machine.family.action }
+          .map do |row, exercise, _|
+            Meeting.new(
+              meeting.gym,
+              client: meeting.client,
+              machine_row: row,
+              exercise: exercise,
+              readings: meeting.readings
+            )
+          end
       end
 
       def same?(meeting, other)
-        other.machine_row[:state] == "in_use" && other.machine_row[:id] != meeting.machine_row[:id] && other.machine.family.action == meeting.machine.family.action
+        other.machine_row[:state] == "in_use" && other.machine_row[:id] != meeting.machine_row[:id] &&
+          other.machine.family.action == meeting.machine.family.action
       end
 
       def found(meeting)
-        Found.new(meeting.machine_row, meeting.exercise, meeting.advice) if meeting.bars.none? && meeting.advice.status == :fits && seen_whole?(meeting)
+        return unless meeting.bars.none? && meeting.advice.status == :fits && seen_whole?(meeting)
+        Found.new(meeting.machine_row, meeting.exercise, meeting.advice)
       end
 
       # Whether no joint has a limit there of which no angle is claimed.
-      def seen_whole?(meeting) = meeting.machine.family.joints.each_value.select(&:by_eye?).all? { |joint| meeting.envelope[joint.motion] == Body::Envelope::OPEN }
+      def seen_whole?(meeting)
+        meeting
+          .machine
+          .family
+          .joints
+          .each_value
+          .select(&:by_eye?)
+          .all? { |joint| meeting.envelope[joint.motion] == Body::Envelope::OPEN }
+      end
       private_class_method :sorted, :hangs?, :rank, :candidates, :same?, :found, :seen_whole?
     end
   end

@@ -13,13 +13,20 @@ module Verglas
         @row = row
         @exercise = exercise
         @taped = { "by" => by, "at" => at }
-        @description = { constants: row[:constants].to_h, adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h, taped: row[:taped].to_h }
+        @description = {
+          constants: row[:constants].to_h,
+          adjusters: row[:adjusters].to_a,
+          exercises: row[:exercises].to_h,
+          taped: row[:taped].to_h
+        }
       end
 
       # value: mm or degrees with its sign; nil forgets it.
       def constant(name, value)
         range = family.constant(name.to_sym).range
-        raise Invalid.new(:constant_out_of_range, path: "/value", name: name, low: range.min, high: range.max) unless value.nil? || range.cover?(value)
+        unless value.nil? || range.cover?(value)
+          raise Invalid.new(:constant_out_of_range, path: "/value", name: name, low: range.min, high: range.max)
+        end
 
         part = home_of(name)
         replace(part) { |data| data.merge("constants" => data.fetch("constants").merge(name => value).compact) }
@@ -31,7 +38,10 @@ module Verglas
       def travel(label, travel)
         part = home_of_adjuster(label)
         replace(part) do |data|
-          adjusters = data.fetch("adjusters").map { |adjuster| adjuster["label"] == label ? with_travel(adjuster, travel) : adjuster }
+          adjusters =
+            data
+              .fetch("adjusters")
+              .map { |adjuster| adjuster["label"] == label ? with_travel(adjuster, travel) : adjuster }
           data.merge("adjusters" => adjusters)
         end
         note([part, label, "travel"].compact.join("/"), travel.nil?)
@@ -39,10 +49,21 @@ module Verglas
       end
 
       # The exercise's machine as it would be, as far as it would be taped. Raises Invalid when it cannot be.
-      def machine = Store::Tables::Machines.value(@row.merge(@description.slice(:constants, :adjusters, :exercises)), exercise: exercise)
+      def machine
+        Store::Tables::Machines.value(
+          @row.merge(@description.slice(:constants, :adjusters, :exercises)),
+          exercise: exercise
+        )
+      end
 
       # Family of the exercise; its constants and adjusters as they would be.
-      def family = @family ||= Machines::Families.fetch(row[:family]).exercises.fetch(exercise) { raise Invalid.new(:not_allowed, path: "/exercise") }
+      def family
+        @family ||=
+          Machines::Families
+            .fetch(row[:family])
+            .exercises
+            .fetch(exercise) { raise Invalid.new(:not_allowed, path: "/exercise") }
+      end
       def constants = { **@description[:constants], **part.fetch("constants", {}) }
       def adjusters = [*@description[:adjusters], *part.fetch("adjusters", [])]
 
@@ -59,22 +80,34 @@ module Verglas
       def part = exercise ? exercises.fetch(exercise) : {}
 
       # On a station the exercise's own constants lie with it. The others are shared.
-      def home_of(name) = exercise && family.groups.fetch(Machines::Families.fetch(row[:family]).own).include?(name.to_sym) ? exercise : nil
+      def home_of(name)
+        return unless exercise && family.groups.fetch(Machines::Families.fetch(row[:family]).own).include?(name.to_sym)
+        exercise
+      end
 
       def home_of_adjuster(label)
         return exercise if exercise && own(exercise).any? { |adjuster| adjuster["label"] == label }
 
-        @description[:adjusters].any? { |adjuster| adjuster["label"] == label } ? nil : raise(Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label))
+        unless @description[:adjusters].any? { |adjuster| adjuster["label"] == label }
+          raise(Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label))
+        end
+        nil
       end
 
       def own(part) = part ? exercises.fetch(part)["adjusters"] : @description[:adjusters]
 
       # By name; raises Invalid for one that is not done here.
-      def exercises = @description[:exercises].tap { |known| raise Invalid.new(:not_allowed, path: "/exercise") unless exercise.nil? || known.key?(exercise) }
+      def exercises
+        @description[:exercises].tap do |known|
+          raise Invalid.new(:not_allowed, path: "/exercise") unless exercise.nil? || known.key?(exercise)
+        end
+      end
       def adjuster(label) = own(home_of_adjuster(label)).find { |one| one["label"] == label }
 
       def with_travel(adjuster, travel)
-        raise Invalid.new(:travel_per_mark, path: "/travel", marks: adjuster["marks"].size) unless travel.nil? || travel.size == adjuster["marks"].size
+        unless travel.nil? || travel.size == adjuster["marks"].size
+          raise Invalid.new(:travel_per_mark, path: "/travel", marks: adjuster["marks"].size)
+        end
 
         adjuster.merge("travel" => travel)
       end

@@ -22,7 +22,11 @@ module Verglas
       end
 
       def after(before)
-        ClientBody.estimation(before.client, before.readings, checked: CheckedFittings.of(Store::Queries::CheckedFittings.new(before.gym).call(before.client[:id])))
+        ClientBody.estimation(
+          before.client,
+          before.readings,
+          checked: CheckedFittings.of(Store::Queries::CheckedFittings.new(before.gym).call(before.client[:id]))
+        )
       end
 
       def known_better(before, after)
@@ -32,7 +36,13 @@ module Verglas
       end
 
       def words(name, before, after)
-        Formats::Words.say("taught.dimension", dimension: Formats::Words.say("dimensions.#{name}"), mm: after.mean[name].round, sd: after.sd[name].round, was: before.sd[name].round)
+        Formats::Words.say(
+          "taught.dimension",
+          dimension: Formats::Words.say("dimensions.#{name}"),
+          mm: after.mean[name].round,
+          sd: after.sd[name].round,
+          was: before.sd[name].round
+        )
       end
       private_class_method :after, :known_better, :words
     end

@@ -7,10 +7,14 @@ module Verglas
       # Hundredths are finer than anything that is taped; rounding happens only here, after every decision.
       def self.rounded(value)
         case value
-        when Float then value.round(3)
-        when Hash then value.transform_values { |inner| rounded(inner) }
-        when Array then value.map { |inner| rounded(inner) }
-        else value
+        when Float
+          value.round(3)
+        when Hash
+          value.transform_values { |inner| rounded(inner) }
+        when Array
+          value.map { |inner| rounded(inner) }
+        else
+          value
         end
       end
 

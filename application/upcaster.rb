@@ -12,20 +12,60 @@ module Verglas
       # described then.
       def self.read(record, family)
         format = record[:result].fetch("format", 1)
-        whole(STEPS.select { |from, _| from >= format }.each_value.inject(record) { |kept, step| new(kept, family).public_send(step) })
+        whole(
+          STEPS
+            .select { |from, _| from >= format }
+            .each_value
+            .inject(record) { |kept, step| new(kept, family).public_send(step) }
+        )
       end
 
       # What a record has of nothing where it was not computed here, or came without.
       NOTHING = {
-        result: { "marks" => {}, "aids" => {}, "grade" => nil, "findings" => [], "quantities" => {}, "motion" => nil, "steps" => {}, "targets" => [], "scene" => nil }.freeze,
-        computed_from: { "model" => "", "readings" => [], "learned" => [], "rules" => [], "mean_mm" => {}, "sd_mm" => {}, "wishes" => {}, "envelope" => {}, "advised" => {},
-                         "advised_status" => nil }.freeze
+        result: {
+          "marks" => {
+          },
+          "aids" => {
+          },
+          "grade" => nil,
+          "findings" => [],
+          "quantities" => {
+          },
+          "motion" => nil,
+          "steps" => {
+          },
+          "targets" => [],
+          "scene" => nil
+        }.freeze,
+        computed_from: {
+          "model" => "",
+          "readings" => [],
+          "learned" => [],
+          "rules" => [],
+          "mean_mm" => {
+          },
+          "sd_mm" => {
+          },
+          "wishes" => {
+          },
+          "envelope" => {
+          },
+          "advised" => {
+          },
+          "advised_status" => nil
+        }.freeze
       }.freeze
 
       def self.whole(kept)
         short = !kept[:result].key?("scene")
-        { result: { **NOTHING[:result], **(short ? { "says" => Formats::Words.say("records.nothing_computed") } : {}), **kept[:result] },
-          computed_from: kept[:computed_from] && { **NOTHING[:computed_from], **kept[:computed_from] } }
+        {
+          result: {
+            **NOTHING[:result],
+            **(short ? { "says" => Formats::Words.say("records.nothing_computed") } : {}),
+            **kept[:result]
+          },
+          computed_from: kept[:computed_from] && { **NOTHING[:computed_from], **kept[:computed_from] }
+        }
       end
       private_class_method :whole
 
@@ -39,8 +79,16 @@ module Verglas
       # the wishes.
       def pictured
         kept = @result.except("figure", "joint", "lens")
-        { result: { **kept, "format" => 2, "targets" => targets, "scene" => scene, "says" => Told::Evaluation.spoken(kept["findings"], kept["motion"]) },
-          computed_from: @computed_from && with_envelope }
+        {
+          result: {
+            **kept,
+            "format" => 2,
+            "targets" => targets,
+            "scene" => scene,
+            "says" => Told::Evaluation.spoken(kept["findings"], kept["motion"])
+          },
+          computed_from: @computed_from && with_envelope
+        }
       end
 
       private
@@ -49,7 +97,10 @@ module Verglas
       def with_envelope
         wishes = @computed_from.fetch("wishes", {})
         ends = wishes.values_at("knee_from_deg", "knee_to_deg")
-        @computed_from.merge("wishes" => wishes.except("knee_from_deg", "knee_to_deg"), "envelope" => ends.any? ? { "knee_flexion" => ends } : {})
+        @computed_from.merge(
+          "wishes" => wishes.except("knee_from_deg", "knee_to_deg"),
+          "envelope" => ends.any? ? { "knee_flexion" => ends } : {}
+        )
       end
 
       def targets
@@ -58,8 +109,22 @@ module Verglas
         return [] unless joint && kind
 
         up = mechanics.up
-        places = @result.fetch("lens", {}).transform_values { |points| points.map { |point| { mark: point["mark"], x_mm: point["s_mm"], y_mm: point["n_mm"] * up } } }
-        [Told::Target.shown(mechanics, kind, at: [joint["s_mm"], joint["n_mm"] * up], sds: joint.values_at("sd_s_mm", "sd_n_mm"), covariance: joint["covariance_mm2"] * up, places: places)]
+        places =
+          @result
+            .fetch("lens", {})
+            .transform_values do |points|
+              points.map { |point| { mark: point["mark"], x_mm: point["s_mm"], y_mm: point["n_mm"] * up } }
+            end
+        [
+          Told::Target.shown(
+            mechanics,
+            kind,
+            at: [joint["s_mm"], joint["n_mm"] * up],
+            sds: joint.values_at("sd_s_mm", "sd_n_mm"),
+            covariance: joint["covariance_mm2"] * up,
+            places: places
+          )
+        ]
       end
 
       # Drawn anew from the very numbers that the figure was drawn from.
@@ -75,23 +140,35 @@ module Verglas
 
       # The machine as it stood: its constants at the marks.
       def machine
-        @machine ||= begin
-          known = numbers.slice(*@family.constants.keys)
-          family = figure.empty? ? @family : @family.told_by(known.keys)
-          constants = figure.empty? ? Mechanisms::Sample.taped(@family, {}).constants : known.slice(*family.constants.keys)
-          Machines::Machine.new(id: "", name: "", family: family, constants: constants, adjusters: [])
-        end
+        @machine ||=
+          begin
+            known = numbers.slice(*@family.constants.keys)
+            family = figure.empty? ? @family : @family.told_by(known.keys)
+            constants =
+              figure.empty? ? Mechanisms::Sample.taped(@family, {}).constants : known.slice(*family.constants.keys)
+            Machines::Machine.new(id: "", name: "", family: family, constants: constants, adjusters: [])
+          end
       end
 
       def body
-        figure.empty? ? Body::Prior.estimate(sex: nil).dimensions : Body::Dimensions.from(figure.fetch("body").transform_keys(&:to_sym).slice(*Body::PARAMETERS))
+        if figure.empty?
+          Body::Prior.estimate(sex: nil).dimensions
+        else
+          Body::Dimensions.from(figure.fetch("body").transform_keys(&:to_sym).slice(*Body::PARAMETERS))
+        end
       end
 
       # As they were when the figure was drawn: cushions and pads, where the roller was wanted, where the client turns
       # back.
       def wishes
-        given = { cushion_back_mm: numbers[:cushion_back], cushion_seat_mm: numbers[:cushion_seat], hip_pad_mm: numbers[:hip_pad],
-                  contact_above_ankle_mm: numbers[:wanted_above_ankle], end_bend_deg: figure.dig("ending", "bend_deg"), knee_laid_mm: @result.dig("joint", "s_mm") }
+        given = {
+          cushion_back_mm: numbers[:cushion_back],
+          cushion_seat_mm: numbers[:cushion_seat],
+          hip_pad_mm: numbers[:hip_pad],
+          contact_above_ankle_mm: numbers[:wanted_above_ankle],
+          end_bend_deg: figure.dig("ending", "bend_deg"),
+          knee_laid_mm: @result.dig("joint", "s_mm")
+        }
         Mechanisms::Wishes.for(@family, **given.compact.slice(*@family.wishes.keys, *@family.choices.keys))
       end
     end

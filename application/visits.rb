@@ -29,8 +29,18 @@ module Verglas
         raise Invalid.new(:stopped_today, path: "/felt") if visit[:stopped]
 
         how = given.slice(:last, :reached, :felt, :sign).compact
-        @gym.visits.add(visit[:id], stops: stops?(how), by: @by, load_kg: load_kg(given), repetitions: given[:repetitions], leg: given[:leg], how: how,
-                                    clean: done.clean?, sends_back: done.sends_back?, watched_by: watcher(given[:watched_by]))
+        @gym.visits.add(
+          visit[:id],
+          stops: stops?(how),
+          by: @by,
+          load_kg: load_kg(given),
+          repetitions: given[:repetitions],
+          leg: given[:leg],
+          how: how,
+          clean: done.clean?,
+          sends_back: done.sends_back?,
+          watched_by: watcher(given[:watched_by])
+        )
       end
 
       # set, visit: rows. What a joint had stopped goes on where that set is taken back.
@@ -59,11 +69,19 @@ module Verglas
 
       def read(given)
         sign = given[:sign]&.to_sym
-        raise Invalid.new(:not_allowed, path: "/sign") unless sign.nil? || Guidance::Signs.of(@meeting.machine).include?(sign)
+        unless sign.nil? || Guidance::Signs.of(@meeting.machine).include?(sign)
+          raise Invalid.new(:not_allowed, path: "/sign")
+        end
 
         felt = meaning(given[:felt])
-        Loading::DoneSet.new(load_kg: load_kg(given), last: given[:last]&.to_sym, reached: given[:reached], joint: felt == :joint, sign: !sign.nil? || felt == :elsewhere,
-                             one_leg: !given[:leg].empty?)
+        Loading::DoneSet.new(
+          load_kg: load_kg(given),
+          last: given[:last]&.to_sym,
+          reached: given[:reached],
+          joint: felt == :joint,
+          sign: !sign.nil? || felt == :elsewhere,
+          one_leg: !given[:leg].empty?
+        )
       end
 
       # As the machine can be loaded; never above what is allowed.

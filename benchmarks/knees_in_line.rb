@@ -13,12 +13,44 @@ include Verglas # rubocop:disable Style/MixinUsage -- a script
 
 # As many marks as everybody needs, the pivot at the height of the mean knee: what is left is what is not known of the
 # body.
-MACHINE = { family: "extension", name: "Marks every 25 mm",
-            constants: { pivot_above_seat: 66, back_face: -391, seat_edge: -56, roller_reach: 318, roller_radius: 50, start_angle: 98, end_angle: -8 },
-            adjusters: [{ label: "back pad", marks: ("1".."16").to_a, travel: Array.new(16) { |index| index * 25 }, drives: { back_face: -1 } },
-                        { label: "roller", marks: %w[A B C D E F], travel: Array.new(6) { |index| index * 20 }, drives: { roller_reach: 1 } }] }.freeze
+MACHINE = {
+  family: "extension",
+  name: "Marks every 25 mm",
+  constants: {
+    pivot_above_seat: 66,
+    back_face: -391,
+    seat_edge: -56,
+    roller_reach: 318,
+    roller_radius: 50,
+    start_angle: 98,
+    end_angle: -8
+  },
+  adjusters: [
+    {
+      label: "back pad",
+      marks: ("1".."16").to_a,
+      travel: Array.new(16) { |index| index * 25 },
+      drives: {
+        back_face: -1
+      }
+    },
+    {
+      label: "roller",
+      marks: %w[A B C D E F],
+      travel: Array.new(6) { |index| index * 20 },
+      drives: {
+        roller_reach: 1
+      }
+    }
+  ]
+}.freeze
 TAPES = { "height alone" => %i[stature], "three readings" => %i[stature seat_to_kneecap floor_to_knee_top] }.freeze
-GROUPS = { "25 years, 23 kg/m²" => [25, 23.0], "25 years, 34 kg/m²" => [25, 34.0], "72 years, 23 kg/m²" => [72, 23.0], "72 years, 34 kg/m²" => [72, 34.0] }.freeze
+GROUPS = {
+  "25 years, 23 kg/m²" => [25, 23.0],
+  "25 years, 34 kg/m²" => [25, 34.0],
+  "72 years, 23 kg/m²" => [72, 23.0],
+  "72 years, 34 kg/m²" => [72, 34.0]
+}.freeze
 EACH = 1000
 
 def machine = @machine ||= Machines::Reader.read(JSON.parse(JSON.generate(MACHINE)))
@@ -28,7 +60,8 @@ def wishes = @wishes ||= Mechanisms::Wishes.for(machine.family)
 def answers(people)
   known = Body::Estimation.instance_method(:initialize).parameters.map(&:last)
   people.map do |person|
-    readings = person["readings"].map { |name, mm| Body::Reading.new(observation: name.to_sym, value_mm: mm, confirmed: true) }
+    readings =
+      person["readings"].map { |name, mm| Body::Reading.new(observation: name.to_sym, value_mm: mm, confirmed: true) }
     given = { sex: person["sex"], body_mass_kg: person["body_mass_kg"], age_years: person["age_years"] }.slice(*known)
     estimation = Body::Estimation.new(**given, readings: readings)
     body = (estimation.respond_to?(:met) ? estimation.met : estimation.estimate).dimensions
@@ -41,7 +74,16 @@ if ENV.key?("CORE")
   exit
 end
 
-def asked(core, people) = JSON.parse(Open3.capture2({ "CORE" => core, "BUNDLE_GEMFILE" => ENV.fetch("BUNDLE_GEMFILE") }, RbConfig.ruby, __FILE__, stdin_data: JSON.generate(people)).first)
+def asked(core, people)
+  JSON.parse(
+    Open3.capture2(
+      { "CORE" => core, "BUNDLE_GEMFILE" => ENV.fetch("BUNDLE_GEMFILE") },
+      RbConfig.ruby,
+      __FILE__,
+      stdin_data: JSON.generate(people)
+    ).first
+  )
+end
 
 require_relative "../spec/support/people_drawn"
 PEOPLE = PeopleDrawn.new(4)
@@ -50,19 +92,32 @@ PEOPLE = PeopleDrawn.new(4)
 def drawn(age, index)
   sex = PEOPLE.sex
   dimensions = PEOPLE.body(Body::Prior.estimate(sex: sex, mass_index: index).normal)
-  { sex: sex, age_years: age, body_mass_kg: (index * ((dimensions.stature / 1000)**2)).round(1), body: Body::Estimate.exact(dimensions) }
+  {
+    sex: sex,
+    age_years: age,
+    body_mass_kg: (index * ((dimensions.stature / 1000)**2)).round(1),
+    body: Body::Estimate.exact(dimensions)
+  }
 end
 
 def taped(person, names)
   build = Body::Build.of(**person.slice(:sex, :age_years, :body_mass_kg))
-  names.to_h { |name| Body::Observation.fetch(name).then { |one| [name, person[:body].expected(one, build).first + (one.sd_mm * PEOPLE.normal)] } }
+  names.to_h do |name|
+    Body::Observation
+      .fetch(name)
+      .then { |one| [name, person[:body].expected(one, build).first + (one.sd_mm * PEOPLE.normal)] }
+  end
 end
 
 # Whether the knee is in line where somebody sits.
 def in_line?(person, indices)
   met = person[:body].aged(Body::Build.of(**person.slice(:sex, :age_years, :body_mass_kg))).dimensions
   mechanics = Mechanisms.for(machine, met, wishes)
-  mechanics.all_findings(mechanics.place(machine.parameters(indices))).find { |finding| finding.code == :offset }.severity.zero?
+  mechanics
+    .all_findings(mechanics.place(machine.parameters(indices)))
+    .find { |finding| finding.code == :offset }
+    .severity
+    .zero?
 end
 
 former = ARGV.first
@@ -71,7 +126,10 @@ GROUPS.each do |group, (age, index)|
   people = Array.new(EACH) { drawn(age, index) }
   TAPES.each do |tape, names|
     told = people.map { |person| { **person.slice(:sex, :age_years, :body_mass_kg), readings: taped(person, names) } }
-    shares = [former, CORE].compact.map { |core| people.zip(asked(core, told)).count { |person, indices| in_line?(person, indices) }.fdiv(EACH) }
+    shares =
+      [former, CORE].compact.map do |core|
+        people.zip(asked(core, told)).count { |person, indices| in_line?(person, indices) }.fdiv(EACH)
+      end
     puts format("%-22s %-16s %s", group, tape, shares.map { |share| format("%4d %%", share * 100) }.join("  "))
   end
 end

@@ -24,22 +24,42 @@ Measure.with_demo do
   db = Verglas::DB
   started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
   large = LargeGym::Generator.new(db, like: db[:gyms].get(:id)).generate(clients: clients, fittings: fittings)
-  puts format("%<clients>d clients, %<fittings>d fittings made in %<s>d s", clients: clients, fittings: fittings, s: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started)
+  puts format(
+         "%<clients>d clients, %<fittings>d fittings made in %<s>d s",
+         clients: clients,
+         fittings: fittings,
+         s: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+       )
   Measure.with_server do |http|
-    gyms = { "the demo gym" => Verglas::Demo::Loader::SIGN_IN[:email], "the large gym" => large[:email] }.transform_values { |email| Measure::Caller.new(http, email) }
+    gyms =
+      {
+        "the demo gym" => Verglas::Demo::Loader::SIGN_IN[:email],
+        "the large gym" => large[:email]
+      }.transform_values { |email| Measure::Caller.new(http, email) }
     ping = Measure.median(200) { gyms["the large gym"].call("get", "/api/ping") }
     Measure.report("a bare JSON route (session checked, nothing else)", ping)
     bare = Measure.median(100) { gyms["the large gym"].call("get", "/api/machines") }
     Measure.report("a list of a dozen machines", bare, compared_with: ping)
     gyms.each do |name, caller|
-      machine = caller.call("get", "/api/machines")["machines"].find { |one| one["taped"] == "taped" && one["exercises"].empty? }["id"]
+      machine =
+        caller.call("get", "/api/machines")["machines"].find do |one|
+          one["taped"] == "taped" && one["exercises"].empty?
+        end[
+          "id"
+        ]
       client = caller.call("get", "/api/floor")["recent"].first["id"]
       fitting = caller.call("get", "/api/clients/#{client}")["card"].filter_map { |line| line["accepted"] }.first["id"]
-      { "the floor" => ["get", "/api/floor"], "a client's page with the card" => ["get", "/api/clients/#{client}"], "a machine's page" => ["get", "/api/machines/#{machine}"],
-        "a client's visits on a machine" => ["get", "/api/fittings/#{fitting}/progress"], "a machine set up again" => ["get", "/api/fittings/#{fitting}/set-up"],
-        "the queue at a machine" => ["get", "/api/machines/#{machine}/queue?exercise="], "who fits a machine" => ["get", "/api/machines/#{machine}/population?exercise="],
+      {
+        "the floor" => %w[get /api/floor],
+        "a client's page with the card" => ["get", "/api/clients/#{client}"],
+        "a machine's page" => ["get", "/api/machines/#{machine}"],
+        "a client's visits on a machine" => ["get", "/api/fittings/#{fitting}/progress"],
+        "a machine set up again" => ["get", "/api/fittings/#{fitting}/set-up"],
+        "the queue at a machine" => ["get", "/api/machines/#{machine}/queue?exercise="],
+        "who fits a machine" => ["get", "/api/machines/#{machine}/population?exercise="],
         "whose advice a rule changes" => ["post", "/api/rules/extension_roller/changes", { school: "hand_above" }],
-        "finding a client by two letters" => ["post", "/api/clients/search", { text: "ta" }] }.each do |what, request|
+        "finding a client by two letters" => ["post", "/api/clients/search", { text: "ta" }]
+      }.each do |what, request|
         3.times { caller.call(*request) }
         Measure.report("#{what}: #{name}", Measure.median(15) { caller.call(*request) }, compared_with: ping)
       end
@@ -50,9 +70,14 @@ Measure.with_demo do
   person = gym.fittings.dataset.where(state: "accepted").get(:client_id)
   row = gym.clients.find(person)
   views = Verglas::Web::Views
-  { "the board" => -> { views::Board.of(gym, weeks: 12) }, "search" => -> { views::Search.of(Verglas::Application::Search.new(gym), "tal") },
+  {
+    "the board" => -> { views::Board.of(gym, weeks: 12) },
+    "search" => -> { views::Search.of(Verglas::Application::Search.new(gym), "tal") },
     "the card" => -> { views::ClientPage.of(gym, row) },
-    "the history" => -> { Verglas::Store::Queries::ClientCard.new(gym).history(person).map { |one| views::Fitting.history_line(one) } } }.each do |what, page|
+    "the history" => -> do
+      Verglas::Store::Queries::ClientCard.new(gym).history(person).map { |one| views::Fitting.history_line(one) }
+    end
+  }.each do |what, page|
     3.times { page.call }
     count, sql = same_sql(db, &page)
     Measure.report("#{what}: #{count} statements, asked by themselves", sql)

@@ -17,12 +17,18 @@ def work(call)
   id = call.call("post", "/api/fittings", { client_id: clients.sample, machine_id: alone["id"], exercise: "" })["id"]
   lambda do
     case rand(10)
-    when 0..2 then call.call("get", "/api/clients/#{clients.sample}")
-    when 3 then call.call("get", "/api/floor")
-    when 4 then call.call("get", "/api/board")
-    when 5 then call.call("get", "/api/clients/#{clients.sample}/predictions")
-    when 6 then call.call("get", "/api/machines/#{machines.sample}")
-    else call.call("get", "/api/fittings/#{id}")
+    when 0..2
+      call.call("get", "/api/clients/#{clients.sample}")
+    when 3
+      call.call("get", "/api/floor")
+    when 4
+      call.call("get", "/api/board")
+    when 5
+      call.call("get", "/api/clients/#{clients.sample}/predictions")
+    when 6
+      call.call("get", "/api/machines/#{machines.sample}")
+    else
+      call.call("get", "/api/fittings/#{id}")
     end
   end
 end
@@ -37,18 +43,19 @@ Measure.with_demo do
     ends = started + seconds
     answers = Queue.new
     faults = Queue.new
-    callers = Array.new(people) do
-      Thread.new do
-        Net::HTTP.start(http.address, http.port, read_timeout: 60) do |own|
-          act = work(Measure::Caller.new(own, Verglas::Demo::Loader::SIGN_IN[:email]))
-          while (now = Process.clock_gettime(Process::CLOCK_MONOTONIC)) < ends
-            answers << [now - started, Measure.timed(&act)]
+    callers =
+      Array.new(people) do
+        Thread.new do
+          Net::HTTP.start(http.address, http.port, read_timeout: 60) do |own|
+            act = work(Measure::Caller.new(own, Verglas::Demo::Loader::SIGN_IN[:email]))
+            while (now = Process.clock_gettime(Process::CLOCK_MONOTONIC)) < ends
+              answers << [now - started, Measure.timed(&act)]
+            end
           end
+        rescue StandardError, SystemExit => e
+          faults << e.message
         end
-      rescue StandardError, SystemExit => e
-        faults << e.message
       end
-    end
     memory = []
     while Process.clock_gettime(Process::CLOCK_MONOTONIC) < ends
       memory << resident_mb(server)
@@ -56,9 +63,13 @@ Measure.with_demo do
     end
     callers.each(&:join)
     times = Array.new(answers.size) { answers.pop }
-    first, last = [0...(seconds / TENTHS), (seconds - (seconds / TENTHS))..seconds].map { |span| times.filter_map { |at, ms| ms if span.cover?(at) } }
+    first, last =
+      [0...(seconds / TENTHS), (seconds - (seconds / TENTHS))..seconds].map do |span|
+        times.filter_map { |at, ms| ms if span.cover?(at) }
+      end
     puts "#{times.size} answers in #{seconds} s by #{people} people, #{faults.size} faults"
-    puts "slowest of a hundred: #{slowest_of_a_hundred(first).round} ms in the first tenth, #{slowest_of_a_hundred(last).round} ms in the last"
+    puts "slowest of a hundred: #{slowest_of_a_hundred(first).round} ms in the first tenth, " \
+           "#{slowest_of_a_hundred(last).round} ms in the last"
     puts "memory: #{memory[2]} MB after a tenth, #{memory.last} MB at the end"
     exit(1) if faults.size.positive?
   end

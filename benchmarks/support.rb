@@ -26,7 +26,13 @@ module Measure
 
   def report(what, ms, compared_with: nil, limit: nil)
     ratio = compared_with && (ms / compared_with)
-    puts format("%-78s %8.2f ms%s%s", what, ms, ratio ? format("  %5.2f x", ratio) : "", limit ? "  (wanted: at most #{limit})" : "")
+    puts format(
+           "%-78s %8.2f ms%s%s",
+           what,
+           ms,
+           ratio ? format("  %5.2f x", ratio) : "",
+           limit ? "  (wanted: at most #{limit})" : ""
+         )
   end
 
   # The application with the demo gym, on a database of its own.
@@ -39,11 +45,17 @@ module Measure
     require "puma/server"
     Verglas::DB.disconnect
     told, tell = IO.pipe
-    child = fork do
-      server = Puma::Server.new(Verglas::Web::Stack.build(Verglas::DB, limits: false), nil, { min_threads: 5, max_threads: 5, log_writer: Puma::LogWriter.null })
-      tell.puts server.add_tcp_listener("127.0.0.1", 0).addr[1]
-      server.run.join
-    end
+    child =
+      fork do
+        server =
+          Puma::Server.new(
+            Verglas::Web::Stack.build(Verglas::DB, limits: false),
+            nil,
+            { min_threads: 5, max_threads: 5, log_writer: Puma::LogWriter.null }
+          )
+        tell.puts server.add_tcp_listener("127.0.0.1", 0).addr[1]
+        server.run.join
+      end
     Net::HTTP.start("127.0.0.1", Integer(told.gets), read_timeout: 120, &)
   ensure
     Process.kill("TERM", child) if child
@@ -58,10 +70,16 @@ module Measure
 
     # The parsed answer; ends the run on a refusal.
     def call(method, path, body = nil)
-      request = Net::HTTP.const_get(method.capitalize).new(path, { "content-type" => "application/json", "cookie" => @cookie.to_s, "idempotency-key" => SecureRandom.uuid })
+      request =
+        Net::HTTP.const_get(method.capitalize).new(
+          path,
+          { "content-type" => "application/json", "cookie" => @cookie.to_s, "idempotency-key" => SecureRandom.uuid }
+        )
       request.body = JSON.generate(body) if body
       answer = @http.request(request)
-      @cookie = answer.get_fields("set-cookie").map { |cookie| cookie.split(";").first }.join("; ") if answer["set-cookie"]
+      @cookie = answer.get_fields("set-cookie").map { |cookie| cookie.split(";").first }.join("; ") if answer[
+        "set-cookie"
+      ]
       abort "#{method} #{path}: #{answer.code} #{answer.body}" unless answer.is_a?(Net::HTTPSuccess)
       answer.body.empty? ? nil : JSON.parse(answer.body)
     end

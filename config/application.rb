@@ -4,9 +4,12 @@
 require_relative "formats"
 
 module Verglas
-  module Store; end
-  module Application; end
-  module Web; end
+  module Store
+  end
+  module Application
+  end
+  module Web
+  end
   load_folder("store", namespace: Store, ignore: ["migrations"])
   DB = Store::Database.connect(ENV.fetch("DATABASE_URL")) unless const_defined?(:DB)
   load_folder("application", namespace: Application, ignore: ["pictures"])

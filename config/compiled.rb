@@ -6,4 +6,9 @@
 require "bootsnap"
 
 var = File.expand_path("../var", __dir__)
-Bootsnap.setup(cache_dir: File.join(var, "cache"), readonly: !File.writable?(var), development_mode: false, compile_cache_yaml: false)
+Bootsnap.setup(
+  cache_dir: File.join(var, "cache"),
+  readonly: !File.writable?(var),
+  development_mode: false,
+  compile_cache_yaml: false
+)

@@ -4,7 +4,8 @@
 require_relative "core"
 
 module Verglas
-  module Formats; end
+  module Formats
+  end
   load_folder("formats", namespace: Formats)
   Formats::FamilyWords.check!(Machines::Families.single)
 end

@@ -28,7 +28,11 @@ module Verglas
       voice = Telling.of(mechanics, place)
       unsaid = mechanics.all_findings(place).reject { |finding| voice.tell(finding) }.map(&:code)
       Mechanisms.refuse(family, "sentences of #{voice.class.name}", unsaid)
-      Mechanisms.refuse(family, "points of the picture", family.constants.each_value.flat_map(&:tape) - Scenes.of(mechanics, place).at_rest.points.keys)
+      Mechanisms.refuse(
+        family,
+        "points of the picture",
+        family.constants.each_value.flat_map(&:tape) - Scenes.of(mechanics, place).at_rest.points.keys
+      )
       mechanics.quantities(place).keys
     end
 
@@ -92,37 +96,50 @@ module Verglas
 
     # Every school, on every family of which its question is asked.
     def try_schools(question, families)
-      families.select { |family| question.asked_of?(family) }.each do |family|
-        question.schools.each { |school, wishes| try(:house_rules, :questions, question.name, school, family) { Mechanisms::Wishes.for(family, **wishes) } }
-      end
+      families
+        .select { |family| question.asked_of?(family) }
+        .each do |family|
+          question.schools.each do |school, wishes|
+            try(:house_rules, :questions, question.name, school, family) { Mechanisms::Wishes.for(family, **wishes) }
+          end
+        end
     end
 
     # Every caution, cleared and not.
     def try_caution(rule, families)
-      families.product([true, false]).each do |family, cleared|
-        try(:cautions, :cautions, rule.name, nil, family) do
-          effect = Guidance::Cautions.effect(family, [Guidance::Cautions::Caution.of(rule.name, cleared: cleared)])
-          Mechanisms::Wishes.for(family, envelope: effect.envelope, **effect.wishes)
+      families
+        .product([true, false])
+        .each do |family, cleared|
+          try(:cautions, :cautions, rule.name, nil, family) do
+            effect = Guidance::Cautions.effect(family, [Guidance::Cautions::Caution.of(rule.name, cleared: cleared)])
+            Mechanisms::Wishes.for(family, envelope: effect.envelope, **effect.wishes)
+          end
         end
-      end
     end
 
     def try(table, rows, name, part, family)
       yield
     rescue ArgumentError, Invalid => e
-      raise Tables::Misspelt, "#{Tables.where(table, rows, name)}: #{[name, part].compact.join(", ")} on #{family.id}: #{e.message}"
+      raise Tables::Misspelt,
+            "#{Tables.where(table, rows, name)}: #{[name, part].compact.join(", ")} on #{family.id}: #{e.message}"
     end
 
     # A sign that is seen on it has a cause there, and a muscle is meant to work.
     def look_over(family)
-      Guidance::Signs::ALL.each_value.select { |sign| family.all?(sign.of) }.each do |sign|
-        next if sign.causes.any? { |cause| cause.meant_on?(family) }
+      Guidance::Signs::ALL
+        .each_value
+        .select { |sign| family.all?(sign.of) }
+        .each do |sign|
+          next if sign.causes.any? { |cause| cause.meant_on?(family) }
 
-        raise Tables::Misspelt, "#{Tables.where(:signs, :signs, sign.name)}: #{sign.name} has no cause on #{family.id}"
-      end
+          raise Tables::Misspelt,
+                "#{Tables.where(:signs, :signs, sign.name)}: #{sign.name} has no cause on #{family.id}"
+        end
       return if Guidance::Regions::ALL.each_value.any? { |region| region.works.include?(family.purpose) }
 
-      raise Tables::Misspelt, "#{Tables.where(:regions, :regions)}: no muscle is meant to work for #{family.purpose}, the purpose of #{family.id}"
+      raise Tables::Misspelt,
+            "#{Tables.where(:regions, :regions)}: no muscle is meant to work for #{family.purpose}, the purpose of " \
+              "#{family.id}"
     end
     private_class_method :of_tables, :of_families, :of, :try
   end

@@ -4,8 +4,18 @@ module Verglas
   # The physics which families name: one class each, all held to the contract of Mechanism.
   module Mechanisms
     # By the name that families give: the only list of them.
-    ALL = { seated_knee: "SeatedKnee", lying_knee: "LyingKnee", knee_lever: "KneeLever", leg_press: "LegPress", hack_squat: "HackSquat", hack_reach: "HackReach",
-            belt_squat: "BeltSquat", hinge_bench: "HingeBench", glute_ham: "GluteHam", seated_hip: "SeatedHip" }.freeze
+    ALL = {
+      seated_knee: "SeatedKnee",
+      lying_knee: "LyingKnee",
+      knee_lever: "KneeLever",
+      leg_press: "LegPress",
+      hack_squat: "HackSquat",
+      hack_reach: "HackReach",
+      belt_squat: "BeltSquat",
+      hinge_bench: "HingeBench",
+      glute_ham: "GluteHam",
+      seated_hip: "SeatedHip"
+    }.freeze
 
     module_function
 
@@ -31,11 +41,16 @@ module Verglas
       mechanism = fetch(family.mechanism)
       refuse(family, "traits", mechanism::TRAITS - family.traits.keys)
       refuse(family, "rules of #{mechanism.name} for its decisions", family.decisions - mechanism::RULES.keys)
-      refuse(family, "parameters of a body to be by hand", family.findings.values.flat_map { |kind| kind.by_hand.keys } - Body::PARAMETERS)
+      refuse(
+        family,
+        "parameters of a body to be by hand",
+        family.findings.values.flat_map { |kind| kind.by_hand.keys } - Body::PARAMETERS
+      )
       try(family, Sample.of(family))
     rescue KeyError => e
       names = e.receiver.respond_to?(:keys) ? e.receiver.keys : []
-      raise ArgumentError, "#{family.id} needs #{e.key}, for #{family.mechanism} asks for it; it has #{Tables.nearest(e.key, names)}"
+      raise ArgumentError,
+            "#{family.id} needs #{e.key}, for #{family.mechanism} asks for it; it has #{Tables.nearest(e.key, names)}"
     end
 
     # Every number and finding.
@@ -45,7 +60,11 @@ module Verglas
       numbers = mechanics.quantities(place)
       found = mechanics.all_findings(place)
       refuse(family, "findings of #{mechanics.class.name}", machine.graded - found.map(&:code))
-      refuse(family, "numbers of #{mechanics.class.name}", family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys)
+      refuse(
+        family,
+        "numbers of #{mechanics.class.name}",
+        family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys
+      )
       [mechanics, place]
     end
 

@@ -8,7 +8,8 @@ module Verglas
     FOLDER = File.join(__dir__, "data")
 
     # What is wrong in a table or a declaration.
-    class Misspelt < ArgumentError; end
+    class Misspelt < ArgumentError
+    end
 
     module_function
 
@@ -61,8 +62,10 @@ module Verglas
 
     def freeze_whole(node)
       case node
-      when Hash then node.each_value { |child| freeze_whole(child) }
-      when Array then node.each { |child| freeze_whole(child) }
+      when Hash
+        node.each_value { |child| freeze_whole(child) }
+      when Array
+        node.each { |child| freeze_whole(child) }
       end
       node.freeze
     end

@@ -47,20 +47,35 @@ module Verglas
       def machine_id(machine)
         facts = machine.transform_keys(&:to_sym)
         description = facts.slice(:constants, :adjusters, :exercises)
-        @gym.machines.insert(description: { **description, taped: taped(machine) }, by: @staff.first, **facts.except(*description.keys))
+        @gym.machines.insert(
+          description: {
+            **description,
+            taped: taped(machine)
+          },
+          by: @staff.first,
+          **facts.except(*description.keys)
+        )
       end
 
       # The lead taped every length that is known.
       def taped(machine)
         parts = { nil => machine, **machine.fetch("exercises", {}) }
-        names = parts.flat_map { |exercise, part| part.fetch("constants", {}).keys.map { |name| [exercise, name].compact.join("/") } }
+        names =
+          parts.flat_map do |exercise, part|
+            part.fetch("constants", {}).keys.map { |name| [exercise, name].compact.join("/") }
+          end
         names.to_h { |name| [name, { by: @staff.first, at: Time.now.utc.iso8601 }] }
       end
 
       # Asked about cautions on the day of the tape, whoever was asked yet.
       def client(person)
-        new = @gym.clients.insert(person.slice("name", "detail", "sex", "birth_date", "body_mass_kg").transform_keys(&:to_sym))
-        @gym.clients.asked(new[:id], on: (Time.now - (READ_DAYS_AGO * DAY_S)).to_date, version: new[:version]) unless person["not_asked"]
+        new =
+          @gym.clients.insert(
+            person.slice("name", "detail", "sex", "birth_date", "body_mass_kg").transform_keys(&:to_sym)
+          )
+        unless person["not_asked"]
+          @gym.clients.asked(new[:id], on: (Time.now - (READ_DAYS_AGO * DAY_S)).to_date, version: new[:version])
+        end
         row = @gym.clients.find(new[:id])
         known(row, person)
         remembered(@gym.clients.find(row[:id]), person)
@@ -70,9 +85,17 @@ module Verglas
       # Tape, cautions, what was measured and shown.
       def known(row, person)
         readings(row, person["readings"])
-        person.fetch("cautions", {}).each do |caution, fields|
-          @gym.cautions.put(row[:id], caution, version: nil, by: @staff.first, **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym)))
-        end
+        person
+          .fetch("cautions", {})
+          .each do |caution, fields|
+            @gym.cautions.put(
+              row[:id],
+              caution,
+              version: nil,
+              by: @staff.first,
+              **Web::Inputs::Caution.fields(fields.transform_keys(&:to_sym))
+            )
+          end
         limits(row, person.fetch("limits", {}), person.fetch("shown", []))
       end
 
@@ -85,30 +108,71 @@ module Verglas
       end
 
       def readings(client, values)
-        values.each { |name, value| @gym.readings.put(client_id: client[:id], observation: name, value_mm: value, unit: "cm", confirmed: false, taken_by: @staff.first) }
+        values.each do |name, value|
+          @gym.readings.put(
+            client_id: client[:id],
+            observation: name,
+            value_mm: value,
+            unit: "cm",
+            confirmed: false,
+            taken_by: @staff.first
+          )
+        end
         @db[:readings].where(client_id: client[:id]).update(taken_at: Time.now - (READ_DAYS_AGO * DAY_S))
       end
 
       def fittings(client, person, loads)
         person.fetch("earlier", {}).each { |name, marks| accept_earlier(client, name, marks) }
         person.fetch("fitted", []).each { |name| accept(client, name, **work(loads[name])) }
-        person.fetch("checked", []).each { |name| accept(client, name, knee_off_mm: 0, roller_seen: true, **work(loads[name])) }
+        person
+          .fetch("checked", [])
+          .each { |name| accept(client, name, knee_off_mm: 0, roller_seen: true, **work(loads[name])) }
         person.fetch("open", []).each { |name| begin_draft(client, name) }
       end
 
       # shown: names of the gates that went right.
       def limits(client, measured, shown)
         signed = { by: "Maren Oldcastle", at: Time.now.utc.iso8601 }
-        limits = measured.to_h { |name, reading| [name, { deg: Guidance::Limits.fetch(name).degrees(reading).round(1), reading: reading, **signed }] }
+        limits =
+          measured.to_h do |name, reading|
+            [name, { deg: Guidance::Limits.fetch(name).degrees(reading).round(1), reading: reading, **signed }]
+          end
         limits = limits.merge(shown.to_h { |gate| [gate, { right: true, **signed }] })
         @gym.clients.measure(client[:id], version: client[:version], limits: limits) if limits.any?
       end
 
       # A load in kg, as it was lifted on the machine; or how it went with body weight.
       def work(load_kg)
-        return { work: { **Application::Sheet::NO_WORK, "repetitions" => 10, "sets" => 2, "last" => load_kg, "felt" => "worked" }, cue: "Ribs in, eyes down." } if load_kg.is_a?(String)
+        if load_kg.is_a?(String)
+          return(
+            {
+              work: {
+                **Application::Sheet::NO_WORK,
+                "repetitions" => 10,
+                "sets" => 2,
+                "last" => load_kg,
+                "felt" => "worked"
+              },
+              cue: "Ribs in, eyes down."
+            }
+          )
+        end
 
-        load_kg ? { work: { **Application::Sheet::NO_WORK, "load_kg" => load_kg, "repetitions" => 10, "sets" => 2, "last" => "clean", "felt" => "worked" }, cue: "Slow first, knees still." } : {}
+        if load_kg
+          {
+            work: {
+              **Application::Sheet::NO_WORK,
+              "load_kg" => load_kg,
+              "repetitions" => 10,
+              "sets" => 2,
+              "last" => "clean",
+              "felt" => "worked"
+            },
+            cue: "Slow first, knees still."
+          }
+        else
+          {}
+        end
       end
 
       def queue(machine, names)
@@ -137,7 +201,8 @@ module Verglas
       def accept(client, name, marks: {}, **seen)
         draft, meeting = open_draft(client, name)
         marks = draft[:marks].to_h.merge(marks)
-        seen[:load] = Application::Told::Load.printed(meeting.rig, seen[:work]["load_kg"]) if seen.key?(:work) && meeting.rig
+        seen[:load] = Application::Told::Load.printed(meeting.rig, seen[:work]["load_kg"]) if seen.key?(:work) &&
+          meeting.rig
         kept = { **Application::Record.of(meeting, marks, draft[:aids].to_h), marks: marks, **seen }
         lately(@gym.fittings.accept(draft[:id], version: draft[:version], by: @staff.first, **kept))
       end
@@ -154,10 +219,18 @@ module Verglas
       # name: of the machine; on a station followed by its exercise, as in "Station 1, curl".
       def open_draft(client, name)
         machine, exercise = name.split(", ")
-        meeting = Application::Meeting.new(@gym, client: client, machine_row: @machines.fetch(machine), exercise: exercise.to_s)
+        meeting =
+          Application::Meeting.new(@gym, client: client, machine_row: @machines.fetch(machine), exercise: exercise.to_s)
         sheet = Application::Sheet.at_opening(meeting, last: nil, sibling: nil)
-        draft, = @gym.fittings.open(client_id: client[:id], machine_id: meeting.machine_row[:id], exercise: exercise.to_s, description_number: meeting.machine_row[:number], by: @staff.last,
-                                    **sheet)
+        draft, =
+          @gym.fittings.open(
+            client_id: client[:id],
+            machine_id: meeting.machine_row[:id],
+            exercise: exercise.to_s,
+            description_number: meeting.machine_row[:number],
+            by: @staff.last,
+            **sheet
+          )
         [draft, meeting]
       end
     end

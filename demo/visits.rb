@@ -14,7 +14,13 @@ module Verglas
       end
 
       def write(client, machine_row, exercise, rows)
-        fittings = @gym.fittings.dataset.where(client_id: client[:id], machine_id: machine_row[:id], exercise: exercise, state: "accepted").order(:accepted_at).all
+        fittings =
+          @gym
+            .fittings
+            .dataset
+            .where(client_id: client[:id], machine_id: machine_row[:id], exercise: exercise, state: "accepted")
+            .order(:accepted_at)
+            .all
         meeting = Application::Meeting.new(@gym, client: client, machine_row: machine_row, exercise: exercise)
         felt = Guidance::Regions.of(meeting.machine.family).first.name.to_s
         rows.each { |row| visit(fittings, felt, *row) }
@@ -32,8 +38,27 @@ module Verglas
       end
 
       def set(visit, load_kg, how)
-        done = Loading::DoneSet.new(load_kg: load_kg, last: how[:last].to_sym, reached: how[:reached], joint: false, sign: false, one_leg: false)
-        @gym.visits.add(visit[:id], stops: false, by: @by, load_kg: load_kg, repetitions: 10, leg: "", how: how, clean: done.clean?, sends_back: done.sends_back?, watched_by: @by)
+        done =
+          Loading::DoneSet.new(
+            load_kg: load_kg,
+            last: how[:last].to_sym,
+            reached: how[:reached],
+            joint: false,
+            sign: false,
+            one_leg: false
+          )
+        @gym.visits.add(
+          visit[:id],
+          stops: false,
+          by: @by,
+          load_kg: load_kg,
+          repetitions: 10,
+          leg: "",
+          how: how,
+          clean: done.clean?,
+          sends_back: done.sends_back?,
+          watched_by: @by
+        )
       end
     end
   end

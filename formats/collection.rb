@@ -11,9 +11,12 @@ module Verglas
         data = JSON.parse(File.read(file))
         inner = data.is_a?(Hash) ? data.fetch(kind.to_s, data) : data
         case inner
-        when Hash then inner
-        when Array then inner.grep(Hash).select { |item| item.key?("id") }.to_h { |item| [item["id"], item] }
-        else raise Invalid.new(:not_a_collection, path: file, kind: kind.to_s)
+        when Hash
+          inner
+        when Array
+          inner.grep(Hash).select { |item| item.key?("id") }.to_h { |item| [item["id"], item] }
+        else
+          raise Invalid.new(:not_a_collection, path: file, kind: kind.to_s)
         end
       rescue SystemCallError, JSON::ParserError, EncodingError => e
         raise Invalid.new(:unreadable_file, path: file, reason: e.class.name)

@@ -96,11 +96,15 @@ module Verglas
         def checked(value)
           value = value.to_f if value.is_a?(BigDecimal)
           value = value.dup.force_encoding(Encoding::UTF_8) if value.is_a?(String) && value.encoding != Encoding::UTF_8
-          wrong = case value
-                  when String then !value.valid_encoding? || value.include?("\0")
-                  when Float then !value.finite?
-                  when Integer then value.bit_length > MOST_BITS
-                  end
+          wrong =
+            case value
+            when String
+              !value.valid_encoding? || value.include?("\0")
+            when Float
+              !value.finite?
+            when Integer
+              value.bit_length > MOST_BITS
+            end
           wrong ? raise(Invalid.new(:not_json, path: "")) : value
         end
 

@@ -10,8 +10,13 @@ module Verglas
 
       def body(request, subjects)
         estimation = subjects.estimation(request, checked: subjects.checked(request))
-        { mean: estimation.estimate.mean, sd: estimation.estimate.sd, reports: estimation.reports.map { |report| report(report) },
-          met_torso: estimation.met.mean[:torso], **learned(request, estimation.learned.flatten) }
+        {
+          mean: estimation.estimate.mean,
+          sd: estimation.estimate.sd,
+          reports: estimation.reports.map { |report| report(report) },
+          met_torso: estimation.met.mean[:torso],
+          **learned(request, estimation.learned.flatten)
+        }
       end
 
       # The observations that a checked fitting made: the seat's first, then the roller's.
@@ -25,7 +30,10 @@ module Verglas
         return request["bodies"].to_h { |id| [id, Linkages::HipPad.wanted_mm(subjects.body(id))] } if request["bodies"]
 
         body = subjects.estimate(request).dimensions
-        { pad: Linkages::HipPad.wanted_mm(body), nearest: request["sizes"] && Linkages::HipPad.nearest(body, request["sizes"]) }.compact
+        {
+          pad: Linkages::HipPad.wanted_mm(body),
+          nearest: request["sizes"] && Linkages::HipPad.nearest(body, request["sizes"])
+        }.compact
       end
 
       # What a hinge asks of the hip at some angles of the trunk; with a band or a glute-ham plate what a straight body
@@ -34,44 +42,93 @@ module Verglas
         body = subjects.estimate(request).dimensions
         return knee_effort(request, body) if request.keys.intersect?(%w[band plate_to_pad])
 
-        { torque: request["psi"].map { |deg| Linkages::HingeEffort.hip_nm(body, mass_kg: request["mass"], held_kg: request.fetch("held", 0), trunk_deg: deg) } }
+        {
+          torque:
+            request["psi"].map do |deg|
+              Linkages::HingeEffort.hip_nm(
+                body,
+                mass_kg: request["mass"],
+                held_kg: request.fetch("held", 0),
+                trunk_deg: deg
+              )
+            end
+        }
       end
 
       def knee_effort(request, body)
         at = ->(deg, **band) { Linkages::HingeEffort.knee_nm(body, mass_kg: request["mass"], body_deg: deg, **band) }
         told = { torque: request["psi"].map { |deg| at[deg] } }
         band = request["band"]
-        told[:with_band] = request["psi"].map { |deg| at[deg, band_n: band["tension"], band_lever_mm: band["lever"]] } if band
-        over = request["plate_to_pad"] && Linkages::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: request["plate_to_pad"], sole_mm: request.fetch("sole", SOLE_MM))
+        told[:with_band] = request["psi"].map do |deg|
+          at[deg, band_n: band["tension"], band_lever_mm: band["lever"]]
+        end if band
+        over =
+          request["plate_to_pad"] &&
+            Linkages::HingeEffort.knee_over_pad_mm(
+              body,
+              plate_to_pad_mm: request["plate_to_pad"],
+              sole_mm: request.fetch("sole", SOLE_MM)
+            )
         over ? { **told, knee_over_pad: over, knee: Linkages::HingeEffort.knee_place(over) } : told
       end
 
       def report(report)
-        { name: report.reading.observation, z: report.reading.value_mm, expected: report.expected_mm,
-          innovation: report.innovation_mm, sigma: report.sigma_mm, refused: report.refused, marked: report.marked }
+        {
+          name: report.reading.observation,
+          z: report.reading.value_mm,
+          expected: report.expected_mm,
+          innovation: report.innovation_mm,
+          sigma: report.sigma_mm,
+          refused: report.refused,
+          marked: report.marked
+        }
       end
 
       def parameters(request, subjects)
         machine = subjects.machine(request)
-        pitch = machine.adjusters.to_h { |adjuster| [adjuster.label, adjuster.marks.each_index.map { |index| adjuster.pitch(index) }] }
+        pitch =
+          machine.adjusters.to_h do |adjuster|
+            [adjuster.label, adjuster.marks.each_index.map { |index| adjuster.pitch(index) }]
+          end
         roller = machine.adjusters.find { |adjuster| adjuster.drives?(:roller_reach) }
-        { constants: machine.parameters(machine.indices(request["marks"])), pitch: pitch, roller_pitch: roller && pitch[roller.label] }.compact
+        {
+          constants: machine.parameters(machine.indices(request["marks"])),
+          pitch: pitch,
+          roller_pitch: roller && pitch[roller.label]
+        }.compact
       end
 
       def contact(request, _subjects)
         knee = Geometry::Point.new(*request["e"])
-        rows = request["theta"].map do |arm_deg|
-          contact = Linkages::RollerContact.at(knee: knee, reach_mm: request["R"], clearance_mm: request["D"], side: request["side"], arm_deg: arm_deg)
-          { phi: contact.shin_deg, q: contact.contact_mm, ratio: contact.torque_ratio, lever: contact.lever_arm_mm }
-        end
+        rows =
+          request["theta"].map do |arm_deg|
+            contact =
+              Linkages::RollerContact.at(
+                knee: knee,
+                reach_mm: request["R"],
+                clearance_mm: request["D"],
+                side: request["side"],
+                arm_deg: arm_deg
+              )
+            { phi: contact.shin_deg, q: contact.contact_mm, ratio: contact.torque_ratio, lever: contact.lever_arm_mm }
+          end
         { rows: rows.map { |row| row.transform_values { |value| value.finite? ? value : nil } } }
       end
 
       def evaluate(request, subjects)
         machine = subjects.machine(request)
-        evaluation = Fitting::Evaluation.new(machine: machine, estimate: subjects.estimate(request),
-                                             wishes: subjects.wishes(request, machine), indices: machine.indices(request["marks"]))
-        { marks: evaluation.marks, **Answers.evaluation(evaluation, subjects.posing(request)), joint: Answers.joint(evaluation) }
+        evaluation =
+          Fitting::Evaluation.new(
+            machine: machine,
+            estimate: subjects.estimate(request),
+            wishes: subjects.wishes(request, machine),
+            indices: machine.indices(request["marks"])
+          )
+        {
+          marks: evaluation.marks,
+          **Answers.evaluation(evaluation, subjects.posing(request)),
+          joint: Answers.joint(evaluation)
+        }
       end
 
       def advise(request, subjects)
@@ -79,20 +136,34 @@ module Verglas
         return advise_station(request, subjects, machines) if machines
 
         machine = subjects.machine(request)
-        advice = Fitting::Advice.new(machine: machine, estimate: subjects.estimate(request), wishes: subjects.wishes(request, machine),
-                                     taken: subjects.taken(request), choices: subjects.choices(request), held: subjects.held(request, machine))
+        advice =
+          Fitting::Advice.new(
+            machine: machine,
+            estimate: subjects.estimate(request),
+            wishes: subjects.wishes(request, machine),
+            taken: subjects.taken(request),
+            choices: subjects.choices(request),
+            held: subjects.held(request, machine)
+          )
         Answers.advice(advice, subjects.posing(request))
       end
 
       def advise_station(request, subjects, machines)
-        advice = Fitting::StationAdvice.new(machines: machines, shared: subjects.shared(request), estimate: subjects.estimate(request),
-                                            wishes: machines.transform_values { |machine| subjects.wishes(request, machine) },
-                                            taken: subjects.taken(request), choices: subjects.choices(request))
+        advice =
+          Fitting::StationAdvice.new(
+            machines: machines,
+            shared: subjects.shared(request),
+            estimate: subjects.estimate(request),
+            wishes: machines.transform_values { |machine| subjects.wishes(request, machine) },
+            taken: subjects.taken(request),
+            choices: subjects.choices(request)
+          )
         Answers.station(advice)
       end
 
       def probability(request, _subjects)
-        probability = Fitting::MarkProbability.of(positions: request["positions"], mean: request["mu"], sd: request["sigma"])
+        probability =
+          Fitting::MarkProbability.of(positions: request["positions"], mean: request["mu"], sd: request["sigma"])
         { p: probability.marks, below: probability.below, above: probability.above }
       end
     end

@@ -21,15 +21,24 @@ module Verglas
       # size: "A4", or [width, height] in mm.
       def self.document(size, margin_mm: 10)
         pages = size.is_a?(String) ? { page_size: size } : { page_size: size.map { |mm| points(mm) } }
-        Prawn::Document.new(**pages, margin: points(margin_mm), info: INFO, compress: true).tap do |pdf|
-          pdf.font_families.update("text" => faces("next"), "mark" => faces("mono"), "letters" => faces("noto"), "strong letters" => faces("noto", %w[strong strong]))
-          pdf.font("text")
-          pdf.fill_color(INK)
-          pdf.stroke_color(LINE)
-        end
+        Prawn::Document
+          .new(**pages, margin: points(margin_mm), info: INFO, compress: true)
+          .tap do |pdf|
+            pdf.font_families.update(
+              "text" => faces("next"),
+              "mark" => faces("mono"),
+              "letters" => faces("noto"),
+              "strong letters" => faces("noto", %w[strong strong])
+            )
+            pdf.font("text")
+            pdf.fill_color(INK)
+            pdf.stroke_color(LINE)
+          end
       end
 
-      def self.faces(name, weights = %w[regular strong]) = %i[normal bold].zip(weights).to_h { |style, weight| [style, File.join(FONTS, "#{name}-#{weight}.ttf")] }
+      def self.faces(name, weights = %w[regular strong])
+        %i[normal bold].zip(weights).to_h { |style, weight| [style, File.join(FONTS, "#{name}-#{weight}.ttf")] }
+      end
       def self.points(millimetres) = millimetres * 72 / 25.4
       private_class_method :faces
     end

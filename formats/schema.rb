@@ -11,10 +11,23 @@ module Verglas
 
       # What json_schemer calls a failed keyword, and what we call it.
       CODES = {
-        "required" => :missing, "enum" => :not_allowed, "const" => :not_allowed, "pattern" => :wrong_form, "format" => :wrong_form,
-        "minLength" => :too_short, "maxLength" => :too_long, "minimum" => :too_small, "maximum" => :too_large,
-        "exclusiveMinimum" => :too_small, "exclusiveMaximum" => :too_large, "minItems" => :too_few, "maxItems" => :too_many, "uniqueItems" => :repeated,
-        "additionalProperties" => :unknown_field, "unevaluatedProperties" => :unknown_field, "schema" => :unknown_field
+        "required" => :missing,
+        "enum" => :not_allowed,
+        "const" => :not_allowed,
+        "pattern" => :wrong_form,
+        "format" => :wrong_form,
+        "minLength" => :too_short,
+        "maxLength" => :too_long,
+        "minimum" => :too_small,
+        "maximum" => :too_large,
+        "exclusiveMinimum" => :too_small,
+        "exclusiveMaximum" => :too_large,
+        "minItems" => :too_few,
+        "maxItems" => :too_many,
+        "uniqueItems" => :repeated,
+        "additionalProperties" => :unknown_field,
+        "unevaluatedProperties" => :unknown_field,
+        "schema" => :unknown_field
       }.freeze
       TYPES = %w[string number integer boolean object array null].freeze
 
@@ -36,7 +49,14 @@ module Verglas
         missing = complaint.dig("details", "missing_keys")&.first
         return Invalid.new(:missing, path: "#{complaint["data_pointer"]}/#{missing}", name: missing) if missing
 
-        expected = TYPES.include?(type) ? complaint["schema"]["type"] : complaint["schema"].is_a?(Hash) && complaint["schema"][type]
+        expected =
+          (
+            if TYPES.include?(type)
+              complaint["schema"]["type"]
+            else
+              complaint["schema"].is_a?(Hash) && complaint["schema"][type]
+            end
+          )
         own = complaint["schema"]["x-code"] if type == "pattern"
         return Invalid.new(own.to_sym, path: complaint["data_pointer"]) if own
 
@@ -46,9 +66,12 @@ module Verglas
 
       def self.plain(expected)
         case expected
-        when Array then expected.compact.join(", ")
-        when Hash, nil, true, false then ""
-        else expected
+        when Array
+          expected.compact.join(", ")
+        when Hash, nil, true, false
+          ""
+        else
+          expected
         end
       end
       private_class_method :plain

@@ -18,7 +18,8 @@ module Verglas
       # Raises on an unknown key or a missing number: a gap in the words is a fault of ours.
       def self.say(key, **params)
         written = WRITTEN[key] ||= template(I18n.t!(key))
-        written.is_a?(String) ? format(written, params) : I18n.t!(key, **params) # else one of several, by a number; or a branch
+        # Else one of several, by a number; or a branch.
+        written.is_a?(String) ? format(written, params) : I18n.t!(key, **params)
       end
 
       # What is no place for a number stands as it is.
@@ -38,7 +39,9 @@ module Verglas
       end
 
       # A Telling::Says as words, its parts first.
-      def self.of(says) = say(says.code, **says.params.transform_values { |part| part.is_a?(Telling::Says) ? of(part) : number(part) })
+      def self.of(says)
+        say(says.code, **says.params.transform_values { |part| part.is_a?(Telling::Says) ? of(part) : number(part) })
+      end
 
       # With a minus that is one.
       def self.number(part) = part.is_a?(Numeric) && part.negative? ? "−#{part.abs}" : part

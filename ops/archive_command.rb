@@ -20,7 +20,8 @@ module Verglas
         gym, lead = found
         gym.trail.add(health ? "export_gym_with_health_notes" : "export_gym", by: lead)
         written { |io| Store::Archive::Outgoing.new(gym, health: health).each { |part| io.write(part) } }
-        @tell.puts "#{gym.row[:name]} lies in #{@file}#{", health notes in clear: keep it where nobody else can read it" if health}."
+        @tell.puts "#{gym.row[:name]} lies in " \
+                     "#{@file}#{", health notes in clear: keep it where nobody else can read it" if health}."
       end
 
       # password: asked for, of the lead who takes it in.
@@ -37,7 +38,10 @@ module Verglas
 
       def found
         row = DB[:gyms].order(:created_at).first || raise(ArgumentError, "there is no gym here yet")
-        [Store::Gym.new(DB, row[:id]), DB[:accounts].where(gym_id: row[:id], role: "lead").min(:id) || raise(ArgumentError, "nobody leads this gym")]
+        [
+          Store::Gym.new(DB, row[:id]),
+          DB[:accounts].where(gym_id: row[:id], role: "lead").min(:id) || raise(ArgumentError, "nobody leads this gym")
+        ]
       end
 
       # A file of one's own, whole or not at all.
@@ -61,7 +65,11 @@ module Verglas
       # Nothing is left of one that is refused, nor of the gym that was to hold it. What comes lies in the database
       # before it is read: so not in one transaction.
       def whole(gym, by)
-        File.open(@file, "rb") { |io| Application::Intake.new(gym, by: by).whole(kind: "gym", file: io, leave: false, until_asked: false) { |now| progress(now) } }
+        File.open(@file, "rb") do |io|
+          Application::Intake
+            .new(gym, by: by)
+            .whole(kind: "gym", file: io, leave: false, until_asked: false) { |now| progress(now) }
+        end
       rescue StandardError, SignalException
         DB[:imports].where(gym_id: gym.id).delete
         DB[:account_password_hashes].where(id: by).delete
@@ -70,24 +78,30 @@ module Verglas
         raise
       end
 
-      def progress(row) = @tell.print("\r#{row[:rows]} records, #{row[:checked]} of #{row[:pieces]} pieces looked through")
+      def progress(row)
+        @tell.print("\r#{row[:rows]} records, #{row[:checked]} of #{row[:pieces]} pieces looked through")
+      end
     end
   end
 end
 
 if $PROGRAM_NAME == __FILE__
   options = { health: false }
-  parser = OptionParser.new do |given|
-    given.banner = "Usage: bin/archive out FILE [--health-notes]\n       bin/archive in FILE --lead EMAIL   (the password is asked for)"
-    given.on("--health-notes", "what speaks of anybody's health too, in clear") { options[:health] = true }
-    given.on("--lead EMAIL", "who takes it in and leads the gym") { |email| options[:email] = email }
-  end
+  parser =
+    OptionParser.new do |given|
+      given.banner =
+        "Usage: bin/archive out FILE [--health-notes]\n       bin/archive in FILE --lead EMAIL   (the password is " \
+          "asked for)"
+      given.on("--health-notes", "what speaks of anybody's health too, in clear") { options[:health] = true }
+      given.on("--lead EMAIL", "who takes it in and leads the gym") { |email| options[:email] = email }
+    end
   begin
     way, file = parser.parse!
     abort parser.help unless file && (way == "out" || (way == "in" && options[:email]))
     Verglas::Ops::Prepared.with(Verglas::Ops::Keys.new) do
       command = Verglas::Ops::ArchiveCommand.new(file)
-      if way == "out" then command.out(health: options[:health])
+      if way == "out"
+        command.out(health: options[:health])
       else
         password = $stdin.tty? ? $stdin.getpass("A password for #{options[:email]}: ") : $stdin.gets.to_s.chomp
         raise ArgumentError, "a password has at least 10 characters" if password.length < 10

@@ -11,7 +11,12 @@ module Verglas
         cluster = Cluster.new(File.expand_path("../var/postgres-#{name}", __dir__))
         started = cluster.start
         cluster.drop("verglas_#{name}")
-        ENV.update("DATABASE_URL" => cluster.database("verglas_#{name}"), "SESSION_SECRET" => "s" * 64, "NOTES_KEY" => "0f" * 32, "APP_ENV" => environment)
+        ENV.update(
+          "DATABASE_URL" => cluster.database("verglas_#{name}"),
+          "SESSION_SECRET" => "s" * 64,
+          "NOTES_KEY" => "0f" * 32,
+          "APP_ENV" => environment
+        )
         load_application
         yield
       ensure

@@ -33,11 +33,15 @@ module Verglas
       # Puts a new key before the others, under the next free id; answers the id. The file is replaced whole or not at
       # all.
       def make
-        raise ArgumentError, "NOTES_KEY is set in the environment: put the new key before it there, as id:digits" if @environment["NOTES_KEY"]
+        if @environment["NOTES_KEY"]
+          raise ArgumentError, "NOTES_KEY is set in the environment: put the new key before it there, as id:digits"
+        end
 
         lines = File.readlines(file, chomp: true).flat_map(&:split)
         ids = lines.map { |line| line[/\A(\d+):/, 1].to_i }
-        id = ((1..255).to_a - ids).first || raise(ArgumentError, "all 255 ids are in use: take keys out that nothing lies under any more")
+        id =
+          ((1..255).to_a - ids).first ||
+            raise(ArgumentError, "all 255 ids are in use: take keys out that nothing lies under any more")
         replace(["#{id}:#{SecureRandom.hex(32)}", *lines].join("\n"))
         id
       end
@@ -48,7 +52,15 @@ module Verglas
           rekeying = Store::Rekeying.new(DB)
           turned = rekeying.call { |now| yield "#{now[:table]}: #{now[:done]} of #{now[:of]}" }
           left = rekeying.left
-          yield left.zero? ? "Everything lies under the newest key (#{turned} rows turned). Older keys may go after a day." : "#{left} rows were in use: run it again."
+          yield(
+            (
+              if left.zero?
+                "Everything lies under the newest key (#{turned} rows turned). Older keys may go after a day."
+              else
+                "#{left} rows were in use: run it again."
+              end
+            )
+          )
           left.zero?
         end
       end

@@ -7,11 +7,18 @@ require_relative "keys"
 
 options = { turn: true }
 begin
-  OptionParser.new do |parser|
-    parser.banner = "Usage: bin/new-key [--make | --turn]   (docs/security.md)"
-    parser.on("--make", "only put a new key before the others in the key's file; then restart the server") { options = { make: true } }
-    parser.on("--turn", "only turn what lies under older keys; may run beside the server, be stopped and begun again") { options = { turn: true } }
-  end.parse!
+  OptionParser
+    .new do |parser|
+      parser.banner = "Usage: bin/new-key [--make | --turn]   (docs/security.md)"
+      parser.on("--make", "only put a new key before the others in the key's file; then restart the server") do
+        options = { make: true }
+      end
+      parser.on(
+        "--turn",
+        "only turn what lies under older keys; may run beside the server, be stopped and begun again"
+      ) { options = { turn: true } }
+    end
+    .parse!
   keys = Verglas::Ops::Keys.new
   puts "The new key is #{keys.make}: restart the server, then run bin/new-key --turn." if options[:make]
   exit(keys.turn { |line| puts line }) if options[:turn]

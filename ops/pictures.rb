@@ -12,8 +12,27 @@ module Verglas
       include Capybara::DSL
       include BenchPictures
 
-      NAMES = %w[floor client tape bench bench-watch bench-caution bench-press bench-hip bench-short record set-up progress board queue
-                 exchange rules machines machine machine-taping].freeze
+      NAMES = %w[
+        floor
+        client
+        tape
+        bench
+        bench-watch
+        bench-caution
+        bench-press
+        bench-hip
+        bench-short
+        record
+        set-up
+        progress
+        board
+        queue
+        exchange
+        rules
+        machines
+        machine
+        machine-taping
+      ].freeze
 
       def initialize(folder)
         @folder = folder
@@ -121,8 +140,10 @@ module Verglas
       end
 
       # As somebody's own list has it, with one slip and a column of theirs.
-      MEMBERS = "Full name;Told apart by;Weight (lb);Height (in);Born;Locker\nRosalind Keane;rower;158;64,9;31.5.1990;41\nBarnaby Strake;;150;;;39\n" \
-                "Perpetua Lowe;ferry crew;136;;;12\nOdile Wharf;;;;31.2.1990;7\n"
+      MEMBERS =
+        "Full name;Told apart by;Weight (lb);Height (in);Born;Locker\nRosalind " \
+          "Keane;rower;158;64,9;31.5.1990;41\nBarnaby Strake;;150;;;39\n" \
+          "Perpetua Lowe;ferry crew;136;;;12\nOdile Wharf;;;;31.2.1990;7\n"
       private_constant :MEMBERS
 
       def rules

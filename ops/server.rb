@@ -45,7 +45,8 @@ module Verglas
         @running = File.open(File.join(@folder, "running"), File::RDWR | File::CREAT, 0o640)
         return tell_running("") if free_soon?
 
-        raise Cluster::Failure, "it runs already from this folder, #{@running.read.strip}. Stop that one first, or use it."
+        raise Cluster::Failure,
+              "it runs already from this folder, #{@running.read.strip}. Stop that one first, or use it."
       end
 
       # What one that was killed was still thinking about ends within seconds.
@@ -85,12 +86,13 @@ module Verglas
 
       # A database that ends by itself is started again, on the same port, so that the application finds it.
       def watch
-        @watching = Thread.new do
-          loop do
-            sleep LOOKS_EVERY_S
-            restart unless @cluster.answers?
+        @watching =
+          Thread.new do
+            loop do
+              sleep LOOKS_EVERY_S
+              restart unless @cluster.answers?
+            end
           end
-        end
       end
 
       def restart
@@ -112,7 +114,8 @@ module Verglas
         require "puma/configuration"
         require "puma/launcher"
         port = free_port
-        launcher = Puma::Launcher.new(configuration(port), log_writer: Web::Below::Log.new(File.open(File::NULL, "w"), $stderr))
+        launcher =
+          Puma::Launcher.new(configuration(port), log_writer: Web::Below::Log.new(File.open(File::NULL, "w"), $stderr))
         launcher.events.after_booted { say_where(port) }
         launcher.run
       end

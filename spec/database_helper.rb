@@ -7,8 +7,15 @@ require_relative "../ops/cluster"
 
 module TestDatabase
   # What survives no power cut need not wait for the disk.
-  CLUSTER = Verglas::Ops::Cluster.new(File.join(Verglas::ROOT, "var", "postgres-test#{ENV.fetch("TEST_ENV_NUMBER", nil)}"),
-                                      settings: { fsync: "off", synchronous_commit: "off", full_page_writes: "off" })
+  CLUSTER =
+    Verglas::Ops::Cluster.new(
+      File.join(Verglas::ROOT, "var", "postgres-test#{ENV.fetch("TEST_ENV_NUMBER", nil)}"),
+      settings: {
+        fsync: "off",
+        synchronous_commit: "off",
+        full_page_writes: "off"
+      }
+    )
   NAME = "verglas_test"
 
   def self.prepare
@@ -31,20 +38,28 @@ module TestDatabase
 
   # Asked of all of them at once.
   def self.filled
-    @filled ||= begin
-      db = Verglas::DB
-      asked = emptying_order.each_with_index.map { |table, place| "SELECT #{place} AS place, EXISTS (SELECT FROM #{db.literal(table)}) AS filled" }
-      db.fetch(asked.join(" UNION ALL ")).prepare(:select, :filled_tables)
-    end
+    @filled ||=
+      begin
+        db = Verglas::DB
+        asked =
+          emptying_order.each_with_index.map do |table, place|
+            "SELECT #{place} AS place, EXISTS (SELECT FROM #{db.literal(table)}) AS filled"
+          end
+        db.fetch(asked.join(" UNION ALL ")).prepare(:select, :filled_tables)
+      end
   end
 
   # Every table before those it refers to.
   def self.emptying_order
-    @emptying_order ||= begin
-      db = Verglas::DB
-      refers = (db.tables - [:schema_info]).to_h { |table| [table, db.foreign_key_list(table).map { |key| key[:table] } - [table]] }
-      refers.keys.sort_by { |table| depth(table, refers) }.reverse
-    end
+    @emptying_order ||=
+      begin
+        db = Verglas::DB
+        refers =
+          (db.tables - [:schema_info]).to_h do |table|
+            [table, db.foreign_key_list(table).map { |key| key[:table] } - [table]]
+          end
+        refers.keys.sort_by { |table| depth(table, refers) }.reverse
+      end
   end
 
   def self.depth(table, refers) = 1 + refers.fetch(table).map { |other| depth(other, refers) }.max.to_i

@@ -30,7 +30,10 @@ module Browsing
   def go(path)
     return visit path unless page.has_css?("nav", wait: 0)
 
-    page.execute_script("history.pushState(null, '', arguments[0]); dispatchEvent(new PopStateEvent('popstate', { state: null }))", path)
+    page.execute_script(
+      "history.pushState(null, '', arguments[0]); dispatchEvent(new PopStateEvent('popstate', { state: null }))",
+      path
+    )
   end
 
   # What the page itself sends, without the page: as whoever is signed in in the browser. Answers the parsed body.
@@ -55,7 +58,10 @@ module Browsing
   # Nothing that the axe engine finds fault with.
   def expect_accessible(what)
     page.execute_script(File.read(AXE)) unless page.evaluate_script("Boolean(window.axe)")
-    page.execute_script("window.axeFound = null; axe.run(document, { resultTypes: ['violations'] }).then((result) => { window.axeFound = result.violations; })")
+    page.execute_script(
+      "window.axeFound = null; axe.run(document, { resultTypes: ['violations'] }).then((result) => { " \
+        "window.axeFound = result.violations; })"
+    )
     found = nil
     Capybara.using_wait_time(15) { expect { found = page.evaluate_script("window.axeFound") }.not_to raise_error }
     30.times do
@@ -64,7 +70,11 @@ module Browsing
       sleep 0.1
     end
     expect(found).not_to be_nil, "axe did not finish on #{what}"
-    told = found.map { |fault| "#{fault["id"]}: #{fault["nodes"].map { |node| node["target"] }.flatten.first(3).join(", ")} #{fault["nodes"].first["failureSummary"]}" }
+    told =
+      found.map do |fault|
+        "#{fault["id"]}: #{fault["nodes"].map { |node| node["target"] }.flatten.first(3).join(", ")} " \
+          "#{fault["nodes"].first["failureSummary"]}"
+      end
     expect(told).to be_empty, "#{what}: #{told.join("; ")}"
   end
 
@@ -92,7 +102,13 @@ module Browsing
   end
 
   def resize(width, height)
-    page.driver.browser.page.command("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: false)
+    page.driver.browser.page.command(
+      "Emulation.setDeviceMetricsOverride",
+      width: width,
+      height: height,
+      deviceScaleFactor: 1,
+      mobile: false
+    )
   end
 
   # As without a network, while the block goes on.
@@ -137,18 +153,24 @@ module CleanBrowser
   # A colleague's browser is not wanted again; left open, it would be reset with the first after every example, and what
   # that has fetched would go.
   def self.end_others
-    Capybara.__send__(:session_pool).delete_if { |_, session| session != Capybara.current_session && session.tap(&:quit) }
+    Capybara
+      .__send__(:session_pool)
+      .delete_if { |_, session| session != Capybara.current_session && session.tap(&:quit) }
   end
 end
 
 # Unasked, the browser tells of each request and of each rule of a style sheet, a quarter of its messages: few examples
 # listen.
 module Quiet
-  def self.please = %w[Network.disable CSS.disable].each { |command| Capybara.current_session.driver.browser.page.command(command) }
+  def self.please
+    %w[Network.disable CSS.disable].each { |command| Capybara.current_session.driver.browser.page.command(command) }
+  end
 end
 
 RSpec.configure do |config|
-  [Browsing, Capybara::DSL, Capybara::RSpecMatchers].each { |methods| Groups.given(config, methods, file_path: %r{/spec/system/}) }
+  [Browsing, Capybara::DSL, Capybara::RSpecMatchers].each do |methods|
+    Groups.given(config, methods, file_path: %r{/spec/system/})
+  end
   config.before(:each, file_path: %r{/spec/system/}) { Quiet.please }
   config.after(:each, file_path: %r{/spec/system/}) { CleanBrowser.clean }
   config.after(:suite) do

@@ -34,11 +34,15 @@ module Http
     return if !path.start_with?("/api/", "/auth/") || [403, 413, 500, 503].include?(status)
 
     complaint = ANSWERS.complaint(last_request, last_response)
-    raise "#{last_request.request_method} #{path} #{status} breaks the contract: #{complaint} #{last_response.body[0, 300]}" if complaint
+    return unless complaint
+    raise "#{last_request.request_method} #{path} #{status} breaks the contract: #{complaint} " \
+            "#{last_response.body[0, 300]}"
   end
 
   def status = last_response.status
-  def sign_in(email: "maren@netloft.example", password: Given::PASSWORD) = call(:post, "/auth/login", { email: email, password: password })
+  def sign_in(email: "maren@netloft.example", password: Given::PASSWORD)
+    call(:post, "/auth/login", { email: email, password: password })
+  end
 end
 
 RSpec.configure do |config|

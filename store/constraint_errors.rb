@@ -45,8 +45,15 @@ module Verglas
       }.freeze
 
       # Values that no column takes: numbers past their digits, dates that are none, text that is none.
-      VALUES = [PG::NumericValueOutOfRange, PG::InvalidTextRepresentation, PG::DatetimeFieldOverflow, PG::InvalidDatetimeFormat, PG::CharacterNotInRepertoire,
-                PG::UntranslatableCharacter, PG::StringDataRightTruncation].freeze
+      VALUES = [
+        PG::NumericValueOutOfRange,
+        PG::InvalidTextRepresentation,
+        PG::DatetimeFieldOverflow,
+        PG::InvalidDatetimeFormat,
+        PG::CharacterNotInRepertoire,
+        PG::UntranslatableCharacter,
+        PG::StringDataRightTruncation
+      ].freeze
 
       # Runs the block; a refusal of the database becomes Invalid: the known constraints with what and where, any other
       # without. What is no refusal of a value stays what it is.
@@ -54,7 +61,8 @@ module Verglas
         yield
       rescue Sequel::ConstraintViolation => e
         name = e.wrapped_exception.result&.error_field(PG::PG_DIAG_CONSTRAINT_NAME)
-        code, path = TABLE.fetch(name.to_s.to_sym) { [:not_kept, ""].tap { warn("a value was refused by #{name || e.class}") } }
+        code, path =
+          TABLE.fetch(name.to_s.to_sym) { [:not_kept, ""].tap { warn("a value was refused by #{name || e.class}") } }
         raise Invalid.new(code, path: path)
       rescue Sequel::DatabaseError => e
         raise unless VALUES.any? { |kind| e.wrapped_exception.is_a?(kind) }

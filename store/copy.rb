@@ -13,15 +13,23 @@ module Verglas
       def rows(db, table, columns, rows)
         return if rows.empty?
 
-        db.copy_into(table, columns: columns, data: rows.map { |row| "#{row.map { |value| text(value) }.join("\t")}\n" })
+        db.copy_into(
+          table,
+          columns: columns,
+          data: rows.map { |row| "#{row.map { |value| text(value) }.join("\t")}\n" }
+        )
       end
 
       def text(value)
         case value
-        when nil then NULL
-        when String then value.match?(/[\\\n\r\t]/) ? value.gsub(/[\\\n\r\t]/, ESCAPED) : value
-        when Time then value.utc.iso8601(6)
-        else value.to_s
+        when nil
+          NULL
+        when String
+          value.match?(/[\\\n\r\t]/) ? value.gsub(/[\\\n\r\t]/, ESCAPED) : value
+        when Time
+          value.utc.iso8601(6)
+        else
+          value.to_s
         end
       end
       private_class_method :text

@@ -18,14 +18,23 @@ module Verglas
       module_function
 
       def connect(url)
-        Sequel.connect(url, max_connections: CONNECTIONS, preconnect: false, after_connect: method(:prepare), connect_timeout: CONNECT_S, pool_timeout: WAIT_S).tap do |db|
-          # One that lay unused is asked whether it still lives: after the database was away, the first request finds it
-          # again.
-          db.extension :connection_validator
-          db.pool.connection_validation_timeout = IDLE_S
-          db.extension :pg_json
-          db.wrap_json_primitives = true
-        end
+        Sequel
+          .connect(
+            url,
+            max_connections: CONNECTIONS,
+            preconnect: false,
+            after_connect: method(:prepare),
+            connect_timeout: CONNECT_S,
+            pool_timeout: WAIT_S
+          )
+          .tap do |db|
+            # One that lay unused is asked whether it still lives: after the database was away, the first request finds
+            # it again.
+            db.extension :connection_validator
+            db.pool.connection_validation_timeout = IDLE_S
+            db.extension :pg_json
+            db.wrap_json_primitives = true
+          end
       end
 
       def prepare(connection)
@@ -47,7 +56,13 @@ module Verglas
 
       # Whether there is room for what is written: something is, and taken back.
       def room?(db)
-        db.transaction(rollback: :always) { db[:counters].insert(key_digest: Secrets.digest("room", :counter), count: 1, ends_at: Sequel::CURRENT_TIMESTAMP) }
+        db.transaction(rollback: :always) do
+          db[:counters].insert(
+            key_digest: Secrets.digest("room", :counter),
+            count: 1,
+            ends_at: Sequel::CURRENT_TIMESTAMP
+          )
+        end
         true
       rescue Sequel::DatabaseError => e
         raise unless e.wrapped_exception.is_a?(PG::DiskFull)

@@ -38,7 +38,9 @@ module Verglas
       def revise(part, version:)
         column = :"#{part}_version"
         db.transaction do
-          raise Stale, { gym: part } unless db[:gyms].where(:id => id, column => version).update(column => Sequel[column] + 1) == 1
+          unless db[:gyms].where(:id => id, column => version).update(column => Sequel[column] + 1) == 1
+            raise Stale, { gym: part }
+          end
 
           yield
         end

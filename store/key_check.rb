@@ -8,13 +8,16 @@ module Verglas
     # that nothing new is written under another key while the old things cannot be opened.
     class KeyCheck
       # Told to whoever starts it: which key is missing and what to do. It never repeats a key.
-      class Failure < ArgumentError; end
+      class Failure < ArgumentError
+      end
 
       # How a text begins that lies under a key: two bytes of how it was encrypted, one of the key's id (Sequel's column
       # encryption).
       HEAD = 4
       PLAIN = "\0\0".b.freeze
-      DO = "Put the key back, as NOTES_KEY or in the file that NOTES_KEY_FILE names (docs/security.md). Nothing was changed."
+      DO =
+        "Put the key back, as NOTES_KEY or in the file that NOTES_KEY_FILE names (docs/security.md). Nothing was " \
+          "changed."
 
       def self.prefix(id) = Base64.urlsafe_encode64(PLAIN + id.chr.b)
       def self.id_of(cipher) = Base64.urlsafe_decode64(cipher[0, HEAD]).getbyte(2)
@@ -45,10 +48,16 @@ module Verglas
         Secrets.forget_keys
         Secrets.keys.by_id.keys
       rescue ArgumentError, KeyError, SystemCallError => e
-        raise Failure, ["The key of health cannot be read: #{e.is_a?(KeyError) ? "NOTES_KEY is not set" : e.message}.", *(under ? missing(under) : DO)].join(" ")
+        raise Failure,
+              [
+                "The key of health cannot be read: #{e.is_a?(KeyError) ? "NOTES_KEY is not set" : e.message}.",
+                *(under ? missing(under) : DO)
+              ].join(" ")
       end
 
-      def missing(cipher) = "Health lies encrypted under the key with the id #{self.class.id_of(cipher)}, and that key is not here. #{DO}"
+      def missing(cipher)
+        "Health lies encrypted under the key with the id #{self.class.id_of(cipher)}, and that key is not here. #{DO}"
+      end
 
       # One of each key: a key with the right id may still be another one.
       def try(id)
@@ -58,16 +67,23 @@ module Verglas
         raise Failure, "The key of health with the id #{id} is not the one under which things lie encrypted here. #{DO}"
       end
 
-      def under_any(column, ids) = ids.map { |id| Sequel.like(column, "#{@db.dataset.escape_like(self.class.prefix(id))}%") }.inject(:|)
+      def under_any(column, ids)
+        ids.map { |id| Sequel.like(column, "#{@db.dataset.escape_like(self.class.prefix(id))}%") }.inject(:|)
+      end
 
       # [cipher, purpose] of the first column that a condition finds, a table after the other.
       def first
-        Rekeying::TABLES.select { |table| @db.table_exists?(table.name) }.each do |table|
-          table.ciphers.slice(*@db[table.name].columns).each do |column, purpose|
-            found = @db[table.name].where(yield(column)).get(column)
-            return [found, purpose] if found
+        Rekeying::TABLES
+          .select { |table| @db.table_exists?(table.name) }
+          .each do |table|
+            table
+              .ciphers
+              .slice(*@db[table.name].columns)
+              .each do |column, purpose|
+                found = @db[table.name].where(yield(column)).get(column)
+                return found, purpose if found
+              end
           end
-        end
         nil
       end
     end

@@ -20,7 +20,8 @@ module Verglas
       def initialize(text)
         pairs = text.split(/[\s,]+/).reject(&:empty?).map { |entry| pair(entry) }
         @by_id = pairs.to_h
-        raise ArgumentError, "NOTES_KEY wants 64 hexadecimal digits, or several keys as id:digits with ids of their own" if pairs.empty? || @by_id.size < pairs.size
+        return unless pairs.empty? || @by_id.size < pairs.size
+        raise ArgumentError, "NOTES_KEY wants 64 hexadecimal digits, or several keys as id:digits with ids of their own"
       end
 
       def current = by_id.each_value.first
@@ -29,13 +30,18 @@ module Verglas
       def for_cryptor(purpose, padding) = by_id.map { |id, key| [id, key, purpose.to_s, padding] }
 
       # A keyed digest of a text under each key, the current one first.
-      def digests(text, purpose) = by_id.each_value.map { |key| OpenSSL::HMAC.hexdigest("SHA256", key, "#{purpose}\0#{text}") }
+      def digests(text, purpose)
+        by_id.each_value.map { |key| OpenSSL::HMAC.hexdigest("SHA256", key, "#{purpose}\0#{text}") }
+      end
 
       private
 
       def pair(entry)
         id, digits = entry.match(FORM)&.captures
-        raise ArgumentError, "NOTES_KEY wants 64 hexadecimal digits, or several keys as id:digits with ids from 0 to 255" unless digits && id.to_i <= 255
+        unless digits && id.to_i <= 255
+          raise ArgumentError,
+                "NOTES_KEY wants 64 hexadecimal digits, or several keys as id:digits with ids from 0 to 255"
+        end
 
         [id.to_i, [digits].pack("H*")]
       end

@@ -7,21 +7,48 @@ module Verglas
     # new key finds everything.
     module Sealed
       # A field: the purpose of its encryption, and what it is when there is nothing; JSON unless that is text.
-      Field = Struct.new(:purpose, :none) do
-        def json? = !none.is_a?(String)
-      end
+      Field = Struct.new(:purpose, :none) { def json? = !none.is_a?(String) }
 
       FIELDS = {
-        clients: { detail: Field.new(:detail, ""), limits: Field.new(:limits, {}) },
-        client_rules: { reason: Field.new(:rule_reason, "") },
-        client_cautions: { body: Field.new(:caution_body, {}), note: Field.new(:caution, ""), removal: Field.new(:caution_removal, "") },
-        fittings: { signs: Field.new(:signs, []), work: Field.new(:work, {}), trail: Field.new(:trail, []), load: Field.new(:load, ""), stop_sign: Field.new(:stop_sign, ""),
-                    result: Field.new(:result, nil), computed_from: Field.new(:computed_from, nil), note: Field.new(:note, ""), cue: Field.new(:cue, ""), reason: Field.new(:reason, ""),
-                    flow: Field.new(:flow, nil), taken_back: Field.new(:taking_back, "") },
-        sets: { how: Field.new(:set_how, {}) },
-        refit_snoozes: { reason: Field.new(:snooze_reason, "") },
-        import_chunks: { bytes: Field.new(:import_bytes, "") },
-        import_pieces: { rows: Field.new(:import_rows, []), outcomes: Field.new(:import_outcomes, nil) }
+        clients: {
+          detail: Field.new(:detail, ""),
+          limits: Field.new(:limits, {})
+        },
+        client_rules: {
+          reason: Field.new(:rule_reason, "")
+        },
+        client_cautions: {
+          body: Field.new(:caution_body, {}),
+          note: Field.new(:caution, ""),
+          removal: Field.new(:caution_removal, "")
+        },
+        fittings: {
+          signs: Field.new(:signs, []),
+          work: Field.new(:work, {}),
+          trail: Field.new(:trail, []),
+          load: Field.new(:load, ""),
+          stop_sign: Field.new(:stop_sign, ""),
+          result: Field.new(:result, nil),
+          computed_from: Field.new(:computed_from, nil),
+          note: Field.new(:note, ""),
+          cue: Field.new(:cue, ""),
+          reason: Field.new(:reason, ""),
+          flow: Field.new(:flow, nil),
+          taken_back: Field.new(:taking_back, "")
+        },
+        sets: {
+          how: Field.new(:set_how, {})
+        },
+        refit_snoozes: {
+          reason: Field.new(:snooze_reason, "")
+        },
+        import_chunks: {
+          bytes: Field.new(:import_bytes, "")
+        },
+        import_pieces: {
+          rows: Field.new(:import_rows, []),
+          outcomes: Field.new(:import_outcomes, nil)
+        }
       }.freeze
 
       module_function
@@ -38,10 +65,13 @@ module Verglas
       # A row with what it holds of its sealed columns opened, in place. prefix: before the names, where a row is of
       # several tables.
       def open(table, row, prefix: "")
-        row && FIELDS.fetch(table).each do |name, field|
-          column = :"#{prefix}#{name}_cipher"
-          row[:"#{prefix}#{name}"] = read(field, row.delete(column)) if row.key?(column)
-        end
+        row &&
+          FIELDS
+            .fetch(table)
+            .each do |name, field|
+              column = :"#{prefix}#{name}_cipher"
+              row[:"#{prefix}#{name}"] = read(field, row.delete(column)) if row.key?(column)
+            end
         row
       end
 

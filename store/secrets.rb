@@ -46,7 +46,11 @@ module Verglas
 
       def cryptor(purpose)
         found = keys
-        LOCK.synchronize { (@cryptors ||= {})[purpose] ||= Sequel::Plugins::ColumnEncryption::Cryptor.new(found.for_cryptor(purpose, PADDING)) }
+        LOCK.synchronize do
+          (@cryptors ||= {})[purpose] ||= Sequel::Plugins::ColumnEncryption::Cryptor.new(
+            found.for_cryptor(purpose, PADDING)
+          )
+        end
       end
       private_class_method :cryptor
     end

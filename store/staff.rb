@@ -8,8 +8,9 @@ module Verglas
 
       # The open account's row, or nil.
       def self.find(db, id)
-        statement = db.prepared_statement(:staff_of) ||
-                    db[:accounts].where(id: Sequel.cast(:$id, :bigint), status_id: OPEN).prepare(:first, :staff_of)
+        statement =
+          db.prepared_statement(:staff_of) ||
+            db[:accounts].where(id: Sequel.cast(:$id, :bigint), status_id: OPEN).prepare(:first, :staff_of)
         statement.call(id: id)
       end
 

@@ -18,18 +18,32 @@ module Verglas
       def signed_in(tablet, account_id, before: nil)
         @db.transaction do
           @db[:tablet_staff].where(tablet: before).update(tablet: tablet) if before
-          @db[:tablet_staff].insert_conflict(target: %i[tablet account_id], update: { signed_in_at: Sequel::CURRENT_TIMESTAMP }).insert(tablet: tablet, account_id: account_id)
+          @db[:tablet_staff].insert_conflict(
+            target: %i[tablet account_id],
+            update: {
+              signed_in_at: Sequel::CURRENT_TIMESTAMP
+            }
+          ).insert(tablet: tablet, account_id: account_id)
           @db[:account_pins].where(id: account_id).update(failures: 0)
         end
       end
 
       # Whether this account signed in there before, whenever that was.
-      def known?(tablet, email) = @db[:tablet_staff].join(:accounts, id: :account_id).where(tablet: tablet, email: email).any?
+      def known?(tablet, email)
+        @db[:tablet_staff].join(:accounts, id: :account_id).where(tablet: tablet, email: email).any?
+      end
 
       # {id, name, pin: whether one is kept} of those of the same gym who may take it over, by name.
       def staff(tablet, gym_of:)
-        here(tablet, gym_of).left_join(:account_pins, id: Sequel[:accounts][:id]).order(Sequel[:accounts][:name])
-                            .select(Sequel[:accounts][:id], Sequel[:accounts][:name], Sequel.~(Sequel[:account_pins][:pin_hash] => nil).as(:pin)).all
+        here(tablet, gym_of)
+          .left_join(:account_pins, id: Sequel[:accounts][:id])
+          .order(Sequel[:accounts][:name])
+          .select(
+            Sequel[:accounts][:id],
+            Sequel[:accounts][:name],
+            Sequel.~(Sequel[:account_pins][:pin_hash] => nil).as(:pin)
+          )
+          .all
       end
 
       def pin?(account_id) = @db[:account_pins].where(id: account_id).any?
@@ -56,8 +70,10 @@ module Verglas
       private
 
       def here(tablet, account_id)
-        @db[:tablet_staff].join(:accounts, id: :account_id).where(tablet: tablet, status_id: Staff::OPEN, gym_id: @db[:accounts].where(id: account_id).select(:gym_id))
-                          .where { signed_in_at > Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{SERVES}'") }
+        @db[:tablet_staff]
+          .join(:accounts, id: :account_id)
+          .where(tablet: tablet, status_id: Staff::OPEN, gym_id: @db[:accounts].where(id: account_id).select(:gym_id))
+          .where { signed_in_at > Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{SERVES}'") }
       end
     end
   end

@@ -19,19 +19,27 @@ module Verglas
 
       # request: what makes two requests the same (method, path, body). The block answers [status, body].
       def once(key, request, &block)
-        done = ConstraintErrors.translate do
-          # Of two that wait for one another the one that was chosen to give way begins again, after the other had time
-          # to take what it waited for.
-          @db.transaction(retry_on: Sequel::SerializationFailure, num_retries: RETRIES, before_retry: GIVE_WAY) { first_or_replay(key, Secrets.digests(request, :write), &block) }
-        end
+        done =
+          ConstraintErrors.translate do
+            # Of two that wait for one another the one that was chosen to give way begins again, after the other had
+            # time to take what it waited for.
+            @db.transaction(retry_on: Sequel::SerializationFailure, num_retries: RETRIES, before_retry: GIVE_WAY) do
+              first_or_replay(key, Secrets.digests(request, :write), &block)
+            end
+          end
         Upkeep.when_due(@db)
         done
       end
 
       # Forgets what is older than a day, some thousands at a time.
       def self.sweep(db)
-        old = db[:writes].where { created_at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{KEPT_SECONDS} seconds'") }
-        db[:writes].where(%i[account_id key] => old.order(:created_at).limit(SWEPT_AT_ONCE).select(:account_id, :key)).delete
+        old =
+          db[:writes].where do
+            created_at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{KEPT_SECONDS} seconds'")
+          end
+        db[:writes].where(
+          %i[account_id key] => old.order(:created_at).limit(SWEPT_AT_ONCE).select(:account_id, :key)
+        ).delete
       end
 
       # As the database takes a list of ids.
@@ -49,12 +57,18 @@ module Verglas
 
       # Waits for another transaction that holds the same key.
       def claim(key, digest)
-        @db[:writes].insert_conflict.returning(:key).insert(account_id: @account_id, key: key, request_digest: digest).first
+        @db[:writes]
+          .insert_conflict
+          .returning(:key)
+          .insert(account_id: @account_id, key: key, request_digest: digest)
+          .first
       end
 
       def replay(key, digests)
         stored = row(key).first
-        raise Invalid.new(:key_used_for_another_request, path: "/Idempotency-Key") unless stored && digests.include?(stored[:request_digest])
+        unless stored && digests.include?(stored[:request_digest])
+          raise Invalid.new(:key_used_for_another_request, path: "/Idempotency-Key")
+        end
 
         [stored[:status], Secrets.open(stored[:body], :answer)]
       end

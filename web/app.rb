@@ -25,8 +25,25 @@ module Verglas
       end
 
       helpers Requests
-      register Routes::Places, Routes::Floor, Routes::Clients, Routes::Readings, Routes::Machines, Routes::Photographs, Routes::Equipment, Routes::Rules, Routes::Cautions, Routes::Limits,
-               Routes::Fittings, Routes::SetUps, Routes::Papers, Routes::Gym, Routes::Audit, Routes::Refits, Routes::Board, Routes::Erasure, Routes::Exchange
+      register Routes::Places,
+               Routes::Floor,
+               Routes::Clients,
+               Routes::Readings,
+               Routes::Machines,
+               Routes::Photographs,
+               Routes::Equipment,
+               Routes::Rules,
+               Routes::Cautions,
+               Routes::Limits,
+               Routes::Fittings,
+               Routes::SetUps,
+               Routes::Papers,
+               Routes::Gym,
+               Routes::Audit,
+               Routes::Refits,
+               Routes::Board,
+               Routes::Erasure,
+               Routes::Exchange
 
       before "/api/*" do
         content_type :json
@@ -47,7 +64,10 @@ module Verglas
       error Store::Stale do |e|
         halt 404, refuse_body(Invalid.new(:not_found)) unless e.current
         status 409
-        refuse_body(Invalid.new(%w[accepted stopped discarded taken_back].include?(e.current[:state]) ? :fitting_closed : :stale), current: current_state(e.current))
+        refuse_body(
+          Invalid.new(%w[accepted stopped discarded taken_back].include?(e.current[:state]) ? :fitting_closed : :stale),
+          current: current_state(e.current)
+        )
       end
 
       # A query that is none.

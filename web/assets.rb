@@ -9,7 +9,10 @@ module Verglas
       FOLDER = "/assets/"
       # {ending of a copy => its encoding}, the smaller first.
       COPIES = { ".br" => "br", ".gz" => "gzip" }.freeze
-      KEPT_BY_BROWSERS = { FOLDER => "public, max-age=31536000, immutable", "/robots.txt" => "public, max-age=3600" }.freeze
+      KEPT_BY_BROWSERS = {
+        FOLDER => "public, max-age=31536000, immutable",
+        "/robots.txt" => "public, max-age=3600"
+      }.freeze
 
       def initialize(app, root:)
         @app = app
@@ -27,15 +30,20 @@ module Verglas
 
       # {encoding => bytes}
       def encodings(file)
-        copies = COPIES.filter_map { |ending, name| [name, File.binread(file + ending).freeze] if File.exist?(file + ending) }
+        copies =
+          COPIES.filter_map { |ending, name| [name, File.binread(file + ending).freeze] if File.exist?(file + ending) }
         { **copies.to_h, "identity" => File.binread(file).freeze }
       end
 
       def answer(env, path, file)
         chosen = encoding(env, file)
         bytes = file.fetch(chosen)
-        headers = { "content-type" => Rack::Mime.mime_type(File.extname(path), "application/octet-stream"), "content-length" => bytes.bytesize.to_s,
-                    "cache-control" => KEPT_BY_BROWSERS.fetch(path, KEPT_BY_BROWSERS[FOLDER]), "vary" => "accept-encoding" }
+        headers = {
+          "content-type" => Rack::Mime.mime_type(File.extname(path), "application/octet-stream"),
+          "content-length" => bytes.bytesize.to_s,
+          "cache-control" => KEPT_BY_BROWSERS.fetch(path, KEPT_BY_BROWSERS[FOLDER]),
+          "vary" => "accept-encoding"
+        }
         headers["content-encoding"] = chosen unless chosen == "identity"
         [200, headers, env["REQUEST_METHOD"] == "HEAD" ? [] : [bytes]]
       end

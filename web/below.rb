@@ -15,15 +15,18 @@ module Verglas
 
         private
 
-        def told(what, error) = stderr.puts("verglas: #{what}: #{error.class} at #{error.backtrace.to_a.first.to_s[%r{[^/]+\z}]}")
+        def told(what, error)
+          stderr.puts("verglas: #{what}: #{error.class} at #{error.backtrace.to_a.first.to_s[%r{[^/]+\z}]}")
+        end
       end
 
       # An Error like any other. What comes here is the sender's fault: a chunk may say that it is longer than any
       # number.
-      ANSWER = lambda do |error, _env, status|
-        senders = error.is_a?(RangeError) || status < 500
-        Errors.response(senders ? [status, 400].min : status, Invalid.new(senders ? :not_json : :internal))
-      end
+      ANSWER =
+        lambda do |error, _env, status|
+          senders = error.is_a?(RangeError) || status < 500
+          Errors.response(senders ? [status, 400].min : status, Invalid.new(senders ? :not_json : :internal))
+        end
     end
   end
 end

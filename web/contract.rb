@@ -8,8 +8,12 @@ module Verglas
     # web/openapi.yaml, against which every request is checked before a route sees it (and every answer in the specs).
     class Contract
       FILE = File.join(__dir__, "openapi.yaml")
-      FAILURES = { not_found: :not_found, method_not_allowed: :method_not_allowed, unsupported_media_type: :wrong_content_type,
-                   invalid_path: :not_found }.freeze
+      FAILURES = {
+        not_found: :not_found,
+        method_not_allowed: :method_not_allowed,
+        unsupported_media_type: :wrong_content_type,
+        invalid_path: :not_found
+      }.freeze
 
       # Paths and operations of a document, made once and not for each request, with the schemas that they hold: making
       # those took more of a small request than checking it.
@@ -46,7 +50,9 @@ module Verglas
       end
 
       # The name of what is asked, as the audit trail has it: "save_fitting".
-      def action(request) = definition.request(request).operation["operationId"].gsub(/[A-Z]/) { |letter| "_#{letter.downcase}" }
+      def action(request)
+        definition.request(request).operation["operationId"].gsub(/[A-Z]/) { |letter| "_#{letter.downcase}" }
+      end
 
       private
 

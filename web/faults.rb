@@ -27,20 +27,28 @@ module Verglas
 
       def answer(error)
         case error
-        when Invalid then Errors.response(Errors.status(error), error)
-        when *AWAY then away(error)
-        when *BUSY then later(error, :busy)
-        when Errno::ENOSPC then no_room(error)
-        else by_database(error)
+        when Invalid
+          Errors.response(Errors.status(error), error)
+        when *AWAY
+          away(error)
+        when *BUSY
+          later(error, :busy)
+        when Errno::ENOSPC
+          no_room(error)
+        else
+          by_database(error)
         end
       end
 
       # What the database says of itself.
       def by_database(error)
         case error.is_a?(Sequel::DatabaseError) ? error.wrapped_exception : error
-        when PG::QueryCanceled then later(error, :busy)
-        when PG::DiskFull then no_room(error)
-        else fault(error)
+        when PG::QueryCanceled
+          later(error, :busy)
+        when PG::DiskFull
+          no_room(error)
+        else
+          fault(error)
         end
       end
 
@@ -67,7 +75,11 @@ module Verglas
       # What Rack says of a request which it cannot read: forms, queries, cookies that are none.
       def unreadable?(error) = error.is_a?(Rack::BadRequest)
 
-      def tell(error) = warn("#{error.class} at #{error.backtrace.to_a.first(8).map { |line| line.delete_prefix("#{ROOT}/") }.join(" < ")}")
+      def tell(error)
+        warn(
+          "#{error.class} at #{error.backtrace.to_a.first(8).map { |line| line.delete_prefix("#{ROOT}/") }.join(" < ")}"
+        )
+      end
     end
   end
 end

@@ -9,9 +9,18 @@ module Verglas
     class Headers
       NONCE = "verglas.nonce"
       # What our pages never ask a browser for.
-      PERMISSIONS = %w[accelerometer camera display-capture geolocation gyroscope magnetometer microphone midi payment usb].map { |name| "#{name}=()" }.join(", ").freeze
-      ALWAYS = { "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer", "cross-origin-opener-policy" => "same-origin",
-                 "cross-origin-resource-policy" => "same-origin", "permissions-policy" => PERMISSIONS }.freeze
+      PERMISSIONS =
+        %w[accelerometer camera display-capture geolocation gyroscope magnetometer microphone midi payment usb]
+          .map { |name| "#{name}=()" }
+          .join(", ")
+          .freeze
+      ALWAYS = {
+        "x-content-type-options" => "nosniff",
+        "referrer-policy" => "no-referrer",
+        "cross-origin-opener-policy" => "same-origin",
+        "cross-origin-resource-policy" => "same-origin",
+        "permissions-policy" => PERMISSIONS
+      }.freeze
       # Two years, over TLS only.
       STRICT_TRANSPORT = { "strict-transport-security" => "max-age=63072000; includeSubDomains" }.freeze
 
@@ -32,8 +41,10 @@ module Verglas
       private
 
       def policy(nonce)
-        "default-src 'none'; script-src 'self' 'nonce-#{nonce}'; style-src 'self' 'nonce-#{nonce}'; style-src-attr 'unsafe-inline'; " \
-          "font-src 'self' data:; img-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+        "default-src 'none'; script-src 'self' 'nonce-#{nonce}'; style-src 'self' 'nonce-#{nonce}'; style-src-attr " \
+          "'unsafe-inline'; " \
+          "font-src 'self' data:; img-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'self'; " \
+          "frame-ancestors 'none'"
       end
     end
   end

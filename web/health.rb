@@ -17,10 +17,14 @@ module Verglas
         return @app.call(env) unless %w[GET HEAD].include?(env["REQUEST_METHOD"])
 
         case env["PATH_INFO"]
-        when "/healthz" then said(200, ok: true)
-        when "/readyz" then readiness
-        when *NOTHING then [404, { "content-type" => "text/plain" }, []]
-        else @app.call(env)
+        when "/healthz"
+          said(200, ok: true)
+        when "/readyz"
+          readiness
+        when *NOTHING
+          [404, { "content-type" => "text/plain" }, []]
+        else
+          @app.call(env)
         end
       end
 

@@ -45,8 +45,13 @@ module Verglas
       end
 
       def shown(row)
-        { session: OwnAccount.handle(row), device: row[:device], here: rodauth.current?(row),
-          since: Application::Told.time(row[:created_at]), last: Application::Told.time(row[:last_use]) }
+        {
+          session: OwnAccount.handle(row),
+          device: row[:device],
+          here: rodauth.current?(row),
+          since: Application::Told.time(row[:created_at]),
+          last: Application::Told.time(row[:last_use])
+        }
       end
 
       # Whoever else is signed in under the old one is not any more.

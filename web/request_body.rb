@@ -48,10 +48,14 @@ module Verglas
 
       def self.beyond?(value)
         case value
-        when Hash then value.each_value.any? { |one| beyond?(one) }
-        when Array then value.any? { |one| beyond?(one) }
-        when Float then !value.finite?
-        when Integer then value.bit_length > MOST_BITS
+        when Hash
+          value.each_value.any? { |one| beyond?(one) }
+        when Array
+          value.any? { |one| beyond?(one) }
+        when Float
+          !value.finite?
+        when Integer
+          value.bit_length > MOST_BITS
         end
       end
 

@@ -34,19 +34,34 @@ module Verglas
         id = env[HEADER] = SecureRandom.uuid
         status, headers, body = @app.call(env)
         headers[HEADER] = id
-        @log.write("#{JSON.generate(line(env, id, status, Process.clock_gettime(Process::CLOCK_MONOTONIC) - started))}\n")
+        @log.write(
+          "#{JSON.generate(line(env, id, status, Process.clock_gettime(Process::CLOCK_MONOTONIC) - started))}\n"
+        )
         [status, headers, body]
       end
 
       private
 
       def line(env, id, status, seconds)
-        { time: Time.now.utc.iso8601(3), request: id, method: env["REQUEST_METHOD"][/\A[A-Z]{1,10}\z/] || "other", path: path(env), status: status, ms: (seconds * 1000).round(1),
-          account: account(env) }
+        {
+          time: Time.now.utc.iso8601(3),
+          request: id,
+          method: env["REQUEST_METHOD"][/\A[A-Z]{1,10}\z/] || "other",
+          path: path(env),
+          status: status,
+          ms: (seconds * 1000).round(1),
+          account: account(env)
+        }
       end
 
       # A path that is none of ours may hold anything: it is not repeated.
-      def path(env) = env["PATH_INFO"].match?(%r{\A/[a-z0-9/_-]{0,200}\z}) && !env["PATH_INFO"].include?("//") ? env["PATH_INFO"] : "(other)"
+      def path(env)
+        if env["PATH_INFO"].match?(%r{\A/[a-z0-9/_-]{0,200}\z}) && !env["PATH_INFO"].include?("//")
+          env["PATH_INFO"]
+        else
+          "(other)"
+        end
+      end
 
       # As its session says; null where nobody is signed in.
       def account(env) = env["rack.session"]&.fetch("account_id", nil)

@@ -42,11 +42,12 @@ module Verglas
       # trail: whether it stands in the audit trail; only what changes nothing of the gym's does not.
       def write_once(status: 200, trail: true)
         once = Store::Writes.new(db, account_id: staff[:id])
-        code, body = once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do
-          done = yield
-          on_record(params["id"] || subject(done)) if trail
-          [status, reply(done)]
-        end
+        code, body =
+          once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do
+            done = yield
+            on_record(params["id"] || subject(done)) if trail
+            [status, reply(done)]
+          end
         halt code, body
       end
 
@@ -72,9 +73,14 @@ module Verglas
       end
 
       def current_of_gym(part)
-        { equipment: -> { Views::Equipment.cushions(gym) }, plates: -> { Views::Equipment.plates(gym) }, rules: -> { Views::Rules.of_gym(gym) },
-          settings: -> { Views::GymSettings.of(gym) }, aims: -> { Views::Aims.of(gym) },
-          tempos: -> { Views::Tempos.of(gym) } }.fetch(part).call
+        {
+          equipment: -> { Views::Equipment.cushions(gym) },
+          plates: -> { Views::Equipment.plates(gym) },
+          rules: -> { Views::Rules.of_gym(gym) },
+          settings: -> { Views::GymSettings.of(gym) },
+          aims: -> { Views::Aims.of(gym) },
+          tempos: -> { Views::Tempos.of(gym) }
+        }.fetch(part).call
       end
 
       # What only whoever leads the gym may do.

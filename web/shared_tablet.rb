@@ -21,14 +21,24 @@ module Verglas
 
         private
 
-        def session_row = active_sessions_ds.where(active_sessions_session_id_column => compute_hmac(session[session_id_session_key]))
+        def session_row
+          active_sessions_ds.where(active_sessions_session_id_column => compute_hmac(session[session_id_session_key]))
+        end
       end
 
       # Called after a full sign-in. The tablet gets a new name each time: one that somebody planted or copied before is
       # worth nothing from then on.
       def remember_tablet(account_id)
         tablet = SecureRandom.uuid
-        response.set_cookie(cookie_name, value: tablet, path: "/", httponly: true, secure: site.secure?, same_site: :strict, max_age: COOKIE_SECONDS)
+        response.set_cookie(
+          cookie_name,
+          value: tablet,
+          path: "/",
+          httponly: true,
+          secure: site.secure?,
+          same_site: :strict,
+          max_age: COOKIE_SECONDS
+        )
         tablets.signed_in(tablet, account_id, before: tablet_id)
       end
 
@@ -36,7 +46,10 @@ module Verglas
 
       def tablet_routes(request)
         # As if nobody were signed in, for an account that was closed since.
-        refuse(:sign_in_needed) if rodauth.logged_in? && DOORS.include?(request.path_info) && !Store::Staff.find(rodauth.db, rodauth.session_value)
+        if rodauth.logged_in? && DOORS.include?(request.path_info) &&
+             !Store::Staff.find(rodauth.db, rodauth.session_value)
+          refuse(:sign_in_needed)
+        end
         request.get("tablet") { json(tablet_state) }
         return unless POSTS.include?(request.path_info) && request.post?
 
@@ -55,7 +68,11 @@ module Verglas
       def tablet_state
         return { locked: false, me: nil, staff: [] } unless rodauth.logged_in?
 
-        { locked: rodauth.tablet_locked?, me: rodauth.session_value, staff: tablet_id ? tablets.staff(tablet_id, gym_of: rodauth.session_value) : [] }
+        {
+          locked: rodauth.tablet_locked?,
+          me: rodauth.session_value,
+          staff: tablet_id ? tablets.staff(tablet_id, gym_of: rodauth.session_value) : []
+        }
       end
 
       # Asks the password again: whoever finds a tablet open must not be able to come back with a PIN of their own, nor
@@ -90,7 +107,10 @@ module Verglas
       end
 
       def switch(account_id, pin)
-        refused = tablets.try(tablet_id, account_id, same_gym_as: rodauth.session_value) { |hash| ::Argon2::Password.verify_password(pin, hash) }
+        refused =
+          tablets.try(tablet_id, account_id, same_gym_as: rodauth.session_value) do |hash|
+            ::Argon2::Password.verify_password(pin, hash)
+          end
         on_record("wrong_pin", account_id) if refused == :pin_refused
         refuse(refused, "/pin") if refused
         account_id == rodauth.session_value ? unlock : take_over(account_id)

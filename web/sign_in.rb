@@ -16,7 +16,11 @@ module Verglas
       DOOR = "/auth/login"
 
       # What Rodauth calls its reasons, and what we say.
-      REFUSALS = { inactive_session: :sign_in_needed, session_expired: :sign_in_needed, login_required: :sign_in_needed }.freeze
+      REFUSALS = {
+        inactive_session: :sign_in_needed,
+        session_expired: :sign_in_needed,
+        login_required: :sign_in_needed
+      }.freeze
 
       # An e-mail that nobody has costs what a wrong password costs. For Rodauth's own object.
       module Evenly
@@ -111,10 +115,12 @@ module Verglas
       # A wrong password stands in the trail. One of an e-mail that nobody has asks for the same and is taken back, and
       # neither waits for the disk: how long an answer takes does not tell who works here.
       def tried_in_vain(account_id)
-        rodauth.db.transaction(rollback: account_id ? nil : :always) do
-          rodauth.db.run("SET LOCAL synchronous_commit = off")
-          on_record("wrong_password", account_id || NOBODY)
-        end
+        rodauth
+          .db
+          .transaction(rollback: account_id ? nil : :always) do
+            rodauth.db.run("SET LOCAL synchronous_commit = off")
+            on_record("wrong_password", account_id || NOBODY)
+          end
       end
 
       # What is stored of a password.
@@ -138,10 +144,11 @@ module Verglas
 
       # An e-mail, where it is tried from, and whether it signed in on this device before.
       def whose
-        @whose ||= begin
-          email = request.params["email"].strip.downcase
-          { email: email, address: env["REMOTE_ADDR"], familiar: !tablet_id.nil? && tablets.known?(tablet_id, email) }
-        end
+        @whose ||=
+          begin
+            email = request.params["email"].strip.downcase
+            { email: email, address: env["REMOTE_ADDR"], familiar: !tablet_id.nil? && tablets.known?(tablet_id, email) }
+          end
       end
 
       def guessing = @guessing ||= Guessing.new(rodauth.db)

@@ -11,14 +11,24 @@ module Verglas
     # forwarded headers are believed, and hosts that are not ours are refused. docs/security.md
     class Site
       LOOPBACK = %w[localhost 127.0.0.1 [::1]].freeze
-      FORWARDED = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_PORT HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_SSL
-                     HTTP_FORWARDED HTTP_CLIENT_IP HTTP_X_REAL_IP].freeze
+      FORWARDED = %w[
+        HTTP_X_FORWARDED_FOR
+        HTTP_X_FORWARDED_HOST
+        HTTP_X_FORWARDED_PROTO
+        HTTP_X_FORWARDED_PORT
+        HTTP_X_FORWARDED_SCHEME
+        HTTP_X_FORWARDED_SSL
+        HTTP_FORWARDED
+        HTTP_CLIENT_IP
+        HTTP_X_REAL_IP
+      ].freeze
       HERE = "verglas.site"
 
       # environment: names and texts. Raises ArgumentError for what is no address.
       def initialize(environment = ENV)
         @url = environment["PUBLIC_URL"].to_s[/.+/] && public_url(environment["PUBLIC_URL"])
-        @proxies = environment["TRUSTED_PROXIES"].to_s.split(/[\s,]+/).reject(&:empty?).map { |network| IPAddr.new(network) }
+        @proxies =
+          environment["TRUSTED_PROXIES"].to_s.split(/[\s,]+/).reject(&:empty?).map { |network| IPAddr.new(network) }
       end
 
       # Whether people reach it through TLS.
@@ -43,7 +53,9 @@ module Verglas
 
       def public_url(text)
         url = URI.parse(text)
-        raise ArgumentError, "PUBLIC_URL wants an address like https://fit.example.org" unless url.is_a?(URI::HTTP) && url.host && [nil, "", "/"].include?(url.path)
+        unless url.is_a?(URI::HTTP) && url.host && [nil, "", "/"].include?(url.path)
+          raise ArgumentError, "PUBLIC_URL wants an address like https://fit.example.org"
+        end
 
         url
       end

@@ -13,26 +13,36 @@ module Verglas
 
       # The session's cookie.
       def self.session(site)
-        { key: site.cookie(SESSION_COOKIE), serialize_json: true, secure: site.secure?, path: "/", same_site: :strict, httponly: true, expire_after: SESSION_SECONDS }
+        {
+          key: site.cookie(SESSION_COOKIE),
+          serialize_json: true,
+          secure: site.secure?,
+          path: "/",
+          same_site: :strict,
+          httponly: true,
+          expire_after: SESSION_SECONDS
+        }
       end
 
       # log: where a line a request goes; nil for none. site: how the server is reached.
       def self.build(db, secret: ENV.fetch("SESSION_SECRET"), log: nil, limits: true, site: Site.new)
         Throttle.count_in(db)
-        Rack::Builder.new do
-          use RequestLog, log if log
-          use Rack::Deflater, include: %w[application/json text/csv text/html text/javascript text/css image/svg+xml]
-          use Headers, site
-          use Faults, db
-          use Refusals::OtherHost, site
-          use Health, db
-          use Assets, root: ASSETS
-          use Rack::Session::Cookie, secrets: secret, **Stack.session(site)
-          use Refusals::OtherOrigin
-          use Rack::Attack if limits
-          use SignIn
-          run App.new(db)
-        end.to_app
+        Rack::Builder
+          .new do
+            use RequestLog, log if log
+            use Rack::Deflater, include: %w[application/json text/csv text/html text/javascript text/css image/svg+xml]
+            use Headers, site
+            use Faults, db
+            use Refusals::OtherHost, site
+            use Health, db
+            use Assets, root: ASSETS
+            use Rack::Session::Cookie, secrets: secret, **Stack.session(site)
+            use Refusals::OtherOrigin
+            use Rack::Attack if limits
+            use SignIn
+            run App.new(db)
+          end
+          .to_app
       end
     end
   end

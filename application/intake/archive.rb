@@ -22,13 +22,20 @@ module Verglas
         def call(rows)
           taken = ids_elsewhere(rows)
           outcomes = rows.map { |number, section, record| outcome(number, section, record, taken) }
-          [outcomes, rows.zip(outcomes).flat_map { |(number, section, record), outcome| keys(number, section, record, good: !outcome.refused?) }]
+          [
+            outcomes,
+            rows
+              .zip(outcomes)
+              .flat_map { |(number, section, record), outcome| keys(number, section, record, good: !outcome.refused?) }
+          ]
         end
 
         # Everything, into the gym. Raises Invalid where anything is refused.
         def take
           raise Invalid.new(:gym_not_empty, path: "/kind") unless @gym.empty?
-          raise Invalid.new(:rows_refused, path: "", count: @row[:counts].to_h["refuse"]) if @row[:counts].to_h["refuse"].to_i.positive?
+          if @row[:counts].to_h["refuse"].to_i.positive?
+            raise Invalid.new(:rows_refused, path: "", count: @row[:counts].to_h["refuse"])
+          end
 
           incoming = Store::Archive::Incoming.new(@gym)
           incoming.settle(@row[:head].to_h.fetch("gym"))
@@ -70,9 +77,14 @@ module Verglas
 
         # {machine's id => [its record, {number => description}]}, of those that are as the schema says.
         def described
-          @described ||= machine_rows.each_with_object({}) do |(_, section, record), found|
-            section == "machines" ? found[record["id"]] = [record, {}] : found[record["machine_id"]]&.last&.store(record["number"], record)
-          end
+          @described ||=
+            machine_rows.each_with_object({}) do |(_, section, record), found|
+              if section == "machines"
+                found[record["id"]] = [record, {}]
+              else
+                found[record["machine_id"]]&.last&.store(record["number"], record)
+              end
+            end
         end
 
         def sound?(section, record)
@@ -86,7 +98,11 @@ module Verglas
         def machine_rows
           pieces = (1..@row[:pieces]).lazy.map { |number| @imports.piece(@row[:id], number) }
           before = pieces.take_while { |rows| SECTIONS.index(rows.first[1]) <= SECTIONS.index("machine_descriptions") }
-          before.select { |rows| MACHINES.include?(rows.first[1]) }.to_a.flatten(1).select { |_, section, record| sound?(section, record) }
+          before
+            .select { |rows| MACHINES.include?(rows.first[1]) }
+            .to_a
+            .flatten(1)
+            .select { |_, section, record| sound?(section, record) }
         end
 
         SECTIONS = Store::Archive::SECTIONS.keys.map(&:to_s).freeze

@@ -14,7 +14,8 @@ module Verglas
 
         # Adds at once, changes one by one over the version that was seen.
         def write(outcomes)
-          adds, changes = outcomes.reject { |outcome| outcome.action == :same }.partition { |outcome| outcome.action == :add }
+          adds, changes =
+            outcomes.reject { |outcome| outcome.action == :same }.partition { |outcome| outcome.action == :add }
           adds.each { |outcome| outcome.said[:id] ||= SecureRandom.uuid }
           @gym.clients.add_all(adds.map { |outcome| row(outcome.said) })
           @gym.readings.add_all(adds.flat_map { |outcome| readings(outcome.said[:id], outcome.said) }, by: @by)
@@ -37,7 +38,9 @@ module Verglas
         end
 
         def judge(line, values)
-          raise Invalid.new(:birth_date_in_future, path: "/birth_date") if values[:birth_date] && values[:birth_date] > Date.today
+          if values[:birth_date] && values[:birth_date] > Date.today
+            raise Invalid.new(:birth_date_in_future, path: "/birth_date")
+          end
           raise Invalid.new(:id_elsewhere, path: "/id") if @elsewhere.include?(values[:id])
 
           READINGS.each { |name| Readings.check_range(name, values[name]) if values[name] }
@@ -50,7 +53,11 @@ module Verglas
           raise Invalid.new(:namesake, path: "/detail") if namesake && namesake[:id] != row&.fetch(:id)
           return Outcome.new(line, :add, nil, values, nil, namesakes(values)) unless row
 
-          changed?(values, row) ? Outcome.new(line, :change, nil, values, row, changes(values, row)) : Outcome.new(line, :same, nil, values, row)
+          if changed?(values, row)
+            Outcome.new(line, :change, nil, values, row, changes(values, row))
+          else
+            Outcome.new(line, :same, nil, values, row)
+          end
         end
 
         # That somebody else is called so; nil where nobody is.
@@ -61,15 +68,24 @@ module Verglas
 
         # What becomes what. What tells namesakes apart lies encrypted: of it only that it changes.
         def changes(values, row)
-          fields = said(values).reject { |name, value| same?(value, row[name]) }.map { |name, value| change_of(name, row[name], value) }
-          read = new_readings(values, row[:id]).map { |name| Changes.reading(name, @readings.dig(row[:id], name.to_s, :value_mm), values[name]) }
+          fields =
+            said(values)
+              .reject { |name, value| same?(value, row[name]) }
+              .map { |name, value| change_of(name, row[name], value) }
+          read =
+            new_readings(values, row[:id]).map do |name|
+              Changes.reading(name, @readings.dig(row[:id], name.to_s, :value_mm), values[name])
+            end
           [*fields, *read].join(" ")
         end
 
         def change_of(name, from, upto)
           return Changes.words(:detail_changes) if name == :detail
 
-          Changes.sentence(Changes.words(:"fields.#{name}"), *[from, upto].map { |value| value.is_a?(Numeric) ? Told::Load.number(value) : value&.to_s })
+          Changes.sentence(
+            Changes.words(:"fields.#{name}"),
+            *[from, upto].map { |value| value.is_a?(Numeric) ? Told::Load.number(value) : value&.to_s }
+          )
         end
 
         def called(values)
@@ -81,11 +97,24 @@ module Verglas
         def said(values) = values[:id] ? columns(values) : columns(values).except(:name)
         def changed?(values, row) = differs?(said(values), row) || new_readings(values, row[:id]).any?
         def columns(values) = values.slice(*FIELDS).transform_keys { |name| name == :body_mass ? :body_mass_kg : name }
-        def new_readings(values, id) = READINGS.select { |name| values[name] && !same?(values[name], @readings.dig(id, name.to_s, :value_mm)) }
+        def new_readings(values, id)
+          READINGS.select { |name| values[name] && !same?(values[name], @readings.dig(id, name.to_s, :value_mm)) }
+        end
         def row(values) = { id: values[:id], detail: "", **columns(values) }
 
         def readings(id, values, names = READINGS)
-          names.filter_map { |name| values[name] && { client_id: id, observation: name.to_s, value_mm: values[name], unit: "cm", confirmed: false, taken_by: @by, taken_at: nil } }
+          names.filter_map do |name|
+            values[name] &&
+              {
+                client_id: id,
+                observation: name.to_s,
+                value_mm: values[name],
+                unit: "cm",
+                confirmed: false,
+                taken_by: @by,
+                taken_at: nil
+              }
+          end
         end
 
         def change(row, values)

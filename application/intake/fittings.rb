@@ -13,10 +13,18 @@ module Verglas
         AHEAD_S = 3600
         MODEL = "elsewhere"
 
-        def key(values) = values[:id] || values.values_at(:client_id, :client, :client_detail, :machine_id, :machine, :exercise, :accepted_at).join("\n").downcase
+        def key(values)
+          values[:id] ||
+            values
+              .values_at(:client_id, :client, :client_detail, :machine_id, :machine, :exercise, :accepted_at)
+              .join("\n")
+              .downcase
+        end
 
         def write(outcomes)
-          @gym.fittings.add_all(outcomes.select { |outcome| outcome.action == :add }.map { |outcome| row(outcome.said) })
+          @gym.fittings.add_all(
+            outcomes.select { |outcome| outcome.action == :add }.map { |outcome| row(outcome.said) }
+          )
           []
         end
 
@@ -32,12 +40,21 @@ module Verglas
 
         def judge(line, values)
           client, machine = [@people, @floor].map { |who| who.find(values) }
-          meant = { **values, client_id: client[:id], machine_id: machine[:id], exercise: @floor.exercise(machine, values), number: machine[:number], name: machine[:name] }
+          meant = {
+            **values,
+            client_id: client[:id],
+            machine_id: machine[:id],
+            exercise: @floor.exercise(machine, values),
+            number: machine[:number],
+            name: machine[:name]
+          }
           return Outcome.new(line, :same, nil, meant, nil) if same?(meant)
 
           check_time(values)
           check_marks(machine, meant)
-          raise Invalid.new(:not_allowed, path: "/grade", expected: GRADES.join(", ")) unless [nil, *GRADES].include?(values[:grade])
+          unless [nil, *GRADES].include?(values[:grade])
+            raise Invalid.new(:not_allowed, path: "/grade", expected: GRADES.join(", "))
+          end
 
           Outcome.new(line, :add, nil, meant.merge(by: staff(values[:accepted_by])), nil)
         end
@@ -45,9 +62,12 @@ module Verglas
         # What is known under its id is either this one or somebody else's.
         def same?(values)
           kept = @known[values[:id]]
-          raise Invalid.new(:id_elsewhere, path: "/id") if kept && kept != values.values_at(:client_id, :machine_id, :exercise)
+          if kept && kept != values.values_at(:client_id, :machine_id, :exercise)
+            raise Invalid.new(:id_elsewhere, path: "/id")
+          end
 
-          kept || (values[:id].nil? && @standing.include?(values.values_at(:client_id, :machine_id, :exercise, :accepted_at)))
+          kept ||
+            (values[:id].nil? && @standing.include?(values.values_at(:client_id, :machine_id, :exercise, :accepted_at)))
         end
 
         def check_time(values)
@@ -63,21 +83,49 @@ module Verglas
 
           known.each do |label, marks|
             mark = given.fetch(label) { raise Invalid.new(:mark_missing, path: "/marks", adjuster: label) }
-            raise Invalid.new(:unknown_mark, path: "/marks", adjuster: label, mark: mark, marks: marks.join(", ")) unless marks.include?(mark)
+            unless marks.include?(mark)
+              raise Invalid.new(:unknown_mark, path: "/marks", adjuster: label, mark: mark, marks: marks.join(", "))
+            end
           end
         end
 
         def row(values)
-          work = { **Application::Sheet::NO_WORK, "load_kg" => values[:load_mass], **values.slice(:repetitions, :sets, :last).transform_keys(&:to_s) }
+          work = {
+            **Application::Sheet::NO_WORK,
+            "load_kg" => values[:load_mass],
+            **values.slice(:repetitions, :sets, :last).transform_keys(&:to_s)
+          }
           same = values.slice(:client_id, :machine_id, :exercise, :marks, :grade, :knee_off_mm, :by, :accepted_at)
-          { **same, id: values[:id] || SecureRandom.uuid, description_number: values[:number], roller_seen: values.fetch(:roller_seen, false), load: values.fetch(:load, ""), work: work,
-                    **record(values) }
+          {
+            **same,
+            id: values[:id] || SecureRandom.uuid,
+            description_number: values[:number],
+            roller_seen: values.fetch(:roller_seen, false),
+            load: values.fetch(:load, ""),
+            work: work,
+            **record(values)
+          }
         end
 
         # A record of which the grade alone is kept: what it has nothing of is filled in when it is read (Upcaster).
         def record(values)
-          { result: { "format" => Record::FORMAT, "grade" => values[:grade], "findings" => [] },
-            computed_from: { "model" => MODEL, "wishes" => {}, "machine" => { "id" => values[:machine_id], "name" => values[:name], "description_number" => values[:number] } } }
+          {
+            result: {
+              "format" => Record::FORMAT,
+              "grade" => values[:grade],
+              "findings" => []
+            },
+            computed_from: {
+              "model" => MODEL,
+              "wishes" => {
+              },
+              "machine" => {
+                "id" => values[:machine_id],
+                "name" => values[:name],
+                "description_number" => values[:number]
+              }
+            }
+          }
         end
       end
     end

@@ -8,12 +8,19 @@ module Verglas
         def initialize(gym)
           rows = gym.machines.all
           @by_id = rows.to_h { |row| [row[:id], row] }
-          @by_name = [*rows.reject { |row| row[:code].empty? }.map { |row| [row[:code].downcase, row] }, *rows.map { |row| [row[:name].downcase, row] }].to_h
+          @by_name = [
+            *rows.reject { |row| row[:code].empty? }.map { |row| [row[:code].downcase, row] },
+            *rows.map { |row| [row[:name].downcase, row] }
+          ].to_h
         end
 
         # The machine's row; raises Invalid where none is meant.
         def find(values)
-          values[:machine_id] ? @by_id.fetch(values[:machine_id]) { unknown("_id") } : @by_name.fetch(values[:machine].to_s.downcase) { unknown }
+          if values[:machine_id]
+            @by_id.fetch(values[:machine_id]) { unknown("_id") }
+          else
+            @by_name.fetch(values[:machine].to_s.downcase) { unknown }
+          end
         end
 
         # The name of the exercise as rows have it: "" where the machine has one.
@@ -21,7 +28,10 @@ module Verglas
           names = Store::Tables::Machines.exercises(row).map(&:to_s)
           named = values.fetch(:exercise, "")
           named = names.first if named.empty?
-          names.include?(named) ? named : raise(Invalid.new(:unknown_exercise, path: "/exercise", exercise: named, known: names.join(", ")))
+          unless names.include?(named)
+            raise(Invalid.new(:unknown_exercise, path: "/exercise", exercise: named, known: names.join(", ")))
+          end
+          named
         end
 
         # {label => marks} of an exercise's adjusters, as it is described now.

@@ -8,10 +8,23 @@ module Verglas
       # somebody is fitted.
       class Known
         RECORD = Formats::Schema.new("record")
-        CHECKS = { "equipment" => :equipment, "machines" => :machine, "machine_descriptions" => :description,
-                   "photographs" => :photograph, "clients" => :limits, "readings" => :reading, "cautions" => :caution,
-                   "stricter_cautions" => :stricter, "rules" => :rule, "client_rules" => :rule, "tempos" => :tempo,
-                   "fittings" => :fitting, "sets" => :set, "queues" => :queue, "nameless_fittings" => :nameless }.freeze
+        CHECKS = {
+          "equipment" => :equipment,
+          "machines" => :machine,
+          "machine_descriptions" => :description,
+          "photographs" => :photograph,
+          "clients" => :limits,
+          "readings" => :reading,
+          "cautions" => :caution,
+          "stricter_cautions" => :stricter,
+          "rules" => :rule,
+          "client_rules" => :rule,
+          "tempos" => :tempo,
+          "fittings" => :fitting,
+          "sets" => :set,
+          "queues" => :queue,
+          "nameless_fittings" => :nameless
+        }.freeze
         # What a sheet holds beside its marks, as the interface has it.
         SHEET = %w[flow work trail creep].freeze
         CLOSED = %w[accepted stopped taken_back].freeze
@@ -30,7 +43,10 @@ module Verglas
         # Decoded and written anew like any other: what stands in a file is a stranger's.
         def photograph(record)
           picture = Pictures.plain(record["jpeg"].unpack1("m0"), path: "/jpeg")
-          record.merge("jpeg" => [picture[:jpeg]].pack("m0"), **picture.slice(:width_px, :height_px).transform_keys(&:to_s))
+          record.merge(
+            "jpeg" => [picture[:jpeg]].pack("m0"),
+            **picture.slice(:width_px, :height_px).transform_keys(&:to_s)
+          )
         rescue ArgumentError
           raise Invalid.new(:not_a_jpeg, path: "/jpeg")
         end
@@ -53,27 +69,41 @@ module Verglas
           machine, = described[record["machine_id"]]
           return unless machine && family?(machine)
 
-          Verglas::Machines::Families.fetch(machine["family"]).exercises.each_key { |exercise| read(machine, record, exercise) }
+          Verglas::Machines::Families
+            .fetch(machine["family"])
+            .exercises
+            .each_key { |exercise| read(machine, record, exercise) }
         end
 
         # Of a limit its degrees, of a gate whether it was right.
         def limits(record)
-          record.fetch("limits", {}).each do |name, entry|
-            gate = Guidance::Gates::ALL.key?(name.to_sym)
-            limit = gate ? nil : Guidance::Limits.fetch(name)
-            raise Invalid.new(:missing, path: "/limits/#{name}", name: gate ? "right" : "deg") unless entry.key?(gate ? "right" : "deg")
+          record
+            .fetch("limits", {})
+            .each do |name, entry|
+              gate = Guidance::Gates::ALL.key?(name.to_sym)
+              limit = gate ? nil : Guidance::Limits.fetch(name)
+              unless entry.key?(gate ? "right" : "deg")
+                raise Invalid.new(:missing, path: "/limits/#{name}", name: gate ? "right" : "deg")
+              end
 
-            possible(limit.range_deg, entry["deg"], "/limits/#{name}") if limit
-          end
+              possible(limit.range_deg, entry["deg"], "/limits/#{name}") if limit
+            end
         end
 
-        def possible(range, deg, path) = range.cover?(deg) || raise(Invalid.new(:limit_out_of_range, path: path, low: range.min, high: range.max))
+        def possible(range, deg, path)
+          range.cover?(deg) || raise(Invalid.new(:limit_out_of_range, path: path, low: range.min, high: range.max))
+        end
 
         def caution(record)
           body = record["body"]
           Guidance::Cautions.fetch(body["caution"])
-          Guidance::Cautions.check_word(cleared_by: body["cleared_by"].to_s, cleared_on: body["cleared_on"], degrees: body.fetch("degrees", {}), load_to_kg: body["load_to_kg"],
-                                        named: body.fetch("named", []))
+          Guidance::Cautions.check_word(
+            cleared_by: body["cleared_by"].to_s,
+            cleared_on: body["cleared_on"],
+            degrees: body.fetch("degrees", {}),
+            load_to_kg: body["load_to_kg"],
+            named: body.fetch("named", [])
+          )
         end
 
         def set(record)
@@ -98,7 +128,13 @@ module Verglas
           record.fetch("signs", []).each { |sign| one_of(sign, SIGNS, "/signs") }
           one_of(record.fetch("stop_sign", ""), STOPS, "/stop_sign")
           SHEET.each { |part| RECORD.check!(part, record[part]) if record[part] }
-          marks(record, record["marks"], record["machine_id"], record["description_number"], all: CLOSED.include?(record["state"]))
+          marks(
+            record,
+            record["marks"],
+            record["machine_id"],
+            record["description_number"],
+            all: CLOSED.include?(record["state"])
+          )
           kept(record) if record["result"]
         end
 
@@ -141,15 +177,25 @@ module Verglas
         end
 
         def read(machine, description, exercise)
-          Store::Tables::Machines.value({ **machine.slice("id", "family", "name"), **description.slice("constants", "adjusters", "exercises") }.transform_keys(&:to_sym), exercise: exercise)
+          Store::Tables::Machines.value(
+            {
+              **machine.slice("id", "family", "name"),
+              **description.slice("constants", "adjusters", "exercises")
+            }.transform_keys(&:to_sym),
+            exercise: exercise
+          )
         end
 
-        def exercises(machine) = Verglas::Machines::Families.fetch(machine["family"]).exercises.keys.map { |name| name&.to_s }
+        def exercises(machine)
+          Verglas::Machines::Families.fetch(machine["family"]).exercises.keys.map { |name| name&.to_s }
+        end
 
         # One of no known kind is refused for itself.
         def family?(machine) = Verglas::Machines::Families.known?(machine["family"])
 
-        def one_of(name, names, path) = names.include?(name) || raise(Invalid.new(:not_allowed, path: path, expected: ""))
+        def one_of(name, names, path)
+          names.include?(name) || raise(Invalid.new(:not_allowed, path: path, expected: ""))
+        end
       end
     end
   end

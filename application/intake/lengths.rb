@@ -10,7 +10,10 @@ module Verglas
 
         # row: of store's machines, with its description. Answers {name => value} of what is known.
         def of(row)
-          own = row[:exercises].to_h.flat_map { |exercise, part| part.fetch("constants", {}).map { |name, value| ["#{exercise}/#{name}", value] } }
+          own =
+            row[:exercises].to_h.flat_map do |exercise, part|
+              part.fetch("constants", {}).map { |name, value| ["#{exercise}/#{name}", value] }
+            end
           { **row[:constants].to_h, **own.to_h }.compact.transform_values(&:to_f)
         end
       end

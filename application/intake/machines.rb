@@ -14,8 +14,10 @@ module Verglas
         def write(outcomes)
           outcomes.each do |outcome|
             case outcome.action
-            when :add then add(outcome.said)
-            when :change then change(outcome.known, outcome.said)
+            when :add
+              add(outcome.said)
+            when :change
+              change(outcome.known, outcome.said)
             end
           end
           []
@@ -36,7 +38,13 @@ module Verglas
           check_lengths(values, row)
           return Outcome.new(line, :add, nil, values, nil) unless row
 
-          Outcome.new(line, differs?(facts(values), plain(row)) || lengths_differ?(values, row) ? :change : :same, nil, values, row)
+          Outcome.new(
+            line,
+            differs?(facts(values), plain(row)) || lengths_differ?(values, row) ? :change : :same,
+            nil,
+            values,
+            row
+          )
         end
 
         # Two machines must not be called the same, and none becomes another kind.
@@ -44,7 +52,8 @@ module Verglas
           raise Invalid.new(:machine_name_taken, path: "/name") if another?(@by_name[values[:name].downcase], row)
           raise Invalid.new(:machine_code_taken, path: "/code") if another?(@by_code[values[:code]], row)
           raise Invalid.new(:missing, path: "/family", name: "family") unless row || values[:family]
-          raise Invalid.new(:family_stays, path: "/family") unless row.nil? || [nil, row[:family]].include?(values[:family])
+          return if row.nil? || [nil, row[:family]].include?(values[:family])
+          raise Invalid.new(:family_stays, path: "/family")
         end
 
         def another?(found, row) = !found.nil? && found[:id] != row&.fetch(:id)
@@ -71,7 +80,12 @@ module Verglas
           raise Invalid.new(:unknown_constant, path: "/lengths", family: family.id.to_s, name: name) if known.empty?
           return if known.any? { |constant| constant.range.cover?(value) }
 
-          raise Invalid.new(:constant_out_of_range, path: "/lengths", low: known.first.range.min, high: known.first.range.max)
+          raise Invalid.new(
+                  :constant_out_of_range,
+                  path: "/lengths",
+                  low: known.first.range.min,
+                  high: known.first.range.max
+                )
         end
 
         def facts(values)
@@ -85,29 +99,52 @@ module Verglas
 
         def add(values)
           description = described({}, values.fetch(:lengths, {}), Verglas::Machines::Families.fetch(values[:family]))
-          @gym.machines.insert(family: values[:family], description: description, by: @by, **facts(values), **values.slice(:id))
+          @gym.machines.insert(
+            family: values[:family],
+            description: description,
+            by: @by,
+            **facts(values),
+            **values.slice(:id)
+          )
         end
 
         def change(row, values)
-          before = { adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h, taped: row[:taped].to_h, lengths: Lengths.of(row) }
-          described = values[:lengths] && described(before, values[:lengths], Verglas::Machines::Families.fetch(row[:family]))
+          before = {
+            adjusters: row[:adjusters].to_a,
+            exercises: row[:exercises].to_h,
+            taped: row[:taped].to_h,
+            lengths: Lengths.of(row)
+          }
+          described =
+            values[:lengths] && described(before, values[:lengths], Verglas::Machines::Families.fetch(row[:family]))
           @gym.machines.update(row[:id], version: row[:version], by: @by, description: described, **facts(values))
         end
 
         # before: a description as it stands, whose adjusters stay; what was taped as it is now keeps who did so.
         def described(before, lengths, family)
           own, shared = lengths.partition { |name, _| name.include?("/") }.map(&:to_h)
-          exercises = family.exercises.keys.compact.to_h do |exercise|
-            mine = own.select { |name, _| name.start_with?("#{exercise}/") }.transform_keys { |name| name.split("/", 2).last }
-            [exercise, { "constants" => mine, "adjusters" => before.dig(:exercises, exercise, "adjusters") || [] }]
-          end
-          { constants: shared, adjusters: before.fetch(:adjusters, []), exercises: exercises, taped: taped(before, lengths) }
+          exercises =
+            family.exercises.keys.compact.to_h do |exercise|
+              mine =
+                own
+                  .select { |name, _| name.start_with?("#{exercise}/") }
+                  .transform_keys { |name| name.split("/", 2).last }
+              [exercise, { "constants" => mine, "adjusters" => before.dig(:exercises, exercise, "adjusters") || [] }]
+            end
+          {
+            constants: shared,
+            adjusters: before.fetch(:adjusters, []),
+            exercises: exercises,
+            taped: taped(before, lengths)
+          }
         end
 
         def taped(before, lengths)
           known = before.fetch(:lengths, {})
           at = Time.now.utc.iso8601
-          lengths.to_h { |name, value| [name, (before.dig(:taped, name) if known[name] == value) || { "by" => @by, "at" => at }] }
+          lengths.to_h do |name, value|
+            [name, (before.dig(:taped, name) if known[name] == value) || { "by" => @by, "at" => at }]
+          end
         end
       end
     end

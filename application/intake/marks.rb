@@ -19,13 +19,27 @@ module Verglas
           told = rows.map { |line, values| [line, values, values.is_a?(Invalid) ? values : of_machine(values)] }
           groups = told.reject { |_, _, machine| machine.is_a?(Invalid) }.group_by(&:last)
           judged = groups.to_h { |machine, list| [machine, judge(machine, list)] }
-          told.map { |line, values, machine| machine.is_a?(Invalid) ? Outcome.refuse(line, machine) : Outcome.new(line, *judged.fetch(machine), values, machine) }
+          told.map do |line, values, machine|
+            if machine.is_a?(Invalid)
+              Outcome.refuse(line, machine)
+            else
+              Outcome.new(line, *judged.fetch(machine), values, machine)
+            end
+          end
         end
 
         def write(outcomes)
-          outcomes.select { |outcome| outcome.action == :change }.group_by(&:known).each do |row, list|
-            @gym.machines.update(row[:id], version: row[:version], by: @by, description: described(row, list.map(&:said)))
-          end
+          outcomes
+            .select { |outcome| outcome.action == :change }
+            .group_by(&:known)
+            .each do |row, list|
+              @gym.machines.update(
+                row[:id],
+                version: row[:version],
+                by: @by,
+                description: described(row, list.map(&:said))
+              )
+            end
           []
         end
 
@@ -47,24 +61,39 @@ module Verglas
         end
 
         def same?(row, description)
-          description.slice(:adjusters, :exercises) == { adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h }
+          description.slice(:adjusters, :exercises) ==
+            { adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h }
         end
 
         # The machine's description with what the rows say.
         def described(row, list)
           parts = Store::Tables::Machines.parts(row)
-          list.group_by { |values| values.fetch(:exercise, "") }.each do |exercise, rows|
-            raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise, known: parts.keys.join(", ")) unless parts.key?(exercise)
+          list
+            .group_by { |values| values.fetch(:exercise, "") }
+            .each do |exercise, rows|
+              unless parts.key?(exercise)
+                raise Invalid.new(
+                        :unknown_exercise,
+                        path: "/exercise",
+                        exercise: exercise,
+                        known: parts.keys.join(", ")
+                      )
+              end
 
-            parts[exercise] = merged(parts[exercise], rows)
-          end
+              parts[exercise] = merged(parts[exercise], rows)
+            end
           exercises = row[:exercises].to_h.to_h { |name, part| [name, part.merge("adjusters" => parts[name])] }
           { constants: row[:constants].to_h, taped: row[:taped].to_h, adjusters: parts[""], exercises: exercises }
         end
 
         def merged(standing, rows)
           named = rows.group_by { |values| values[:adjuster] }.to_h { |label, list| [label, adjuster(label, list)] }
-          [*standing.map { |adjuster| named.delete(adjuster["label"])&.then { |new| kept(adjuster, new) } || adjuster }, *named.values.map { |new| { "drives" => {}, **new } }]
+          [
+            *standing.map do |adjuster|
+              named.delete(adjuster["label"])&.then { |new| kept(adjuster, new) } || adjuster
+            end,
+            *named.values.map { |new| { "drives" => {}, **new } }
+          ]
         end
 
         # What the rows do not say of an adjuster stays.
@@ -77,7 +106,12 @@ module Verglas
           said = rows.inject { |first, values| values.merge(first) }
           round = said.slice(*WALK_ROUND).transform_keys(&:to_s)
           drives = said[:moves]&.transform_values { |value| plain(value) }
-          { "label" => label, "marks" => rows.map { |values| values[:mark] }, "travel" => travel(label, rows), **{ "drives" => drives, "walk_round" => round }.compact }
+          {
+            "label" => label,
+            "marks" => rows.map { |values| values[:mark] },
+            "travel" => travel(label, rows),
+            **{ "drives" => drives, "walk_round" => round }.compact
+          }
         end
 
         # Of every mark or of none.
@@ -97,13 +131,16 @@ module Verglas
           lists.flatten(1).each { |adjuster| check_drives(family, adjuster) }
           Verglas::Machines::Tries.check(family.exercises, description[:adjusters], description[:exercises])
           trial = row.merge(description)
-          Store::Tables::Machines.exercises(row).each { |exercise| Store::Tables::Machines.value(trial, exercise: exercise) }
+          Store::Tables::Machines
+            .exercises(row)
+            .each { |exercise| Store::Tables::Machines.value(trial, exercise: exercise) }
         end
 
         def check_drives(family, adjuster)
           known = family.exercises.each_value.flat_map { |one| one.constants.keys.map(&:to_s) }
           strange = adjuster["drives"].keys - known
-          raise Invalid.new(:unknown_constant, path: "/moves", family: family.id.to_s, name: strange.first) if strange.any?
+          return unless strange.any?
+          raise Invalid.new(:unknown_constant, path: "/moves", family: family.id.to_s, name: strange.first)
         end
       end
     end

@@ -35,7 +35,9 @@ module Verglas
           sheet = Formats::Csv::Sheets.fetch(@row[:kind])
           encoding = Formats::Csv.encoding(chunks)
           flowing(encoding) do |io|
-            Formats::Csv.each_row(io) { |cells, line| @head.empty? ? header(sheet, cells, encoding) : add([line, cells]) }
+            Formats::Csv.each_row(io) do |cells, line|
+              @head.empty? ? header(sheet, cells, encoding) : add([line, cells])
+            end
           end
           raise Invalid.new(:too_many_rows, path: "", most: @size) if @pieces > 1 && PIECES.key?(@row[:kind].to_sym)
         end
@@ -47,13 +49,21 @@ module Verglas
 
         # One section a piece; records are numbered through.
         def archive
-          lists = flowing("UTF-8") do |io|
-            Formats::GymArchive.each(io) { |member, value| Store::Archive::SECTIONS.key?(member.to_sym) ? record(member, value) : single(member, value) }
+          lists =
+            flowing("UTF-8") do |io|
+              Formats::GymArchive.each(io) do |member, value|
+                Store::Archive::SECTIONS.key?(member.to_sym) ? record(member, value) : single(member, value)
+              end
+            end
+          unless @head["format"] == Store::Archive::FORMAT &&
+                   (1..Store::Archive::VERSION).to_a.include?(@head["version"])
+            raise Invalid.new(:no_archive, path: "/format")
           end
-          raise Invalid.new(:no_archive, path: "/format") unless @head["format"] == Store::Archive::FORMAT && (1..Store::Archive::VERSION).to_a.include?(@head["version"])
 
           SCHEMA.check!("gym", @head["gym"])
-          raise Invalid.new(:missing, path: "/health_notes", name: "health_notes") unless [true, false].include?(@head["health_notes"])
+          unless [true, false].include?(@head["health_notes"])
+            raise Invalid.new(:missing, path: "/health_notes", name: "health_notes")
+          end
 
           check_whole(lists)
         end
@@ -81,7 +91,9 @@ module Verglas
           raise Invalid.new(:wrong_type, path: "/#{member}", expected: "object") unless value.is_a?(Hash)
 
           unless member == @member
-            raise Invalid.new(:section_out_of_order, path: "/#{member}") if SECTIONS.index(member) < SECTIONS.index(@member).to_i
+            if SECTIONS.index(member) < SECTIONS.index(@member).to_i
+              raise Invalid.new(:section_out_of_order, path: "/#{member}")
+            end
 
             pass_on
             @member = member

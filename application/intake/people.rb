@@ -14,7 +14,9 @@ module Verglas
 
         # The client's row; raises Invalid where nobody is meant, or more than one.
         def find(values)
-          return @by_id.fetch(values[:client_id]) { raise Invalid.new(:client_unknown, path: "/client_id") } if values[:client_id]
+          if values[:client_id]
+            return @by_id.fetch(values[:client_id]) { raise Invalid.new(:client_unknown, path: "/client_id") }
+          end
           raise Invalid.new(:client_unknown, path: "/client") unless values[:client]
 
           only(candidates(values))

@@ -7,7 +7,13 @@ module Verglas
       # whose text no record of the archive has points at nothing.
       class Pointers
         # Which section a column points into.
-        REFERS = { "client_id" => :clients, "machine_id" => :machines, "copied_from" => :machines, "fitting_id" => :fittings, "visit_id" => :visits }.freeze
+        REFERS = {
+          "client_id" => :clients,
+          "machine_id" => :machines,
+          "copied_from" => :machines,
+          "fitting_id" => :fittings,
+          "visit_id" => :visits
+        }.freeze
         UNKEYED = %w[nameless_fittings].freeze
         # Set up from one fitting: of the same client on the same machine.
         SET_UP = %w[client_id machine_id exercise].freeze
@@ -38,13 +44,22 @@ module Verglas
 
         private
 
-        def own_key(section, record) = (record["id"] || record.values_at(*Store::Archive::SECTIONS.fetch(section.to_sym).order.map(&:to_s)).join("/")).to_s.downcase
+        def own_key(section, record)
+          (
+            record["id"] ||
+              record.values_at(*Store::Archive::SECTIONS.fetch(section.to_sym).order.map(&:to_s)).join("/")
+          ).to_s.downcase
+        end
 
         # Those that are done on a machine; none of one of no known kind.
         def exercises(record)
           return [] unless Verglas::Machines::Families.known?(record["family"])
 
-          Verglas::Machines::Families.fetch(record["family"]).exercises.keys.map { |exercise| text("exercise", record["id"], exercise.to_s) }
+          Verglas::Machines::Families
+            .fetch(record["family"])
+            .exercises
+            .keys
+            .map { |exercise| text("exercise", record["id"], exercise.to_s) }
         end
 
         # As which description of its machine something was done; a machine has one of its own.

@@ -18,7 +18,10 @@ module Verglas
         # rows: [[line, cells]]. [outcomes, keys by which a row that stands twice is found].
         def call(rows)
           outcomes = outcomes(rows)
-          keys = outcomes.reject(&:refused?).filter_map { |outcome| sheet.key(outcome.said)&.then { |key| [outcome.line, key, false] } }
+          keys =
+            outcomes
+              .reject(&:refused?)
+              .filter_map { |outcome| sheet.key(outcome.said)&.then { |key| [outcome.line, key, false] } }
           [outcomes, keys]
         end
 
@@ -36,7 +39,11 @@ module Verglas
         NAMES = %i[name client machine adjuster].freeze
         private_constant :NAMES
 
-        def called(cells) = @places.select { |place| NAMES.include?(place.column.name) }.to_h { |place| [place.column.name, cells[place.index].to_s.slice(0, 80)] }
+        def called(cells)
+          @places
+            .select { |place| NAMES.include?(place.column.name) }
+            .to_h { |place| [place.column.name, cells[place.index].to_s.slice(0, 80)] }
+        end
 
         def values(cells)
           @columns.values(@places, cells, @units)

@@ -31,7 +31,8 @@ module Verglas
         private
 
         # What the rows have to be held against, in a few statements.
-        def prepare(values); end
+        def prepare(values)
+        end
 
         def judged(line, values)
           judge(line, values)
@@ -48,7 +49,9 @@ module Verglas
 
         # Only what was said is held against what stands.
         def differs?(values, row) = values.any? { |name, value| !same?(value, row[name]) }
-        def same?(said, kept) = said.is_a?(Numeric) && kept.is_a?(Numeric) ? (said - kept).abs < PRECISION : said == kept
+        def same?(said, kept)
+          said.is_a?(Numeric) && kept.is_a?(Numeric) ? (said - kept).abs < PRECISION : said == kept
+        end
       end
     end
   end

@@ -33,7 +33,11 @@ def told(bytes)
   image = plain(bytes)
   return [{ code: image }] if image.is_a?(String)
 
-  jpeg = QUALITIES.lazy.map { |quality| image.jpegsave_buffer(Q: quality, strip: true, optimize_coding: true) }.find { |written| written.bytesize <= MOST_BYTES }
+  jpeg =
+    QUALITIES
+      .lazy
+      .map { |quality| image.jpegsave_buffer(Q: quality, strip: true, optimize_coding: true) }
+      .find { |written| written.bytesize <= MOST_BYTES }
   jpeg ? [{ width_px: image.width, height_px: image.height, bytes: jpeg.bytesize }, jpeg] : [{ code: "picture_size" }]
 rescue Vips::Error
   [{ code: "not_a_jpeg" }]

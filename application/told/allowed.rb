@@ -10,7 +10,14 @@ module Verglas
 
         # evaluation: at the marks that stand; as advised where none do.
         def of(meeting, evaluation = meeting.advice.evaluation)
-          [*start(evaluation), *ending(meeting, evaluation), *Topics.on_card(meeting), *unmeasured(meeting), *Manner.figures(meeting.caution_effect, meeting), *load(meeting)]
+          [
+            *start(evaluation),
+            *ending(meeting, evaluation),
+            *Topics.on_card(meeting),
+            *unmeasured(meeting),
+            *Manner.figures(meeting.caution_effect, meeting),
+            *load(meeting)
+          ]
         end
 
         # Only where the client's own range says so: else the house rule has said it.
@@ -23,11 +30,23 @@ module Verglas
         # clinician or another measure has spoken of that joint.
         def unmeasured(meeting)
           given = meeting.envelope.spans.keys.map { |motion| joint(motion) }
-          open = meeting.machine.family.wishes.each_value.filter_map(&:measured_as).reject { |limit| meeting.safety.measured.key?(limit) }.map { |limit| Guidance::Limits.fetch(limit) }
-          open.select(&:motion).reject { |limit| given.include?(joint(limit.motion)) }.map do |limit|
-            deg = meeting.safety.usual_deg(limit)
-            Formats::Words.maybe("allowed.unmeasured_#{limit.name}", deg: deg) || words(:unmeasured, limit: Formats::Words.say("limits.#{limit.name}.title"), deg: deg)
-          end
+          open =
+            meeting
+              .machine
+              .family
+              .wishes
+              .each_value
+              .filter_map(&:measured_as)
+              .reject { |limit| meeting.safety.measured.key?(limit) }
+              .map { |limit| Guidance::Limits.fetch(limit) }
+          open
+            .select(&:motion)
+            .reject { |limit| given.include?(joint(limit.motion)) }
+            .map do |limit|
+              deg = meeting.safety.usual_deg(limit)
+              Formats::Words.maybe("allowed.unmeasured_#{limit.name}", deg: deg) ||
+                words(:unmeasured, limit: Formats::Words.say("limits.#{limit.name}.title"), deg: deg)
+            end
         end
 
         # Heel and ankle are one.

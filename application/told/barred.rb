@@ -28,21 +28,38 @@ module Verglas
 
         def sentence(bar)
           case bar.code
-          when :caution then by_caution(bar.params)
-          when :held then words(:"posture_#{bar.params[:motion]}", deg: bar.params[:deg].abs, limit: bar.params[:limit].abs)
-          when :untaped then words(:untaped, motion: motion(bar.params[:motion]), lengths: lengths(bar.params[:lengths]))
-          when :by_eye, :nothing_left then words(bar.code, motion: motion(bar.params[:motion]))
-          when :not_right then words(:"not_right.#{bar.params[:gate]}")
-          when :too_heavy then words(:too_heavy, **bar.params.transform_values { |kg| Load.number(kg.floor(1)) })
-          else words(bar.code, **bar.params)
+          when :caution
+            by_caution(bar.params)
+          when :held
+            words(:"posture_#{bar.params[:motion]}", deg: bar.params[:deg].abs, limit: bar.params[:limit].abs)
+          when :untaped
+            words(:untaped, motion: motion(bar.params[:motion]), lengths: lengths(bar.params[:lengths]))
+          when :by_eye, :nothing_left
+            words(bar.code, motion: motion(bar.params[:motion]))
+          when :not_right
+            words(:"not_right.#{bar.params[:gate]}")
+          when :too_heavy
+            words(:too_heavy, **bar.params.transform_values { |kg| Load.number(kg.floor(1)) })
+          else
+            words(bar.code, **bar.params)
           end
         end
 
         # Where every length is taped, the way of some adjuster is not.
-        def lengths(names) = names.empty? ? words(:travel) : names.map { |name| Formats::Words.say("constants.#{name}.title").downcase }.join(", ")
+        def lengths(names)
+          if names.empty?
+            words(:travel)
+          else
+            names.map { |name| Formats::Words.say("constants.#{name}.title").downcase }.join(", ")
+          end
+        end
 
         def by_caution(said)
-          words(said[:until], caution: Formats::Words.say("cautions.#{said[:caution]}.title"), motion: said[:motion] && motion(said[:motion]))
+          words(
+            said[:until],
+            caution: Formats::Words.say("cautions.#{said[:caution]}.title"),
+            motion: said[:motion] && motion(said[:motion])
+          )
         end
 
         def at_set_up(codes) = codes.map { |code| Formats::Words.say("set_up.#{code}") }

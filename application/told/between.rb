@@ -13,19 +13,33 @@ module Verglas
           return [] unless meeting.station?
 
           others = meeting.exercises.keys - [meeting.exercise]
-          others.filter_map { |other| accepted(meeting, other)&.then { |row| sentence(meeting, other, moved(meeting, row[:marks].to_h, marks)) } }
+          others.filter_map do |other|
+            accepted(meeting, other)&.then { |row| sentence(meeting, other, moved(meeting, row[:marks].to_h, marks)) }
+          end
         end
 
-        def accepted(meeting, exercise) = meeting.gym.fittings.last_accepted_of([meeting.client[:id]], meeting.machine_row[:id], exercise)[meeting.client[:id]]
+        def accepted(meeting, exercise)
+          meeting.gym.fittings.last_accepted_of([meeting.client[:id]], meeting.machine_row[:id], exercise)[
+            meeting.client[:id]
+          ]
+        end
 
         # {label => [from, to]} of what is one part of the machine, whichever exercise is done.
         def moved(meeting, from, upto)
-          meeting.one_part.to_h { |label| [label, [from[label], upto[label]]] }.select { |_, (before, after)| before && after && before != after }
+          meeting
+            .one_part
+            .to_h { |label| [label, [from[label], upto[label]]] }
+            .select { |_, (before, after)| before && after && before != after }
         end
 
         def sentence(meeting, other, moved)
           done = [*Today.moves(moved)[/.+/], *(Formats::Words.say("station.re_pin") if meeting.shared.any?)]
-          Formats::Words.say("station.between", exercise: Formats::Words.say("exercises.#{other}").downcase, what: Finding.lower(done.join(", "))) if done.any?
+          return unless done.any?
+          Formats::Words.say(
+            "station.between",
+            exercise: Formats::Words.say("exercises.#{other}").downcase,
+            what: Finding.lower(done.join(", "))
+          )
         end
         private_class_method :accepted, :moved, :sentence
       end

@@ -13,9 +13,19 @@ module Verglas
 
         # row: of store's cautions; meeting: where it is told on one machine; among: all of the client's.
         def line(row, meeting: nil, among: [row])
-          { name: row[:caution], title: words(row[:caution], :title), does: meeting ? here(row, meeting) : everywhere(row, among), side: row[:side], joint: row[:joint].to_s,
-            cleared: !row[:cleared_on].nil?, cleared_by: row[:cleared_by], cleared_on: row[:cleared_on]&.iso8601, degrees: degrees(row), named: named(row),
-            load_to_kg: row[:load_to_kg]&.to_f }
+          {
+            name: row[:caution],
+            title: words(row[:caution], :title),
+            does: meeting ? here(row, meeting) : everywhere(row, among),
+            side: row[:side],
+            joint: row[:joint].to_s,
+            cleared: !row[:cleared_on].nil?,
+            cleared_by: row[:cleared_by],
+            cleared_on: row[:cleared_on]&.iso8601,
+            degrees: degrees(row),
+            named: named(row),
+            load_to_kg: row[:load_to_kg]&.to_f
+          }
         end
 
         # What it is, with which side and which joint: on a card, in a step.
@@ -28,7 +38,11 @@ module Verglas
         # All that a clinician allows, in a sentence; nil where nothing was said.
         def allows(line)
           load = line[:load_to_kg] && Formats::Words.say("cautions.to_load", kg: Load.number(line[:load_to_kg]))
-          said = [*line[:degrees].map { |one| Finding.lower(one[:says]) }, *line[:named].map { |one| Finding.lower(one[:title]) }, *load]
+          said = [
+            *line[:degrees].map { |one| Finding.lower(one[:says]) },
+            *line[:named].map { |one| Finding.lower(one[:title]) },
+            *load
+          ]
           Formats::Words.say("cautions.allows", by: line[:cleared_by], what: said.join(", ")) if said.any?
         end
 
@@ -49,10 +63,18 @@ module Verglas
         end
 
         # It stands under its title.
-        def untitled(sentences, row) = sentences.map { |text| text.delete_prefix("#{words(row[:caution], :title)}: ").sub(/\A./, &:upcase) }.join(" ")
+        def untitled(sentences, row)
+          sentences
+            .map { |text| text.delete_prefix("#{words(row[:caution], :title)}: ").sub(/\A./, &:upcase) }
+            .join(" ")
+        end
 
         def said(effect, family, meeting, row)
-          sentences = [*Narrowed.says(effect, family, meeting.rules), *Manner.of(effect, meeting), *allowed_kg(row, meeting.safety.effect(family).load_limit_kg)]
+          sentences = [
+            *Narrowed.says(effect, family, meeting.rules),
+            *Manner.of(effect, meeting),
+            *allowed_kg(row, meeting.safety.effect(family).load_limit_kg)
+          ]
           return sentences.join(" ") if sentences.any?
 
           Formats::Words.say(meeting.safety.rows.one? ? "cautions.nothing_here" : "cautions.nothing_beside_here")
@@ -68,8 +90,16 @@ module Verglas
         # What a clinician allows, joint by joint.
         def degrees(row)
           row[:degrees].map do |motion, (from, upto)|
-            words = [*(Formats::Words.say("motions.from", deg: from.round) if from), *(Formats::Words.say("motions.to", deg: upto.round) if upto)]
-            { motion: motion, from: from, to: upto, says: "#{Formats::Words.say("motions.#{motion}")} #{words.join(" ")}" }
+            words = [
+              *(Formats::Words.say("motions.from", deg: from.round) if from),
+              *(Formats::Words.say("motions.to", deg: upto.round) if upto)
+            ]
+            {
+              motion: motion,
+              from: from,
+              to: upto,
+              says: "#{Formats::Words.say("motions.#{motion}")} #{words.join(" ")}"
+            }
           end
         end
 
@@ -78,8 +108,14 @@ module Verglas
 
         # The same as the core knows it.
         def value(row)
-          Guidance::Cautions::Caution.new(name: row[:caution].to_sym, cleared: !row[:cleared_on].nil?, degrees: Body::Envelope.new(row[:degrees].transform_keys(&:to_sym)),
-                                          load_to_kg: row[:load_to_kg]&.to_f, named: row[:named].to_a.map(&:to_sym), joint: row[:joint].to_s[/.+/]&.to_sym)
+          Guidance::Cautions::Caution.new(
+            name: row[:caution].to_sym,
+            cleared: !row[:cleared_on].nil?,
+            degrees: Body::Envelope.new(row[:degrees].transform_keys(&:to_sym)),
+            load_to_kg: row[:load_to_kg]&.to_f,
+            named: row[:named].to_a.map(&:to_sym),
+            joint: row[:joint].to_s[/.+/]&.to_sym
+          )
         end
 
         def words(name, part) = Formats::Words.say("cautions.#{name}.#{part}")

@@ -37,33 +37,61 @@ module Verglas
 
         # Of all that the row bars, what still stands somewhere.
         def standing
-          @standing ||= Guidance::Cautions.fetch(@caution.name).bars.select { |bar| families.any? { |family| bars?(bar, family) } }
+          @standing ||=
+            Guidance::Cautions.fetch(@caution.name).bars.select { |bar| families.any? { |family| bars?(bar, family) } }
         end
 
-        def bars?(bar, family) = bar.on?(family, joint: @caution.joint, low_seat: low_seat?(family)) && bar.stands?(@caution, family)
+        def bars?(bar, family)
+          bar.on?(family, joint: @caution.joint, low_seat: low_seat?(family)) && bar.stands?(@caution, family)
+        end
         def low_seat?(family) = family.constants.key?(:seat_height)
         def word(bar) = bar.or_degrees ? :degrees_or_named : bar.until
 
         def until_when(bars)
           what = bars.flat_map(&:tags).uniq.map { |tag| keeps_off(tag) }.join(", ")
           motion = bars.first.motion
-          capital(words("until.#{word(bars.first)}", what: what, motion: motion && Formats::Words.say("motions.#{motion}").downcase))
+          capital(
+            words(
+              "until.#{word(bars.first)}",
+              what: what,
+              motion: motion && Formats::Words.say("motions.#{motion}").downcase
+            )
+          )
         end
 
         def keeps_off(tag)
           return words("keeps_off.#{tag}") unless tag == :joint
 
-          @caution.joint ? words("keeps_off.this_joint", joint: Formats::Words.say("joints.#{@caution.joint}").downcase) : words("keeps_off.joint")
+          if @caution.joint
+            words("keeps_off.this_joint", joint: Formats::Words.say("joints.#{@caution.joint}").downcase)
+          else
+            words("keeps_off.joint")
+          end
         end
 
         # Ranges and aims, those of the same kinds of machine in one sentence.
         def narrowed
-          phrases = effects.flat_map { |family, effect| Narrowed.by_cautions(effect, family).map { |phrase| [phrase, family.action] } }
+          phrases =
+            effects.flat_map do |family, effect|
+              Narrowed.by_cautions(effect, family).map { |phrase| [phrase, family.action] }
+            end
           by_kinds = phrases.group_by(&:first).transform_values { |pairs| pairs.map(&:last).uniq }
-          by_kinds.group_by(&:last).map { |kinds, said| words(:on_kinds, kinds: list(kinds.map { |kind| words("kinds.#{kind}") }), what: said.map(&:first).join(", ")) }
+          by_kinds
+            .group_by(&:last)
+            .map do |kinds, said|
+              words(
+                :on_kinds,
+                kinds: list(kinds.map { |kind| words("kinds.#{kind}") }),
+                what: said.map(&:first).join(", ")
+              )
+            end
         end
 
-        def schools = effects.flat_map { |family, effect| Narrowed.schools(family, spared: effect.schools.keys, rules: effect.schools) }.uniq
+        def schools
+          effects
+            .flat_map { |family, effect| Narrowed.schools(family, spared: effect.schools.keys, rules: effect.schools) }
+            .uniq
+        end
         def counted = [*effects.each_value.flat_map { |effect| Manner.counted(effect) }.uniq, *belt]
 
         def belt
@@ -71,24 +99,36 @@ module Verglas
           [*worn, *(words(:under_belt) if effects.each_value.any?(&:under_belt_load))]
         end
 
-        def left_out = effects.flat_map { |family, effect| effect.without & Manner.ways(family) }.uniq.map { |name| Formats::Words.say("allowed.without_#{name}") }
+        def left_out
+          effects
+            .flat_map { |family, effect| effect.without & Manner.ways(family) }
+            .uniq
+            .map { |name| Formats::Words.say("allowed.without_#{name}") }
+        end
 
         # Which bench or squat comes first is said by name on the machine itself. What ends a set or the day is said
         # last.
         def manner
           ends, goes_on = effects.each_value.flat_map(&:told).uniq(&:key).partition(&:stop)
-          [*goes_on, *ends].map { |told| Formats::Words.maybe("cautions.first.#{told.key}") || Formats::Words.say("manner.#{told.key}") }
+          [*goes_on, *ends].map do |told|
+            Formats::Words.maybe("cautions.first.#{told.key}") || Formats::Words.say("manner.#{told.key}")
+          end
         end
 
         # {family => what of the caution holds on it beside the others}, of those that it leaves open.
         def effects
-          @effects ||= families.to_h { |family| [family, effect(family, [@caution])] }.reject { |_, own| own.barred? }
-                               .to_h { |family, own| [family, @among.size < SEVERAL ? own : own.beside(effect(family, @among))] }
+          @effects ||=
+            families
+              .to_h { |family| [family, effect(family, [@caution])] }
+              .reject { |_, own| own.barred? }
+              .to_h { |family, own| [family, @among.size < SEVERAL ? own : own.beside(effect(family, @among))] }
         end
 
         def effect(family, cautions) = Guidance::Cautions.effect(family, cautions)
         def families = Machines::Families.single
-        def list(names) = names.size < SEVERAL ? names.join : words(:and, first: names[..-2].join(", "), last: names.last)
+        def list(names)
+          names.size < SEVERAL ? names.join : words(:and, first: names[..-2].join(", "), last: names.last)
+        end
         def capital(text) = text.sub(/\A./, &:upcase)
         def words(key, **params) = Formats::Words.say("cautions.#{key}", **params)
       end

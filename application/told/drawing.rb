@@ -12,8 +12,11 @@ module Verglas
         def of(family, constants, adjusters)
           known = constants.compact.transform_keys(&:to_sym).slice(*family.constants.keys)
           tapes = tapes(family, known)
-          { scene: Scene.of(tapes.scene, known: known.keys), lengths: family.constants.keys.to_h { |name| [name, points(tapes.length(name))] },
-            travels: adjusters.to_h { |adjuster| [adjuster["label"], points(tapes.travel(drives(family, adjuster)))] } }
+          {
+            scene: Scene.of(tapes.scene, known: known.keys),
+            lengths: family.constants.keys.to_h { |name| [name, points(tapes.length(name))] },
+            travels: adjusters.to_h { |adjuster| [adjuster["label"], points(tapes.travel(drives(family, adjuster)))] }
+          }
         end
 
         def tapes(family, known)

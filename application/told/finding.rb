@@ -10,11 +10,22 @@ module Verglas
         # steps: Evaluations one mark away, by [adjuster, mark].
         def of(graded, evaluation, steps)
           finding = graded.finding
-          { code: finding.code, title: title(finding.code), value: shown(finding, evaluation), unit: evaluation.kind(finding.code).unit,
-            band: finding.band, severity: finding.severity, probability: graded.probability, likely: graded.likely?, by_hand: graded.by_hand,
+          {
+            code: finding.code,
+            title: title(finding.code),
+            value: shown(finding, evaluation),
+            unit: evaluation.kind(finding.code).unit,
+            band: finding.band,
+            severity: finding.severity,
+            probability: graded.probability,
+            likely: graded.likely?,
+            by_hand: graded.by_hand,
             graded: evaluation.mechanics.graded?(finding),
-            interval: interval(finding, evaluation), says: graded.by_hand ? Formats::Words.of(evaluation.voice.by_hand(finding.code)) : says(finding, evaluation),
-            move: graded.by_hand ? nil : move(finding, evaluation, steps) }
+            interval: interval(finding, evaluation),
+            says:
+              graded.by_hand ? Formats::Words.of(evaluation.voice.by_hand(finding.code)) : says(finding, evaluation),
+            move: graded.by_hand ? nil : move(finding, evaluation, steps)
+          }
         end
 
         # The number that is told: of some findings another than the one that is graded, a bend in the whole degrees of
@@ -38,7 +49,17 @@ module Verglas
 
         # The one adjuster's mark, and what would be so there.
         def step(adjuster, mark, result)
-          { adjuster: adjuster, mark: mark, says: Formats::Words.say("says.move", adjuster: Formats::Words.adjuster(adjuster), mark: mark, result: lower(result)) }
+          {
+            adjuster: adjuster,
+            mark: mark,
+            says:
+              Formats::Words.say(
+                "says.move",
+                adjuster: Formats::Words.adjuster(adjuster),
+                mark: mark,
+                result: lower(result)
+              )
+          }
         end
 
         # A distance from a place in a plane is never less than none.
@@ -52,7 +73,8 @@ module Verglas
         def move(finding, evaluation, steps)
           return if finding.severity.zero?
 
-          helping = steps.select { |_, other| other.score < evaluation.score && helps?(finding, other) && acceptable?(other) }
+          helping =
+            steps.select { |_, other| other.score < evaluation.score && helps?(finding, other) && acceptable?(other) }
           return if helping.empty?
 
           (adjuster, mark), other = helping.min_by { |_, candidate| candidate.score }

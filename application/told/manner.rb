@@ -15,8 +15,14 @@ module Verglas
 
         # Range and load of the light set, holds, repetitions kept in hand, rest.
         def counted(effect)
-          [*(half_first if effect.half_first), *light(effect), *(words(:no_holds) if effect.no_holds), *(words(:no_timed) if effect.no_timed),
-           *(words(:in_hand, count: effect.in_hand) if effect.in_hand), *(words(:rest, seconds: effect.rest_s) if effect.rest_s)]
+          [
+            *(half_first if effect.half_first),
+            *light(effect),
+            *(words(:no_holds) if effect.no_holds),
+            *(words(:no_timed) if effect.no_timed),
+            *(words(:in_hand, count: effect.in_hand) if effect.in_hand),
+            *(words(:rest, seconds: effect.rest_s) if effect.rest_s)
+          ]
         end
 
         def half_first = words(:half_first)
@@ -43,20 +49,36 @@ module Verglas
         end
 
         # What a family can have that somebody may have to go without.
-        def ways(family) = [:in_turn, *(:one_leg if family.tags[:on_a_plate]), *(:calf_work if family.tags[:presses]), *family.choices.keys]
+        def ways(family)
+          [
+            :in_turn,
+            *(:one_leg if family.tags[:on_a_plate]),
+            *(:calf_work if family.tags[:presses]),
+            *family.choices.keys
+          ]
+        end
 
         def told(effect, meeting)
           plates = ![nil, "stack"].include?(meeting.machine_row[:loading].to_h["kind"])
-          effect.told.select { |one| plates || !one.plates }.filter_map { |one| COMPUTED.key?(one.key) ? send(COMPUTED[one.key], meeting) : Formats::Words.say("manner.#{one.key}") }
+          effect
+            .told
+            .select { |one| plates || !one.plates }
+            .filter_map do |one|
+              COMPUTED.key?(one.key) ? send(COMPUTED[one.key], meeting) : Formats::Words.say("manner.#{one.key}")
+            end
         end
 
         # Told where there is such a machine, by its name.
         COMPUTED = { steeper_bench: :steeper, belt_squat_first: :belt_first }.freeze
         private_constant :COMPUTED
 
-        def belt_first(meeting) = meeting.belt_squat_first&.then { |squat| Formats::Words.say("manner.belt_squat_first", squat: squat) }
+        def belt_first(meeting)
+          meeting.belt_squat_first&.then { |squat| Formats::Words.say("manner.belt_squat_first", squat: squat) }
+        end
 
-        def steeper(meeting) = meeting.steeper_bench&.then { |bench| Formats::Words.say("manner.steeper_bench", bench: bench) }
+        def steeper(meeting)
+          meeting.steeper_bench&.then { |bench| Formats::Words.say("manner.steeper_bench", bench: bench) }
+        end
 
         def words(key, **params) = Formats::Words.say("allowed.#{key}", **params)
         private_class_method :share, :belt, :left_out, :told, :belt_first, :steeper, :words

@@ -12,18 +12,26 @@ module Verglas
         # Marks as a person reads them: the adjuster's name and its mark, in the machine's order; then what is placed
         # and read like a mark (a link, the heels' height). aids: as Aids has them.
         def tags(marks, aids = {})
-          [*marks.map { |label, mark| { label: label, name: Formats::Words.adjuster(label), mark: mark } }, *placed(aids)]
+          [
+            *marks.map { |label, mark| { label: label, name: Formats::Words.adjuster(label), mark: mark } },
+            *placed(aids)
+          ]
         end
 
         def placed(aids)
-          aids.slice(*Aids::PLACED).filter_map do |name, size|
-            title = Formats::Words.maybe("aids.#{name}.tag")
-            title && { label: "@#{name}", name: title, mark: Formats::Words.say("aids.#{name}.tagged", size: size.round) }
-          end
+          aids
+            .slice(*Aids::PLACED)
+            .filter_map do |name, size|
+              title = Formats::Words.maybe("aids.#{name}.tag")
+              title &&
+                { label: "@#{name}", name: title, mark: Formats::Words.say("aids.#{name}.tagged", size: size.round) }
+            end
         end
 
         # With the exercise, on a station.
-        def machine(name, exercise) = exercise.empty? ? name : "#{name}: #{Formats::Words.say("exercises.#{exercise}").downcase}"
+        def machine(name, exercise)
+          exercise.empty? ? name : "#{name}: #{Formats::Words.say("exercises.#{exercise}").downcase}"
+        end
         private_class_method :placed
       end
     end

@@ -9,12 +9,17 @@ module Verglas
 
         # effect: Guidance::Cautions::Effect; spared: questions whose school it sets, rules: {question => school}.
         def by_cautions(effect, family)
-          [*moving(family).flat_map { |motion| range(motion, effect.envelope[motion]) }, *effect.wishes.map { |name, value| words(name, value: value.round) },
-           *effect.less.map { |name, deg| words(:"less_#{name}", value: deg.round) }]
+          [
+            *moving(family).flat_map { |motion| range(motion, effect.envelope[motion]) },
+            *effect.wishes.map { |name, value| words(name, value: value.round) },
+            *effect.less.map { |name, deg| words(:"less_#{name}", value: deg.round) }
+          ]
         end
 
         # The same of schools, in sentences: as it is said of how one works, where it is.
-        def schools(family, spared:, rules:) = spared.select { |question| told?(question, family) }.map { |question| school(question, rules[question]) }
+        def schools(family, spared:, rules:)
+          spared.select { |question| told?(question, family) }.map { |question| school(question, rules[question]) }
+        end
 
         # All of it in sentences, nothing where nothing is changed.
         def says(effect, family, rules)
@@ -45,8 +50,11 @@ module Verglas
         end
 
         # Where an upper end is nothing, or less: [no further than that, not so far].
-        LEVEL = { heel_drop: %i[heels_level heels_level], hip_extension: %i[hip_extension_straight hip_extension_short],
-                  hip_adduction: %i[hip_adduction_middle hip_adduction_short] }.freeze
+        LEVEL = {
+          heel_drop: %i[heels_level heels_level],
+          hip_extension: %i[hip_extension_straight hip_extension_short],
+          hip_adduction: %i[hip_adduction_middle hip_adduction_short]
+        }.freeze
         private_constant :LEVEL
 
         # The ends of a movement are told as a range.
@@ -63,7 +71,8 @@ module Verglas
           topic = Telling::Topics::ALL.find { |one| one.question == question }
           return Formats::Words.say("topics.#{topic.name}.#{school}") if topic
 
-          title, own = [:title, "schools.#{school}.title"].map { |part| Formats::Words.say("house_rules.#{question}.#{part}") }
+          title, own =
+            [:title, "schools.#{school}.title"].map { |part| Formats::Words.say("house_rules.#{question}.#{part}") }
           "#{title}: #{Finding.lower(own)}."
         end
 

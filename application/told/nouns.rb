@@ -14,8 +14,12 @@ module Verglas
           load = loaded(meeting.machine_row[:loading].to_h)
           school = meeting.rules.fetch(:load_set)
           down = school == :first ? "load_first" : "load_down"
-          { load_down: Formats::Words.say("nouns.#{down}.#{load}"), load_left: Formats::Words.say("nouns.load_left.#{load}"),
-            load_ready: Formats::Words.say("nouns.ready.#{school}"), begin_with: Formats::Words.say("nouns.begin_with.#{school}") }
+          {
+            load_down: Formats::Words.say("nouns.#{down}.#{load}"),
+            load_left: Formats::Words.say("nouns.load_left.#{load}"),
+            load_ready: Formats::Words.say("nouns.ready.#{school}"),
+            begin_with: Formats::Words.say("nouns.begin_with.#{school}")
+          }
         end
 
         # loading: how a machine is loaded, as it was described; empty where nobody did.

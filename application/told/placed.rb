@@ -13,15 +13,34 @@ module Verglas
         def all(evaluation, without: [])
           return [] if evaluation.findings.empty?
 
-          offered = evaluation.machine.family.choices.each_value.select(&:placed?).reject { |choice| without.include?(choice.name) && !evaluation.wishes[choice.name].positive? }
-          offered.map { |choice| of(choice, evaluation).then { |told| without.include?(choice.name) ? told.merge(up: nil) : told } }
+          offered =
+            evaluation
+              .machine
+              .family
+              .choices
+              .each_value
+              .select(&:placed?)
+              .reject { |choice| without.include?(choice.name) && !evaluation.wishes[choice.name].positive? }
+          offered.map do |choice|
+            of(choice, evaluation).then { |told| without.include?(choice.name) ? told.merge(up: nil) : told }
+          end
         end
 
         def of(choice, evaluation)
           value = evaluation.wishes[choice.name].round
-          low, high = evaluation.mechanics.span(choice.name, evaluation.place).then { |least, most| [least.ceil, most.floor] }
-          { name: choice.name, title: words(choice, :title), value: value, low: low, high: high, step: choice.step,
-            **{ down: -choice.step, up: choice.step }.transform_values { |by| step(choice, evaluation, value + by, low..high) } }
+          low, high =
+            evaluation.mechanics.span(choice.name, evaluation.place).then { |least, most| [least.ceil, most.floor] }
+          {
+            name: choice.name,
+            title: words(choice, :title),
+            value: value,
+            low: low,
+            high: high,
+            step: choice.step,
+            **{ down: -choice.step, up: choice.step }.transform_values do |by|
+              step(choice, evaluation, value + by, low..high)
+            end
+          }
         end
 
         # nil where it can go no further. Of what no number rests on, and has no step of its own, nothing is told but

@@ -16,46 +16,107 @@ module Verglas
         end
 
         def drawn(scene, known)
-          { window: scene.window.transform_values { |mm| mm.to_f.round(1) }, floor: scene.floor, fade: scene.fade.map { |point| at(point) },
-            parts: scene.parts.map { |part| part(part, known) }, dimensions: scene.dimensions.map { |one| dimension(one) },
-            targets: scene.targets.map { |target| { finding: target.finding, at: at(target.at), joint: at(target.joint), in_line_mm: target.in_line_mm } }, lens: scene.lens,
-            labels: scene.labels.map { |label| { text: label.text, at: at(label.at), set: label.set, of: label.of } } }
+          {
+            window: scene.window.transform_values { |mm| mm.to_f.round(1) },
+            floor: scene.floor,
+            fade: scene.fade.map { |point| at(point) },
+            parts: scene.parts.map { |part| part(part, known) },
+            dimensions: scene.dimensions.map { |one| dimension(one) },
+            targets:
+              scene.targets.map do |target|
+                { finding: target.finding, at: at(target.at), joint: at(target.joint), in_line_mm: target.in_line_mm }
+              end,
+            lens: scene.lens,
+            labels: scene.labels.map { |label| { text: label.text, at: at(label.at), set: label.set, of: label.of } }
+          }
         end
 
         # What is seen of it besides: all along the movement, its plate from the front, what it asks.
-        def moved(scene) = { poses: scene.poses.map { |pose| pose(pose) }, plate: scene.plate && plate(scene.plate), curve: scene.curve && curve(scene.curve) }
+        def moved(scene)
+          {
+            poses: scene.poses.map { |pose| pose(pose) },
+            plate: scene.plate && plate(scene.plate),
+            curve: scene.curve && curve(scene.curve)
+          }
+        end
 
         def pose(pose)
-          { share: pose.share.round(3), parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
+          {
+            share: pose.share.round(3),
+            parts: pose.parts.map { |part| { id: part.id, points: part.points.map { |point| at(point) } } },
             deg: pose.deg.map { |motion, deg| bend(motion, deg, pose.limits[motion]) },
-            split: pose.split.values, at_deg: pose.at_deg&.round(1), effort_nm: pose.effort_nm && [pose.effort_nm, 0.0].max.round, pad_mm: pose.pad_mm&.round }
+            split: pose.split.values,
+            at_deg: pose.at_deg&.round(1),
+            effort_nm: pose.effort_nm && [pose.effort_nm, 0.0].max.round,
+            pad_mm: pose.pad_mm&.round
+          }
         end
 
         def bend(motion, deg, most)
-          { motion: motion, title: Formats::Words.say("bends.#{motion}"), deg: Mechanisms.whole_deg(deg), limit: most && Mechanisms.whole_deg(most) }
+          {
+            motion: motion,
+            title: Formats::Words.say("bends.#{motion}"),
+            deg: Mechanisms.whole_deg(deg),
+            limit: most && Mechanisms.whole_deg(most)
+          }
         end
 
         def curve(curve)
-          { title: Formats::Words.of(curve.says), estimated: curve.estimated, corner: curve.corner, points: torques(curve.points), plain: torques(curve.plain),
-            range: curve.range.map { |deg| deg.round(1) }, tops: curve.tops.map { |top| { deg: top.deg.round, nm: [top.nm, 0.0].max.round, plain_nm: top.plain_nm.round, own: top.own } } }
+          {
+            title: Formats::Words.of(curve.says),
+            estimated: curve.estimated,
+            corner: curve.corner,
+            points: torques(curve.points),
+            plain: torques(curve.plain),
+            range: curve.range.map { |deg| deg.round(1) },
+            tops:
+              curve.tops.map do |top|
+                { deg: top.deg.round, nm: [top.nm, 0.0].max.round, plain_nm: top.plain_nm.round, own: top.own }
+              end
+          }
         end
 
         def torques(points) = points.map { |deg, nm| [deg.round(1), nm.round(1)] }
 
         def plate(plate)
-          lengths = %i[length_mm width_mm foot_mm shoe_mm heel_mm stance_mm turn_deg low_mm high_mm].to_h { |name| [name, plate[name]&.to_f&.round(1)] }
-          lengths.merge(says: plate.says.map { |says| Formats::Words.of(says) }, closed: plate.closed && Formats::Words.of(plate.closed), choice: plate.choice)
+          lengths =
+            %i[length_mm width_mm foot_mm shoe_mm heel_mm stance_mm turn_deg low_mm high_mm].to_h do |name|
+              [name, plate[name]&.to_f&.round(1)]
+            end
+          lengths.merge(
+            says: plate.says.map { |says| Formats::Words.of(says) },
+            closed: plate.closed && Formats::Words.of(plate.closed),
+            choice: plate.choice
+          )
         end
 
         # known: the constants that are taped; nil where nothing of it is a guess.
         def part(part, known = nil)
-          { id: part.id, role: part.role, shape: part.shape, points: part.points.map { |point| at(point) }, radii: part.radii.map { |mm| mm.to_f.round(1) },
-            degrees: part.degrees.map { |deg| deg.to_f.round(2) }, ghost: part.ghost, moves: part.moves, faded: part.faded, guess: !known.nil? && !(part.of - known).empty? }
+          {
+            id: part.id,
+            role: part.role,
+            shape: part.shape,
+            points: part.points.map { |point| at(point) },
+            radii: part.radii.map { |mm| mm.to_f.round(1) },
+            degrees: part.degrees.map { |deg| deg.to_f.round(2) },
+            ghost: part.ghost,
+            moves: part.moves,
+            faded: part.faded,
+            guess: !known.nil? && !(part.of - known).empty?
+          }
         end
 
         # A number in the picture.
         def dimension(one)
-          { of: one.of, from: at(one.from), to: at(one.to), at: at(one.at), anchor: one.anchor, value: one.value.round(3), unit: one.unit }
+          {
+            of: one.of,
+            from: at(one.from),
+            to: at(one.to),
+            at: at(one.at),
+            anchor: one.anchor,
+            value: one.value.round(3),
+            unit: one.unit
+          }
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]

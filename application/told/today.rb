@@ -10,8 +10,18 @@ module Verglas
         # {load, light, says}; nil where the machine's loads were never described. one_leg: on one leg at a time.
         def load(meeting, log, one_leg: false)
           today = log.today(one_leg: one_leg) or return
-          light = Loading::Remarks.light_set(meeting.rig.choices, today.choice.mass_kg, share_of_usual: meeting.caution_effect.light_share)
-          { load: Load.one(meeting.rig, today.choice), light: Load.one(meeting.rig, light), says: reason(meeting, log, today), alone: today.reason == :joint }
+          light =
+            Loading::Remarks.light_set(
+              meeting.rig.choices,
+              today.choice.mass_kg,
+              share_of_usual: meeting.caution_effect.light_share
+            )
+          {
+            load: Load.one(meeting.rig, today.choice),
+            light: Load.one(meeting.rig, light),
+            says: reason(meeting, log, today),
+            alone: today.reason == :joint
+          }
         end
 
         # What today's sets make of the next visit's load; nil where none says anything of it.
@@ -27,16 +37,25 @@ module Verglas
 
         def reason(meeting, log, today)
           case today.reason
-          when :limited then Allowed.load(meeting)
-          when :pad_moved then words(:pad_moved, moved: moves(log.pad_moved), press: press(log.press_today))
-          else words(today.reason, times: times(today.count))
+          when :limited
+            Allowed.load(meeting)
+          when :pad_moved
+            words(:pad_moved, moved: moves(log.pad_moved), press: press(log.press_today))
+          else
+            words(today.reason, times: times(today.count))
           end
         end
 
         def times(count) = words(count == 1 ? :once : :often, count: count)
 
         # {label => [from, to]} in words; "" where nothing moved.
-        def moves(moved) = moved.map { |label, (from, upto)| Formats::Words.say("today.move", label: Formats::Words.adjuster(label), from: from, to: upto) }.join(", ")
+        def moves(moved)
+          moved
+            .map do |label, (from, upto)|
+              Formats::Words.say("today.move", label: Formats::Words.adjuster(label), from: from, to: upto)
+            end
+            .join(", ")
+        end
 
         # What a moved pad does to the leg at one load, as a share; "" where that cannot be told or is nothing.
         def press(ratio)
@@ -49,13 +68,21 @@ module Verglas
         # Where one stands, what opens the next rung and what sends one back.
         def ladder(ladder)
           says = [stands(ladder), (words(:ladder_back, rung: Finding.lower(rung(ladder.back))) if ladder.back)].compact
-          { rung: ladder.rung, says: says, rungs: ladder.told.map { |name| { name: name, title: rung(name), here: name == ladder.rung } } }
+          {
+            rung: ladder.rung,
+            says: says,
+            rungs: ladder.told.map { |name| { name: name, title: rung(name), here: name == ladder.rung } }
+          }
         end
 
         def stands(ladder)
           return words(ladder.held_back? ? :ladder_held : :ladder_top) unless ladder.onward
 
-          words(ladder.moved == :back ? :ladder_went_back : :ladder_next, rung: Finding.lower(rung(ladder.onward)), count: ladder.missing)
+          words(
+            ladder.moved == :back ? :ladder_went_back : :ladder_next,
+            rung: Finding.lower(rung(ladder.onward)),
+            count: ladder.missing
+          )
         end
 
         def rung(name) = Formats::Words.say("today.rungs.#{name}")

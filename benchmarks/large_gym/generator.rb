@@ -38,22 +38,42 @@ module LargeGym
 
     def machines
       gym = Verglas::Store::Gym.new(@db, @gym)
-      Verglas::Store::Gym.new(@db, @like).machines.all.each do |row|
-        parts = %i[constants exercises].to_h { |name| [name, row[name].to_h] }
-        gym.machines.insert(family: row[:family], description: { **parts, adjusters: row[:adjusters].to_a, taped: {} }, by: @account,
-                            **row.slice(:name, :code, :place), loading: row[:loading]&.to_h)
-      end
+      Verglas::Store::Gym
+        .new(@db, @like)
+        .machines
+        .all
+        .each do |row|
+          parts = %i[constants exercises].to_h { |name| [name, row[name].to_h] }
+          gym.machines.insert(
+            family: row[:family],
+            description: {
+              **parts,
+              adjusters: row[:adjusters].to_a,
+              taped: {
+              }
+            },
+            by: @account,
+            **row.slice(:name, :code, :place),
+            loading: row[:loading]&.to_h
+          )
+        end
     end
 
     # What tells namesakes apart lies encrypted: so these are made here, not in the database.
     def people(count)
       firsts = %w[Tal Bot Var Hol Mes Ork Bran Achter Quill Fair]
       lasts = %w[wea ther pel brook ark wright low]
-      rows = Array.new(count) do |n|
-        detail = "number #{n}"
-        [@gym, "#{firsts[n % 10]}#{lasts[n % 7]}#{n}", ["man", "woman", nil][n % 3], *Verglas::Store::Sealed.columns(:clients, { detail: detail }).values,
-         Verglas::Store::Tables::Clients.detail_digest(@gym, detail)]
-      end
+      rows =
+        Array.new(count) do |n|
+          detail = "number #{n}"
+          [
+            @gym,
+            "#{firsts[n % 10]}#{lasts[n % 7]}#{n}",
+            ["man", "woman", nil][n % 3],
+            *Verglas::Store::Sealed.columns(:clients, { detail: detail }).values,
+            Verglas::Store::Tables::Clients.detail_digest(@gym, detail)
+          ]
+        end
       @db[:clients].import(%i[gym_id name sex detail_cipher detail_digest], rows, slice: 5000)
       @db.run("ANALYZE clients") # else each foreign key is looked up row by row
       { stature: [1500, 450], seat_to_kneecap: [520, 130], floor_to_knee_top: [450, 120] }.each do |name, (least, span)|
@@ -89,7 +109,8 @@ module LargeGym
 
     # A visit with three sets from every fitting.
     def visits
-      how = Verglas::Store::Sealed.columns(:sets, { how: { last: "clean", reached: 1, felt: "front_thigh" } })[:how_cipher]
+      how =
+        Verglas::Store::Sealed.columns(:sets, { how: { last: "clean", reached: 1, felt: "front_thigh" } })[:how_cipher]
       @db.run("ANALYZE fittings")
       @db.run(<<~SQL)
         INSERT INTO visits (gym_id, client_id, machine_id, exercise, fitting_id, planned_kg, begun_by, begun_at, last_at)
@@ -110,10 +131,21 @@ module LargeGym
         text :result
         text :computed_from
       end
-      Verglas::Store::Sealed.open_all(:fittings, @db[:fittings].where(gym_id: @like, state: "accepted").all).each do |row|
-        short = Verglas::Store::Sealed.columns(:fittings, { result: { grade: row[:grade], findings: [] }, computed_from: row[:computed_from].slice("wishes") })
-        @db[:large_gym_heads].insert(id: row[:id], grade: row[:grade], result: short[:result_cipher], computed_from: short[:computed_from_cipher])
-      end
+      Verglas::Store::Sealed
+        .open_all(:fittings, @db[:fittings].where(gym_id: @like, state: "accepted").all)
+        .each do |row|
+          short =
+            Verglas::Store::Sealed.columns(
+              :fittings,
+              { result: { grade: row[:grade], findings: [] }, computed_from: row[:computed_from].slice("wishes") }
+            )
+          @db[:large_gym_heads].insert(
+            id: row[:id],
+            grade: row[:grade],
+            result: short[:result_cipher],
+            computed_from: short[:computed_from_cipher]
+          )
+        end
       @db.run("ANALYZE large_gym_heads")
     end
   end

@@ -10,32 +10,45 @@ module Verglas
     #   knee_off_mm             how far ahead of the pivot (+s) the knee was seen, 0 on the dot
     #   roller_reach_mm         pivot to roller centre; nil when the roller was not seen in place
     #   pitch_*_mm              distance to the neighbouring marks
-    CheckedFitting = Value.define(:machine, :back_face_mm, :pitch_back_mm, :knee_off_mm, :roller_reach_mm, :roller_radius_mm, :pitch_roller_mm,
-                                  :contact_above_ankle_mm) do
-      # One linear reading: row . parameters + noise, mm.
-      const_set(:Reading, Value.define(:row, :value_mm, :sd_mm))
+    CheckedFitting =
+      Value.define(
+        :machine,
+        :back_face_mm,
+        :pitch_back_mm,
+        :knee_off_mm,
+        :roller_reach_mm,
+        :roller_radius_mm,
+        :pitch_roller_mm,
+        :contact_above_ankle_mm
+      ) do
+        # One linear reading: row . parameters + noise, mm.
+        const_set(:Reading, Value.define(:row, :value_mm, :sd_mm))
 
-      # The linear readings it makes, both formed from the mean before the fitting: hip_depth + thigh, then shank.
-      def observations(body) = [back_face_mm && seated_length(body), roller_reach_mm && shank(body)].compact
+        # The linear readings it makes, both formed from the mean before the fitting: hip_depth + thigh, then shank.
+        def observations(body) = [back_face_mm && seated_length(body), roller_reach_mm && shank(body)].compact
 
-      private
+        private
 
-      # The bracket thigh - sqrt(thigh^2 - rise^2) is what the thigh's slope takes off its length along the seat.
-      def seated_length(body)
-        rise = body.hip_rise - body.knee_under
-        bracket = body.thigh - Math.sqrt((body.thigh**2) - (rise**2))
-        row = Body.row(hip_depth: 1, thigh: 1)
-        self.class::Reading.new(row: row, value_mm: knee_off_mm - back_face_mm + bracket, sd_mm: noise(pitch_back_mm, 10.0))
+        # The bracket thigh - sqrt(thigh^2 - rise^2) is what the thigh's slope takes off its length along the seat.
+        def seated_length(body)
+          rise = body.hip_rise - body.knee_under
+          bracket = body.thigh - Math.sqrt((body.thigh**2) - (rise**2))
+          row = Body.row(hip_depth: 1, thigh: 1)
+          self.class::Reading.new(
+            row: row,
+            value_mm: knee_off_mm - back_face_mm + bracket,
+            sd_mm: noise(pitch_back_mm, 10.0)
+          )
+        end
+
+        def shank(body)
+          clearance = roller_radius_mm + body.calf_half
+          value = Math.sqrt([(roller_reach_mm**2) - (clearance**2), 0.0].max) + contact_above_ankle_mm
+          self.class::Reading.new(row: Body.row(shank: 1), value_mm: value, sd_mm: noise(pitch_roller_mm, 12.0))
+        end
+
+        # A mark stands for its whole notch; the rest is what an eye misses (working figures: 10 and 12 mm).
+        def noise(pitch, eye_mm) = Math.sqrt(((pitch**2) / 12.0) + (eye_mm**2))
       end
-
-      def shank(body)
-        clearance = roller_radius_mm + body.calf_half
-        value = Math.sqrt([(roller_reach_mm**2) - (clearance**2), 0.0].max) + contact_above_ankle_mm
-        self.class::Reading.new(row: Body.row(shank: 1), value_mm: value, sd_mm: noise(pitch_roller_mm, 12.0))
-      end
-
-      # A mark stands for its whole notch; the rest is what an eye misses (working figures: 10 and 12 mm).
-      def noise(pitch, eye_mm) = Math.sqrt(((pitch**2) / 12.0) + (eye_mm**2))
-    end
   end
 end

@@ -24,7 +24,9 @@ module Verglas
 
       def length?(value) = value.is_a?(Numeric) && value.finite? && value.positive?
 
-      def refuse(name, value) = raise(Invalid.new(:body_parameter_not_positive, path: "/#{name}", name: name, value: value))
+      def refuse(name, value)
+        raise(Invalid.new(:body_parameter_not_positive, path: "/#{name}", name: name, value: value))
+      end
     end
   end
 end

@@ -6,7 +6,16 @@ module Verglas
     # open. Every source (measured, a caution's figure, a clinician's degrees) is an envelope of its own; the strictest
     # holds, joint by joint and end by end. docs/model.md section 1.
     class Envelope
-      MOTIONS = %i[knee_flexion hip_flexion hip_hinge hip_abduction hip_adduction hip_extension ankle_dorsiflexion heel_drop].freeze
+      MOTIONS = %i[
+        knee_flexion
+        hip_flexion
+        hip_hinge
+        hip_abduction
+        hip_adduction
+        hip_extension
+        ankle_dorsiflexion
+        heel_drop
+      ].freeze
       OPEN = [nil, nil].freeze
 
       attr_reader :spans
@@ -18,7 +27,11 @@ module Verglas
         unknown = spans.keys - MOTIONS
         raise Invalid.new(:unknown_motion, path: "/degrees", motion: unknown.first.to_s) unless unknown.empty?
 
-        @spans = spans.to_h { |motion, ends| [motion, ends.map { |deg| deg&.to_f }.freeze] }.reject { |_, ends| ends == OPEN }.freeze
+        @spans =
+          spans
+            .to_h { |motion, ends| [motion, ends.map { |deg| deg&.to_f }.freeze] }
+            .reject { |_, ends| ends == OPEN }
+            .freeze
         freeze
       end
 
@@ -29,21 +42,27 @@ module Verglas
 
       # The strictest of both.
       def &(other)
-        Envelope.new((spans.keys | other.spans.keys).to_h do |motion|
-          froms, tos = self[motion].zip(other[motion])
-          [motion, [froms.compact.max, tos.compact.min]]
-        end)
+        Envelope.new(
+          (spans.keys | other.spans.keys).to_h do |motion|
+            froms, tos = self[motion].zip(other[motion])
+            [motion, [froms.compact.max, tos.compact.min]]
+          end
+        )
       end
 
       # A clinician's degrees in the place of a caution's figures: each end that is given, of the joint that is named,
       # and no other; the ends of one joint are kept in order by the clinician's word.
       def replaced_by(given)
-        Envelope.new(spans.merge(given.spans) { |_, own, theirs| theirs.zip(own).map { |deg, figure| deg.nil? ? figure : deg } })
+        Envelope.new(
+          spans.merge(given.spans) { |_, own, theirs| theirs.zip(own).map { |deg, figure| deg.nil? ? figure : deg } }
+        )
       end
 
       # Of its ends those that another, which is at least as strict, has too.
       def kept_in(other)
-        Envelope.new(spans.to_h { |motion, ends| [motion, ends.zip(other[motion]).map { |own, held| own == held ? own : nil }] })
+        Envelope.new(
+          spans.to_h { |motion, ends| [motion, ends.zip(other[motion]).map { |own, held| own == held ? own : nil }] }
+        )
       end
 
       # Motions for which two sources leave nothing between them.
@@ -55,7 +74,11 @@ module Verglas
         if contradictions.empty?
           self
         else
-          Envelope.new(spans.to_h { |motion, (from, upto)| [motion, contradictions.include?(motion) ? [upto, upto] : [from, upto]] })
+          Envelope.new(
+            spans.to_h do |motion, (from, upto)|
+              [motion, contradictions.include?(motion) ? [upto, upto] : [from, upto]]
+            end
+          )
         end
       end
 
@@ -64,7 +87,13 @@ module Verglas
       def joined
         stays = to(:hip_extension)&.-@
         straightest = from(:hip_flexion)
-        self & Envelope.new({ hip_flexion: [(stays if stays&.positive?), nil], hip_extension: [nil, (-straightest if straightest&.positive?)] })
+        self &
+          Envelope.new(
+            {
+              hip_flexion: [(stays if stays&.positive?), nil],
+              hip_extension: [nil, (-straightest if straightest&.positive?)]
+            }
+          )
       end
 
       # Whether an angle (degrees) lies within.

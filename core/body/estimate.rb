@@ -23,12 +23,21 @@ module Verglas
 
       # [mean, SD] of what an observation would read of somebody of such a build (Build), noise of the tape included.
       def expected(observation, build = NOTHING_KNOWN)
-        [normal.expected(observation.row) - observation.lacks_mm(build), normal.innovation_sd(row: observation.row, sd: observation.sd_for(build))]
+        [
+          normal.expected(observation.row) - observation.lacks_mm(build),
+          normal.innovation_sd(row: observation.row, sd: observation.sd_for(build))
+        ]
       end
 
       # With one reading more (mm).
       def reading(observation, value_mm, build)
-        Estimate.new(normal.observe(row: observation.row, value: value_mm + observation.lacks_mm(build), sd: observation.sd_for(build)))
+        Estimate.new(
+          normal.observe(
+            row: observation.row,
+            value: value_mm + observation.lacks_mm(build),
+            sd: observation.sd_for(build)
+          )
+        )
       end
 
       # As machines meet it: the trunk shorter by what the years took of it.

@@ -33,7 +33,10 @@ module Verglas
         figures = Tables[:body][:build]
         unusual = Tables[:body][:unusual_stature]
         tall = estimate.mean[:stature]
-        [*(figures[:ask_for] if mass_index && mass_index > figures[:ask_above]), *(unusual[:ask_for] unless tall.between?(unusual[:below_mm], unusual[:above_mm]))].map(&:to_sym)
+        [
+          *(figures[:ask_for] if mass_index && mass_index > figures[:ask_above]),
+          *(unusual[:ask_for] unless tall.between?(unusual[:below_mm], unusual[:above_mm]))
+        ].map(&:to_sym)
       end
 
       private
@@ -44,14 +47,23 @@ module Verglas
         slip = slip?(observation, reading.value_mm, expected, sigma)
         refused = slip && (observation.limits_mm || !reading.confirmed) ? true : false
         @estimate = estimate.reading(observation, reading.value_mm, build) unless refused
-        Report.new(reading: reading, expected_mm: expected, innovation_mm: reading.value_mm - expected, sigma_mm: sigma,
-                   refused: refused, marked: slip && !refused)
+        Report.new(
+          reading: reading,
+          expected_mm: expected,
+          innovation_mm: reading.value_mm - expected,
+          sigma_mm: sigma,
+          refused: refused,
+          marked: slip && !refused
+        )
       end
 
       # Answers the observations that were made of it.
       def learn(fitting)
         rows = fitting.observations(@estimate.dimensions)
-        @estimate = rows.inject(@estimate) { |known, row| Estimate.new(known.normal.observe(row: row.row, value: row.value_mm, sd: row.sd_mm)) }
+        @estimate =
+          rows.inject(@estimate) do |known, row|
+            Estimate.new(known.normal.observe(row: row.row, value: row.value_mm, sd: row.sd_mm))
+          end
         rows
       end
 

@@ -13,14 +13,18 @@ module Verglas
 
       # One Estimate every few centimetres over the statures that a gym meets.
       def range
-        @range ||= begin
-          low, high, step = Tables[:body][:tried_statures_mm].values_at(:low, :high, :step)
-          low.step(high, step).map { |stature| known_by(stature) }.freeze
-        end
+        @range ||=
+          begin
+            low, high, step = Tables[:body][:tried_statures_mm].values_at(:low, :high, :step)
+            low.step(high, step).map { |stature| known_by(stature) }.freeze
+          end
       end
 
       def known_by(stature_mm, sex: nil)
-        Estimation.new(sex: sex, readings: [Reading.new(observation: :stature, value_mm: stature_mm, confirmed: true)]).estimate
+        Estimation.new(
+          sex: sex,
+          readings: [Reading.new(observation: :stature, value_mm: stature_mm, confirmed: true)]
+        ).estimate
       end
       private_class_method :known_by
     end

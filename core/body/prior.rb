@@ -9,7 +9,9 @@ module Verglas
       SEXES = %w[man woman].freeze
       FIGURES = Tables[:body][:build]
 
-      def self.check_sex(sex) = sex.nil? || SEXES.include?(sex) || raise(Invalid.new(:unknown_sex, path: "/sex", value: sex))
+      def self.check_sex(sex)
+        sex.nil? || SEXES.include?(sex) || raise(Invalid.new(:unknown_sex, path: "/sex", value: sex))
+      end
 
       def initialize(sex:)
         self.class.check_sex(sex)
@@ -29,7 +31,8 @@ module Verglas
 
       # Statistics::Normal of somebody of usual build. heavy: multiplies the residual SDs of the soft parameters.
       def spread(heavy: false)
-        loose = Statistics::Normal.new(mean: shares.map { |share| share * mean_stature_mm }, covariance: covariance(heavy))
+        loose =
+          Statistics::Normal.new(mean: shares.map { |share| share * mean_stature_mm }, covariance: covariance(heavy))
         skeleton = Tables[:body][:skeleton]
         loose.observe(row: Body.row(skeleton[:row]), value: 0, sd: skeleton[:sd_share] * mean_stature_mm)
       end
@@ -49,14 +52,22 @@ module Verglas
 
       def covariance(heavy)
         residuals = rows.map { |row| residual_sd(row, heavy) }
-        shares.zip(together).each_with_index.map do |(one, mine), i|
-          shares.zip(together).each_with_index.map do |(other, theirs), j|
-            ((stature[:sd]**2) * one * other) + (mine * theirs) + (i == j ? residuals[i]**2 : 0)
+        shares
+          .zip(together)
+          .each_with_index
+          .map do |(one, mine), i|
+            shares
+              .zip(together)
+              .each_with_index
+              .map do |(other, theirs), j|
+                ((stature[:sd]**2) * one * other) + (mine * theirs) + (i == j ? residuals[i]**2 : 0)
+              end
           end
-        end
       end
 
-      def residual_sd(row, heavy) = row[:residual_sd_share] * mean_stature_mm * (heavy && row[:soft] ? FIGURES[:heavy_factor] : 1)
+      def residual_sd(row, heavy)
+        row[:residual_sd_share] * mean_stature_mm * (heavy && row[:soft] ? FIGURES[:heavy_factor] : 1)
+      end
     end
   end
 end

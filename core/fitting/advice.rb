@@ -49,14 +49,22 @@ module Verglas
       def missing_without(choice)
         plain = evaluate(@without.indices, plain_wishes)
         codes = machine.family.choices.fetch(choice).mends
-        plain.findings.select { |finding| codes.include?(finding.code) }.map { |finding| plain.kind(finding.code).band.shortfall(finding.graded) }.max.to_f
+        plain
+          .findings
+          .select { |finding| codes.include?(finding.code) }
+          .map { |finding| plain.kind(finding.code).band.shortfall(finding.graded) }
+          .max
+          .to_f
       end
 
       # The worst finding's severity had no cushion been used.
       def grade_without_cushions = Machines::SEVERITIES[@without.worst]
 
       def adjusters
-        @adjusters ||= machine.adjusters.each_with_index.map { |adjuster, place| adjuster_advice(adjuster, evaluation.indices[place]) }
+        @adjusters ||=
+          machine.adjusters.each_with_index.map do |adjuster, place|
+            adjuster_advice(adjuster, evaluation.indices[place])
+          end
       end
 
       # Slopes of the required lengths by body parameter: what a further reading would narrow.
@@ -68,13 +76,22 @@ module Verglas
 
       private
 
-      def evaluate(indices, wishes = @wishes) = Evaluation.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices)
-      def plain_wishes = @wishes.wishing(**machine.family.choices.each_value.select(&:sought?).to_h { |choice| [choice.name, 0.0] })
-      def solve(wishes, held = @held) = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes, held: held).solutions
+      def evaluate(indices, wishes = @wishes)
+        Evaluation.new(machine: machine, estimate: estimate, wishes: wishes, indices: indices)
+      end
+      def plain_wishes
+        @wishes.wishing(**machine.family.choices.each_value.select(&:sought?).to_h { |choice| [choice.name, 0.0] })
+      end
+      def solve(wishes, held = @held)
+        Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes, held: held).solutions
+      end
 
       # With what helps of what may be added.
       def seek(choices)
-        chosen, = choices.search(machine.family, @without, tries: machine.tries, wanting: wanting) { |way| solve(@wishes.wishing(**way)).first }
+        chosen, =
+          choices.search(machine.family, @without, tries: machine.tries, wanting: wanting) do |way|
+            solve(@wishes.wishing(**way)).first
+          end
         return if chosen.empty?
 
         @wishes = @wishes.wishing(**chosen)
@@ -90,20 +107,38 @@ module Verglas
       end
 
       def adjuster_advice(adjuster, index)
-        requirement = Requirement.of(machine: machine, estimate: estimate, wishes: evaluation.wishes, indices: evaluation.indices, adjuster: adjuster)
-        probability = requirement && MarkProbability.of(positions: requirement.positions, mean: requirement.mean, sd: requirement.sd)
+        requirement =
+          Requirement.of(
+            machine: machine,
+            estimate: estimate,
+            wishes: evaluation.wishes,
+            indices: evaluation.indices,
+            adjuster: adjuster
+          )
+        probability =
+          requirement &&
+            MarkProbability.of(positions: requirement.positions, mean: requirement.mean, sd: requirement.sd)
         too_far = probability && reach(probability)
-        AdjusterAdvice.new(label: adjuster.label, mark: adjuster.recorded_only? ? nil : adjuster.marks[index], requirement: requirement,
-                           probability: probability&.marks&.at(index), also: also(adjuster, probability, index),
-                           too_far: too_far, missing: too_far && missing(requirement))
+        AdjusterAdvice.new(
+          label: adjuster.label,
+          mark: adjuster.recorded_only? ? nil : adjuster.marks[index],
+          requirement: requirement,
+          probability: probability&.marks&.at(index),
+          also: also(adjuster, probability, index),
+          too_far: too_far,
+          missing: too_far && missing(requirement)
+        )
       end
 
       def also(adjuster, probability, advised)
         return {} unless probability
 
-        adjuster.marks.zip(probability.marks).each_with_index
-                .select { |(_, share), index| share > WORTH_NAMING && index != advised }
-                .to_h(&:first)
+        adjuster
+          .marks
+          .zip(probability.marks)
+          .each_with_index
+          .select { |(_, share), index| share > WORTH_NAMING && index != advised }
+          .to_h(&:first)
       end
 
       def reach(probability)

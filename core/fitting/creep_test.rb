@@ -20,7 +20,11 @@ module Verglas
 
       # The test on a machine at some marks: the prior from the evaluation there.
       def self.at(evaluation)
-        new(prior_knee: evaluation.place.joint, prior_covariance: evaluation.covariance_of(:offset), **evaluation.mechanics.creep_geometry(evaluation.place))
+        new(
+          prior_knee: evaluation.place.joint,
+          prior_covariance: evaluation.covariance_of(:offset),
+          **evaluation.mechanics.creep_geometry(evaluation.place)
+        )
       end
 
       # Whether it can be read there: where the knee is and the arm are told.
@@ -44,7 +48,12 @@ module Verglas
           break if step.norm < CLOSE_ENOUGH_MM
         end
         spread = precision(guess, readings).inverse
-        Answer.new(knee: Geometry::Point.new(guess[0], guess[1]), sds_mm: [Math.sqrt(spread[0, 0]), Math.sqrt(spread[1, 1])], covariance_mm2: spread[0, 1], zero_mm: guess[2])
+        Answer.new(
+          knee: Geometry::Point.new(guess[0], guess[1]),
+          sds_mm: [Math.sqrt(spread[0, 0]), Math.sqrt(spread[1, 1])],
+          covariance_mm2: spread[0, 1],
+          zero_mm: guess[2]
+        )
       end
 
       private
@@ -57,10 +66,11 @@ module Verglas
       def prior_mean = Vector[@prior.s, @prior.n, 0.0]
 
       def prior_precision
-        @prior_precision ||= begin
-          plane = Matrix[*@covariance].inverse
-          Matrix[[plane[0, 0], plane[0, 1], 0.0], [plane[1, 0], plane[1, 1], 0.0], [0.0, 0.0, 1 / (ZERO_SD_MM**2)]]
-        end
+        @prior_precision ||=
+          begin
+            plane = Matrix[*@covariance].inverse
+            Matrix[[plane[0, 0], plane[0, 1], 0.0], [plane[1, 0], plane[1, 1], 0.0], [0.0, 0.0, 1 / (ZERO_SD_MM**2)]]
+          end
       end
 
       def step_from(guess, readings)
@@ -76,17 +86,20 @@ module Verglas
       end
 
       def slopes(guess, readings)
-        rows = readings.map do |arm_deg, _|
-          Array.new(3) do |index|
-            step = Vector.basis(size: 3, index: index) * SLOPE_STEP_MM
-            (predicted(guess + step, arm_deg) - predicted(guess - step, arm_deg)) / (2 * SLOPE_STEP_MM)
+        rows =
+          readings.map do |arm_deg, _|
+            Array.new(3) do |index|
+              step = Vector.basis(size: 3, index: index) * SLOPE_STEP_MM
+              (predicted(guess + step, arm_deg) - predicted(guess - step, arm_deg)) / (2 * SLOPE_STEP_MM)
+            end
           end
-        end
         Matrix[*rows]
       end
 
       def predicted(guess, arm_deg) = guess[2] + contact(guess[0], guess[1], arm_deg)
-      def contact(s, n, arm_deg) = Linkages::RollerContact.at(knee: Geometry::Point.new(s, n), arm_deg: arm_deg, **@geometry).contact_mm
+      def contact(s, n, arm_deg)
+        Linkages::RollerContact.at(knee: Geometry::Point.new(s, n), arm_deg: arm_deg, **@geometry).contact_mm
+      end
     end
   end
 end

@@ -7,9 +7,7 @@ module Verglas
     class Evaluation
       # A finding together with how likely its band is, the body being uncertain; by_hand where the body is known too
       # loosely to grade it at all.
-      Graded = Struct.new(:finding, :probability, :by_hand) do
-        def likely? = probability < 0.5
-      end
+      Graded = Struct.new(:finding, :probability, :by_hand) { def likely? = probability < 0.5 }
 
       attr_reader :machine, :estimate, :indices, :parameters
 
@@ -29,12 +27,18 @@ module Verglas
       def wishes = mechanics.wishes
 
       # The same body under the same wishes at other marks.
-      def at(indices) = self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, unplaced: unplaced)
+      def at(indices)
+        self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, unplaced: unplaced)
+      end
 
       # The same at the same marks, with a choice placed elsewhere.
-      def placing(choice, value) = self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
+      def placing(choice, value)
+        self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
+      end
 
-      def mechanics = @mechanics ||= open_places? ? unplaced.settling(unplaced.settled(unplaced.place(parameters))) : unplaced
+      def mechanics
+        @mechanics ||= open_places? ? unplaced.settling(unplaced.settled(unplaced.place(parameters))) : unplaced
+      end
       # What is said of it, and how it is drawn.
       def voice = @voice ||= Telling.of(mechanics, place)
       def picture = @picture ||= Scenes.of(mechanics, place)
@@ -62,7 +66,9 @@ module Verglas
       end
 
       # Codes of findings that a body known this well cannot grade.
-      def by_hand = @by_hand ||= machine.family.findings.each_value.select { |kind| kind.by_hand?(estimate) }.map(&:code)
+      def by_hand
+        @by_hand ||= machine.family.findings.each_value.select { |kind| kind.by_hand?(estimate) }.map(&:code)
+      end
 
       # SD of a quantity, body and taped constants together; nine in ten lie in the interval [low, high].
       def sd(name) = (@sds ||= {})[name] ||= Math.sqrt(variance(name, name) + taped_covariance(name, name))
@@ -79,7 +85,9 @@ module Verglas
       # SD of the body's share alone.
       def body_sd(name) = Math.sqrt([variance(name, name), 0.0].max)
 
-      def graded = @graded ||= findings.map { |finding| Graded.new(finding, probability(finding), by_hand.include?(finding.code)) }
+      def graded
+        @graded ||= findings.map { |finding| Graded.new(finding, probability(finding), by_hand.include?(finding.code)) }
+      end
 
       # Those that are worth saying: what is quiet only where it is not in line.
       def told = graded.reject { |graded| graded.finding.severity.zero? && kind(graded.finding.code).quiet }
@@ -102,7 +110,13 @@ module Verglas
       # P(|e| <= radius)
       def plane_probability(code, radius_mm)
         (along, both), (_, across) = covariance_of(code)
-        Statistics::Gaussian.disc_probability(mean: place_of(code), variance_s: along, variance_n: across, covariance: both, radius: radius_mm.to_f)
+        Statistics::Gaussian.disc_probability(
+          mean: place_of(code),
+          variance_s: along,
+          variance_n: across,
+          covariance: both,
+          radius: radius_mm.to_f
+        )
       end
 
       # P(the graded number lies in a range)
@@ -124,11 +138,15 @@ module Verglas
 
       def probability(finding)
         band = kind(finding.code).band
-        share = case finding.severity
-                when 0 then within(finding, band.in_line)
-                when 1 then within(finding, band.close) - within(finding, band.in_line)
-                else 1 - within(finding, band.close)
-                end
+        share =
+          case finding.severity
+          when 0
+            within(finding, band.in_line)
+          when 1
+            within(finding, band.close) - within(finding, band.in_line)
+          else
+            1 - within(finding, band.close)
+          end
         share.clamp(0.0, 1.0)
       end
 
@@ -146,7 +164,9 @@ module Verglas
 
       def body_gradient(name)
         gradient_in(@body_gradients ||= {}, name) do |names|
-          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) { |body| numbers(names, mechanics_for(body), parameters) }
+          estimate.gradients(along: mechanics.class::BODY_PARAMETERS) do |body|
+            numbers(names, mechanics_for(body), parameters)
+          end
         end
       end
 

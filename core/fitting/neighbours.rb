@@ -15,11 +15,14 @@ module Verglas
       end
 
       # An Evaluation at each mark of one adjuster, by its place in the machine.
-      def along(evaluation, place) = evaluation.machine.adjusters[place].marks.each_index.map { |index| stepped(evaluation, place, index) }
+      def along(evaluation, place)
+        evaluation.machine.adjusters[place].marks.each_index.map { |index| stepped(evaluation, place, index) }
+      end
 
       # {label => {mark => Point}}: the joint relative to the pivot (mm) at each mark, for adjusters that move it.
       def lens(evaluation)
-        moving = evaluation.machine.adjusters.select { |adjuster| evaluation.machine.family.group_of(adjuster) == :joint }
+        moving =
+          evaluation.machine.adjusters.select { |adjuster| evaluation.machine.family.group_of(adjuster) == :joint }
         moving.to_h { |adjuster| [adjuster.label, joints(evaluation, adjuster)] }
       end
 
@@ -32,7 +35,8 @@ module Verglas
       end
 
       def stepped(evaluation, place, index)
-        evaluation.at(replaced(evaluation.indices, place, index)) if index.between?(0, evaluation.machine.adjusters[place].size - 1)
+        return unless index.between?(0, evaluation.machine.adjusters[place].size - 1)
+        evaluation.at(replaced(evaluation.indices, place, index))
       end
 
       def replaced(indices, place, index) = indices.dup.tap { |copy| copy[place] = index }

@@ -20,13 +20,18 @@ module Verglas
       def unusual(machine)
         machine.constants.filter_map do |name, value|
           usual = machine.family.constant(name).usual
-          Remark.new(code: :unusual, constants: [name], params: { value: value, low: usual.min, high: usual.max }) unless usual.cover?(value)
+          unless usual.cover?(value)
+            Remark.new(code: :unusual, constants: [name], params: { value: value, low: usual.min, high: usual.max })
+          end
         end
       end
 
       # What its mechanism finds odd: ends that lie on the wrong side of one another.
       def disorder(machine)
-        Mechanisms.of(machine).disorder(machine).map { |code, constants| Remark.new(code: code, constants: constants, params: {}) }
+        Mechanisms
+          .of(machine)
+          .disorder(machine)
+          .map { |code, constants| Remark.new(code: code, constants: constants, params: {}) }
       end
 
       # A finding that is off for too many of the usual statures, each at the marks which suit them best.
@@ -43,7 +48,9 @@ module Verglas
         wishes = Mechanisms::Wishes.for(machine.family)
         indices = Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes).solutions.first.indices
         mechanics = Mechanisms.for(machine, estimate.dimensions, wishes)
-        mechanics.all_findings(mechanics.place(machine.parameters(indices))).to_h { |finding| [finding.code, error(finding, machine.family.findings.fetch(finding.code).band)] }
+        mechanics
+          .all_findings(mechanics.place(machine.parameters(indices)))
+          .to_h { |finding| [finding.code, error(finding, machine.family.findings.fetch(finding.code).band)] }
       end
 
       def error(finding, band)
@@ -53,7 +60,16 @@ module Verglas
       end
 
       def few(machine, finding, off, tried)
-        Remark.new(code: :fits_few, constants: machine.family.findings.fetch(finding).rests_on, params: { finding: finding, off: off.size, tried: tried, least: off.min_by(&:abs) })
+        Remark.new(
+          code: :fits_few,
+          constants: machine.family.findings.fetch(finding).rests_on,
+          params: {
+            finding: finding,
+            off: off.size,
+            tried: tried,
+            least: off.min_by(&:abs)
+          }
+        )
       end
       private_class_method :errors, :error, :few
     end

@@ -12,15 +12,21 @@ module Verglas
       # but prefers.
       def self.of(machine:, estimate:, wishes:, indices:, adjuster:)
         decided_by = machine.deciding(adjuster)
-        new(machine, estimate, wishes, indices, adjuster, decided_by) if decided_by && Mechanisms.of(machine)::RULES.fetch(decided_by).required
+        return unless decided_by && Mechanisms.of(machine)::RULES.fetch(decided_by).required
+        new(machine, estimate, wishes, indices, adjuster, decided_by)
       end
 
       # Slopes of all lengths that a machine asks of a body, at the middle of its marks: what a reading is worth there,
       # before anything is solved. They hardly depend on the marks.
       def self.gradients(machine:, estimate:, wishes:)
         indices = machine.adjusters.map { |adjuster| adjuster.size / 2 }
-        machine.adjusters.filter_map { |adjuster| of(machine: machine, estimate: estimate, wishes: wishes, indices: indices, adjuster: adjuster) }
-               .select { |requirement| requirement.unit == :mm }.map(&:gradient)
+        machine
+          .adjusters
+          .filter_map do |adjuster|
+            of(machine: machine, estimate: estimate, wishes: wishes, indices: indices, adjuster: adjuster)
+          end
+          .select { |requirement| requirement.unit == :mm }
+          .map(&:gradient)
       end
 
       def initialize(machine, estimate, wishes, indices, adjuster, decided_by)
@@ -34,7 +40,8 @@ module Verglas
         @positions = positions_of(adjuster, indices)
         @mean = required(@body)
         @gradient = estimate.gradients(along: mechanism::BODY_PARAMETERS) { |body| [required(body)] }.first
-        @sd = Math.sqrt(estimate.normal.variance(@gradient) + (@rule.constants * (Machines::Constant.taped_sd(@unit)**2)))
+        @sd =
+          Math.sqrt(estimate.normal.variance(@gradient) + (@rule.constants * (Machines::Constant.taped_sd(@unit)**2)))
         freeze
       end
 
@@ -45,7 +52,12 @@ module Verglas
       def positions_of(adjuster, indices)
         at = @machine.adjusters.index(adjuster)
         mechanics = Mechanisms.for(@machine, @body, @wishes)
-        adjuster.marks.each_index.map { |mark| mechanics.position(decided_by, mechanics.place(@machine.parameters(indices.dup.tap { |copy| copy[at] = mark }))) }
+        adjuster.marks.each_index.map do |mark|
+          mechanics.position(
+            decided_by,
+            mechanics.place(@machine.parameters(indices.dup.tap { |copy| copy[at] = mark }))
+          )
+        end
       end
 
       def required(body)

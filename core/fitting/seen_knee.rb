@@ -24,7 +24,13 @@ module Verglas
       # P(the knee lies within this of the pivot) at the marks of an evaluation.
       def probability_within(radius_mm, evaluation)
         along, across = @sds_mm
-        Statistics::Gaussian.disc_probability(mean: at(evaluation), variance_s: along**2, variance_n: across**2, covariance: @covariance_mm2, radius: radius_mm.to_f)
+        Statistics::Gaussian.disc_probability(
+          mean: at(evaluation),
+          variance_s: along**2,
+          variance_n: across**2,
+          covariance: @covariance_mm2,
+          radius: radius_mm.to_f
+        )
       end
 
       # [label, Evaluation] of the one adjuster's mark that brings the knee nearest to the pivot, the fewest notches on
@@ -40,9 +46,16 @@ module Verglas
       def place(evaluation) = evaluation.place.joint
 
       def moves(evaluation)
-        joint = evaluation.machine.adjusters.each_index.select { |index| evaluation.machine.family.group_of(evaluation.machine.adjusters[index]) == :joint }
+        joint =
+          evaluation.machine.adjusters.each_index.select do |index|
+            evaluation.machine.family.group_of(evaluation.machine.adjusters[index]) == :joint
+          end
         joint.flat_map do |index|
-          Neighbours.along(evaluation, index).map { |other| [evaluation.machine.adjusters[index].label, other, (other.indices[index] - evaluation.indices[index]).abs] }
+          Neighbours
+            .along(evaluation, index)
+            .map do |other|
+              [evaluation.machine.adjusters[index].label, other, (other.indices[index] - evaluation.indices[index]).abs]
+            end
         end
       end
     end

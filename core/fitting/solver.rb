@@ -10,16 +10,17 @@ module Verglas
       # indices: one mark's index an adjuster, in the machine's order; preference: [what comes before the worst
       # severity, what comes after it], as the mechanism has it, smaller is better, told of the joint's place alone and
       # so the same for all that is joined to it.
-      Solution = Struct.new(:indices, :score, :preference, :order) do
-        include Comparable
+      Solution =
+        Struct.new(:indices, :score, :preference, :order) do
+          include Comparable
 
-        def worst = score.worst
-        def key = [*preference.first, score.worst, *preference.last, *score.key, *order]
-        def <=>(other) = key <=> other.key
+          def worst = score.worst
+          def key = [*preference.first, score.worst, *preference.last, *score.key, *order]
+          def <=>(other) = key <=> other.key
 
-        # What is left to compare among those that have the same worst severity, number and preference.
-        def tie = [score.cost.round(9), *order]
-      end
+          # What is left to compare among those that have the same worst severity, number and preference.
+          def tie = [score.cost.round(9), *order]
+        end
 
       NONE = [[].freeze, [].freeze].freeze
 
@@ -45,28 +46,42 @@ module Verglas
         return Solution.new(filled({}), Score.of([]), NONE, []) if @family.findings.empty?
 
         place = @mechanics.place(@machine.parameters(filled(joint_choice)))
-        start = Solution.new(filled(joint_choice), score(@mechanics.findings(:joint, place)), [@mechanics.precedence(place), @mechanics.preference(place)], joint_choice.values)
-        partial = @group_places.inject([start]) do |wholes, (group, places)|
-          members = members(group, places, joint_choice, place)
-          cheapest(wholes.product(members).map { |whole, member| joined(whole, member) })
-        end
+        start =
+          Solution.new(
+            filled(joint_choice),
+            score(@mechanics.findings(:joint, place)),
+            [@mechanics.precedence(place), @mechanics.preference(place)],
+            joint_choice.values
+          )
+        partial =
+          @group_places.inject([start]) do |wholes, (group, places)|
+            members = members(group, places, joint_choice, place)
+            cheapest(wholes.product(members).map { |whole, member| joined(whole, member) })
+          end
         partial.min_by(&:key)
       end
 
       def members(group, places, joint_choice, standing)
         return [settled(places, joint_choice)] unless @family.grades?(group)
 
-        cheapest(combinations(places).map do |choice|
-          place = @mechanics.place(@machine.parameters(filled(joint_choice.merge(choice))), standing: standing)
-          Solution.new(choice, score(@mechanics.findings(group, place)), NONE, choice.values)
-        end)
+        cheapest(
+          combinations(places).map do |choice|
+            place = @mechanics.place(@machine.parameters(filled(joint_choice.merge(choice))), standing: standing)
+            Solution.new(choice, score(@mechanics.findings(group, place)), NONE, choice.values)
+          end
+        )
       end
 
-      def score(findings) = Score.of(@weightless.empty? ? findings : findings.reject { |finding| @weightless.include?(finding.code) })
+      def score(findings)
+        Score.of(@weightless.empty? ? findings : findings.reject { |finding| @weightless.include?(finding.code) })
+      end
 
       # Where nothing is graded, each adjuster stands nearest to what its rule asks.
       def settled(places, joint_choice)
-        choice = places.to_h { |place| [place, choices(@machine.adjusters[place]).min_by { |index| miss(place, index, joint_choice) }] }
+        choice =
+          places.to_h do |place|
+            [place, choices(@machine.adjusters[place]).min_by { |index| miss(place, index, joint_choice) }]
+          end
         Solution.new(choice, Score.of([]), NONE, choice.values)
       end
 
@@ -83,7 +98,10 @@ module Verglas
       end
 
       def cheapest(solutions)
-        solutions.group_by { |solution| [solution.score.worst, solution.score.number] }.each_value.map { |same| same.one? ? same.first : same.min_by(&:tie) }
+        solutions
+          .group_by { |solution| [solution.score.worst, solution.score.number] }
+          .each_value
+          .map { |same| same.one? ? same.first : same.min_by(&:tie) }
       end
 
       # {place => index}, in the machine's printed order, smaller index first.

@@ -8,13 +8,22 @@ module Verglas
     # section 9.
     class StationAdvice
       # One choice of the shared marks and the best of every exercise with it. held: {label => index}.
-      Whole = Struct.new(:held, :solutions) do
-        include Comparable
+      Whole =
+        Struct.new(:held, :solutions) do
+          include Comparable
 
-        def worst = solutions.map(&:worst).max
-        def key = [worst, solutions.sum { |one| one.score.number }, solutions.sum { |one| one.score.cost }.round(9), *held.values, *solutions.flat_map(&:order)]
-        def <=>(other) = key <=> other.key
-      end
+          def worst = solutions.map(&:worst).max
+          def key
+            [
+              worst,
+              solutions.sum { |one| one.score.number },
+              solutions.sum { |one| one.score.cost }.round(9),
+              *held.values,
+              *solutions.flat_map(&:order)
+            ]
+          end
+          def <=>(other) = key <=> other.key
+        end
 
       # chosen: {choice => mm} of what was added for all of them.
       attr_reader :exercises, :chosen
@@ -24,12 +33,16 @@ module Verglas
         @machines = machines
         @labels = shared
         # One that moves nothing known stands at its first mark: its others would all be the same.
-        @shared = shared.reject { |label| machines.each_value.all? { |machine| machine.adjuster(label).recorded_only? } }
+        @shared =
+          shared.reject { |label| machines.each_value.all? { |machine| machine.adjuster(label).recorded_only? } }
         Machines::Family.check_tries(tries)
         @estimate = estimate
         @taken = taken
         plain = wholes(wishes)
-        @chosen, = choices.search(machines.each_value.first.family, plain.first, tries: tries) { |way| wholes(wishing(wishes, way)).first }
+        @chosen, =
+          choices.search(machines.each_value.first.family, plain.first, tries: tries) do |way|
+            wholes(wishing(wishes, way)).first
+          end
         @wishes = wishing(wishes, @chosen)
         best, second = @chosen.empty? ? plain : wholes(@wishes)
         @exercises = advices(held: best.held, instead: second&.held)
@@ -44,13 +57,18 @@ module Verglas
       # How many ways to stand are compared.
       def tries
         sizes = @shared.map { |label| @machines.each_value.first.adjuster(label).size }
-        Machines::Station.tries(sizes, @machines.each_value.map { |machine| [machine.family, machine.ways(but_for: @labels)] })
+        Machines::Station.tries(
+          sizes,
+          @machines.each_value.map { |machine| [machine.family, machine.ways(but_for: @labels)] }
+        )
       end
 
       private
 
       def advices(**given)
-        @machines.to_h { |name, machine| [name, Advice.new(machine: machine, estimate: @estimate, wishes: @wishes[name], taken: @taken, **given)] }
+        @machines.to_h do |name, machine|
+          [name, Advice.new(machine: machine, estimate: @estimate, wishes: @wishes[name], taken: @taken, **given)]
+        end
       end
 
       def wishing(wishes, way) = wishes.transform_values { |wish| wish.wishing(**way) }
@@ -63,9 +81,10 @@ module Verglas
       end
 
       def whole(held, wishes)
-        solutions = @machines.map do |name, machine|
-          Solver.new(machine: machine, body: @estimate.dimensions, wishes: wishes[name], held: held).solutions.first
-        end
+        solutions =
+          @machines.map do |name, machine|
+            Solver.new(machine: machine, body: @estimate.dimensions, wishes: wishes[name], held: held).solutions.first
+          end
         Whole.new(held, solutions)
       end
     end

@@ -4,55 +4,91 @@ module Verglas
   module Guidance
     # A row of core/data/cautions.yml: what one caution does, as the table says it. What the table does not know, or
     # names and nothing has, keeps the row from loading (ArgumentError).
-    CautionRule = Value.define(:name, :asked, :sided, :joints, :of, :asks, :bars, :degrees_of, :envelope, :until_measured, :less, :wishes, :uncleared_wishes, :schools, :without,
-                               :without_uncleared, :belt, :belt_uncleared, :light_share, :half_first, :no_holds, :no_timed, :under_belt_load, :in_hand, :rest_s, :as_cleared, :told,
-                               :stop) do
-      # A row of the table, as its layout has it.
-      def self.of(row) = new(**row, **CautionRule::PARTS.to_h { |column, read| [column, read.call(row[column])] })
+    CautionRule =
+      Value.define(
+        :name,
+        :asked,
+        :sided,
+        :joints,
+        :of,
+        :asks,
+        :bars,
+        :degrees_of,
+        :envelope,
+        :until_measured,
+        :less,
+        :wishes,
+        :uncleared_wishes,
+        :schools,
+        :without,
+        :without_uncleared,
+        :belt,
+        :belt_uncleared,
+        :light_share,
+        :half_first,
+        :no_holds,
+        :no_timed,
+        :under_belt_load,
+        :in_hand,
+        :rest_s,
+        :as_cleared,
+        :told,
+        :stop
+      ) do
+        # A row of the table, as its layout has it.
+        def self.of(row) = new(**row, **CautionRule::PARTS.to_h { |column, read| [column, read.call(row[column])] })
 
-      # Whether the family loads the joint that this is of; of no joint: any.
-      def loads?(family) = of.nil? || CautionRule::JOINTS.fetch(of).any? { |tag| family.tags[tag] }
+        # Whether the family loads the joint that this is of; of no joint: any.
+        def loads?(family) = of.nil? || CautionRule::JOINTS.fetch(of).any? { |tag| family.tags[tag] }
 
-      # Whether the family says, yes or no, all that the caution asks of it.
-      def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
+        # Whether the family says, yes or no, all that the caution asks of it.
+        def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
 
-      # What of a table by action holds for a family, most general first.
-      def of_action(table, family) = table.values_at(:all, family.action).compact
-    end
+        # What of a table by action holds for a family, most general first.
+        def of_action(table, family) = table.values_at(:all, family.action).compact
+      end
 
     # Its parts, and how each column is read.
     class CautionRule
       # With which tags a family is barred, until what, and of which motion degrees are given.
-      Bar = Value.define(:tags, :until, :or_degrees, :motion) do
-        # joint: of the client's caution, nil where it is not known; low_seat: whether the seat is one or may be.
-        def on?(family, joint:, low_seat:)
-          tags.any? do |tag|
-            case tag
-            when :all then true
-            when :low_seat then low_seat
-            when :joint then joint.nil? || !JOINTS.key?(joint) || JOINTS.fetch(joint).any? { |loads| family.tags[loads] }
-            else family.tags[tag]
+      Bar =
+        Value.define(:tags, :until, :or_degrees, :motion) do
+          # joint: of the client's caution, nil where it is not known; low_seat: whether the seat is one or may be.
+          def on?(family, joint:, low_seat:)
+            tags.any? do |tag|
+              case tag
+              when :all
+                true
+              when :low_seat
+                low_seat
+              when :joint
+                joint.nil? || !JOINTS.key?(joint) || JOINTS.fetch(joint).any? { |loads| family.tags[loads] }
+              else
+                family.tags[tag]
+              end
             end
           end
-        end
 
-        # Whether a client's caution still bars what it bars.
-        def stands?(caution, family)
-          case self.until
-          when :cleared then !caution.cleared
-          when :degrees then !degrees?(caution)
-          when :named then !(caution.cleared && caution.named.include?(family.id)) && !(or_degrees && degrees?(caution))
-          else true
+          # Whether a client's caution still bars what it bars.
+          def stands?(caution, family)
+            case self.until
+            when :cleared
+              !caution.cleared
+            when :degrees
+              !degrees?(caution)
+            when :named
+              !(caution.cleared && caution.named.include?(family.id)) && !(or_degrees && degrees?(caution))
+            else
+              true
+            end
           end
-        end
 
-        def degrees?(caution) = caution.cleared && caution.degrees[motion] != Body::Envelope::OPEN
-      end
+          def degrees?(caution) = caution.cleared && caution.degrees[motion] != Body::Envelope::OPEN
+        end
 
       # One sentence of how one works: on families with one of these tags (none: all), where plates are loaded only.
-      Told = Value.define(:key, :where, :plates) do
-        def on?(family) = where.empty? || where.any? { |tag| family.tags[tag] }
-      end
+      Told =
+        Value.define(:key, :where, :plates) { def on?(family) = where.empty? || where.any? { |tag| family.tags[tag] } }
 
       JOINTS = Tables[:cautions][:joints].to_h { |row| row.values_at(:name, :tags) }.freeze
       # Tags that say nothing of a family by themselves.

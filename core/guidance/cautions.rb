@@ -9,11 +9,12 @@ module Verglas
       # One caution of a client: cleared by a clinician or not, with the degrees (Envelope), the load (kg, nil: none)
       # and the exercises (ids of families) that were allowed by name; joint: of which one, nil where it is not asked or
       # not known.
-      Caution = Value.define(:name, :cleared, :degrees, :load_to_kg, :named, :joint) do
-        def self.of(name, cleared: false, degrees: Body::Envelope.open, load_to_kg: nil, named: [], joint: nil)
-          new(name: name, cleared: cleared, degrees: degrees, load_to_kg: load_to_kg, named: named, joint: joint)
+      Caution =
+        Value.define(:name, :cleared, :degrees, :load_to_kg, :named, :joint) do
+          def self.of(name, cleared: false, degrees: Body::Envelope.open, load_to_kg: nil, named: [], joint: nil)
+            new(name: name, cleared: cleared, degrees: degrees, load_to_kg: load_to_kg, named: named, joint: joint)
+          end
         end
-      end
 
       # What keeps somebody off: a caution, until what (UNTIL of CautionRule; :unanswered, :by_the_gym), and of which
       # motion degrees are asked for.
@@ -28,35 +29,62 @@ module Verglas
       # choices and ways that are not offered; belt: one that must not be worn before one that must; load_limit_kg: the
       # least that a clinician allowed; light_share: of the usual light set, in_hand: repetitions, rest_s: seconds at
       # least (each nil for none); cautioned: joints that a caution is on.
-      Effect = Value.define(:bars, :envelope, :wishes, :less, :without, :schools, :light_share, :half_first, :belt, :no_holds, :no_timed, :under_belt_load, :in_hand, :rest_s,
-                            :load_limit_kg, :told, :cautioned) do
-        def barred? = bars.any?
+      Effect =
+        Value.define(
+          :bars,
+          :envelope,
+          :wishes,
+          :less,
+          :without,
+          :schools,
+          :light_share,
+          :half_first,
+          :belt,
+          :no_holds,
+          :no_timed,
+          :under_belt_load,
+          :in_hand,
+          :rest_s,
+          :load_limit_kg,
+          :told,
+          :cautioned
+        ) do
+          def barred? = bars.any?
 
-        # Of what some cautions do, what holds beside the others of the same client; whole: the Effect of all of them. A
-        # figure that another makes stricter is not said, nor a belt that another forbids.
-        def beside(whole)
-          with(envelope: envelope.kept_in(whole.envelope), wishes: wishes.select { |name, value| whole.wishes[name] == value },
-               less: less.select { |name, deg| whole.less[name] == deg }, schools: schools.select { |question, school| whole.schools[question] == school },
-               **%i[belt light_share in_hand rest_s].to_h { |name| [name, (self[name] if self[name] == whole[name])] })
+          # Of what some cautions do, what holds beside the others of the same client; whole: the Effect of all of them.
+          # A figure that another makes stricter is not said, nor a belt that another forbids.
+          def beside(whole)
+            with(
+              envelope: envelope.kept_in(whole.envelope),
+              wishes: wishes.select { |name, value| whole.wishes[name] == value },
+              less: less.select { |name, deg| whole.less[name] == deg },
+              schools: schools.select { |question, school| whole.schools[question] == school },
+              **%i[belt light_share in_hand rest_s].to_h { |name| [name, (self[name] if self[name] == whole[name])] }
+            )
+          end
+
+          # Whether anything but the usual is asked at a light set.
+          def careful? = half_first || !light_share.nil?
         end
-
-        # Whether anything but the usual is asked at a light set.
-        def careful? = half_first || !light_share.nil?
-      end
 
       RULES = Tables[:cautions][:cautions].map { |row| CautionRule.of(row) }.to_h { |rule| [rule.name, rule] }.freeze
 
       module_function
 
-      def fetch(name) = RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
+      def fetch(name)
+        RULES.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_caution, path: "/caution", caution: name.to_s) }
+      end
 
       # What a clinician allows is signed, and of joints and exercises that there are. cleared_by: "" for nobody;
       # cleared_on: nil where nobody did; degrees: {"motion" => [from, to]}; named: ids of families. Raises Invalid.
       def check_word(cleared_by:, cleared_on:, degrees:, load_to_kg:, named: [])
         degrees.each { |motion, span| check_span(motion, *span) }
         named.each_with_index { |id, index| check_named(id, index) }
-        raise Invalid.new(:clearance_unsigned, path: cleared_by.empty? ? "/cleared_by" : "/cleared_on") if cleared_by.empty? != cleared_on.nil?
-        raise Invalid.new(:degrees_uncleared, path: "/cleared_by") if (degrees.any? || load_to_kg || named.any?) && cleared_on.nil?
+        if cleared_by.empty? != cleared_on.nil?
+          raise Invalid.new(:clearance_unsigned, path: cleared_by.empty? ? "/cleared_by" : "/cleared_on")
+        end
+        return unless (degrees.any? || load_to_kg || named.any?) && cleared_on.nil?
+        raise Invalid.new(:degrees_uncleared, path: "/cleared_by")
       end
 
       # Where two say something of the same wish, the stricter holds, as the family says which it is. cautions: the
@@ -66,9 +94,19 @@ module Verglas
       def effect(family, cautions, aims = {}, measured: [], stricter: [], low_seat: false)
         every = cautions.flat_map { |caution| with_its_rules(caution) }
         rules = every.map(&:last)
-        Effect.new(bars: bars(family, every, stricter, low_seat), envelope: every.map { |caution, rule| envelope(family, caution, measured, rule) }.inject(Body::Envelope.open, :&),
-                   wishes: wishes(family, every, aims), less: less(family, rules), without: without(every), schools: rules.map(&:schools).inject({}, :merge), **manner(every, family),
-                   load_limit_kg: cautions.filter_map(&:load_to_kg).min, told: every.flat_map { |caution, rule| told(caution, rule, family) }.uniq, cautioned: cautioned(cautions))
+        Effect.new(
+          bars: bars(family, every, stricter, low_seat),
+          envelope:
+            every.map { |caution, rule| envelope(family, caution, measured, rule) }.inject(Body::Envelope.open, :&),
+          wishes: wishes(family, every, aims),
+          less: less(family, rules),
+          without: without(every),
+          schools: rules.map(&:schools).inject({}, :merge),
+          **manner(every, family),
+          load_limit_kg: cautions.filter_map(&:load_to_kg).min,
+          told: every.flat_map { |caution, rule| told(caution, rule, family) }.uniq,
+          cautioned: cautioned(cautions)
+        )
       end
 
       # Whether a school is kept back where nothing computes what cautions leave of it: one of them sets another or
@@ -78,7 +116,9 @@ module Verglas
         return false if rules.empty?
 
         HouseRules.fetch(question).schools.fetch(school, {}).any? ||
-          rules.any? { |rule| rule.schools.fetch(question, school) != school || (rule.no_holds && HouseRules::TEMPOS.include?(question)) }
+          rules.any? do |rule|
+            rule.schools.fetch(question, school) != school || (rule.no_holds && HouseRules::TEMPOS.include?(question))
+          end
       end
 
       # What one caution alone narrows. measured: motions that were.
@@ -89,7 +129,9 @@ module Verglas
       end
 
       def check_span(motion, from, upto)
-        raise Invalid.new(:unknown_motion, path: "/degrees/#{motion}") unless Body::Envelope::MOTIONS.include?(motion.to_sym)
+        unless Body::Envelope::MOTIONS.include?(motion.to_sym)
+          raise Invalid.new(:unknown_motion, path: "/degrees/#{motion}")
+        end
         raise Invalid.new(:degrees_reversed, path: "/degrees/#{motion}") if from && upto && from > upto
       end
 
@@ -108,34 +150,65 @@ module Verglas
 
       def bars(family, every, stricter, low_seat)
         every.flat_map do |caution, rule|
-          found = rule.bars.select { |bar| bar.on?(family, joint: caution.joint, low_seat: low_seat) && bar.stands?(caution, family) }
-          said = found.map { |bar| Bar.new(caution: caution.name, until: bar.or_degrees ? :degrees_or_named : bar.until, motion: bar.motion) }
+          found =
+            rule.bars.select do |bar|
+              bar.on?(family, joint: caution.joint, low_seat: low_seat) && bar.stands?(caution, family)
+            end
+          said =
+            found.map do |bar|
+              Bar.new(caution: caution.name, until: bar.or_degrees ? :degrees_or_named : bar.until, motion: bar.motion)
+            end
           said = [Bar.new(caution: caution.name, until: :unanswered, motion: nil)] unless rule.answered_by?(family)
-          said.empty? && stricter.include?(caution.name) && !caution.cleared ? [Bar.new(caution: caution.name, until: :by_the_gym, motion: nil)] : said
+          if said.empty? && stricter.include?(caution.name) && !caution.cleared
+            [Bar.new(caution: caution.name, until: :by_the_gym, motion: nil)]
+          else
+            said
+          end
         end
       end
 
       def wishes(family, every, aims)
-        figures = every.flat_map do |caution, rule|
-          [*rule.of_action(rule.wishes, family), *(rule.of_action(rule.uncleared_wishes, family) unless caution.cleared)]
-        end
+        figures =
+          every.flat_map do |caution, rule|
+            [
+              *rule.of_action(rule.wishes, family),
+              *(rule.of_action(rule.uncleared_wishes, family) unless caution.cleared)
+            ]
+          end
         figures = figures.map { |wished| wished.slice(*family.wishes.keys) }
-        figures.flat_map(&:to_a).group_by(&:first).to_h { |name, said| [name, family.wishes.fetch(name).stricter_of([aims[name], *said.map(&:last)].compact)] }
+        figures
+          .flat_map(&:to_a)
+          .group_by(&:first)
+          .to_h { |name, said| [name, family.wishes.fetch(name).stricter_of([aims[name], *said.map(&:last)].compact)] }
       end
 
-      def without(every) = every.flat_map { |caution, rule| [*rule.without, *(rule.without_uncleared unless caution.cleared)] }.uniq
+      def without(every)
+        every.flat_map { |caution, rule| [*rule.without, *(rule.without_uncleared unless caution.cleared)] }.uniq
+      end
 
       # The most that any of them takes off.
       def less(family, rules)
-        rules.flat_map { |rule| rule.of_action(rule.less, family) }.inject({}) { |all, one| all.merge(one) { |_, mine, theirs| [mine, theirs].max } }.slice(*family.wishes.keys)
+        rules
+          .flat_map { |rule| rule.of_action(rule.less, family) }
+          .inject({}) { |all, one| all.merge(one) { |_, mine, theirs| [mine, theirs].max } }
+          .slice(*family.wishes.keys)
       end
 
       # How one works: of each the strictest. What goes easy on a joint does so where that joint is loaded.
       def manner(every, family)
         rules = every.map(&:last)
         belt = belt(every)
-        always = { no_holds: rules.any?(&:no_holds), no_timed: rules.any?(&:no_timed), in_hand: rules.filter_map(&:in_hand).max, rest_s: rules.filter_map(&:rest_s).max }
-        easier(rules.select { |rule| rule.loads?(family) }).merge(always, belt: belt, under_belt_load: belt == :never || rules.any?(&:under_belt_load))
+        always = {
+          no_holds: rules.any?(&:no_holds),
+          no_timed: rules.any?(&:no_timed),
+          in_hand: rules.filter_map(&:in_hand).max,
+          rest_s: rules.filter_map(&:rest_s).max
+        }
+        easier(rules.select { |rule| rule.loads?(family) }).merge(
+          always,
+          belt: belt,
+          under_belt_load: belt == :never || rules.any?(&:under_belt_load)
+        )
       end
 
       def easier(rules) = { light_share: rules.filter_map(&:light_share).min, half_first: rules.any?(&:half_first) }
@@ -146,15 +219,39 @@ module Verglas
       end
 
       def told(caution, rule, family)
-        said = rule.told.select { |one| one.on?(family) }.map { |one| Told.new(caution: caution.name, key: one.key, plates: one.plates, stop: false) }
+        said =
+          rule
+            .told
+            .select { |one| one.on?(family) }
+            .map { |one| Told.new(caution: caution.name, key: one.key, plates: one.plates, stop: false) }
         [*said, *rule.stop.map { |key| Told.new(caution: caution.name, key: key, plates: false, stop: true) }]
       end
 
       # By the row's joint, by the joint that was said, and by the motions of which degrees were given.
       def cautioned(cautions)
-        cautions.flat_map { |caution| [fetch(caution.name).of, caution.joint, *caution.degrees.spans.keys.map { |motion| motion.to_s[/[a-z]+/].to_sym }] }.compact.uniq
+        cautions
+          .flat_map do |caution|
+            [
+              fetch(caution.name).of,
+              caution.joint,
+              *caution.degrees.spans.keys.map { |motion| motion.to_s[/[a-z]+/].to_sym }
+            ]
+          end
+          .compact
+          .uniq
       end
-      private_class_method :check_span, :check_named, :with_its_rules, :bars, :wishes, :without, :less, :manner, :easier, :belt, :told, :cautioned
+      private_class_method :check_span,
+                           :check_named,
+                           :with_its_rules,
+                           :bars,
+                           :wishes,
+                           :without,
+                           :less,
+                           :manner,
+                           :easier,
+                           :belt,
+                           :told,
+                           :cautioned
     end
   end
 end

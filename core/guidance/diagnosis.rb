@@ -12,16 +12,17 @@ module Verglas
       # probability: how likely the number lies where the cause says, nil where none speaks; to: the Evaluation after
       # the move that mends it, adjuster: whose notch that is, choice: what is laid or placed for it (all nil: no move
       # helps); told_by: the finding that tells what it does; of_joint: whether that is where the joint lies.
-      Suspect = Value.define(:cause, :probability, :adjuster, :choice, :to, :told_by, :of_joint) do
-        # The move, to know it again.
-        def move = to && (adjuster ? [adjuster, to.marks[adjuster]] : [choice, to.wishes[choice]])
+      Suspect =
+        Value.define(:cause, :probability, :adjuster, :choice, :to, :told_by, :of_joint) do
+          # The move, to know it again.
+          def move = to && (adjuster ? [adjuster, to.marks[adjuster]] : [choice, to.wishes[choice]])
 
-        def rank
-          return [1, 0] if probability.nil?
+          def rank
+            return 1, 0 if probability.nil?
 
-          [probability >= 0.5 ? 0 : 2, -probability]
+            [probability >= 0.5 ? 0 : 2, -probability]
+          end
         end
-      end
 
       # evaluation: where the client sits now; seen: SeenKnee, which outranks the geometry; nil where no
       # creep test was read. sizes: {choice => sizes that can be laid there, mm}.
@@ -34,8 +35,15 @@ module Verglas
       # Suspects of a sign (Symbol), the likeliest first; a move that one of them has is not offered again. Raises
       # Invalid for a sign that the machine does not have.
       def suspects(sign)
-        ranked = Signs.causes(@evaluation.machine, sign).map { |cause| suspect(cause) }.sort_by.with_index { |suspect, index| [*suspect.rank, index] }
-        ranked.each_with_index.map { |one, index| one.move && ranked.first(index).any? { |other| other.move == one.move } ? one.with(**NO_MOVE) : one }
+        ranked =
+          Signs
+            .causes(@evaluation.machine, sign)
+            .map { |cause| suspect(cause) }
+            .sort_by
+            .with_index { |suspect, index| [*suspect.rank, index] }
+        ranked.each_with_index.map do |one, index|
+          one.move && ranked.first(index).any? { |other| other.move == one.move } ? one.with(**NO_MOVE) : one
+        end
       end
 
       NO_MOVE = { adjuster: nil, choice: nil, to: nil }.freeze
@@ -76,8 +84,13 @@ module Verglas
       def suspect(cause)
         excess = cause.measured? ? excess(cause, @evaluation) : nil
         told_by = told_by(cause)
-        Suspect.new(cause: cause, probability: excess && probability(cause, excess), told_by: told_by, of_joint: !told_by.nil? && plane?(told_by),
-                    **(remedy(cause, excess, told_by) || NO_MOVE))
+        Suspect.new(
+          cause: cause,
+          probability: excess && probability(cause, excess),
+          told_by: told_by,
+          of_joint: !told_by.nil? && plane?(told_by),
+          **(remedy(cause, excess, told_by) || NO_MOVE)
+        )
       end
 
       # The move that mends a cause, where there is one: the best notch, else what can be laid or placed.
@@ -93,8 +106,18 @@ module Verglas
       # where none is.
       def laid(cause, excess)
         choice = @evaluation.machine.family.choices[cause.choice] or return
-        sizes = choice.placed? ? stepped(choice, cause.towards) : @sizes.fetch(cause.choice, []).reject { |size| size <= @evaluation.wishes[cause.choice].to_f }
-        sizes.sort.map { |size| @evaluation.placing(cause.choice, size.to_f) }.find { |other| better?(other) && (excess.nil? || excess(cause, other) < excess) }
+        sizes =
+          (
+            if choice.placed?
+              stepped(choice, cause.towards)
+            else
+              @sizes.fetch(cause.choice, []).reject { |size| size <= @evaluation.wishes[cause.choice].to_f }
+            end
+          )
+        sizes
+          .sort
+          .map { |size| @evaluation.placing(cause.choice, size.to_f) }
+          .find { |other| better?(other) && (excess.nil? || excess(cause, other) < excess) }
       end
 
       def stepped(choice, towards)
@@ -110,7 +133,14 @@ module Verglas
       # The finding that tells a cause's number; nil where none does, and so nothing can be said of what a notch would
       # do.
       def told_by(cause)
-        cause.finding || (cause.quantity && @evaluation.findings.map(&:code).find { |code| @evaluation.kind(code).quantities.include?(cause.quantity) })
+        cause.finding ||
+          (
+            cause.quantity &&
+              @evaluation
+                .findings
+                .map(&:code)
+                .find { |code| @evaluation.kind(code).quantities.include?(cause.quantity) }
+          )
       end
 
       # P(excess > 0)
@@ -124,7 +154,9 @@ module Verglas
       def sd(name) = @seen && plane.include?(name) ? @seen.sds_mm[plane.index(name)] : @evaluation.sd(name)
 
       # P(the joint lies within this of the pivot)
-      def in_line(code, radius_mm) = @seen ? @seen.probability_within(radius_mm, @evaluation) : @evaluation.plane_probability(code, radius_mm)
+      def in_line(code, radius_mm)
+        @seen ? @seen.probability_within(radius_mm, @evaluation) : @evaluation.plane_probability(code, radius_mm)
+      end
 
       # Of the notches that lessen what the cause names, the one after which the whole is best; where the knee was seen,
       # the one that brings it nearest to the pivot.
@@ -138,11 +170,14 @@ module Verglas
       # Of a knee that was seen it counts where it comes to lie, not what the numbers say of the whole.
       def nearer(helping)
         now = @seen.at(@evaluation).norm
-        helping.select { |_, other| @seen.at(other).norm < now }.min_by { |_, other| [@seen.at(other).norm, *other.score.key] }
+        helping
+          .select { |_, other| @seen.at(other).norm < now }
+          .min_by { |_, other| [@seen.at(other).norm, *other.score.key] }
       end
 
       def steps
-        @steps ||= Fitting::Neighbours.steps(@evaluation).flat_map { |label, pair| pair.compact.map { |other| [label, other] } }
+        @steps ||=
+          Fitting::Neighbours.steps(@evaluation).flat_map { |label, pair| pair.compact.map { |other| [label, other] } }
       end
     end
   end

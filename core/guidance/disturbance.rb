@@ -23,7 +23,11 @@ module Verglas
 
       # Worst first, then as far as it moved.
       def moved
-        @moved ||= @steps.filter_map { |step| of_step(step) }.sort_by.with_index { |moved, index| [-moved.finding.severity, -moved.by.abs, index] }
+        @moved ||=
+          @steps
+            .filter_map { |step| of_step(step) }
+            .sort_by
+            .with_index { |moved, index| [-moved.finding.severity, -moved.by.abs, index] }
       end
 
       private
@@ -32,13 +36,25 @@ module Verglas
         before = @seen[step.id]
         return unless before
 
-        found = codes(step).filter_map { |code| @now.finding(code) }.map { |finding| [finding, by(finding.code, before)] }
-        finding, by = found.select { |_, distance| distance.abs >= LEAST }.max_by { |candidate, distance| [candidate.severity, distance.abs] }
+        found =
+          codes(step).filter_map { |code| @now.finding(code) }.map { |finding| [finding, by(finding.code, before)] }
+        finding, by =
+          found
+            .select { |_, distance| distance.abs >= LEAST }
+            .max_by { |candidate, distance| [candidate.severity, distance.abs] }
         finding && Moved.new(step: step, finding: finding, by: by, to: mend(step))
       end
 
       # Those that the step's decision, or the step itself, sets.
-      def codes(step) = @now.machine.family.findings.each_value.select { |kind| kind.set_by.include?(step.rule || step.stage) }.map(&:code)
+      def codes(step)
+        @now
+          .machine
+          .family
+          .findings
+          .each_value
+          .select { |kind| kind.set_by.include?(step.rule || step.stage) }
+          .map(&:code)
+      end
 
       # A joint that went from one side of the pivot to the other has moved, however far off it is.
       def by(code, before)
@@ -52,7 +68,10 @@ module Verglas
         return unless step.adjuster
 
         place = @now.machine.adjusters.index { |adjuster| adjuster.label == step.adjuster }
-        best = Fitting::Neighbours.along(@now, place).min_by { |other| [other.score, (other.indices[place] - @now.indices[place]).abs] }
+        best =
+          Fitting::Neighbours
+            .along(@now, place)
+            .min_by { |other| [other.score, (other.indices[place] - @now.indices[place]).abs] }
         best.indices == @now.indices ? nil : best
       end
     end

@@ -10,13 +10,50 @@ module Verglas
       # id: an adjuster's label, or one of the steps that every machine has; stage: one of STAGES; rule: what decides
       # the adjuster (nil: none, it is recorded only); choice: a placed choice that is made there, nil for none;
       # standing: set before the client sits; weight_off: unload it first.
-      Step = Value.define(:id, :stage, :adjuster, :choice, :rule, :standing, :weight_off) do
-        def self.fixed(stage) = new(id: "@#{stage}", stage: stage, adjuster: nil, choice: nil, rule: nil, standing: stage == :before, weight_off: false)
-        def self.placing(choice) = new(id: "@#{choice.name}", stage: choice.stage, adjuster: nil, choice: choice.name, rule: choice.name, standing: false, weight_off: false)
-        def fixed? = adjuster.nil? && choice.nil?
-      end
+      Step =
+        Value.define(:id, :stage, :adjuster, :choice, :rule, :standing, :weight_off) do
+          def self.fixed(stage)
+            new(
+              id: "@#{stage}",
+              stage: stage,
+              adjuster: nil,
+              choice: nil,
+              rule: nil,
+              standing: stage == :before,
+              weight_off: false
+            )
+          end
+          def self.placing(choice)
+            new(
+              id: "@#{choice.name}",
+              stage: choice.stage,
+              adjuster: nil,
+              choice: choice.name,
+              rule: choice.name,
+              standing: false,
+              weight_off: false
+            )
+          end
+          def fixed? = adjuster.nil? && choice.nil?
+        end
 
-      STAGES = %i[before practise standing lie joint support range far near recorded again secure light watch working].freeze
+      STAGES = %i[
+        before
+        practise
+        standing
+        lie
+        joint
+        support
+        range
+        far
+        near
+        recorded
+        again
+        secure
+        light
+        watch
+        working
+      ].freeze
       FIXED = %i[before support again secure light watch working].freeze
       # {tag => what its families have besides}
       OF_TAGS = { lies_face_down: :lie, hinges: :practise }.freeze
@@ -28,12 +65,21 @@ module Verglas
       # walk_round: {label => {reachable_seated:, weight_off_first:}}; what is not noted can be reached.
       def steps(machine, walk_round: {}, roller_first: false)
         order = roller_first ? ROLLER_FIRST : STAGES
-        own = machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
-        fixed = [*FIXED, *OF_TAGS.slice(*machine.family.tags.select { |_, said| said }.keys).values].map { |stage| Step.fixed(stage) }
+        own =
+          machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
+        fixed =
+          [*FIXED, *OF_TAGS.slice(*machine.family.tags.select { |_, said| said }.keys).values].map do |stage|
+            Step.fixed(stage)
+          end
         placing = machine.family.choices.each_value.select(&:stage).map { |choice| Step.placing(choice) }
         # A step that every machine has stands before the adjusters of its stage.
         [*fixed, *own, *placing].sort_by.with_index do |step, index|
-          [order.index(step.standing && !step.fixed? ? :standing : step.stage), order.index(step.stage), within(machine, step), index]
+          [
+            order.index(step.standing && !step.fixed? ? :standing : step.stage),
+            order.index(step.stage),
+            within(machine, step),
+            index
+          ]
         end
       end
 
@@ -41,19 +87,24 @@ module Verglas
       # then as it declares them; fixed steps before all.
       def within(machine, step)
         kind = step.adjuster && step.rule && kind_of(machine, step.adjuster)
-        if kind
-          [kind.first ? 1 : 2, machine.family.kinds.keys.index(kind.name)]
-        else
-          [0, 0]
-        end
+        return 0, 0 unless kind
+
+        [kind.first ? 1 : 2, machine.family.kinds.keys.index(kind.name)]
       end
 
       def kind_of(machine, label) = machine.family.kind_of(machine.adjuster(label).drives)
 
       def adjuster_step(machine, adjuster, facts)
         rule = machine.deciding(adjuster)
-        Step.new(id: adjuster.label, stage: stage(machine, adjuster, rule), adjuster: adjuster.label, choice: nil, rule: rule,
-                 standing: facts[:reachable_seated] == false, weight_off: facts[:weight_off_first] == true)
+        Step.new(
+          id: adjuster.label,
+          stage: stage(machine, adjuster, rule),
+          adjuster: adjuster.label,
+          choice: nil,
+          rule: rule,
+          standing: facts[:reachable_seated] == false,
+          weight_off: facts[:weight_off_first] == true
+        )
       end
 
       # One that decides something else beside another is set where what it decides is set.

@@ -6,15 +6,19 @@ module Verglas
     # the client, right or not; what nobody has seen is not right. core/data/limits.yml
     module Gates
       # tag: of the families that it stands before; limit: found by the same movement.
-      Gate = Value.define(:name, :tag, :limit) do
-        # cautions: names. Those under which it is not shown.
-        def skipped_for(cautions) = limit.skipped_for(cautions)
-      end
+      Gate =
+        Value.define(:name, :tag, :limit) do
+          # cautions: names. Those under which it is not shown.
+          def skipped_for(cautions) = limit.skipped_for(cautions)
+        end
 
-      ALL = Tables[:limits][:gates].to_h do |row|
-        name, tag, limit = row.values_at(:name, :tag, :as)
-        [name, Gate.new(name: name, tag: tag, limit: Limits.fetch(limit))]
-      end.freeze
+      ALL =
+        Tables[:limits][:gates]
+          .to_h do |row|
+            name, tag, limit = row.values_at(:name, :tag, :as)
+            [name, Gate.new(name: name, tag: tag, limit: Limits.fetch(limit))]
+          end
+          .freeze
 
       module_function
 

@@ -7,15 +7,16 @@ module Verglas
     module HouseRules
       # schools: {name => what it aims at on the question's families}; needs: {school => all that has to be known for
       # it}; of: the tags of the families of which it is asked, none for all; but_of: of those of which it is not.
-      Question = Value.define(:name, :default, :of, :but_of, :schools, :needs) do
-        def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
+      Question =
+        Value.define(:name, :default, :of, :but_of, :schools, :needs) do
+          def asked_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
 
-        # What the default school aims at.
-        def usual = schools.fetch(default)
+          # What the default school aims at.
+          def usual = schools.fetch(default)
 
-        # The school that can be kept: the default where what a school needs is not known.
-        def kept(school, known) = (needs.fetch(school, []) - known).empty? ? school : default
-      end
+          # The school that can be kept: the default where what a school needs is not known.
+          def kept(school, known) = (needs.fetch(school, []) - known).empty? ? school : default
+        end
 
       # A row of the table.
       def self.question(row)
@@ -25,14 +26,19 @@ module Verglas
       end
       private_class_method :question
 
-      QUESTIONS = Tables[:house_rules][:questions].map { |row| question(row) }.to_h { |question| [question.name, question] }.freeze
+      QUESTIONS =
+        Tables[:house_rules][:questions]
+          .map { |row| question(row) }
+          .to_h { |question| [question.name, question] }
+          .freeze
 
       module_function
 
       # Raises Invalid for a question or a school that is none.
       def check(question, school)
         known = fetch(question)
-        raise Invalid.new(:not_allowed, path: "/school", expected: known.schools.keys.join(", ")) unless known.schools.key?(school.to_sym)
+        return if known.schools.key?(school.to_sym)
+        raise Invalid.new(:not_allowed, path: "/school", expected: known.schools.keys.join(", "))
       end
 
       # {question => school}: the client's own, else the gym's, else the default. gym and client hold what was chosen
@@ -43,22 +49,38 @@ module Verglas
 
       # What the chosen schools aim at on a family, by the names of Wishes.
       def wishes(family, chosen)
-        QUESTIONS.each_value.select { |question| question.asked_of?(family) }.map { |question| question.schools.fetch(chosen[question.name]) }.inject({}, :merge)
+        QUESTIONS
+          .each_value
+          .select { |question| question.asked_of?(family) }
+          .map { |question| question.schools.fetch(chosen[question.name]) }
+          .inject({}, :merge)
       end
 
       # Names of the questions whose schools aim at something.
-      def deciding(wish) = QUESTIONS.each_value.select { |question| question.schools.values.any? { |wishes| wishes.key?(wish) } }.map(&:name)
+      def deciding(wish)
+        QUESTIONS
+          .each_value
+          .select { |question| question.schools.values.any? { |wishes| wishes.key?(wish) } }
+          .map(&:name)
+      end
 
       TEMPOS = %i[tempo tempo_hinge].freeze
 
       # The question of a family's tempo.
       def tempo(family) = TEMPOS.find { |name| QUESTIONS.fetch(name).asked_of?(family) }
 
-      def fetch(name) = QUESTIONS.fetch(name.to_s.to_sym) { raise Invalid.new(:unknown_question, path: "/question", question: name.to_s) }
+      def fetch(name)
+        QUESTIONS.fetch(name.to_s.to_sym) do
+          raise Invalid.new(:unknown_question, path: "/question", question: name.to_s)
+        end
+      end
 
       # The school, checked to be one of the question's.
       def school(question, name)
-        fetch(question).schools.key?(name.to_s.to_sym) ? name.to_sym : raise(Invalid.new(:not_allowed, path: "/school", known: fetch(question).schools.keys))
+        unless fetch(question).schools.key?(name.to_s.to_sym)
+          raise(Invalid.new(:not_allowed, path: "/school", known: fetch(question).schools.keys))
+        end
+        name.to_sym
       end
     end
   end

@@ -14,8 +14,17 @@ module Verglas
       # client off; signs: those seen (Symbols); in_a_joint: whether it is felt in one; cautioned: joints that a caution
       # is on.
       def self.reasons(evaluation, barred:, signs: [], in_a_joint: false, cautioned: [])
-        faults = evaluation.findings.select { |finding| never?(evaluation.kind(finding.code), finding.fault, cautioned) }.map(&:fault)
-        [*(:barred if barred), *(:joint_pain if in_a_joint), *Signs.never(signs).map { |sign| :"seen_#{sign}" }, *faults]
+        faults =
+          evaluation
+            .findings
+            .select { |finding| never?(evaluation.kind(finding.code), finding.fault, cautioned) }
+            .map(&:fault)
+        [
+          *(:barred if barred),
+          *(:joint_pain if in_a_joint),
+          *Signs.never(signs).map { |sign| :"seen_#{sign}" },
+          *faults
+        ]
       end
 
       def self.never?(kind, fault, cautioned) = kind.never.include?(fault) || cautioned.include?(kind.guarded[fault])

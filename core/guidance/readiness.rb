@@ -48,17 +48,32 @@ module Verglas
       private
 
       def at
-        @at ||= if @rungs.empty? || @none_harder || @visits.empty? then 0
-                elsif !@visits.first.clean then [below(@visits.first.top_nm), 0].max
-                else opened
-                end
+        @at ||=
+          if @rungs.empty? || @none_harder || @visits.empty?
+            0
+          elsif !@visits.first.clean
+            [below(@visits.first.top_nm), 0].max
+          else
+            opened
+          end
       end
 
       # The highest rung that was clean, or the one above once it was so often enough.
-      def opened = (highest >= 0 && clean_visits(highest) >= FIGURES[:clean_visits] ? highest + 1 : highest).clamp(0, @rungs.size - 1)
+      def opened
+        (highest >= 0 && clean_visits(highest) >= FIGURES[:clean_visits] ? highest + 1 : highest).clamp(
+          0,
+          @rungs.size - 1
+        )
+      end
 
-      def highest = @highest ||= @rungs.rindex { |rung| @visits.any? { |visit| visit.clean && visit.top_nm >= rung.top_nm * (1 - SAME) } } || -1
-      def clean_visits(index) = @visits.count { |visit| visit.clean && visit.top_nm >= @rungs[index].top_nm * (1 - SAME) }
+      def highest
+        @highest ||=
+          @rungs.rindex { |rung| @visits.any? { |visit| visit.clean && visit.top_nm >= rung.top_nm * (1 - SAME) } } ||
+            -1
+      end
+      def clean_visits(index)
+        @visits.count { |visit| visit.clean && visit.top_nm >= @rungs[index].top_nm * (1 - SAME) }
+      end
 
       # The rung under one that was not clean.
       def below(top_nm) = @rungs.rindex { |rung| rung.top_nm < top_nm * (1 - SAME) } || 0

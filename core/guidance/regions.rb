@@ -8,24 +8,25 @@ module Verglas
       # What a place may mean, the most wanted first.
       MEANINGS = %i[works helps elsewhere joint].freeze
 
-      Region = Value.define(:name, :joint, :works, :helps) do
-        # One of MEANINGS, on a machine of that family.
-        def meaning(family)
-          return :joint if joint
-          return :works if works.include?(family.purpose)
+      Region =
+        Value.define(:name, :joint, :works, :helps) do
+          # One of MEANINGS, on a machine of that family.
+          def meaning(family)
+            return :joint if joint
+            return :works if works.include?(family.purpose)
 
-          helps.include?(family.purpose) ? :helps : :elsewhere
+            helps.include?(family.purpose) ? :helps : :elsewhere
+          end
         end
-      end
 
-      ALL = Tables[:regions][:regions].to_h do |row|
-        [row[:name], Region.new(**row)]
-      end.freeze
+      ALL = Tables[:regions][:regions].to_h { |row| [row[:name], Region.new(**row)] }.freeze
 
       def self.fetch(name) = ALL.fetch(name.to_sym) { raise Invalid.new(:not_allowed, path: "/felt", known: ALL.keys) }
 
       # Those first that are meant to work; joints last.
-      def self.of(family) = ALL.values.sort_by.with_index { |region, index| [MEANINGS.index(region.meaning(family)), index] }
+      def self.of(family)
+        ALL.values.sort_by.with_index { |region, index| [MEANINGS.index(region.meaning(family)), index] }
+      end
     end
   end
 end

@@ -8,21 +8,26 @@ module Verglas
       # (both nil: no number does); over: on which side; of: tags of the families on which it is meant. What mends it
       # where no adjuster's number speaks: choice: something that is laid or placed, kind: an adjuster that decides
       # this, each towards :less or :more (nil: either).
-      Cause = Value.define(:name, :finding, :quantity, :over, :of, :choice, :kind, :towards) do
-        def measured? = !(finding || quantity).nil?
+      Cause =
+        Value.define(:name, :finding, :quantity, :over, :of, :choice, :kind, :towards) do
+          def measured? = !(finding || quantity).nil?
 
-        # Whether a move of the machine mends it; of others what is done with the body, the load or the time.
-        def mended_by_machine? = measured? || !choice.nil? || !kind.nil?
-        def meant_on?(family) = family.all?(of) && (finding.nil? || family.findings.key?(finding)) && (choice.nil? || family.choices.key?(choice) || measured?)
-      end
+          # Whether a move of the machine mends it; of others what is done with the body, the load or the time.
+          def mended_by_machine? = measured? || !choice.nil? || !kind.nil?
+          def meant_on?(family)
+            family.all?(of) && (finding.nil? || family.findings.key?(finding)) &&
+              (choice.nil? || family.choices.key?(choice) || measured?)
+          end
+        end
 
       # of: tags of the families on which it can be seen; never: nothing is accepted while it is seen; refer: where it
       # stays, a clinician looks first.
       Sign = Value.define(:name, :of, :causes, :never, :refer)
 
-      ALL = Tables[:signs][:signs].to_h do |row|
-        [row[:name], Sign.new(**row, causes: row[:causes].map { |cause| Cause.new(**cause) })]
-      end.freeze
+      ALL =
+        Tables[:signs][:signs]
+          .to_h { |row| [row[:name], Sign.new(**row, causes: row[:causes].map { |cause| Cause.new(**cause) })] }
+          .freeze
 
       # With which a fitting ends at once.
       STOPS = Tables[:signs][:stops].map { |row| row[:name] }.freeze

@@ -25,7 +25,8 @@ module Verglas
         drop = Geometry::Angle.radians(drop_deg)
         height = body.ankle_height + leg.sole_mm
         ball = BALL_SHARE * body.foot
-        (up * -((ball * Math.cos(drop)) + (height * Math.sin(drop)))) + (up.front * ((height * Math.cos(drop)) - (ball * Math.sin(drop))))
+        (up * -((ball * Math.cos(drop)) + (height * Math.sin(drop)))) +
+          (up.front * ((height * Math.cos(drop)) - (ball * Math.sin(drop))))
       end
     end
   end

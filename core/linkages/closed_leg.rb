@@ -15,18 +15,29 @@ module Verglas
 
       # The leg with the heel at one height: where the plate is (x_mm), the joints, their bends, and how far the knee is
       # past the toes.
-      State = Struct.new(:x_mm, :ankle, :knee, :middle_of_foot, :knee_bend_deg, :thigh_deg, :hip_bend_deg, :ankle_bend_deg, :past_toes_mm) do
-        # From hip to ankle (mm).
-        def reach_mm = ankle.norm
+      State =
+        Struct.new(
+          :x_mm,
+          :ankle,
+          :knee,
+          :middle_of_foot,
+          :knee_bend_deg,
+          :thigh_deg,
+          :hip_bend_deg,
+          :ankle_bend_deg,
+          :past_toes_mm
+        ) do
+          # From hip to ankle (mm).
+          def reach_mm = ankle.norm
 
-        # Lever arms of a force along the rail through the middle of the foot, about knee and hip (mm): + where it is
-        # the muscle that straightens the joint which holds it.
-        def knee_lever_mm = knee.n - middle_of_foot.n
-        def hip_lever_mm = middle_of_foot.n
+          # Lever arms of a force along the rail through the middle of the foot, about knee and hip (mm): + where it is
+          # the muscle that straightens the joint which holds it.
+          def knee_lever_mm = knee.n - middle_of_foot.n
+          def hip_lever_mm = middle_of_foot.n
 
-        # Torques (N m) of a force along the rail (N), both legs together: {knee, hip}.
-        def torques(force_n) = { knee: force_n * knee_lever_mm / 1000, hip: force_n * hip_lever_mm / 1000 }
-      end
+          # Torques (N m) of a force along the rail (N), both legs together: {knee, hip}.
+          def torques(force_n) = { knee: force_n * knee_lever_mm / 1000, hip: force_n * hip_lever_mm / 1000 }
+        end
 
       attr_reader :body, :trunk_deg, :plate_deg, :plate_y_mm, :sole_mm
 
@@ -51,7 +62,8 @@ module Verglas
       def at_plate(x_mm, f_mm)
         ankle = ankle_at(x_mm, f_mm)
         distance = ankle.norm
-        state(ankle, bend_deg(distance), f_mm) if distance.between?((body.thigh - body.shank).abs, body.thigh + body.shank)
+        return unless distance.between?((body.thigh - body.shank).abs, body.thigh + body.shank)
+        state(ankle, bend_deg(distance), f_mm)
       end
 
       # The same, stretched towards a plate that is too far, or folded under one that is too near.
@@ -93,9 +105,15 @@ module Verglas
       # direction; at which the shin falls so steeply (degrees from the line from knee to ankle up to +x); and beyond
       # which the leg is too short for such an ankle. A bar crosses a height twice, forwards and backwards, or where it
       # is too short not at all; not every answer is a place of this leg (thigh_at tells).
-      def bends_of_thigh(thigh_deg, ankle_y) = both_ways((@thigh * sin(thigh_deg)) - ankle_y, @shank) { |shin_deg| thigh_deg + shin_deg }
-      def bends_of_shin(shin_deg, ankle_y) = both_ways(ankle_y + (@shank * sin(shin_deg)), @thigh) { |thigh_deg| thigh_deg + shin_deg }
-      def bends_of_reach(ankle_y) = ankle_y.abs.between?((@thigh - @shank).abs, @thigh + @shank) ? [bend_deg(ankle_y.abs)] : []
+      def bends_of_thigh(thigh_deg, ankle_y)
+        both_ways((@thigh * sin(thigh_deg)) - ankle_y, @shank) { |shin_deg| thigh_deg + shin_deg }
+      end
+      def bends_of_shin(shin_deg, ankle_y)
+        both_ways(ankle_y + (@shank * sin(shin_deg)), @thigh) { |thigh_deg| thigh_deg + shin_deg }
+      end
+      def bends_of_reach(ankle_y)
+        ankle_y.abs.between?((@thigh - @shank).abs, @thigh + @shank) ? [bend_deg(ankle_y.abs)] : []
+      end
 
       # From hip to ankle with the knee bent so far (mm), and back (degrees).
       def reach_mm(bend_deg) = Math.sqrt(@squares + (@twice * cos(bend_deg)))
@@ -152,8 +170,17 @@ module Verglas
         knee = ray(thigh_deg) * body.thigh
         shin = knee - ankle
         up_the_plate = shin.dot(@up)
-        State.new(ankle.s - @off.s - (up_to_ankle_mm(f_mm) * @up.s), ankle, knee, ankle + @to_middle, bend_deg, thigh_deg, 180 - (trunk_deg - thigh_deg).abs,
-                  90 - arccos_deg(up_the_plate / shin.norm), up_the_plate + body.knee_front - to_toes_mm)
+        State.new(
+          ankle.s - @off.s - (up_to_ankle_mm(f_mm) * @up.s),
+          ankle,
+          knee,
+          ankle + @to_middle,
+          bend_deg,
+          thigh_deg,
+          180 - (trunk_deg - thigh_deg).abs,
+          90 - arccos_deg(up_the_plate / shin.norm),
+          up_the_plate + body.knee_front - to_toes_mm
+        )
       end
 
       # Point.towards and #angle_deg count from +s towards -n; this frame the other way round.

@@ -23,11 +23,12 @@ module Verglas
       # Where a movement turns back: the leg with its knee bent so far and its heel at a height (mm), and what ends it
       # (:target, :knee where the knee's own limit cut the target, :hip, :ankle, :toes, or :reach where the leg is too
       # short).
-      Bottom = Struct.new(:leg, :bend_deg, :f_mm, :by) do
-        # ClosedLeg::State; and where the plate is then (mm), without it.
-        def state = @state ||= leg.towards_bend(bend_deg, f_mm)
-        def x_mm = leg.x_towards_bend(bend_deg, f_mm)
-      end
+      Bottom =
+        Struct.new(:leg, :bend_deg, :f_mm, :by) do
+          # ClosedLeg::State; and where the plate is then (mm), without it.
+          def state = @state ||= leg.towards_bend(bend_deg, f_mm)
+          def x_mm = leg.x_towards_bend(bend_deg, f_mm)
+        end
 
       # How deep the knee could bend (degrees), and what ends it there; by nil where nothing does within what was looked
       # at.
@@ -65,7 +66,7 @@ module Verglas
 
       # What leaves nothing: [:hip, :ankle], [:hip, :toes] or [:plate]; empty where something is left.
       def empty_by
-        return [:hip, cap_by] if closed?
+        return :hip, cap_by if closed?
 
         off_the_plate? ? [:plate] : []
       end
@@ -139,7 +140,11 @@ module Verglas
 
       # The bends in between at which the leg meets a limit, in their order, and the last.
       def meeting(free, last, ankle_y)
-        met = [*leg.bends_of_thigh(furthest_thigh_deg, ankle_y), *leg.bends_of_shin(furthest_shin_deg, ankle_y), *leg.bends_of_reach(ankle_y)]
+        met = [
+          *leg.bends_of_thigh(furthest_thigh_deg, ankle_y),
+          *leg.bends_of_shin(furthest_shin_deg, ankle_y),
+          *leg.bends_of_reach(ankle_y)
+        ]
         met.grep(free..last).sort << last
       end
 

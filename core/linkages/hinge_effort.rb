@@ -26,7 +26,9 @@ module Verglas
       end
 
       # How far the knee lies over the middle of a glute-ham pad (mm), and what that is called: :low, :level or :high.
-      def knee_over_pad_mm(body, plate_to_pad_mm:, sole_mm:) = body.ankle_height + sole_mm + body.shank - plate_to_pad_mm
+      def knee_over_pad_mm(body, plate_to_pad_mm:, sole_mm:)
+        body.ankle_height + sole_mm + body.shank - plate_to_pad_mm
+      end
 
       def knee_place(over_mm)
         low, high = FIGURES[:knee_level].values_at(:low_mm, :high_mm)

@@ -13,7 +13,8 @@ module Verglas
 
       # Hip bend in degrees over a pad of a thickness (mm): the thigh slopes to one side of it, the trunk to the other.
       def bend_deg(body, pad_mm)
-        Geometry::Angle.arcsine_deg(pad_mm / body.thigh) + Geometry::Angle.arcsine_deg(pad_mm / (SHARE_OF_TORSO * body.torso))
+        Geometry::Angle.arcsine_deg(pad_mm / body.thigh) +
+          Geometry::Angle.arcsine_deg(pad_mm / (SHARE_OF_TORSO * body.torso))
       end
 
       # The thickness (mm) that gives the wanted bend, by bisection: the bend grows with the pad.

@@ -9,7 +9,8 @@ module Verglas
       # along the seat.
       def self.hip(body, trunk_deg:, seat_deg:)
         along_trunk, along_seat = [trunk_deg, seat_deg].map { |degrees| Geometry::Point.towards(-degrees) }
-        ((along_seat * body.hip_depth) + (along_trunk * body.hip_rise)) * (1 / Math.sin(Geometry::Angle.radians(trunk_deg - seat_deg)))
+        ((along_seat * body.hip_depth) + (along_trunk * body.hip_rise)) *
+          (1 / Math.sin(Geometry::Angle.radians(trunk_deg - seat_deg)))
       end
     end
   end

@@ -40,12 +40,17 @@ module Verglas
       end
 
       def wanted
-        @wanted ||= case move
-                    when :light then Remarks.light_set(@choices, @last.load_kg, share_of_usual: @light_share)
-                    when :next_up then reason == :easy ? above : @choices.nearest(@last.load_kg)
-                    when :next_down then @choices.next_down(@last.load_kg) || @choices.lightest
-                    else @choices.nearest(@last.load_kg)
-                    end
+        @wanted ||=
+          case move
+          when :light
+            Remarks.light_set(@choices, @last.load_kg, share_of_usual: @light_share)
+          when :next_up
+            reason == :easy ? above : @choices.nearest(@last.load_kg)
+          when :next_down
+            @choices.next_down(@last.load_kg) || @choices.lightest
+          else
+            @choices.nearest(@last.load_kg)
+          end
       end
 
       def move

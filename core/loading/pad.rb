@@ -11,7 +11,11 @@ module Verglas
       end
 
       # {label => [from, to]} of what stands elsewhere, of pads or of any marks.
-      def self.moved(from, upto) = (from.keys & upto.keys).reject { |label| from[label] == upto[label] }.to_h { |label| [label, [from[label], upto[label]]] }
+      def self.moved(from, upto)
+        (from.keys & upto.keys)
+          .reject { |label| from[label] == upto[label] }
+          .to_h { |label| [label, [from[label], upto[label]]] }
+      end
     end
   end
 end

@@ -21,7 +21,12 @@ module Verglas
       end
 
       # Every total that can be made, ascending.
-      def choices = @choices ||= sides.sort.map { |side, plates| Plated.new(kilograms(@bare + (horns * side)), plates.map { |plate| kilograms(plate) }) }
+      def choices
+        @choices ||=
+          sides.sort.map do |side, plates|
+            Plated.new(kilograms(@bare + (horns * side)), plates.map { |plate| kilograms(plate) })
+          end
+      end
 
       # One side's plates for a total; nil where no choice of plates makes it.
       def side(total_kg) = choices.find { |plated| grams(plated.mass_kg) == grams(total_kg) }&.side_kg

@@ -16,7 +16,10 @@ module Verglas
       def sides(left_kg, right_kg, choices = nil, before: nil)
         lighter, heavier = [left_kg, right_kg].minmax
         again = !before.nil? && (before[0] <=> before[1]) == (left_kg <=> right_kg)
-        Share.new((heavier - lighter) / heavier.to_f, again && [[left_kg, right_kg], before].all? { |pair| far_apart?(*pair.minmax, choices) })
+        Share.new(
+          (heavier - lighter) / heavier.to_f,
+          again && [[left_kg, right_kg], before].all? { |pair| far_apart?(*pair.minmax, choices) }
+        )
       end
 
       def far_apart?(lighter, heavier, choices)
@@ -39,7 +42,9 @@ module Verglas
       BESIDE = { knee_flexion: :knee_extension, knee_extension: :knee_flexion }.freeze
 
       # The load of one exercise of a station beside the other's, by the first one's joint action.
-      def beside(action, load_kg, other_kg) = curl_to_extension(*(action == :knee_flexion ? [load_kg, other_kg] : [other_kg, load_kg]))
+      def beside(action, load_kg, other_kg)
+        curl_to_extension(*(action == :knee_flexion ? [load_kg, other_kg] : [other_kg, load_kg]))
+      end
 
       # The load above which a belt is worn.
       def belt_from_kg(body_mass_kg) = FIGURES[:belt][:above_share_of_body_mass] * body_mass_kg

@@ -14,18 +14,19 @@ module Verglas
     #             and for the others, which are laid before anyone sits
     #   step      by how much a placed one is changed at a touch
     #   most      of an added one there can be
-    Choice = Value.define(:name, :how, :makers, :mends, :stage, :step, :most) do
-      def sought? = how == :if_needed
-      # Whether it may help against these findings; nil: whichever they are.
-      def sought_for?(codes) = mends.empty? || codes.nil? || mends.intersect?(codes)
-      def placed? = open? || added?
-      # Placed somewhere in any case, where it is best unless somebody says otherwise.
-      def open? = how == :placed
-      def added? = how == :added
+    Choice =
+      Value.define(:name, :how, :makers, :mends, :stage, :step, :most) do
+        def sought? = how == :if_needed
+        # Whether it may help against these findings; nil: whichever they are.
+        def sought_for?(codes) = mends.empty? || codes.nil? || mends.intersect?(codes)
+        def placed? = open? || added?
+        # Placed somewhere in any case, where it is best unless somebody says otherwise.
+        def open? = how == :placed
+        def added? = how == :added
 
-      # What the gym owns of it is kept under this name.
-      def equipment = name.to_s.delete_suffix("_mm")
-    end
+        # What the gym owns of it is kept under this name.
+        def equipment = name.to_s.delete_suffix("_mm")
+      end
     Choice::WAYS = %i[if_needed computed placed added].freeze
   end
 end

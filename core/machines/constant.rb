@@ -7,12 +7,13 @@ module Verglas
     # nobody took it (nil: nothing does), the group of adjusters with which it is solved (nil: no mark has to do with
     # it), between which points of the picture the tape goes (Mechanisms::Tapes), and whether a machine is whole without
     # it.
-    Constant = Value.define(:unit, :range, :usual, :default, :group, :tape, :optional) do
-      # SD of what was taped (working figures: 4 mm, 1 degree); what is read off the machine is known. docs/model.md
-      # section 1.
-      def self.taped_sd(unit) = { mm: 4.0, deg: 1.0 }.fetch(unit, 0.0)
-      def taped_sd = Constant.taped_sd(unit)
-    end
+    Constant =
+      Value.define(:unit, :range, :usual, :default, :group, :tape, :optional) do
+        # SD of what was taped (working figures: 4 mm, 1 degree); what is read off the machine is known. docs/model.md
+        # section 1.
+        def self.taped_sd(unit) = { mm: 4.0, deg: 1.0 }.fetch(unit, 0.0)
+        def taped_sd = Constant.taped_sd(unit)
+      end
 
     Constant::UNITS = %i[mm deg kg count ratio].freeze
     # What is solved together, and what only bears (hips), weighs (load) or is wide.

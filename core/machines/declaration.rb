@@ -10,14 +10,17 @@ module Verglas
       # Said where they hold; signs and house rules go by them.
       SAID = Tables[:tags][:said].map { |row| row[:name] }.freeze
       # What a family that says yes to these moves or holds.
-      LOADED = Tables[:tags][:asked].select { |row| row[:motions].any? }.to_h { |row| row.values_at(:name, :motions) }.freeze
+      LOADED =
+        Tables[:tags][:asked].select { |row| row[:motions].any? }.to_h { |row| row.values_at(:name, :motions) }.freeze
       ACTIONS = Tables[:tags][:actions].map { |row| row[:name] }.freeze
       # {limit => degrees} that hold until somebody measured it.
       USUAL = Tables[:limits][:limits].to_h { |row| row.values_at(:name, :default) }.freeze
       BANDS = Band.table(Tables[:bands][:bands])
 
       # What the block declares: the family, and the names in it that stand elsewhere (Tables::Reference).
-      def self.of(id, mechanism:, traits:, &block) = new(id, mechanism, traits).tap { |declaration| declaration.instance_exec(&block) }
+      def self.of(id, mechanism:, traits:, &block)
+        new(id, mechanism, traits).tap { |declaration| declaration.instance_exec(&block) }
+      end
 
       attr_reader :references
 
@@ -58,7 +61,19 @@ module Verglas
         known(unit, "unit of a constant", Constant::UNITS)
         known(group, "group", [*Constant::GROUPS, nil])
         known(tape.size, "number of points between which #{unit} are taped", [*Constant::POINTS[unit], 0])
-        once(@constants, name, Constant.new(unit: unit, range: range, usual: usual, default: default, group: group, tape: tape.freeze, optional: optional))
+        once(
+          @constants,
+          name,
+          Constant.new(
+            unit: unit,
+            range: range,
+            usual: usual,
+            default: default,
+            group: group,
+            tape: tape.freeze,
+            optional: optional
+          )
+        )
       end
 
       def adjuster(name, drives:, decides:, stage:, unit: :mm, beside: {}, first: false)
@@ -67,7 +82,19 @@ module Verglas
         beside.each_key { |kind| refer("kind of adjuster of #{@id}", kind) }
         [*decides, *beside.values].each { |decision| refer("rule of #{@mechanism}", decision) }
         refer(:stage, stage)
-        once(@kinds, name, AdjusterKind.new(name: name, unit: unit, drives: drives.freeze, decides: decides, beside: beside.freeze, stage: stage, first: first))
+        once(
+          @kinds,
+          name,
+          AdjusterKind.new(
+            name: name,
+            unit: unit,
+            drives: drives.freeze,
+            decides: decides,
+            beside: beside.freeze,
+            stage: stage,
+            first: first
+          )
+        )
       end
 
       # Without a default: what is usual of the limit as which it is measured, which may be nothing.
@@ -84,7 +111,11 @@ module Verglas
         missing("the most of it", how == :added && most.nil? ? [name] : [])
         refer(:stage, stage) if stage
         [*mends].each { |code| refer("finding of #{@id}", code) }
-        once(@choices, name, Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step, most: most))
+        once(
+          @choices,
+          name,
+          Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step, most: most)
+        )
       end
 
       # One that moves: its ends, and with whose constants its angles are computed beside the joint's. held: {deg:,
@@ -94,7 +125,16 @@ module Verglas
         known(motion, "motion", Body::Envelope::MOTIONS)
         refer("group of #{@id}", group) unless group == :joint
         refer("constant of #{@id}", stop) if stop
-        row = { forced: [*forced].freeze, free: [*free].freeze, stop: stop, groups: [:joint, group].uniq.freeze, by_eye: by_eye, held_deg: nil, soft_to_deg: nil, **held }
+        row = {
+          forced: [*forced].freeze,
+          free: [*free].freeze,
+          stop: stop,
+          groups: [:joint, group].uniq.freeze,
+          by_eye: by_eye,
+          held_deg: nil,
+          soft_to_deg: nil,
+          **held
+        }
         once(@joints, motion, JointMotion.new(motion: motion, **row))
       end
 
@@ -112,28 +152,81 @@ module Verglas
 
       # What is left of the movement: told where it is little, never a reason for a mark.
       def range_found(rests_on:, group: :joint, band: :range_left)
-        finding :range_left, band: band, graded: :range_left_deg, group: group, rests_on: rests_on, set_by: [], mends: [nil, nil], never: %i[no_range past_own_range], weighs: false,
-                             quiet: true
+        finding :range_left,
+                band: band,
+                graded: :range_left_deg,
+                group: group,
+                rests_on: rests_on,
+                set_by: [],
+                mends: [nil, nil],
+                never: %i[no_range past_own_range],
+                weighs: false,
+                quiet: true
       end
 
-      def finding(code, graded:, group:, rests_on:, set_by:, mends:, band: code, shown: nil, plane: nil, never: [], guarded: {}, by_hand: {}, where_driven: nil, weighs: true, quiet: false) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
+      def finding(
+        code,
+        graded:,
+        group:,
+        rests_on:,
+        set_by:,
+        mends:,
+        band: code,
+        shown: nil,
+        plane: nil,
+        never: [],
+        guarded: {},
+        by_hand: {},
+        where_driven: nil,
+        weighs: true,
+        quiet: false
+      ) # rubocop:disable Metrics/ParameterLists -- a row has as many columns as there is to say
         known(band, "band", BANDS.keys)
         refer("group of #{@id}", group)
         [*rests_on, *where_driven].each { |constant| refer("constant of #{@id}", constant) }
         set_by.each { |decision| refer("decision or step of #{@id}", decision) }
         guarded.each_value { |joint| refer(:joint, joint) }
         by_hand.each_key { |parameter| refer(:body_parameter, parameter) }
-        once(@findings, code, FindingKind.new(code: code, band: BANDS.fetch(band), graded: graded, shown: shown, group: group, plane: plane, rests_on: rests_on.freeze, set_by: set_by.freeze,
-                                              mends: mends.freeze, never: never.freeze, guarded: guarded.freeze, by_hand: by_hand.freeze, where_driven: where_driven,
-                                              weighs: weighs, quiet: quiet))
+        once(
+          @findings,
+          code,
+          FindingKind.new(
+            code: code,
+            band: BANDS.fetch(band),
+            graded: graded,
+            shown: shown,
+            group: group,
+            plane: plane,
+            rests_on: rests_on.freeze,
+            set_by: set_by.freeze,
+            mends: mends.freeze,
+            never: never.freeze,
+            guarded: guarded.freeze,
+            by_hand: by_hand.freeze,
+            where_driven: where_driven,
+            weighs: weighs,
+            quiet: quiet
+          )
+        )
       end
 
       def family
         check
-        Family.new(id: @id, mechanism: @mechanism, traits: @traits, action: @action, purpose: @purpose, tags: @tags.freeze, constants: @constants.partition do |_, constant|
-          !constant.optional
-        end.flatten(1).to_h.freeze, groups: groups,
-                   kinds: @kinds.freeze, wishes: @wishes.freeze, choices: @choices.freeze, joints: @joints.freeze, findings: @findings.freeze)
+        Family.new(
+          id: @id,
+          mechanism: @mechanism,
+          traits: @traits,
+          action: @action,
+          purpose: @purpose,
+          tags: @tags.freeze,
+          constants: @constants.partition { |_, constant| !constant.optional }.flatten(1).to_h.freeze,
+          groups: groups,
+          kinds: @kinds.freeze,
+          wishes: @wishes.freeze,
+          choices: @choices.freeze,
+          joints: @joints.freeze,
+          findings: @findings.freeze
+        )
       end
 
       private
@@ -153,8 +246,13 @@ module Verglas
         missing("an action", @action ? [] : [:action])
         missing("a purpose", @purpose ? [] : [:purpose])
         missing("an answer, yes or no, to every tag that cautions ask", ASKED - @tags.keys)
-        @constants.each { |name, constant| missing("a usual range within the possible one", constant.range.cover?(constant.usual) ? [] : [name]) }
-        missing("a motion of each joint that it says it loads", LOADED.reject { |tag, motions| !@tags[tag] || @joints.keys.intersect?(motions) }.keys)
+        @constants.each do |name, constant|
+          missing("a usual range within the possible one", constant.range.cover?(constant.usual) ? [] : [name])
+        end
+        missing(
+          "a motion of each joint that it says it loads",
+          LOADED.reject { |tag, motions| !@tags[tag] || @joints.keys.intersect?(motions) }.keys
+        )
       end
 
       # Refuses what is none of some names, at the line of the declaration that says it.

@@ -22,7 +22,15 @@ module Verglas
 
         # One machine on which several exercises are done: {name => Family}; the others as Station has them.
         def station(id, exercises:, own:, set_anew: false, shared_kinds: [])
-          register(Station.new(id: id, exercises: exercises.freeze, own: own, set_anew: set_anew, shared_kinds: shared_kinds.freeze))
+          register(
+            Station.new(
+              id: id,
+              exercises: exercises.freeze,
+              own: own,
+              set_anew: set_anew,
+              shared_kinds: shared_kinds.freeze
+            )
+          )
         end
 
         def register(family)
@@ -39,7 +47,8 @@ module Verglas
 
         # A family that an exercise is of. Raises Invalid where it is none.
         def of_exercise(id)
-          single.find { |family| family.id.to_s == id.to_s } || raise(Invalid.new(:unknown_family, path: "/family", family: id.to_s))
+          single.find { |family| family.id.to_s == id.to_s } ||
+            raise(Invalid.new(:unknown_family, path: "/family", family: id.to_s))
         end
 
         # Of two words for one family, what it is and of which kind: its id.

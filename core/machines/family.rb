@@ -14,93 +14,119 @@ module Verglas
     #   kinds       {name => AdjusterKind}; wishes: {name => Wish}; choices: {name => Choice}; joints: {motion =>
     #               JointMotion}
     #   findings    {code => FindingKind}, in the order in which they are told
-    Family = Value.define(:id, :mechanism, :traits, :action, :purpose, :tags, :constants, :groups, :kinds, :wishes, :choices, :joints, :findings) do
-      # The exercises that are done on it: one, which needs no name; a station has several.
-      def exercises = { nil => self }
+    Family =
+      Value.define(
+        :id,
+        :mechanism,
+        :traits,
+        :action,
+        :purpose,
+        :tags,
+        :constants,
+        :groups,
+        :kinds,
+        :wishes,
+        :choices,
+        :joints,
+        :findings
+      ) do
+        # The exercises that are done on it: one, which needs no name; a station has several.
+        def exercises = { nil => self }
 
-      # A machine's plain data as that of one exercise.
-      def exercise_data(data, exercise)
-        raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise) if exercise
+        # A machine's plain data as that of one exercise.
+        def exercise_data(data, exercise)
+          raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise) if exercise
 
-        data
+          data
+        end
+
+        def constant(name)
+          constants.fetch(name) do
+            raise Invalid.new(:unknown_constant, path: "/#{name}", family: id.to_s, name: name.to_s)
+          end
+        end
+
+        # Whether it says yes to all of these tags.
+        def all?(names) = names.all? { |name| tags[name] }
+
+        # The group in which an adjuster is solved: :joint unless everything it drives lies within one group; :recorded
+        # when it drives nothing that is known, so that its mark is written down and never advised.
+        def group_of(adjuster) = group_of_driven(adjuster.drives)
+
+        def group_of_driven(drives)
+          return :recorded if drives.empty?
+
+          groups.keys.find { |name| (drives.keys - groups[name]).empty? } || :joint
+        end
+
+        # Groups but the joint's.
+        def side_groups = groups.keys - [:joint]
+
+        # Whether something is graded in a group.
+        def grades?(group) = findings.each_value.any? { |kind| kind.group == group }
+
+        # The kind of an adjuster: the one that drives the same, else the first that drives any of it; nil where none
+        # does.
+        def kind_of(drives)
+          kinds.each_value.find { |kind| kind.like?(drives) } ||
+            kinds.each_value.find { |kind| kind.drives.keys.intersect?(drives.keys) }
+        end
+
+        # Of its kinds, as AdjusterKind.matching.
+        def kind_matching(drives) = AdjusterKind.matching(kinds.values, drives)
+
+        # Kinds that serve several exercises at once (Station): none.
+        def shared_kinds = []
+
+        # Those of which it is asked where a machine is entered, whether it has them: of the whole, then {exercise =>
+        # kinds} of a station.
+        def asked_kinds = kinds.values
+        def asked_of(_exercise) = []
+
+        # Those that can be chosen where a machine is entered.
+        def choosable_kinds = [*kinds.values, AdjusterKind::RECORDED]
+
+        # Names of all that decides an adjuster here.
+        def decisions = kinds.each_value.flat_map(&:decisions).uniq
+
+        # How many ways to stand the solver compares for adjusters, each given by what it drives and how many marks it
+        # has: every combination of the joint's with every one of each graded group.
+        def tries(adjusters)
+          ways =
+            adjusters
+              .group_by { |drives, _| group_of_driven(drives) }
+              .transform_values { |list| list.map(&:last).inject(1, :*) }
+          graded = side_groups.select { |name| grades?(name) }
+          ways.fetch(:joint, 1) * [graded.sum { |name| ways.fetch(name, 1) }, 1].max
+        end
+
+        # Raises Invalid where there are more than can be compared while somebody waits.
+        def self.check_tries(tries)
+          return unless tries > Family::MOST_TRIES
+          raise Invalid.new(:too_many_marks, path: "/adjusters", tries: tries, most: Family::MOST_TRIES)
+        end
+
+        # The groups of which something can be told, the joint first.
+        def told = groups.keys
+
+        # The family as far as these constants are known: a group is told when all of its constants are known, and
+        # without the joint's nothing is.
+        def told_by(known)
+          kept = (groups.fetch(:joint, []) - known).empty? ? groups.select { |_, names| (names - known).empty? } : {}
+          aside = constants.select { |name, constant| constant.group.nil? && known.include?(name) }.keys
+          with(
+            groups: kept,
+            constants: constants.slice(*kept.values.flatten, *aside),
+            findings: findings.select { |_, kind| kept.key?(kind.group) }
+          )
+        end
+
+        # Names of the constants without which a machine is not whole.
+        def needed = constants.reject { |_, constant| constant.optional }.keys
+
+        # {name => value} of what holds where nobody taped it.
+        def defaults = constants.transform_values(&:default).compact
       end
-
-      def constant(name)
-        constants.fetch(name) { raise Invalid.new(:unknown_constant, path: "/#{name}", family: id.to_s, name: name.to_s) }
-      end
-
-      # Whether it says yes to all of these tags.
-      def all?(names) = names.all? { |name| tags[name] }
-
-      # The group in which an adjuster is solved: :joint unless everything it drives lies within one group; :recorded
-      # when it drives nothing that is known, so that its mark is written down and never advised.
-      def group_of(adjuster) = group_of_driven(adjuster.drives)
-
-      def group_of_driven(drives)
-        return :recorded if drives.empty?
-
-        groups.keys.find { |name| (drives.keys - groups[name]).empty? } || :joint
-      end
-
-      # Groups but the joint's.
-      def side_groups = groups.keys - [:joint]
-
-      # Whether something is graded in a group.
-      def grades?(group) = findings.each_value.any? { |kind| kind.group == group }
-
-      # The kind of an adjuster: the one that drives the same, else the first that drives any of it; nil where none
-      # does.
-      def kind_of(drives)
-        kinds.each_value.find { |kind| kind.like?(drives) } || kinds.each_value.find { |kind| kind.drives.keys.intersect?(drives.keys) }
-      end
-
-      # Of its kinds, as AdjusterKind.matching.
-      def kind_matching(drives) = AdjusterKind.matching(kinds.values, drives)
-
-      # Kinds that serve several exercises at once (Station): none.
-      def shared_kinds = []
-
-      # Those of which it is asked where a machine is entered, whether it has them: of the whole, then {exercise =>
-      # kinds} of a station.
-      def asked_kinds = kinds.values
-      def asked_of(_exercise) = []
-
-      # Those that can be chosen where a machine is entered.
-      def choosable_kinds = [*kinds.values, AdjusterKind::RECORDED]
-
-      # Names of all that decides an adjuster here.
-      def decisions = kinds.each_value.flat_map(&:decisions).uniq
-
-      # How many ways to stand the solver compares for adjusters, each given by what it drives and how many marks it
-      # has: every combination of the joint's with every one of each graded group.
-      def tries(adjusters)
-        ways = adjusters.group_by { |drives, _| group_of_driven(drives) }.transform_values { |list| list.map(&:last).inject(1, :*) }
-        graded = side_groups.select { |name| grades?(name) }
-        ways.fetch(:joint, 1) * [graded.sum { |name| ways.fetch(name, 1) }, 1].max
-      end
-
-      # Raises Invalid where there are more than can be compared while somebody waits.
-      def self.check_tries(tries)
-        raise Invalid.new(:too_many_marks, path: "/adjusters", tries: tries, most: Family::MOST_TRIES) if tries > Family::MOST_TRIES
-      end
-
-      # The groups of which something can be told, the joint first.
-      def told = groups.keys
-
-      # The family as far as these constants are known: a group is told when all of its constants are known, and without
-      # the joint's nothing is.
-      def told_by(known)
-        kept = (groups.fetch(:joint, []) - known).empty? ? groups.select { |_, names| (names - known).empty? } : {}
-        aside = constants.select { |name, constant| constant.group.nil? && known.include?(name) }.keys
-        with(groups: kept, constants: constants.slice(*kept.values.flatten, *aside), findings: findings.select { |_, kind| kept.key?(kind.group) })
-      end
-
-      # Names of the constants without which a machine is not whole.
-      def needed = constants.reject { |_, constant| constant.optional }.keys
-
-      # {name => value} of what holds where nobody taped it.
-      def defaults = constants.transform_values(&:default).compact
-    end
 
     # About a second of the solver's time.
     Family::MOST_TRIES = 20_000

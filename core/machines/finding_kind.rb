@@ -21,15 +21,32 @@ module Verglas
     #   weighs         whether marks are chosen by it; what does not weigh is told and graded at the marks that were
     #                  chosen
     #   quiet          whether it is told only where it is not in line
-    FindingKind = Value.define(:code, :band, :graded, :shown, :group, :plane, :rests_on, :set_by, :mends, :never, :guarded, :by_hand, :where_driven, :weighs, :quiet) do
-      def unit = band.unit
-      def plane? = !plane.nil?
+    FindingKind =
+      Value.define(
+        :code,
+        :band,
+        :graded,
+        :shown,
+        :group,
+        :plane,
+        :rests_on,
+        :set_by,
+        :mends,
+        :never,
+        :guarded,
+        :by_hand,
+        :where_driven,
+        :weighs,
+        :quiet
+      ) do
+        def unit = band.unit
+        def plane? = !plane.nil?
 
-      # Whether a body known this well (Body::Estimate) leaves it to the hand.
-      def by_hand?(estimate) = by_hand.any? { |parameter, most| estimate.sd_of(parameter) > most }
+        # Whether a body known this well (Body::Estimate) leaves it to the hand.
+        def by_hand?(estimate) = by_hand.any? { |parameter, most| estimate.sd_of(parameter) > most }
 
-      # Names of all quantities it stands on.
-      def quantities = [graded, *shown, *plane]
-    end
+        # Names of all quantities it stands on.
+        def quantities = [graded, *shown, *plane]
+      end
   end
 end

@@ -4,95 +4,118 @@ module Verglas
   module Machines
     # A machine: its family, the constants taped at its first marks (mm, degrees) and its adjusters in the order in
     # which they are met. parameter(marks) = constant + sum of factor * travel. docs/model.md section 2.
-    Machine = Value.define(:id, :family, :name, :constants, :adjusters) do
-      def check
-        missing = family.constants.keys - constants.keys
-        raise Invalid.new(:constant_missing, path: "/constants", name: missing.first.to_s) unless missing.empty?
+    Machine =
+      Value.define(:id, :family, :name, :constants, :adjusters) do
+        def check
+          missing = family.constants.keys - constants.keys
+          raise Invalid.new(:constant_missing, path: "/constants", name: missing.first.to_s) unless missing.empty?
 
-        constants.each { |name, value| check_constant(name, value) }
-        Family.check_tries(tries)
-        labels = adjusters.map(&:label)
-        raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
+          constants.each { |name, value| check_constant(name, value) }
+          Family.check_tries(tries)
+          labels = adjusters.map(&:label)
+          raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
 
-        adjusters.each { |adjuster| adjuster.drives.each_key { |name| family.constant(name) } }
-        constants.each_key { |name| check_reach(name) }
-      end
+          adjusters.each { |adjuster| adjuster.drives.each_key { |name| family.constant(name) } }
+          constants.each_key { |name| check_reach(name) }
+        end
 
-      def adjuster(label)
-        adjusters.find { |adjuster| adjuster.label == label } ||
-          raise(Invalid.new(:unknown_adjuster, path: "/marks", adjuster: label))
-      end
+        def adjuster(label)
+          adjusters.find { |adjuster| adjuster.label == label } ||
+            raise(Invalid.new(:unknown_adjuster, path: "/marks", adjuster: label))
+        end
 
-      # How many ways to stand the solver compares.
-      def tries = family.tries(ways)
+        # How many ways to stand the solver compares.
+        def tries = family.tries(ways)
 
-      # What each adjuster drives and how many marks it has; but_for: labels left out.
-      def ways(but_for: []) = adjusters.reject { |adjuster| but_for.include?(adjuster.label) }.map { |adjuster| [adjuster.drives, adjuster.size] }
+        # What each adjuster drives and how many marks it has; but_for: labels left out.
+        def ways(but_for: [])
+          adjusters
+            .reject { |adjuster| but_for.include?(adjuster.label) }
+            .map { |adjuster| [adjuster.drives, adjuster.size] }
+        end
 
-      # {label => mark} to one index an adjuster, in the machine's order. Every adjuster once, nothing else.
-      def indices(marks)
-        unknown = marks.keys - adjusters.map(&:label)
-        raise Invalid.new(:unknown_adjuster, path: "/marks", adjuster: unknown.first) unless unknown.empty?
+        # {label => mark} to one index an adjuster, in the machine's order. Every adjuster once, nothing else.
+        def indices(marks)
+          unknown = marks.keys - adjusters.map(&:label)
+          raise Invalid.new(:unknown_adjuster, path: "/marks", adjuster: unknown.first) unless unknown.empty?
 
-        adjusters.map do |adjuster|
-          mark = marks.fetch(adjuster.label) { raise Invalid.new(:mark_missing, path: "/marks", adjuster: adjuster.label) }
-          adjuster.index(mark)
+          adjusters.map do |adjuster|
+            mark =
+              marks.fetch(adjuster.label) { raise Invalid.new(:mark_missing, path: "/marks", adjuster: adjuster.label) }
+            adjuster.index(mark)
+          rescue Invalid => e
+            raise e.path.start_with?("/marks") ? e : e.below("/marks")
+          end
+        end
+
+        def marks(indices) = adjusters.zip(indices).to_h { |adjuster, index| [adjuster.label, adjuster.marks[index]] }
+
+        # {constant => value} at one index an adjuster.
+        def parameters(indices)
+          adjusters
+            .each_with_index
+            .with_object(constants.dup) do |(adjuster, position), values|
+              travel = adjuster.travel[indices[position]]
+              adjuster.drives.each { |name, factor| values[name] += factor * travel }
+            end
+        end
+
+        # The least and the greatest value of a constant over all marks.
+        def reach(name)
+          driving = adjusters.select { |adjuster| adjuster.drives?(name) }
+          ends = driving.map { |adjuster| adjuster.travel.map { |travel| travel * adjuster.drives[name] }.minmax }
+          [0, 1].map { |side| constants.fetch(name) + ends.sum { |pair| pair[side] } }
+        end
+
+        # Whether some adjuster moves a constant.
+        def driven?(name) = adjusters.any? { |adjuster| adjuster.drives?(name) }
+
+        # Codes of all that is graded on it.
+        def graded
+          family.findings.each_value.select { |kind| kind.where_driven.nil? || driven?(kind.where_driven) }.map(&:code)
+        end
+
+        # What decides where an adjuster stands; nil where nothing does.
+        def deciding(adjuster)
+          kind = family.kind_of(adjuster.drives)
+          return unless kind
+
+          others = (adjusters - [adjuster]).filter_map { |other| family.kind_of(other.drives)&.name }
+          kind.beside.find { |name, _| others.include?(name) }&.last || kind.decides
+        end
+
+        private
+
+        # The far marks must stay possible too.
+        def check_reach(name)
+          range = family.constant(name).range
+          low, high = reach(name)
+          return if range.cover?(low) && range.cover?(high)
+
+          raise Invalid.new(
+                  :parameter_out_of_range,
+                  path: "/adjusters",
+                  name: name.to_s,
+                  low: range.min,
+                  high: range.max
+                )
+        end
+
+        def check_constant(name, value)
+          range = family.constant(name).range
+          return if value.is_a?(Numeric) && range.cover?(value)
+
+          raise Invalid.new(
+                  :constant_out_of_range,
+                  path: "/constants/#{name}",
+                  name: name.to_s,
+                  value: value,
+                  low: range.min,
+                  high: range.max
+                )
         rescue Invalid => e
-          raise e.path.start_with?("/marks") ? e : e.below("/marks")
+          raise e.path.start_with?("/constants") ? e : e.below("/constants")
         end
       end
-
-      def marks(indices) = adjusters.zip(indices).to_h { |adjuster, index| [adjuster.label, adjuster.marks[index]] }
-
-      # {constant => value} at one index an adjuster.
-      def parameters(indices)
-        adjusters.each_with_index.with_object(constants.dup) do |(adjuster, position), values|
-          travel = adjuster.travel[indices[position]]
-          adjuster.drives.each { |name, factor| values[name] += factor * travel }
-        end
-      end
-
-      # The least and the greatest value of a constant over all marks.
-      def reach(name)
-        driving = adjusters.select { |adjuster| adjuster.drives?(name) }
-        ends = driving.map { |adjuster| adjuster.travel.map { |travel| travel * adjuster.drives[name] }.minmax }
-        [0, 1].map { |side| constants.fetch(name) + ends.sum { |pair| pair[side] } }
-      end
-
-      # Whether some adjuster moves a constant.
-      def driven?(name) = adjusters.any? { |adjuster| adjuster.drives?(name) }
-
-      # Codes of all that is graded on it.
-      def graded = family.findings.each_value.select { |kind| kind.where_driven.nil? || driven?(kind.where_driven) }.map(&:code)
-
-      # What decides where an adjuster stands; nil where nothing does.
-      def deciding(adjuster)
-        kind = family.kind_of(adjuster.drives)
-        return unless kind
-
-        others = (adjusters - [adjuster]).filter_map { |other| family.kind_of(other.drives)&.name }
-        kind.beside.find { |name, _| others.include?(name) }&.last || kind.decides
-      end
-
-      private
-
-      # The far marks must stay possible too.
-      def check_reach(name)
-        range = family.constant(name).range
-        low, high = reach(name)
-        return if range.cover?(low) && range.cover?(high)
-
-        raise Invalid.new(:parameter_out_of_range, path: "/adjusters", name: name.to_s, low: range.min, high: range.max)
-      end
-
-      def check_constant(name, value)
-        range = family.constant(name).range
-        return if value.is_a?(Numeric) && range.cover?(value)
-
-        raise Invalid.new(:constant_out_of_range, path: "/constants/#{name}", name: name.to_s, value: value, low: range.min, high: range.max)
-      rescue Invalid => e
-        raise e.path.start_with?("/constants") ? e : e.below("/constants")
-      end
-    end
   end
 end

@@ -20,27 +20,43 @@ module Verglas
         family = Families.fetch(own.fetch("family"))
         family = family.told_by(known(own, family))
         told = family.constants.keys.map(&:to_s)
-        adjusters = own.fetch("adjusters").map do |adjuster|
-          adjuster.merge("travel" => adjuster["travel"] || [], "drives" => adjuster.fetch("drives").slice(*told))
-        end
+        adjusters =
+          own
+            .fetch("adjusters")
+            .map do |adjuster|
+              adjuster.merge("travel" => adjuster["travel"] || [], "drives" => adjuster.fetch("drives").slice(*told))
+            end
         build(own.merge("constants" => own.fetch("constants").slice(*told).compact), family, adjusters)
       end
 
       # Names of the constants whose value is known at every mark.
       def known(data, family)
-        moved_unknown = data.fetch("adjusters").reject { |adjuster| adjuster["travel"] }.flat_map { |adjuster| adjuster.fetch("drives").keys }
+        moved_unknown =
+          data
+            .fetch("adjusters")
+            .reject { |adjuster| adjuster["travel"] }
+            .flat_map { |adjuster| adjuster.fetch("drives").keys }
         (family.defaults.keys | data.fetch("constants").compact.keys.map(&:to_sym)) - moved_unknown.map(&:to_sym)
       end
 
       def build(data, family, adjusters)
-        Machine.new(id: data.fetch("id", ""), name: data.fetch("name", ""), family: family,
-                    constants: family.defaults.merge(data.fetch("constants").transform_keys(&:to_sym)), adjusters: adjusters(adjusters))
+        Machine.new(
+          id: data.fetch("id", ""),
+          name: data.fetch("name", ""),
+          family: family,
+          constants: family.defaults.merge(data.fetch("constants").transform_keys(&:to_sym)),
+          adjusters: adjusters(adjusters)
+        )
       end
 
       def adjusters(list)
         list.each_with_index.map do |adjuster, index|
-          Adjuster.new(label: adjuster.fetch("label"), marks: adjuster.fetch("marks"),
-                       travel: adjuster.fetch("travel").map(&:to_f), drives: adjuster.fetch("drives").transform_keys(&:to_sym))
+          Adjuster.new(
+            label: adjuster.fetch("label"),
+            marks: adjuster.fetch("marks"),
+            travel: adjuster.fetch("travel").map(&:to_f),
+            drives: adjuster.fetch("drives").transform_keys(&:to_sym)
+          )
         rescue Invalid => e
           raise e.below("/adjusters/#{index}")
         end

@@ -15,7 +15,8 @@ module Verglas
         end
         return if families.one?
 
-        moving = shared.select { |adjuster| families.each_value.any? { |family| ways(family, [adjuster]).first.first.any? } }
+        moving =
+          shared.select { |adjuster| families.each_value.any? { |family| ways(family, [adjuster]).first.first.any? } }
         own = families.map { |name, family| [family, ways(family, exercises.fetch(name).fetch("adjusters"))] }
         Family.check_tries(Station.tries(moving.map { |adjuster| adjuster["marks"].size }, own))
       end

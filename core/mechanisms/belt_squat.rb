@@ -15,7 +15,8 @@ module Verglas
 
       # The ring of the belt over the floor (mm), the client standing tall, or as straight as their knees may be.
       def ring_mm(place)
-        body.ankle_height + wishes[:sole_mm] + wishes[:mat_mm] + body.shank + body.thigh + FIGURES[:ring_over_hip_mm] - place[:belt_drop] + raised_mm(place) - sunk_mm(standing)
+        body.ankle_height + wishes[:sole_mm] + wishes[:mat_mm] + body.shank + body.thigh + FIGURES[:ring_over_hip_mm] -
+          place[:belt_drop] + raised_mm(place) - sunk_mm(standing)
       end
 
       # What the client stands on.
@@ -26,7 +27,9 @@ module Verglas
       def drop_at_mm(squat) = sunk_mm(squat) - sunk_mm(standing)
 
       # How far below standing tall.
-      def sunk_mm(squat) = (body.thigh * (1 - cos(squat.knee_deg - squat.ankle_deg))) + (body.shank * (1 - cos(squat.ankle_deg)))
+      def sunk_mm(squat)
+        (body.thigh * (1 - cos(squat.knee_deg - squat.ankle_deg))) + (body.shank * (1 - cos(squat.ankle_deg)))
+      end
 
       # Tall, where no limit of the knee forbids it.
       def standing = @standing ||= squat(wishes.envelope.from(:knee_flexion) || 0.0)
@@ -34,7 +37,15 @@ module Verglas
       # How deep this client squats.
       def deepest = @deepest ||= Linkages::Squat.deepest(limits, upto_deg: wanted_deg)
       def squat(knee_deg) = Linkages::Squat.at(knee_deg, limits)
-      def limits = @limits ||= Linkages::Squat::Limits.new(knee_deg: knee_limit_deg, hip_deg: hip_limit_deg, ankle_deg: ankle_limit_deg, lean: lean)
+      def limits
+        @limits ||=
+          Linkages::Squat::Limits.new(
+            knee_deg: knee_limit_deg,
+            hip_deg: hip_limit_deg,
+            ankle_deg: ankle_limit_deg,
+            lean: lean
+          )
+      end
       def ankle_limit_deg = @ankle_limit_deg ||= wishes.clamp(:ankle_dorsiflexion, wishes[:ankle_limit_deg])
       def hip_limit_deg = @hip_limit_deg ||= wishes.clamp(:hip_flexion, wishes[:hip_limit_deg])
       def knee_limit_deg = wishes.envelope.to(:knee_flexion)
@@ -48,7 +59,10 @@ module Verglas
 
       # Longer, and the load stays on its catch or meets the floor; shorter, and one squats deep to clip it (mm).
       def longest_mm(place)
-        [ring_mm(place) - place[:catch_height] - FIGURES[:lift_mm], ring_mm(place) - drop_mm - place[:lowest_anchor] - FIGURES[:bottom_mm]].min
+        [
+          ring_mm(place) - place[:catch_height] - FIGURES[:lift_mm],
+          ring_mm(place) - drop_mm - place[:lowest_anchor] - FIGURES[:bottom_mm]
+        ].min
       end
 
       def shortest_mm(place) = ring_mm(place) - shallow_mm - place[:catch_height]
@@ -57,7 +71,9 @@ module Verglas
       def shallow_mm = [FIGURES[:clip_share] * drop_mm, drop_at_mm(deepest)].min
 
       # The most links that are not too long, 0 where none is; and the fewest with which one still clips on.
-      def most_links(place) = ((longest_mm(place) - place[:hook_length]) / place[:link_pitch]).floor.clamp(0, place[:links].to_i)
+      def most_links(place)
+        ((longest_mm(place) - place[:hook_length]) / place[:link_pitch]).floor.clamp(0, place[:links].to_i)
+      end
       def fewest_links(place) = [1, ((shortest_mm(place) - place[:hook_length]) / place[:link_pitch]).ceil].max
 
       # By how much even a single link is too long (mm).
@@ -84,15 +100,29 @@ module Verglas
       end
 
       def findings_below(place, none)
-        [grade(:chain_bottom, bottom_room_mm(place), bottom_room_mm(place), (if none && bottom_room_mm(place) < FIGURES[:bottom_mm]
-                                                                               :bottoms_out
-                                                                             end)), grade(:chain_clip, clip_room_mm(place), clip_room_mm(place), (:clips_too_deep unless clips?(place))),
-         squat_depth, range_left(place)]
+        [
+          grade(
+            :chain_bottom,
+            bottom_room_mm(place),
+            bottom_room_mm(place),
+            (:bottoms_out if none && bottom_room_mm(place) < FIGURES[:bottom_mm])
+          ),
+          grade(:chain_clip, clip_room_mm(place), clip_room_mm(place), (:clips_too_deep unless clips?(place))),
+          squat_depth,
+          range_left(place)
+        ]
       end
 
       def quantities_of(_group, place)
-        { **deepest.to_h, depth_room_deg: depth_room_deg, range_left_deg: range_left_deg(place), ring_mm: ring_mm(place), drop_mm: drop_mm, longest_mm: longest_mm(place),
-                          **chain_quantities(place) }
+        {
+          **deepest.to_h,
+          depth_room_deg: depth_room_deg,
+          range_left_deg: range_left_deg(place),
+          ring_mm: ring_mm(place),
+          drop_mm: drop_mm,
+          longest_mm: longest_mm(place),
+          **chain_quantities(place)
+        }
       end
 
       # The knee, to nearly straight.
@@ -101,7 +131,11 @@ module Verglas
       # The client decides how deep.
       def ranges(_place)
         { bottom: deepest, top: squat(top_deg) }.each_with_object({}) do |(at, squat), all|
-          { knee_flexion: squat.knee_deg, hip_flexion: squat.hip_deg, ankle_dorsiflexion: squat.ankle_deg }.each do |motion, deg|
+          {
+            knee_flexion: squat.knee_deg,
+            hip_flexion: squat.hip_deg,
+            ankle_dorsiflexion: squat.ankle_deg
+          }.each do |motion, deg|
             (all[motion] ||= []) << Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg))
           end
         end
@@ -118,16 +152,28 @@ module Verglas
 
       # How far forward the trunk goes with the knee, as a share of its bend.
       def lean
-        return Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share_hung], past_share: 0.0) if family.traits[:without] == :belt_boxes
-        return Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share_given], past_share: 0.0) if wishes.hard.to(:hip_flexion)
+        if family.traits[:without] == :belt_boxes
+          return Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share_hung], past_share: 0.0)
+        end
+        if wishes.hard.to(:hip_flexion)
+          return Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share_given], past_share: 0.0)
+        end
 
-        Linkages::Squat::Lean.new(share: Linkages::Squat::FIGURES[:lean_share], past_share: Linkages::Squat::FIGURES[:past_right_angle_share])
+        Linkages::Squat::Lean.new(
+          share: Linkages::Squat::FIGURES[:lean_share],
+          past_share: Linkages::Squat::FIGURES[:past_right_angle_share]
+        )
       end
 
       # What is missing of the depth that is wanted, unless a caution or a clinician took it: then theirs is what is
       # wanted.
       def depth_room_deg = deepest.knee_deg - Linkages::Squat.deepest(hard_limits, upto_deg: wanted_deg).knee_deg
-      def hard_limits = limits.with(knee_deg: wishes.hard.to(:knee_flexion), hip_deg: wishes.hard.to(:hip_flexion) || Linkages::Squat::OPEN_DEG)
+      def hard_limits
+        limits.with(
+          knee_deg: wishes.hard.to(:knee_flexion),
+          hip_deg: wishes.hard.to(:hip_flexion) || Linkages::Squat::OPEN_DEG
+        )
+      end
       def squat_depth = grade(:squat_depth, depth_room_deg, depth_room_deg.abs < ALIKE_DEG ? 0.0 : depth_room_deg)
       def cos(deg) = Math.cos(Geometry::Angle.radians(deg))
 
@@ -138,8 +184,15 @@ module Verglas
       end
 
       def chain_quantities(place)
-        { shortest_mm: shortest_mm(place), chain_mm: chain_mm(place), whole_chain_mm: chain_of(place[:links], place), lift_mm: lift_mm(place), bottom_room_mm: bottom_room_mm(place),
-          clip_room_mm: clip_room_mm(place), clip_squat_mm: lift_mm(place) }
+        {
+          shortest_mm: shortest_mm(place),
+          chain_mm: chain_mm(place),
+          whole_chain_mm: chain_of(place[:links], place),
+          lift_mm: lift_mm(place),
+          bottom_room_mm: bottom_room_mm(place),
+          clip_room_mm: clip_room_mm(place),
+          clip_squat_mm: lift_mm(place)
+        }
       end
 
       def chain_of(links, place) = place[:hook_length] + (links * place[:link_pitch])

@@ -16,7 +16,9 @@ module Verglas
       def band_n = family.choices.key?(:band_help_n) ? wishes[:band_help_n] - wishes[:band_against_n] : 0.0
 
       # Of what is added, from nothing upwards; of what is placed as the mechanism has it.
-      def span(choice, place) = family.choices.fetch(choice).added? ? [0, family.choices.fetch(choice).most] : span_of(choice, place)
+      def span(choice, place)
+        family.choices.fetch(choice).added? ? [0, family.choices.fetch(choice).most] : span_of(choice, place)
+      end
 
       # Whether anything is carried beside body weight, or taken off it.
       def added? = !(held_kg.zero? && band_n.zero?)

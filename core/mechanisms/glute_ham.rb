@@ -19,7 +19,9 @@ module Verglas
       def leg_mm = body.ankle_height + wishes[:sole_mm] + body.shank
 
       # The knee over the middle of the pad, and over where it is wanted (mm, + further from the plate).
-      def knee_over_pad_mm(place) = Linkages::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: place[:plate_to_pad], sole_mm: wishes[:sole_mm])
+      def knee_over_pad_mm(place)
+        Linkages::HingeEffort.knee_over_pad_mm(body, plate_to_pad_mm: place[:plate_to_pad], sole_mm: wishes[:sole_mm])
+      end
       def knee_off_mm(place) = knee_over_pad_mm(place) - wishes[:knee_over_mm]
 
       # Knee bends with the body lowest and highest, within the client's own.
@@ -30,7 +32,13 @@ module Verglas
 
       # About the knee with the body so far above level.
       def torque_nm(body_deg, held: held_kg, band: band_n)
-        Linkages::HingeEffort.knee_nm(body, mass_kg: mass_kg, body_deg: body_deg, band_n: band, band_lever_mm: FIGURES[:band][:knee_lever_mm]) + held_nm(held, body_deg)
+        Linkages::HingeEffort.knee_nm(
+          body,
+          mass_kg: mass_kg,
+          body_deg: body_deg,
+          band_n: band,
+          band_lever_mm: FIGURES[:band][:knee_lever_mm]
+        ) + held_nm(held, body_deg)
       end
 
       def lead(_place) = Lead.new(motion: :knee_flexion, from_deg: bottom_deg, upto_deg: top_deg)
@@ -38,11 +46,22 @@ module Verglas
       def findings(_group, place) = [grade(:knee_over_pad, knee_off_mm(place)), range_left(place)]
 
       def quantities_of(_group, place)
-        { knee_over_pad_mm: knee_over_pad_mm(place), knee_off_mm: knee_off_mm(place), range_left_deg: range_left_deg(place), most_nm: torque_nm(bottom_deg), top_nm: torque_nm(bottom_deg) }
+        {
+          knee_over_pad_mm: knee_over_pad_mm(place),
+          knee_off_mm: knee_off_mm(place),
+          range_left_deg: range_left_deg(place),
+          most_nm: torque_nm(bottom_deg),
+          top_nm: torque_nm(bottom_deg)
+        }
       end
 
       def ranges(_place)
-        { knee_flexion: { bottom: bottom_deg, top: top_deg }.map { |at, deg| Reached.new(at: at, deg: deg, forced: false, target_deg: deg) } }
+        {
+          knee_flexion:
+            { bottom: bottom_deg, top: top_deg }.map do |at, deg|
+              Reached.new(at: at, deg: deg, forced: false, target_deg: deg)
+            end
+        }
       end
 
       def end_limited? = top_deg < UPRIGHT_DEG || bottom_deg.positive?
@@ -56,7 +75,8 @@ module Verglas
 
       # A weight at the chest, from the knee.
       def held_nm(held, body_deg)
-        held * Linkages::STANDARD_GRAVITY * (body.thigh + (FIGURES[:held][:at] * body.torso)) / 1000 * Math.cos(Geometry::Angle.radians(body_deg))
+        held * Linkages::STANDARD_GRAVITY * (body.thigh + (FIGURES[:held][:at] * body.torso)) / 1000 *
+          Math.cos(Geometry::Angle.radians(body_deg))
       end
     end
   end

@@ -9,7 +9,8 @@ module Verglas
       LATCH = TABLE[:latch]
       BODY_PARAMETERS = [*LEG, :torso].freeze
       RULES = {
-        stop: Rule.of(:stop_x, constants: 2) { |hack, at| hack.bottom(at).x_mm + hack.hip(at).s - hack.slack_target_mm },
+        stop:
+          Rule.of(:stop_x, constants: 2) { |hack, at| hack.bottom(at).x_mm + hack.hip(at).s - hack.slack_target_mm },
         reach: Rule.of(:latch_distance, constants: 2) { |hack, at| hack.reach_mm(at) - LATCH[:past_latch_mm] }
       }.freeze
 
@@ -31,7 +32,9 @@ module Verglas
       def loaded_room_mm(place) = latch_room_mm(place) - place[:sink_per_100_kg]
 
       # What is missing without a block, wherever in their window the feet stand (mm).
-      def shortfall_mm(place) = [without_block(place) { |bare, there| bare.needed_mm(there) - bare.greatest_reach_mm(there) }, 0.0].max
+      def shortfall_mm(place)
+        [without_block(place) { |bare, there| bare.needed_mm(there) - bare.greatest_reach_mm(there) }, 0.0].max
+      end
 
       # From the shoulder pads to where the carriage stands clear of its latch, the shoulders sunk (mm).
       def needed_mm(place) = place[:latch_distance] + LATCH[:past_latch_mm] + wishes[:sink_mm]
@@ -57,7 +60,9 @@ module Verglas
       def reach_at_mm(place, foot_mm) = body.torso + leg(place).x_towards_bend(standing_bend_deg, foot_mm)
 
       # An empty window has its one place.
-      def feet_window(place) = window(place).then { |seen| seen.empty? ? [seen.heel_mm] * 2 : [seen.low_mm, seen.high_mm] }
+      def feet_window(place)
+        window(place).then { |seen| seen.empty? ? [seen.heel_mm] * 2 : [seen.low_mm, seen.high_mm] }
+      end
 
       # nil where no place of the window reaches the latch.
       def reaching_foot_mm(place)
@@ -80,7 +85,9 @@ module Verglas
         yield(bare, bare.place(place.parameters))
       end
 
-      def further_quantities(place) = { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), loaded_room_mm: loaded_room_mm(place) }
+      def further_quantities(place)
+        { reach_mm: reach_mm(place), latch_room_mm: latch_room_mm(place), loaded_room_mm: loaded_room_mm(place) }
+      end
     end
   end
 end

@@ -24,8 +24,10 @@ module Verglas
 
       # Between the marks of what moves the pad (mm); of the pad's marks each serves all creases up to the next one.
       def pitch_mm
-        @pitch_mm ||= @pad && @pad.size > 1 ? @pad.travel.minmax.then { |low, high| (high - low) / (@pad.size - 1) } * @pad.drives[:pad_top].abs : 0.0
+        @pitch_mm ||= @pad && @pad.size > 1 ? mean_travel_mm(@pad) * @pad.drives[:pad_top].abs : 0.0
       end
+
+      def mean_travel_mm(adjuster) = adjuster.travel.minmax.then { |low, high| (high - low) / (adjuster.size - 1) }
 
       # The gap that the next mark would leave (mm); nil where none comes nearer.
       def next_gap_mm(place)
@@ -37,7 +39,9 @@ module Verglas
       def level? = family.traits[:level]
 
       # From the foot plate, or from a roller that holds the heels, to the crease of the hip (mm).
-      def crease_mm(place) = body.ankle_height + wishes[:sole_mm] + body.shank + body.thigh - (place.parameters[:heel_roller] || 0.0)
+      def crease_mm(place)
+        body.ankle_height + wishes[:sole_mm] + body.shank + body.thigh - (place.parameters[:heel_roller] || 0.0)
+      end
       def gap_mm(place) = crease_mm(place) - place[:pad_top]
 
       # The least gap that is wanted.
@@ -55,7 +59,12 @@ module Verglas
 
       # As far as this client may be let down: hinge and hip, and not past hanging.
       def own_bottom_deg(place) = [*own_bends_deg, bench_deg(place) + FIGURES[:bottom][:steepest_deg]].min
-      def own_bends_deg = @own_bends_deg ||= [*BENDS.filter_map { |motion| wishes.envelope.to(motion) }, *wishes.envelope.from(:hip_extension)&.-@]
+      def own_bends_deg
+        @own_bends_deg ||= [
+          *BENDS.filter_map { |motion| wishes.envelope.to(motion) },
+          *wishes.envelope.from(:hip_extension)&.-@
+        ]
+      end
 
       # The hip's bend by two names: with soft knees, and with bent ones.
       BENDS = %i[hip_hinge hip_flexion].freeze
@@ -69,7 +78,8 @@ module Verglas
 
       # About the hip with the trunk so far above level.
       def torque_nm(trunk_deg, held: held_kg, band: band_n)
-        Linkages::HingeEffort.hip_nm(body, mass_kg: mass_kg, held_kg: held, trunk_deg: trunk_deg) - (band * FIGURES[:band][:hip_lever_mm] / 1000)
+        Linkages::HingeEffort.hip_nm(body, mass_kg: mass_kg, held_kg: held, trunk_deg: trunk_deg) -
+          (band * FIGURES[:band][:hip_lever_mm] / 1000)
       end
 
       def top_nm(place) = torque_nm(trunk_deg(place, top_deg))
@@ -82,13 +92,30 @@ module Verglas
       end
 
       # Benches that are compared: none flatter than this client may be on (degrees).
-      def compared_deg = FIGURES[:compared][:bench_deg].select { |deg| deg >= (family.wishes.key?(:least_angle_deg) ? wishes[:least_angle_deg] : 0) }
+      def compared_deg
+        FIGURES[:compared][:bench_deg].select do |deg|
+          deg >= (family.wishes.key?(:least_angle_deg) ? wishes[:least_angle_deg] : 0)
+        end
+      end
 
-      def findings(_group, place) = [hip_gap(place), (slope(place) unless level?), bottom(place), range_left(place)].compact
+      def findings(_group, place)
+        [hip_gap(place), (slope(place) unless level?), bottom(place), range_left(place)].compact
+      end
 
       def quantities_of(_group, place)
-        { hip_crease_mm: crease_mm(place), gap_mm: gap_mm(place), bench_angle_deg: bench_deg(place), slope_room_deg: slope_room_deg(place), bottom_deg: bottom_deg(place),
-          range_left_deg: range_left_deg(place), bottom_room_deg: bottom_room_deg(place), top_deg: top_deg, bottom_nm: bottom_nm(place), top_nm: top_nm(place), most_nm: most_nm(place) }
+        {
+          hip_crease_mm: crease_mm(place),
+          gap_mm: gap_mm(place),
+          bench_angle_deg: bench_deg(place),
+          slope_room_deg: slope_room_deg(place),
+          bottom_deg: bottom_deg(place),
+          range_left_deg: range_left_deg(place),
+          bottom_room_deg: bottom_room_deg(place),
+          top_deg: top_deg,
+          bottom_nm: bottom_nm(place),
+          top_nm: top_nm(place),
+          most_nm: most_nm(place)
+        }
       end
 
       # Between two holes the one that leaves the hip freer: the smallest gap that is not too small; where all are, the
@@ -104,9 +131,17 @@ module Verglas
       def settled(place) = wishes[:bottom_deg] ? {} : { bottom_deg: bottom_deg(place) }
 
       def ranges(place)
-        reached = ->(motion, at, deg) { Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg)) }
-        bends = BENDS.to_h { |motion| [motion, [reached[motion, :bottom, bottom_deg(place)], reached[motion, :top, top_deg]]] }
-        { **bends, hip_extension: [reached[:hip_extension, :bottom, -bottom_deg(place)], reached[:hip_extension, :top, -top_deg]] }
+        reached = ->(motion, at, deg) do
+          Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg))
+        end
+        bends =
+          BENDS.to_h do |motion|
+            [motion, [reached[motion, :bottom, bottom_deg(place)], reached[motion, :top, top_deg]]]
+          end
+        {
+          **bends,
+          hip_extension: [reached[:hip_extension, :bottom, -bottom_deg(place)], reached[:hip_extension, :top, -top_deg]]
+        }
       end
 
       def limits_at(place, share) = { hinge: bend_at(place, share) }
@@ -121,13 +156,15 @@ module Verglas
 
       # Each angle of the bench that is steep enough, steepest first; then what is held.
       def rungs
-        return [rung, *weighted] if level?
+        return rung, *weighted if level?
 
         angles = bench_angles.select { |deg| deg >= wishes[:least_angle_deg] }.sort.reverse
         angles.empty? ? [] : [*angles.map { |deg| rung(deg: deg) }, *weighted(deg: angles.last)]
       end
 
-      def bottom(place) = bottom_room_deg(place).then { |room| grade(:hinge_bottom, room, room, (:past_own_bend if room < -TOUCHES)) }
+      def bottom(place)
+        bottom_room_deg(place).then { |room| grade(:hinge_bottom, room, room, (:past_own_bend if room < -TOUCHES)) }
+      end
 
       private
 
@@ -136,7 +173,11 @@ module Verglas
       # At every mark of what turns the bench.
       def bench_angles
         turning = @machine.adjusters.find { |adjuster| adjuster.drives?(:bench_angle) }
-        turning ? turning.travel.map { |travel| @machine.constants[:bench_angle] + (travel * turning.drives[:bench_angle]) } : [@machine.constants[:bench_angle]]
+        if turning
+          turning.travel.map { |travel| @machine.constants[:bench_angle] + (travel * turning.drives[:bench_angle]) }
+        else
+          [@machine.constants[:bench_angle]]
+        end
       end
 
       def span_of(_choice, place) = [FIGURES[:bottom][:least_deg], own_bottom_deg(place)].sort
@@ -156,7 +197,9 @@ module Verglas
       end
 
       def slope_room_deg(place) = level? ? 0.0 : bench_deg(place) - wishes[:least_angle_deg]
-      def slope(place) = slope_room_deg(place).then { |room| grade(:bench_slope, room, room, (:too_flat if room.negative?)) }
+      def slope(place)
+        slope_room_deg(place).then { |room| grade(:bench_slope, room, room, (:too_flat if room.negative?)) }
+      end
 
       # Two bends, or two marks, are told apart from here (degrees, mm): what is placed is placed in whole ones.
       TOUCHES = 0.5

@@ -15,7 +15,8 @@ module Verglas
       # How high the top of the knee stands over the block at a heel drop (mm).
       def knee_top_mm(drop_deg)
         drop = Geometry::Angle.radians(drop_deg)
-        ((body.ankle_height + wishes[:sole_mm]) * Math.cos(drop)) - (BALL_SHARE * body.foot * Math.sin(drop)) + body.shank + body.knee_top
+        ((body.ankle_height + wishes[:sole_mm]) * Math.cos(drop)) - (BALL_SHARE * body.foot * Math.sin(drop)) +
+          body.shank + body.knee_top
       end
 
       # The client's own lowest place of the heels, and their highest, within every limit (degrees): the shin stands
@@ -36,17 +37,28 @@ module Verglas
       def slack_mm(place) = low_mm - place[:pad_above_block]
       def clears_mm(place) = high_mm - place[:pad_above_block] - place[:catch_rise]
 
-      def findings(group, place) = group == :joint ? [pad_slack(place), range_left(place)] : [grade(:catch_clear, clears_mm(place))]
+      def findings(group, place)
+        group == :joint ? [pad_slack(place), range_left(place)] : [grade(:catch_clear, clears_mm(place))]
+      end
 
       def quantities_of(group, place)
         return { clears_mm: clears_mm(place) } unless group == :joint
 
-        { low_mm: low_mm, high_mm: high_mm, slack_mm: slack_mm(place), heel_drop_deg: heel_drop_deg, range_left_deg: range_left_deg(place) }
+        {
+          low_mm: low_mm,
+          high_mm: high_mm,
+          slack_mm: slack_mm(place),
+          heel_drop_deg: heel_drop_deg,
+          range_left_deg: range_left_deg(place)
+        }
       end
 
       # The client decides how low the heels go.
       def ranges(_place)
-        ends = { bottom: heel_drop_deg, top: top_deg }.map { |at, deg| Reached.new(at: at, deg: deg, forced: false, target_deg: deg) }
+        ends =
+          { bottom: heel_drop_deg, top: top_deg }.map do |at, deg|
+            Reached.new(at: at, deg: deg, forced: false, target_deg: deg)
+          end
         { heel_drop: ends, ankle_dorsiflexion: ends }
       end
 

@@ -9,12 +9,19 @@ module Verglas
       BODY_PARAMETERS = [*LEG, :hip_rise].freeze
       RULES = {
         recline: Rule.of(:trunk_angle, unit: :deg),
-        stop: Rule.of(:stop_x, constants: 2) { |press, at| press.bottom(at).x_mm + press.hip(at).s - press.slack_target_mm },
+        stop:
+          Rule.of(:stop_x, constants: 2) do |press, at|
+            press.bottom(at).x_mm + press.hip(at).s - press.slack_target_mm
+          end,
         reach: Rule.of(:latch_x),
         rest: Rule.of(:rest_x, constants: 2) { |press, at| press.bottom(at).x_mm + press.hip(at).s }
       }.freeze
 
-      def hip(place) = stance(place).once(:hip) { Linkages::PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle]) }
+      def hip(place)
+        stance(place).once(:hip) do
+          Linkages::PressSeat.hip(body, trunk_deg: place[:trunk_angle], seat_deg: place[:seat_angle])
+        end
+      end
       def trunk_deg(place) = place[:trunk_angle]
 
       # How far from straight the leg still is where the sled unlatches (mm), or from where this client's knee has its
@@ -50,13 +57,17 @@ module Verglas
 
       # A sled slides down its rail; a stack hangs on a cable.
       def force_per_kg(place)
-        Linkages::STANDARD_GRAVITY * (place.parameters[:stack_ratio] || Math.sin(Geometry::Angle.radians(place[:rail_incline])))
+        Linkages::STANDARD_GRAVITY *
+          (place.parameters[:stack_ratio] || Math.sin(Geometry::Angle.radians(place[:rail_incline])))
       end
 
       def load_quantities(place) = place.parameters.key?(:sled_mass) ? { empty_force_n: force_n(place, 0.0) } : {}
 
       def further_quantities(place)
-        { back_from_level_deg: place[:trunk_angle] + place[:rail_incline], **(latches? ? { latch_room_mm: latch_room_mm(place) } : {}) }
+        {
+          back_from_level_deg: place[:trunk_angle] + place[:rail_incline],
+          **(latches? ? { latch_room_mm: latch_room_mm(place) } : {})
+        }
       end
     end
   end

@@ -32,7 +32,9 @@ module Verglas
       # A hinged bench keeps the thigh along its leg part; on a flat one the pad under the hips lifts its upper end.
       def thigh_slope_deg = hinged? ? 0.0 : -Geometry::Angle.arcsine_deg(wishes[:hip_pad_mm] / body.thigh)
 
-      def joint(parameters) = Geometry::Point.new(wishes[:knee_laid_mm], parameters[:pivot_above_bench] - body.knee_front)
+      def joint(parameters)
+        Geometry::Point.new(wishes[:knee_laid_mm], parameters[:pivot_above_bench] - body.knee_front)
+      end
 
       # How far the kneecap's upper edge lies beyond the pad's end, and how far it wants to.
       def kneecap_clear_mm(place) = place.joint.s - KNEECAP_EDGE_MM - place[:bench_end]
@@ -56,7 +58,13 @@ module Verglas
       def joint_findings(place) = [offset(place), grade(:kneecap_clear, kneecap_clear_mm(place))]
 
       def joint_quantities(place)
-        { knee_s_mm: place.joint.s, knee_n_mm: place.joint.n, offset_mm: place.joint.norm, thigh_slope_deg: thigh_slope_deg, kneecap_clear_mm: kneecap_clear_mm(place) }
+        {
+          knee_s_mm: place.joint.s,
+          knee_n_mm: place.joint.n,
+          offset_mm: place.joint.norm,
+          thigh_slope_deg: thigh_slope_deg,
+          kneecap_clear_mm: kneecap_clear_mm(place)
+        }
       end
     end
   end

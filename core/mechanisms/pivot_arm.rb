@@ -23,7 +23,8 @@ module Verglas
       # Ends on the wrong side of one another.
       def self.disorder(machine)
         at = machine.constants
-        backwards = at.key?(:start_angle) && !((at[:start_angle] - at[:end_angle]) * machine.family.traits[:side]).positive?
+        backwards =
+          at.key?(:start_angle) && !((at[:start_angle] - at[:end_angle]) * machine.family.traits[:side]).positive?
         backwards ? [[:arc_backwards, %i[start_angle end_angle]]] : []
       end
 
@@ -43,12 +44,20 @@ module Verglas
       def straightens? = side.positive?
 
       def contact(place, arm_deg)
-        Linkages::RollerContact.at(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, arm_deg: arm_deg)
+        Linkages::RollerContact.at(
+          knee: place.joint,
+          reach_mm: place[:roller_reach],
+          clearance_mm: clearance_mm(place),
+          side: side,
+          arm_deg: arm_deg
+        )
       end
 
       # At the start, in the middle and at the end of the arc.
       def contacts(place)
-        place.once(:contacts) { [place[:start_angle], middle_deg(place), place[:end_angle]].map { |arm_deg| contact(place, arm_deg) } }
+        place.once(:contacts) do
+          [place[:start_angle], middle_deg(place), place[:end_angle]].map { |arm_deg| contact(place, arm_deg) }
+        end
       end
 
       def lever_mm(place) = (contacts(place)[1].contact_mm if family.told.include?(:arm))
@@ -64,30 +73,47 @@ module Verglas
       # The findings of one group of adjusters.
       def findings(group, place)
         case group
-        when :arm then arm_findings(place)
-        when :joint then joint_findings(place)
-        else []
+        when :arm
+          arm_findings(place)
+        when :joint
+          joint_findings(place)
+        else
+          []
         end
       end
 
       # Every number of one group.
       def quantities_of(group, place)
         case group
-        when :arm then ArmQuantities.of(self, place)
-        when :joint then joint_quantities(place)
-        else {}
+        when :arm
+          ArmQuantities.of(self, place)
+        when :joint
+          joint_quantities(place)
+        else
+          {}
         end
       end
 
       # A limit is not met by leaving the pivot: where a caution's or a clinician's word on the knee stands, the knee
       # comes first.
-      def precedence(place) = wishes.hard[:knee_flexion] == Body::Envelope::OPEN ? [] : [[band(:offset).severity(place.joint.norm), 1].max]
+      def precedence(place)
+        wishes.hard[:knee_flexion] == Body::Envelope::OPEN ? [] : [[band(:offset).severity(place.joint.norm), 1].max]
+      end
 
       # The knee at both ends of the arc: at the start the machine forces it; at the end only where a stop can be set.
       def ranges(place)
         first, _, last = contacts(place)
-        { knee_flexion: [Reached.new(at: :start, deg: knee_bend_deg(first.shin_deg), forced: true, target_deg: start_target_deg),
-                         Reached.new(at: :end, deg: @end_adjustable ? knee_bend_deg(last.shin_deg) : turning_bend_deg(place), forced: @end_adjustable, target_deg: end_target_deg)] }
+        {
+          knee_flexion: [
+            Reached.new(at: :start, deg: knee_bend_deg(first.shin_deg), forced: true, target_deg: start_target_deg),
+            Reached.new(
+              at: :end,
+              deg: @end_adjustable ? knee_bend_deg(last.shin_deg) : turning_bend_deg(place),
+              forced: @end_adjustable,
+              target_deg: end_target_deg
+            )
+          ]
+        }
       end
 
       # From where the machine begins to where the client turns back.
@@ -105,7 +131,13 @@ module Verglas
       end
 
       # What is aimed at, cut to what the client's knee may do: the bend at the start, and at the end (degrees).
-      def start_target_deg = @start_target_deg ||= wishes.clamp(:knee_flexion, straightens? ? wishes[:start_bend_deg] : clear_of_hamstrings(wishes[:start_bend_deg]))
+      def start_target_deg
+        @start_target_deg ||=
+          wishes.clamp(
+            :knee_flexion,
+            straightens? ? wishes[:start_bend_deg] : clear_of_hamstrings(wishes[:start_bend_deg])
+          )
+      end
       def end_target_deg = @end_target_deg ||= wishes.clamp(:knee_flexion, wanted_end_deg)
 
       # Whether it is the client's own range, and not the house rule, that ends the movement.
@@ -117,7 +149,9 @@ module Verglas
         wanted = arm_at(end_target_deg, place)
         first = place[:start_angle]
         last = place[:end_angle]
-        return [last, (end_target_deg - knee_bend_deg(contact(place, last).shin_deg)).abs] if ((wanted - last) * side).negative?
+        if ((wanted - last) * side).negative?
+          return last, (end_target_deg - knee_bend_deg(contact(place, last).shin_deg)).abs
+        end
 
         [((wanted - first) * side).positive? ? first : wanted, 0.0]
       end
@@ -126,13 +160,20 @@ module Verglas
       def lead(place)
         return unless family.told.include?(:arm)
 
-        from, upto = [place[:start_angle], turning(place).first].map { |arm_deg| knee_bend_deg(contact(place, arm_deg).shin_deg) }
+        from, upto =
+          [place[:start_angle], turning(place).first].map { |arm_deg| knee_bend_deg(contact(place, arm_deg).shin_deg) }
         Lead.new(motion: :knee_flexion, from_deg: from, upto_deg: upto)
       end
 
       # The arm's angle with the knee bent so far, the knee where it now is (degrees).
       def arm_at(bend_deg, place)
-        Linkages::RollerContact.arm_deg(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: bend_deg + thigh_slope_deg)
+        Linkages::RollerContact.arm_deg(
+          knee: place.joint,
+          reach_mm: place[:roller_reach],
+          clearance_mm: clearance_mm(place),
+          side: side,
+          shin_deg: bend_deg + thigh_slope_deg
+        )
       end
 
       # How a creep test on this arm is read (Fitting::CreepTest): reach and clearance in mm, and the side; nil where it
@@ -142,11 +183,16 @@ module Verglas
       end
 
       # Where comfort says where the roller lies its place is told, not graded; not where a caution wants it higher.
-      def by_comfort? = wishes.values.fetch(:contact_by_comfort, 0).positive? && wishes[:contact_above_ankle_mm] <= family.wishes[:contact_above_ankle_mm].default
+      def by_comfort?
+        wishes.values.fetch(:contact_by_comfort, 0).positive? &&
+          wishes[:contact_above_ankle_mm] <= family.wishes[:contact_above_ankle_mm].default
+      end
 
       private
 
-      def wanted_end_deg = straightens? ? clear_of_hamstrings(wishes[:end_bend_deg]) : clear_of_slack(wishes[:end_bend_deg])
+      def wanted_end_deg
+        straightens? ? clear_of_hamstrings(wishes[:end_bend_deg]) : clear_of_slack(wishes[:end_bend_deg])
+      end
 
       # Seated, hamstrings may stop the knee before it is straight.
       def clear_of_hamstrings(bend_deg)
@@ -160,7 +206,11 @@ module Verglas
         slack && !straightens? ? [bend_deg, slack - CLEAR_OF_SLACK_DEG].min : bend_deg
       end
 
-      def offset(place) = place.joint.norm.then { |off| grade(:offset, off, off, (:far_from_pivot if off > FAULTS[:far_from_pivot][:offset_over_mm])) }
+      def offset(place)
+        place.joint.norm.then do |off|
+          grade(:offset, off, off, (:far_from_pivot if off > FAULTS[:far_from_pivot][:offset_over_mm]))
+        end
+      end
 
       def arm_findings(place)
         first, middle, last = contacts(place)

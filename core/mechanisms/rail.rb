@@ -31,20 +31,35 @@ module Verglas
       def from_hip(place, name) = place[name] - hip(place).s
 
       # The first place with such a leg on its plate: places that differ alone in what has no say in it share its leg.
-      def stance(place) = place.once(:stance) { (@stances ||= {})[place.parameters.except(ends, *beside_stance)] ||= place }
+      def stance(place)
+        place.once(:stance) { (@stances ||= {})[place.parameters.except(ends, *beside_stance)] ||= place }
+      end
 
       # Constants beside what ends the travel that the leg does not depend on.
       def beside_stance = []
 
       def leg(place)
         stance(place).once(:leg) do
-          Linkages::ClosedLeg.new(body: body, trunk_deg: trunk_deg(place), plate_deg: place[:plate_angle], plate_y_mm: place[:plate_y] - hip(place).n, sole_mm: sole_mm)
+          Linkages::ClosedLeg.new(
+            body: body,
+            trunk_deg: trunk_deg(place),
+            plate_deg: place[:plate_angle],
+            plate_y_mm: place[:plate_y] - hip(place).n,
+            sole_mm: sole_mm
+          )
         end
       end
 
       def window(place)
         stance(place).once(:window) do
-          Linkages::FootWindow.new(leg(place), limits: limits, plate_length_mm: place[:plate_length], target_deg: wishes[:target_bend_deg], top_deg: top_deg, lowest_mm: lowest_mm(place))
+          Linkages::FootWindow.new(
+            leg(place),
+            limits: limits,
+            plate_length_mm: place[:plate_length],
+            target_deg: wishes[:target_bend_deg],
+            top_deg: top_deg,
+            lowest_mm: lowest_mm(place)
+          )
         end
       end
 
@@ -53,7 +68,11 @@ module Verglas
 
       # How deep the movement could go, and where it turns; where not even the top can be reached, the leg as near as it
       # comes.
-      def deepest(place) = stance(place).once(:deepest) { window(place).deepest(foot_mm(place)) || Linkages::FootWindow::Deepest.new(0.0, :reach) }
+      def deepest(place)
+        stance(place).once(:deepest) do
+          window(place).deepest(foot_mm(place)) || Linkages::FootWindow::Deepest.new(0.0, :reach)
+        end
+      end
 
       def bottom(place)
         stance(place).once(:bottom) do
@@ -104,26 +123,46 @@ module Verglas
 
       # To which bend of the hip a stop may let it: a little past what was measured, not past a caution's or a
       # clinician's word.
-      def hip_at_stop_to_deg = [hip_limit_deg + Body::Margins.past_deg(:press_stop), wishes.hard.to(:hip_flexion)].compact.min
+      def hip_at_stop_to_deg
+        [hip_limit_deg + Body::Margins.past_deg(:press_stop), wishes.hard.to(:hip_flexion)].compact.min
+      end
       def range_left_deg(place) = bottom(place).bend_deg - top_deg
 
       def limits
-        @limits ||= Linkages::FootWindow::Limits.new(hip_bend_deg: hip_limit_deg, ankle_bend_deg: ankle_limit_deg, knee_bend_deg: knee_limit_deg, toes: TOES.fetch(wishes[:toes].to_i))
+        @limits ||=
+          Linkages::FootWindow::Limits.new(
+            hip_bend_deg: hip_limit_deg,
+            ankle_bend_deg: ankle_limit_deg,
+            knee_bend_deg: knee_limit_deg,
+            toes: TOES.fetch(wishes[:toes].to_i)
+          )
       end
 
       def findings(group, place)
         case group
-        when :joint then [depth(place), stop(place), *further(place), range_left(place)]
-        when :width then [feet_wide(place)]
-        else []
+        when :joint
+          [depth(place), stop(place), *further(place), range_left(place)]
+        when :width
+          [feet_wide(place)]
+        else
+          []
         end
       end
 
       # Where the feet are best, and how far they can be moved.
-      def settled(place) = { foot_mm: foot_mm(place), **Linkages::Stance.of(body, place[:plate_width], wishes.values).to_h }.select { |name, _| wishes[name].nil? }
+      def settled(place)
+        {
+          foot_mm: foot_mm(place),
+          **Linkages::Stance.of(body, place[:plate_width], wishes.values).to_h
+        }.select { |name, _| wishes[name].nil? }
+      end
 
       def span(choice, place)
-        { foot_mm: feet_between(place), stance_mm: [0.0, TABLE[:stance][:widest_mm]], turn_deg: [0.0, TABLE[:stance][:furthest_deg]] }.fetch(choice)
+        {
+          foot_mm: feet_between(place),
+          stance_mm: [0.0, TABLE[:stance][:widest_mm]],
+          turn_deg: [0.0, TABLE[:stance][:furthest_deg]]
+        }.fetch(choice)
       end
 
       # From the outer edge of the wider shoe to the plate's (mm); less than nothing where it hangs over.
@@ -132,12 +171,29 @@ module Verglas
       # Both joints where the client turns, and where the machine ends the travel.
       def ranges(place)
         state = turning(place)
-        end_of = ->(motion, deg) { Reached.new(at: :stop, deg: deg, forced: true, target_deg: wishes.clamp(motion, deg)) }
-        free = ->(motion, deg, at = :bottom) { Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg)) }
+        end_of = ->(motion, deg) do
+          Reached.new(at: :stop, deg: deg, forced: true, target_deg: wishes.clamp(motion, deg))
+        end
+        free = ->(motion, deg, at = :bottom) do
+          Reached.new(at: at, deg: deg, forced: false, target_deg: wishes.clamp(motion, deg))
+        end
         begins = top(place)
-        { knee_flexion: [free[:knee_flexion, state.knee_bend_deg], end_of[:knee_flexion, stopped(place).knee_bend_deg], free[:knee_flexion, begins.knee_bend_deg, :top]],
-          hip_flexion: [free[:hip_flexion, state.hip_bend_deg], end_of[:hip_flexion, stopped(place).hip_bend_deg], free[:hip_flexion, begins.hip_bend_deg, :top]],
-          ankle_dorsiflexion: [free[:ankle_dorsiflexion, state.ankle_bend_deg], free[:ankle_dorsiflexion, begins.ankle_bend_deg, :top]] }
+        {
+          knee_flexion: [
+            free[:knee_flexion, state.knee_bend_deg],
+            end_of[:knee_flexion, stopped(place).knee_bend_deg],
+            free[:knee_flexion, begins.knee_bend_deg, :top]
+          ],
+          hip_flexion: [
+            free[:hip_flexion, state.hip_bend_deg],
+            end_of[:hip_flexion, stopped(place).hip_bend_deg],
+            free[:hip_flexion, begins.hip_bend_deg, :top]
+          ],
+          ankle_dorsiflexion: [
+            free[:ankle_dorsiflexion, state.ankle_bend_deg],
+            free[:ankle_dorsiflexion, begins.ankle_bend_deg, :top]
+          ]
+        }
       end
 
       def end_limited? = knee_limit_deg ? knee_limit_deg < wishes[:target_bend_deg] : false
@@ -170,7 +226,9 @@ module Verglas
       end
 
       # The knee, which straightens; as far as the plate has gone by then.
-      def lead(place) = Lead.new(motion: :knee_flexion, from_deg: turning(place).knee_bend_deg, upto_deg: top(place).knee_bend_deg)
+      def lead(place)
+        Lead.new(motion: :knee_flexion, from_deg: turning(place).knee_bend_deg, upto_deg: top(place).knee_bend_deg)
+      end
 
       def share_at(place, deg)
         from, at, upto = [turning(place), leg(place).towards_bend(deg, foot_mm(place)), top(place)].map(&:x_mm)
@@ -195,11 +253,17 @@ module Verglas
       # come first.
       def feet_between(place)
         seen = window(place)
-        plate = seen.plate_mm or return [0.0, 0.0]
-        return [seen.heel_mm, seen.heel_mm] if seen.empty?
+        plate = seen.plate_mm or return 0.0, 0.0
+        return seen.heel_mm, seen.heel_mm if seen.empty?
 
-        least, most = TABLE[:unmeasured].values_at(:lowest_share, :highest_share).map { |share| seen.low_mm + (share * (seen.high_mm - seen.low_mm)) }
-        [(wishes.known?(:ankle, :ankle_dorsiflexion) ? plate.min : least), (wishes.known?(:hip_bend, :hip_flexion) ? plate.max : most)]
+        least, most =
+          TABLE[:unmeasured]
+            .values_at(:lowest_share, :highest_share)
+            .map { |share| seen.low_mm + (share * (seen.high_mm - seen.low_mm)) }
+        [
+          (wishes.known?(:ankle, :ankle_dorsiflexion) ? plate.min : least),
+          (wishes.known?(:hip_bend, :hip_flexion) ? plate.max : most)
+        ]
       end
 
       # With an ankle caution the feet stay in the middle of the plate or above.

@@ -10,7 +10,9 @@ module Verglas
 
       module_function
 
-      def of(family) = Machines::Machine.new(id: "", name: "", family: family, constants: middle(family), adjusters: kinds(family))
+      def of(family)
+        Machines::Machine.new(id: "", name: "", family: family, constants: middle(family), adjusters: kinds(family))
+      end
 
       # One without adjusters, with some constants as they are known, and some of them longer by so much.
       def taped(family, known, longer = {})
@@ -20,10 +22,16 @@ module Verglas
       end
 
       # {constant => the middle of its usual range, or what holds where nobody taped it}
-      def middle(family) = family.constants.transform_values { |constant| constant.default || ((constant.usual.min + constant.usual.max) / 2.0) }
+      def middle(family)
+        family.constants.transform_values do |constant|
+          constant.default || ((constant.usual.min + constant.usual.max) / 2.0)
+        end
+      end
 
       def kinds(family)
-        family.kinds.each_value.map { |kind| Machines::Adjuster.new(label: kind.name.to_s, marks: %w[1 2], travel: [0.0, TRAVEL], drives: kind.drives) }
+        family.kinds.each_value.map do |kind|
+          Machines::Adjuster.new(label: kind.name.to_s, marks: %w[1 2], travel: [0.0, TRAVEL], drives: kind.drives)
+        end
       end
       private_class_method :middle, :kinds
     end

@@ -19,7 +19,8 @@ module Verglas
       # Arms which open for one that closes, and the other way round.
       def self.disorder(machine)
         at = machine.constants
-        backwards = at.key?(:start_angle) && !((at[:start_angle] - at[:end_angle]) * machine.family.traits[:side]).positive?
+        backwards =
+          at.key?(:start_angle) && !((at[:start_angle] - at[:end_angle]) * machine.family.traits[:side]).positive?
         backwards ? [[:arc_backwards, %i[start_angle end_angle]]] : []
       end
 
@@ -32,7 +33,10 @@ module Verglas
 
       # The hip's joint from the pivot.
       def joint(parameters)
-        Geometry::Point.new(parameters[:back_face] + body.hip_depth - parameters[:pivot_depth], parameters[:pivot_half_width] - half_hips_mm)
+        Geometry::Point.new(
+          parameters[:back_face] + body.hip_depth - parameters[:pivot_depth],
+          parameters[:pivot_half_width] - half_hips_mm
+        )
       end
 
       def half_hips_mm = FIGURES[:hips][:half_width_share] * body.stature
@@ -41,29 +45,51 @@ module Verglas
       def clearance_mm(place) = place[:pad_half] + (body.thigh_depth / 2.0)
 
       def contact(place, arm_deg)
-        Linkages::RollerContact.at(knee: place.joint, reach_mm: place[:pad_reach], clearance_mm: clearance_mm(place), side: side, arm_deg: arm_deg)
+        Linkages::RollerContact.at(
+          knee: place.joint,
+          reach_mm: place[:pad_reach],
+          clearance_mm: clearance_mm(place),
+          side: side,
+          arm_deg: arm_deg
+        )
       end
 
       # At the start and at the end of the arc.
-      def contacts(place) = place.once(:contacts) { %i[start_angle end_angle].map { |name| contact(place, place[name]) } }
+      def contacts(place)
+        place.once(:contacts) { %i[start_angle end_angle].map { |name| contact(place, place[name]) } }
+      end
 
       # The arm's angle with the thigh so far out (degrees).
       def arm_at(thigh_deg, place)
-        Linkages::RollerContact.arm_deg(knee: place.joint, reach_mm: place[:pad_reach], clearance_mm: clearance_mm(place), side: side, shin_deg: thigh_deg)
+        Linkages::RollerContact.arm_deg(
+          knee: place.joint,
+          reach_mm: place[:pad_reach],
+          clearance_mm: clearance_mm(place),
+          side: side,
+          shin_deg: thigh_deg
+        )
       end
 
       # Where the thighs should start: together, or apart as far as is comfortable less a little; and where the client
       # turns back: each within their own range (degrees, + outwards).
-      def start_target_deg = @start_target_deg ||= own(opens? ? 0.0 : outmost_deg - Body::Margins.short_deg(:adduction_start))
+      def start_target_deg
+        @start_target_deg ||= own(opens? ? 0.0 : outmost_deg - Body::Margins.short_deg(:adduction_start))
+      end
       def end_target_deg = @end_target_deg ||= own(opens? ? outmost_deg : -wishes[:past_middle_deg])
 
       # How far out a thigh may go, and how far in (degrees out; less than nothing past the middle): abduction and
       # adduction are one motion's two ways.
-      def outmost_deg = [spread_limit_deg, wishes.envelope.to(:hip_abduction), wishes.envelope.from(:hip_adduction)&.-@].compact.min
-      def inmost_deg = [wishes.envelope.from(:hip_abduction), wishes.envelope.to(:hip_adduction)&.-@].compact.max || -Float::INFINITY
+      def outmost_deg
+        [spread_limit_deg, wishes.envelope.to(:hip_abduction), wishes.envelope.from(:hip_adduction)&.-@].compact.min
+      end
+      def inmost_deg
+        [wishes.envelope.from(:hip_abduction), wishes.envelope.to(:hip_adduction)&.-@].compact.max || -Float::INFINITY
+      end
 
       # From where the machine puts the thighs to where the client turns back.
-      def range_left_deg(place) = (contact(place, turning(place).first).shin_deg - contacts(place).first.shin_deg) * -side
+      def range_left_deg(place)
+        (contact(place, turning(place).first).shin_deg - contacts(place).first.shin_deg) * -side
+      end
       def spread_limit_deg = wishes[:spread_limit_deg]
 
       # How far the machine may put somebody's thighs apart at the start.
@@ -73,14 +99,18 @@ module Verglas
       def turning(place)
         wanted = arm_at(end_target_deg, place)
         first, last = place.parameters.values_at(:start_angle, :end_angle)
-        return [last, (end_target_deg - contact(place, last).shin_deg).abs] if ((wanted - last) * side).negative?
+        return last, (end_target_deg - contact(place, last).shin_deg).abs if ((wanted - last) * side).negative?
 
         [((wanted - first) * side).positive? ? first : wanted, 0.0]
       end
 
       # How far the knee lies higher than the hip, as the thigh's slope (degrees).
       def thigh_slope_deg(place)
-        Geometry::Angle.arcsine_deg((feet_to_knee_mm + wishes[:foot_rest_mm] - place[:seat_over_rest] - wishes[:cushion_seat_mm] - body.hip_rise) / body.thigh)
+        Geometry::Angle.arcsine_deg(
+          (
+            feet_to_knee_mm + wishes[:foot_rest_mm] - place[:seat_over_rest] - wishes[:cushion_seat_mm] - body.hip_rise
+          ) / body.thigh
+        )
       end
 
       # The seat over the foot rest with which the thighs lie level.
@@ -89,17 +119,23 @@ module Verglas
 
       def findings(group, place)
         case group
-        when :joint then [grade(:hip_offset, place.joint.norm)]
-        when :arm then [start(place), range_left(place)]
-        else [grade(:thigh_slope, thigh_slope_deg(place))]
+        when :joint
+          [grade(:hip_offset, place.joint.norm)]
+        when :arm
+          [start(place), range_left(place)]
+        else
+          [grade(:thigh_slope, thigh_slope_deg(place))]
         end
       end
 
       def quantities_of(group, place)
         case group
-        when :joint then { hip_s_mm: place.joint.s, hip_n_mm: place.joint.n, hip_offset_mm: place.joint.norm }
-        when :arm then arm_quantities(place)
-        else { thigh_slope_deg: thigh_slope_deg(place) }
+        when :joint
+          { hip_s_mm: place.joint.s, hip_n_mm: place.joint.n, hip_offset_mm: place.joint.norm }
+        when :arm
+          arm_quantities(place)
+        else
+          { thigh_slope_deg: thigh_slope_deg(place) }
         end
       end
 
@@ -114,8 +150,20 @@ module Verglas
       def ranges(place)
         first = contacts(place).first.shin_deg
         last = contact(place, turning(place).first).shin_deg
-        out = Reached.new(at: opens? ? :end : :start, deg: opens? ? last : first, forced: !opens?, target_deg: opens? ? end_target_deg : start_target_deg)
-        together = Reached.new(at: opens? ? :start : :end, deg: -(opens? ? first : last), forced: opens?, target_deg: -(opens? ? start_target_deg : end_target_deg))
+        out =
+          Reached.new(
+            at: opens? ? :end : :start,
+            deg: opens? ? last : first,
+            forced: !opens?,
+            target_deg: opens? ? end_target_deg : start_target_deg
+          )
+        together =
+          Reached.new(
+            at: opens? ? :start : :end,
+            deg: -(opens? ? first : last),
+            forced: opens?,
+            target_deg: -(opens? ? start_target_deg : end_target_deg)
+          )
         { hip_abduction: [out], hip_adduction: [together] }
       end
 
@@ -155,9 +203,20 @@ module Verglas
       def arm_quantities(place)
         first, last = contacts(place)
         arm, missing = turning(place)
-        { contact_start_mm: first.contact_mm, contact_end_mm: last.contact_mm, creep_mm: last.contact_mm - first.contact_mm, torque_ratio_start: first.torque_ratio,
-          torque_ratio_end: last.torque_ratio, thigh_start_deg: first.shin_deg, thigh_end_deg: last.shin_deg, above_knee_mm: body.thigh - first.contact_mm,
-          end_target_deg: end_target_deg, end_arm_deg: arm, end_missing_deg: missing, range_left_deg: range_left_deg(place) }
+        {
+          contact_start_mm: first.contact_mm,
+          contact_end_mm: last.contact_mm,
+          creep_mm: last.contact_mm - first.contact_mm,
+          torque_ratio_start: first.torque_ratio,
+          torque_ratio_end: last.torque_ratio,
+          thigh_start_deg: first.shin_deg,
+          thigh_end_deg: last.shin_deg,
+          above_knee_mm: body.thigh - first.contact_mm,
+          end_target_deg: end_target_deg,
+          end_arm_deg: arm,
+          end_missing_deg: missing,
+          range_left_deg: range_left_deg(place)
+        }
       end
 
       def over?(place) = contacts(place).first.shin_deg > start_target_deg
@@ -176,7 +235,9 @@ module Verglas
         :past_middle if deg < inmost_deg - ROUNDING_DEG
       end
 
-      def most_deg = spread_limit_deg == family.wishes.fetch(:spread_limit_deg).default ? start_target_deg : spread_limit_deg
+      def most_deg
+        spread_limit_deg == family.wishes.fetch(:spread_limit_deg).default ? start_target_deg : spread_limit_deg
+      end
 
       # Of sums of angles.
       ROUNDING_DEG = 1e-9

@@ -14,9 +14,21 @@ module Verglas
       RULES = {
         height: Rule.of(:pivot_above_seat) { |seated, _| seated.body.knee_under + seated.wishes[:cushion_seat_mm] },
         pivot: Rule.of(:back_face) { |seated, _| -seated.seated_length_mm },
-        crease: Rule.new(unit: :mm, constants: 2, position: ->(at) { at[:back_face] - at[:seat_edge] }, required: ->(seated, _) { seated.seat_length_mm }),
-        thigh_press: Rule.of(:thigh_pad_height) { |seated, _| seated.body.thigh_depth + seated.wishes[:cushion_seat_mm] - seated.wishes[:thigh_press_mm] },
-        kneecap: Rule.of(:thigh_pad_front, constants: 2) { |seated, at| at.joint.s - KNEECAP_EDGE_MM - seated.target(:kneecap_gap) },
+        crease:
+          Rule.new(
+            unit: :mm,
+            constants: 2,
+            position: ->(at) { at[:back_face] - at[:seat_edge] },
+            required: ->(seated, _) { seated.seat_length_mm }
+          ),
+        thigh_press:
+          Rule.of(:thigh_pad_height) do |seated, _|
+            seated.body.thigh_depth + seated.wishes[:cushion_seat_mm] - seated.wishes[:thigh_press_mm]
+          end,
+        kneecap:
+          Rule.of(:thigh_pad_front, constants: 2) do |seated, at|
+            at.joint.s - KNEECAP_EDGE_MM - seated.target(:kneecap_gap)
+          end,
         **PivotArm::RULES
       }.freeze
 
@@ -29,7 +41,10 @@ module Verglas
       def initialize(machine:, **given)
         super
         # Whether the seat's length is a choice: some adjuster moves the back pad against the seat's edge.
-        @seat_adjustable = machine.adjusters.any? { |adjuster| adjuster.drives.fetch(:back_face, 0) != adjuster.drives.fetch(:seat_edge, 0) }
+        @seat_adjustable =
+          machine.adjusters.any? do |adjuster|
+            adjuster.drives.fetch(:back_face, 0) != adjuster.drives.fetch(:seat_edge, 0)
+          end
       end
 
       # The thigh slopes: how far above the seat's line the hip lies than the knee, as an angle (degrees).
@@ -49,11 +64,17 @@ module Verglas
 
       # Places relative to the pivot (Point, mm).
       def hip(place)
-        Geometry::Point.new(place[:back_face] + wishes[:cushion_back_mm] + body.hip_depth, body.hip_rise + wishes[:cushion_seat_mm] - place[:pivot_above_seat])
+        Geometry::Point.new(
+          place[:back_face] + wishes[:cushion_back_mm] + body.hip_depth,
+          body.hip_rise + wishes[:cushion_seat_mm] - place[:pivot_above_seat]
+        )
       end
 
       def joint(parameters)
-        Geometry::Point.new(parameters[:back_face] + seated_length_mm, body.knee_under + wishes[:cushion_seat_mm] - parameters[:pivot_above_seat])
+        Geometry::Point.new(
+          parameters[:back_face] + seated_length_mm,
+          body.knee_under + wishes[:cushion_seat_mm] - parameters[:pivot_above_seat]
+        )
       end
 
       def crease_gap_mm(place) = place.joint.s - body.knee_back - place[:seat_edge]
@@ -84,9 +105,16 @@ module Verglas
         arm = roller_seen && family.told.include?(:arm)
         return unless family.told.include?(:joint) && (knee_off_mm || arm)
 
-        Body::CheckedFitting.new(machine: machine, back_face_mm: knee_off_mm && (place[:back_face] + wishes[:cushion_back_mm]), pitch_back_mm: pitch.fetch(:back_face, 0.0),
-                                 knee_off_mm: knee_off_mm, roller_reach_mm: arm ? place[:roller_reach] : nil, roller_radius_mm: place[:roller_radius],
-                                 pitch_roller_mm: pitch.fetch(:roller_reach, 0.0), contact_above_ankle_mm: wishes[:contact_above_ankle_mm])
+        Body::CheckedFitting.new(
+          machine: machine,
+          back_face_mm: knee_off_mm && (place[:back_face] + wishes[:cushion_back_mm]),
+          pitch_back_mm: pitch.fetch(:back_face, 0.0),
+          knee_off_mm: knee_off_mm,
+          roller_reach_mm: arm ? place[:roller_reach] : nil,
+          roller_radius_mm: place[:roller_radius],
+          pitch_roller_mm: pitch.fetch(:roller_reach, 0.0),
+          contact_above_ankle_mm: wishes[:contact_above_ankle_mm]
+        )
       end
 
       private
@@ -95,7 +123,13 @@ module Verglas
       def joint_findings(place) = [offset(place), crease_gap(place)]
 
       def joint_quantities(place)
-        { knee_s_mm: place.joint.s, knee_n_mm: place.joint.n, offset_mm: place.joint.norm, thigh_slope_deg: thigh_slope_deg, crease_gap_mm: crease_gap_mm(place) }
+        {
+          knee_s_mm: place.joint.s,
+          knee_n_mm: place.joint.n,
+          offset_mm: place.joint.norm,
+          thigh_slope_deg: thigh_slope_deg,
+          crease_gap_mm: crease_gap_mm(place)
+        }
       end
 
       # A pinch is always graded. A gap is told and not graded where the thigh is held from above; where nothing can

@@ -9,7 +9,20 @@ module Verglas
       # not known; notches: how far the advice has moved, nil where nothing was read since; load_ratio: what is lifted
       # now to what was lifted first, nil where not known; visits, whole_visits: how many, and with the whole range;
       # checkable, checked: whether the fit can be, was seen by eye.
-      Card = Value.define(:months, :years, :notches, :load_ratio, :visits, :whole_visits, :caution_changed, :sent_back, :redescribed, :checkable, :checked)
+      Card =
+        Value.define(
+          :months,
+          :years,
+          :notches,
+          :load_ratio,
+          :visits,
+          :whole_visits,
+          :caution_changed,
+          :sent_back,
+          :redescribed,
+          :checkable,
+          :checked
+        )
       # numbers: for the words.
       Reason = Struct.new(:name, :numbers)
 
@@ -20,16 +33,28 @@ module Verglas
         sign_unsolved: ->(card, _) { {} if card.sent_back },
         redescribed: ->(card, _) { {} if card.redescribed },
         notches: ->(card, row) { { notches: card.notches } if card.notches.to_i > row[:more_than] },
-        range_never_whole: ->(card, row) { { visits: card.visits } if card.visits >= row[:visits] && card.whole_visits.zero? },
-        load_doubled: ->(card, row) { { times: card.load_ratio.round(1) } if card.load_ratio && card.load_ratio >= row[:times] },
-        grown: ->(card, row) { { months: card.months } if card.years && card.years < row[:under_years] && card.months >= row[:months] },
+        range_never_whole: ->(card, row) do
+          { visits: card.visits } if card.visits >= row[:visits] && card.whole_visits.zero?
+        end,
+        load_doubled: ->(card, row) do
+          { times: card.load_ratio.round(1) } if card.load_ratio && card.load_ratio >= row[:times]
+        end,
+        grown: ->(card, row) do
+          { months: card.months } if card.years && card.years < row[:under_years] && card.months >= row[:months]
+        end,
         long_since: ->(card, row) { { months: card.months } if card.months >= row[:months] },
         never_checked: ->(card, row) { {} if card.checkable && !card.checked && card.months >= row[:months] }
       }.freeze
-      raise ArgumentError, "a rule of core/data/refits.yml that nobody asks, or one that is not there" unless HOLDS.keys == ROWS.keys
+      unless HOLDS.keys == ROWS.keys
+        raise ArgumentError, "a rule of core/data/refits.yml that nobody asks, or one that is not there"
+      end
 
       # [Reason], the weightiest first.
-      def self.of(card) = HOLDS.filter_map { |name, holds| holds.call(card, ROWS.fetch(name))&.then { |numbers| Reason.new(name, numbers) } }
+      def self.of(card)
+        HOLDS.filter_map do |name, holds|
+          holds.call(card, ROWS.fetch(name))&.then { |numbers| Reason.new(name, numbers) }
+        end
+      end
 
       # Where nothing can be computed of a card, whatever the table says.
       NOT_COMPUTED = Reason.new(:not_computed, {}).freeze
@@ -38,7 +63,9 @@ module Verglas
       def self.rank(reason) = ROWS.keys.index(reason.name) || -1
 
       # After how many months settings are looked at in any case; for somebody of an age.
-      def self.months(years) = years && years < ROWS[:grown][:under_years] ? ROWS[:grown][:months] : ROWS[:long_since][:months]
+      def self.months(years)
+        years && years < ROWS[:grown][:under_years] ? ROWS[:grown][:months] : ROWS[:long_since][:months]
+      end
     end
   end
 end

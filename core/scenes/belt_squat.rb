@@ -25,8 +25,16 @@ module Verglas
         draw_deepest(sketch)
         draw_tall(sketch)
         draw_chain(sketch)
-        Scene.of(window: window, floor: 0, fade: [point(0, hip_mm + (body.torso * 0.9)), point(0, hip_mm + (body.torso * 0.4))], parts: sketch.parts.freeze,
-                 dimensions: dimensions, targets: [], lens: nil, points: tape_points)
+        Scene.of(
+          window: window,
+          floor: 0,
+          fade: [point(0, hip_mm + (body.torso * 0.9)), point(0, hip_mm + (body.torso * 0.4))],
+          parts: sketch.parts.freeze,
+          dimensions: dimensions,
+          targets: [],
+          lens: nil,
+          points: tape_points
+        )
       end
 
       def hip_mm = sole_level + body.ankle_height + wishes[:sole_mm] + body.shank + body.thigh
@@ -37,17 +45,38 @@ module Verglas
       def draw_machine(sketch)
         sketch.line(:foot_bar, :frame, point(-620, 10), point(640, 10), width: 14)
         sketch.line(:catch_post, :frame, point(520, 14), point(520, place[:catch_height] + 40), width: 13)
-        sketch.line(:catch, :beyond, point(150, place[:catch_height]), point(520, place[:catch_height]), width: 6, of: %i[catch_height])
-        sketch.line(:floor_stop, :beyond, point(-180, place[:lowest_anchor]), point(180, place[:lowest_anchor]), width: 4, of: %i[lowest_anchor])
+        sketch.line(
+          :catch,
+          :beyond,
+          point(150, place[:catch_height]),
+          point(520, place[:catch_height]),
+          width: 6,
+          of: %i[catch_height]
+        )
+        sketch.line(
+          :floor_stop,
+          :beyond,
+          point(-180, place[:lowest_anchor]),
+          point(180, place[:lowest_anchor]),
+          width: 4,
+          of: %i[lowest_anchor]
+        )
         box = raised_mm
         sketch.box(:box, :machine, left: -330, bottom: 0, width: 420, height: box, of: %i[box_height]) if box.positive?
-        sketch.box(:mat, :block, left: -330, bottom: box, width: 420, height: wishes[:mat_mm]) if wishes[:mat_mm].positive?
+        return unless wishes[:mat_mm].positive?
+        sketch.box(:mat, :block, left: -330, bottom: box, width: 420, height: wishes[:mat_mm])
       end
 
       def draw_tall(sketch)
         knee, hip = joints(mechanics.standing).zip([point(4, 0), point(2, 0)]).map { |joint, bowed| joint + bowed }
         limbs = Limbs.new(body)
-        limbs.trunk(sketch, hip + point(-16, 0), upright(mechanics.standing.lean_deg), body.hip_depth * 0.86, body.hip_depth * 0.74)
+        limbs.trunk(
+          sketch,
+          hip + point(-16, 0),
+          upright(mechanics.standing.lean_deg),
+          body.hip_depth * 0.86,
+          body.hip_depth * 0.74
+        )
         limbs.thigh(sketch, hip, knee)
         limbs.shin(sketch, knee, ankle, body.shank * 0.6)
         limbs.planted_foot(sketch, ankle, towards: point(1, 0), out: point(0, -1), sole_mm: wishes[:sole_mm])
@@ -68,7 +97,14 @@ module Verglas
       end
 
       def draw_leaning(sketch, hip)
-        sketch.capsule(:trunk_deepest, :body, [hip, hip + (upright(mechanics.deepest.lean_deg) * body.torso)], [0.86, 0.74].map { |share| body.hip_depth * share }, ghost: true, moves: true)
+        sketch.capsule(
+          :trunk_deepest,
+          :body,
+          [hip, hip + (upright(mechanics.deepest.lean_deg) * body.torso)],
+          [0.86, 0.74].map { |share| body.hip_depth * share },
+          ghost: true,
+          moves: true
+        )
       end
 
       # So far forward of upright (degrees).
@@ -78,9 +114,25 @@ module Verglas
       def draw_chain(sketch)
         ring = point(0, ring_mm)
         load = ring - point(0, mechanics.chain_mm(place))
-        sketch.line(:belt, :cushion, point(-body.hip_depth, ring.n + (place[:belt_drop] * 0.6)), ring, width: 12, moves: true, of: %i[belt_drop])
+        sketch.line(
+          :belt,
+          :cushion,
+          point(-body.hip_depth, ring.n + (place[:belt_drop] * 0.6)),
+          ring,
+          width: 12,
+          moves: true,
+          of: %i[belt_drop]
+        )
         sketch.line(:chain, :arm, ring, load, width: 9, moves: true, of: %i[hook_length link_pitch])
-        sketch.box(:load, :weight, left: -LOAD[:width] / 2, bottom: load.n - LOAD[:height], width: LOAD[:width], height: LOAD[:height], moves: true)
+        sketch.box(
+          :load,
+          :weight,
+          left: -LOAD[:width] / 2,
+          bottom: load.n - LOAD[:height],
+          width: LOAD[:width],
+          height: LOAD[:height],
+          moves: true
+        )
         draw_what_carries(sketch, load)
       end
 
@@ -88,13 +140,21 @@ module Verglas
       def draw_what_carries(sketch, load)
         without = family.traits[:without]
         case without
-        when :belt_boxes then nil
-        when :floor_hinge then draw_bar(sketch, load)
+        when :belt_boxes
+          nil
+        when :floor_hinge
+          draw_bar(sketch, load)
         else
           sketch.line(:lever_post, :frame, point(-640, 14), point(-640, LEVER_MM), width: 13)
           sketch.line(:lever, :arm, point(-640, LEVER_MM), load, width: 14, moves: true)
           sketch.line(:hand_post, :frame, point(HANDS[:at], 14), point(HANDS[:at], HANDS[:tall]), width: 13)
-          sketch.line(:hand_rail, :frame, point(HANDS[:at], HANDS[:tall]), point(HANDS[:at] - 190, HANDS[:tall] + 20), width: 13)
+          sketch.line(
+            :hand_rail,
+            :frame,
+            point(HANDS[:at], HANDS[:tall]),
+            point(HANDS[:at] - 190, HANDS[:tall] + 20),
+            width: 13
+          )
         end
       end
 
@@ -108,20 +168,38 @@ module Verglas
       def dimensions
         load = ring_mm - mechanics.chain_mm(place)
         low = load - mechanics.drop_mm
-        [number(:chain_lift, place[:catch_height], load, 210, mechanics.lift_mm(place)), number(:chain_bottom, place[:lowest_anchor], low, -230, mechanics.bottom_room_mm(place))]
+        [
+          number(:chain_lift, place[:catch_height], load, 210, mechanics.lift_mm(place)),
+          number(:chain_bottom, place[:lowest_anchor], low, -230, mechanics.bottom_room_mm(place))
+        ]
       end
 
       def number(of, from, upto, along, value)
         ends = [point(along, from), point(along, upto)]
-        Dimension.new(of: of, from: ends[0], to: ends[1], at: ((ends[0] + ends[1]) * 0.5) + point(along.positive? ? 24 : -24, 0), anchor: along.positive? ? :start : :end,
-                      value: value, unit: :mm)
+        Dimension.new(
+          of: of,
+          from: ends[0],
+          to: ends[1],
+          at: ((ends[0] + ends[1]) * 0.5) + point(along.positive? ? 24 : -24, 0),
+          anchor: along.positive? ? :start : :end,
+          value: value,
+          unit: :mm
+        )
       end
 
       def tape_points
         ring = ring_mm
         top = ring - place[:hook_length]
-        { hip_bone: point(0, ring + place[:belt_drop]), ring: point(0, ring), chain_top: point(0, top), next_link: point(0, top - place[:link_pitch]),
-          floor_below: point(300, 0), box_top: point(300, raised_mm), load_on_catch: point(300, place[:catch_height]), load_lowest: point(300, place[:lowest_anchor]) }
+        {
+          hip_bone: point(0, ring + place[:belt_drop]),
+          ring: point(0, ring),
+          chain_top: point(0, top),
+          next_link: point(0, top - place[:link_pitch]),
+          floor_below: point(300, 0),
+          box_top: point(300, raised_mm),
+          load_on_catch: point(300, place[:catch_height]),
+          load_lowest: point(300, place[:lowest_anchor])
+        }
       end
     end
   end

@@ -16,8 +16,15 @@ module Verglas
       # tops: {degrees => whether it is this machine's}; corner: as Curve has it.
       def drawn(from:, upto:, range:, says:, corner: nil, tops: {})
         angles = (from.round..upto.round).step(STEP_DEG).to_a | [upto.round]
-        Curve.new(points: points(angles), plain: @carrier.added? ? points(angles, **PLAIN) : [], range: range,
-                  tops: tops.map { |deg, own| top(deg, own) }, says: says, estimated: !@carrier.weighed?, corner: corner)
+        Curve.new(
+          points: points(angles),
+          plain: @carrier.added? ? points(angles, **PLAIN) : [],
+          range: range,
+          tops: tops.map { |deg, own| top(deg, own) },
+          says: says,
+          estimated: !@carrier.weighed?,
+          corner: corner
+        )
       end
 
       # Body weight alone.

@@ -27,9 +27,24 @@ module Verglas
         draw_shanks(sketch)
         draw_body(sketch, bottom_deg, "")
         sketch.arc(:arc, :path, knee, reach, [bottom_deg, top_deg], moves: true)
-        { knee: knee, ankle: point(leg_mm - body.shank, 0) }.each { |id, at| sketch.circle(id, :joint, at, 8, moves: true) }
-        Scene.of(window: window, floor: FLOOR_MM, fade: [point(0, 1), point(0, 0)], parts: sketch.parts.freeze, dimensions: dimensions, targets: [], lens: nil,
-                 points: { sole: point(0, -140), pad_middle: point(place[:plate_to_pad], -140) }, poses: poses, curve: curve)
+        { knee: knee, ankle: point(leg_mm - body.shank, 0) }.each do |id, at|
+          sketch.circle(id, :joint, at, 8, moves: true)
+        end
+        Scene.of(
+          window: window,
+          floor: FLOOR_MM,
+          fade: [point(0, 1), point(0, 0)],
+          parts: sketch.parts.freeze,
+          dimensions: dimensions,
+          targets: [],
+          lens: nil,
+          points: {
+            sole: point(0, -140),
+            pad_middle: point(place[:plate_to_pad], -140)
+          },
+          poses: poses,
+          curve: curve
+        )
       end
 
       def knee = point(leg_mm, 0)
@@ -38,7 +53,9 @@ module Verglas
       def draw_bench(sketch)
         pad = point(place[:plate_to_pad], -(body.knee_front * 0.9) - PAD_MM)
         sketch.line(:beam, :frame, point(-30, -430), point(pad.s + 60, -430), width: 22)
-        [[:post_plate, 20], [:post_pad, pad.s]].each { |id, x| sketch.line(id, :frame, point(x, id == :post_pad ? pad.n : -430), point(x, FLOOR_MM + 8), width: 15) }
+        [[:post_plate, 20], [:post_pad, pad.s]].each do |id, x|
+          sketch.line(id, :frame, point(x, id == :post_pad ? pad.n : -430), point(x, FLOOR_MM + 8), width: 15)
+        end
         sketch.line(:foot_bar, :frame, point(-140, FLOOR_MM + 8), point(pad.s + 260, FLOOR_MM + 8), width: 15)
         draw_holds(sketch, pad)
       end
@@ -54,37 +71,88 @@ module Verglas
       def draw_shanks(sketch)
         ankle = point(leg_mm - body.shank, 0)
         Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6)
-        sketch.capsule(:foot, :body, [point(SHOE_MM, 0.16 * body.foot), point(SHOE_MM, -0.7 * body.foot)], [SHOE_MM, 18], moves: true)
+        sketch.capsule(
+          :foot,
+          :body,
+          [point(SHOE_MM, 0.16 * body.foot), point(SHOE_MM, -0.7 * body.foot)],
+          [SHOE_MM, 18],
+          moves: true
+        )
       end
 
       # Everything above the knee in one line.
       def draw_body(sketch, bend_deg, suffix, **how)
         up = towards(bend_deg)
         hip = knee + (up * body.thigh)
-        sketch.capsule(:"thigh#{suffix}", :body, [knee, hip], [body.knee_front * 0.96, body.hip_rise], moves: true, **how)
-        sketch.capsule(:"trunk#{suffix}", :body, [hip, hip + (up * (body.torso * 0.97))], [body.hip_depth * 0.8, body.hip_depth * 0.66], moves: true, **how)
+        sketch.capsule(
+          :"thigh#{suffix}",
+          :body,
+          [knee, hip],
+          [body.knee_front * 0.96, body.hip_rise],
+          moves: true,
+          **how
+        )
+        sketch.capsule(
+          :"trunk#{suffix}",
+          :body,
+          [hip, hip + (up * (body.torso * 0.97))],
+          [body.hip_depth * 0.8, body.hip_depth * 0.66],
+          moves: true,
+          **how
+        )
         sketch.circle(:"head#{suffix}", :body, knee + (up * reach), HEAD_MM, moves: true, **how)
       end
 
-      def window = { left: -300, bottom: FLOOR_MM - 22, width: leg_mm + reach + HEAD_MM + 400, height: reach + HEAD_MM + 60 - FLOOR_MM + 22 }
+      def window
+        {
+          left: -300,
+          bottom: FLOOR_MM - 22,
+          width: leg_mm + reach + HEAD_MM + 400,
+          height: reach + HEAD_MM + 60 - FLOOR_MM + 22
+        }
+      end
 
       # The knee from the middle of the pad, above the leg.
       def dimensions
         from, upto = [place[:plate_to_pad], leg_mm].map { |x| point(x, body.knee_front + 70) }
-        [Dimension.new(of: :knee_over_pad, from: from, to: upto, at: ((from + upto) * 0.5) + point(0, 46), anchor: :middle, value: mechanics.knee_over_pad_mm(place), unit: :mm)]
+        [
+          Dimension.new(
+            of: :knee_over_pad,
+            from: from,
+            to: upto,
+            at: ((from + upto) * 0.5) + point(0, 46),
+            anchor: :middle,
+            value: mechanics.knee_over_pad_mm(place),
+            unit: :mm
+          )
+        ]
       end
 
       def poses
         posed_along(POSES) do |share, sketch|
           bend = bottom_deg + ((top_deg - bottom_deg) * share)
           draw_body(sketch, bend, "")
-          { deg: { knee_flexion: bend }, limits: { knee_flexion: wishes.envelope.to(:knee_flexion) }, at_deg: bend, effort_nm: mechanics.torque_nm(bend) }
+          {
+            deg: {
+              knee_flexion: bend
+            },
+            limits: {
+              knee_flexion: wishes.envelope.to(:knee_flexion)
+            },
+            at_deg: bend,
+            effort_nm: mechanics.torque_nm(bend)
+          }
         end
       end
 
       def curve
-        EffortCurve.new(mechanics).drawn(from: 0, upto: Mechanisms::GluteHam::UPRIGHT_DEG, range: [bottom_deg, top_deg],
-                                         says: Telling::Says.of("effort.glute_ham"), corner: :top_left)
+        EffortCurve.new(mechanics).drawn(
+          from: 0,
+          upto: Mechanisms::GluteHam::UPRIGHT_DEG,
+          range: [bottom_deg, top_deg],
+          says: Telling::Says.of("effort.glute_ham"),
+          corner: :top_left
+        )
       end
     end
   end

@@ -19,8 +19,16 @@ module Verglas
         sketch = Sketch.new
         draw_machine(sketch)
         draw_body(sketch)
-        Scene.of(window: window, floor: floor, fade: [on_rail(-420, 0), on_rail(-400, 0)], parts: sketch.parts.freeze,
-                 dimensions: dimensions, targets: [], lens: nil, points: tape_points)
+        Scene.of(
+          window: window,
+          floor: floor,
+          fade: [on_rail(-420, 0), on_rail(-400, 0)],
+          parts: sketch.parts.freeze,
+          dimensions: dimensions,
+          targets: [],
+          lens: nil,
+          points: tape_points
+        )
       end
 
       # x down the rail, y away from it, as drawn.
@@ -35,7 +43,15 @@ module Verglas
         sketch.board(:back_pad, :pad, on_rail(-40, 0), on_rail(body.torso + 60, 0), PAD_MM, moves: true)
         at = on_rail(reach_mm, body.hip_depth)
         up = plate_ray
-        sketch.board(:plate, :machine, at - (up * (PLATE_MM * 0.45)), at + (up * (PLATE_MM * 0.55)), 34, moves: true, of: %i[plate_angle])
+        sketch.board(
+          :plate,
+          :machine,
+          at - (up * (PLATE_MM * 0.45)),
+          at + (up * (PLATE_MM * 0.55)),
+          34,
+          moves: true,
+          of: %i[plate_angle]
+        )
       end
 
       # Up the plate, away from the pad.
@@ -77,14 +93,34 @@ module Verglas
 
       # Between where the feet would have to be and where they are.
       def dimensions
-        from, upto = [place[:latch_to_feet] + Mechanisms::HackReach::LATCH[:past_latch_mm], reach_mm].map { |x| on_rail(x, (2 * body.hip_depth) + 90) }
-        [Dimension.new(of: :latch_room, from: from, to: upto, at: ((from + upto) * 0.5) + Geometry::Point.new(26, 26), anchor: :start, value: mechanics.latch_room_mm(place), unit: :mm)]
+        from, upto =
+          [place[:latch_to_feet] + Mechanisms::HackReach::LATCH[:past_latch_mm], reach_mm].map do |x|
+            on_rail(x, (2 * body.hip_depth) + 90)
+          end
+        [
+          Dimension.new(
+            of: :latch_room,
+            from: from,
+            to: upto,
+            at: ((from + upto) * 0.5) + Geometry::Point.new(26, 26),
+            anchor: :start,
+            value: mechanics.latch_room_mm(place),
+            unit: :mm
+          )
+        ]
       end
 
       def tape_points
-        { rail_low: on_rail(700, -BEHIND_MM), rail_level: on_rail(700, -BEHIND_MM) + Geometry::Point.new(-420, 0), rail_high: on_rail(200, -BEHIND_MM),
-          shoulder_on_rail: on_rail(0, 0), feet_at_latch: on_rail(place[:latch_to_feet], 0), plate_low: on_rail(reach_mm, body.hip_depth),
-          plate_ahead: on_rail(reach_mm + 300, body.hip_depth), plate_top: on_rail(reach_mm, body.hip_depth) + (plate_ray * 300) }
+        {
+          rail_low: on_rail(700, -BEHIND_MM),
+          rail_level: on_rail(700, -BEHIND_MM) + Geometry::Point.new(-420, 0),
+          rail_high: on_rail(200, -BEHIND_MM),
+          shoulder_on_rail: on_rail(0, 0),
+          feet_at_latch: on_rail(place[:latch_to_feet], 0),
+          plate_low: on_rail(reach_mm, body.hip_depth),
+          plate_ahead: on_rail(reach_mm + 300, body.hip_depth),
+          plate_top: on_rail(reach_mm, body.hip_depth) + (plate_ray * 300)
+        }
       end
     end
   end

@@ -38,7 +38,13 @@ module Verglas
         high = on_rail(-highest_mm, BEHIND_MM)
         base = floor + 8
         sketch.line(:rail_post, :frame, high, Geometry::Point.new(high.s, base), width: 13)
-        sketch.line(:foot_bar, :frame, Geometry::Point.new(high.s - 30, base), Geometry::Point.new(plate_ends(top).last.s + 60, base), width: 13)
+        sketch.line(
+          :foot_bar,
+          :frame,
+          Geometry::Point.new(high.s - 30, base),
+          Geometry::Point.new(plate_ends(top).last.s + 60, base),
+          width: 13
+        )
         lower, upper = plate_ends(top)
         middle = (lower + upper) * 0.5
         sketch.line(:plate_post, :frame, middle, Geometry::Point.new(middle.s, base), width: 13)
@@ -50,7 +56,14 @@ module Verglas
         back = ->(x, y) { drawn(state, Geometry::Point.new(x, y - body.hip_depth)) }
         sketch.board(:back_pad, :pad, back[-body.torso - 40, 0], back[90, 0], PAD_MM, moves: true)
         draw_back(sketch, state)
-        sketch.board(:shoulder_pad, :pad, back[-body.torso - 4, -PAD_MM], back[-body.torso - 4, body.hip_depth * 1.5], -52, moves: true)
+        sketch.board(
+          :shoulder_pad,
+          :pad,
+          back[-body.torso - 4, -PAD_MM],
+          back[-body.torso - 4, body.hip_depth * 1.5],
+          -52,
+          moves: true
+        )
       end
 
       def draw_back(sketch, state)
@@ -64,7 +77,10 @@ module Verglas
 
       def fade
         along = turned(Geometry::Point.new(-1, 0))
-        [hip_at(bottom.state) + (along * (body.torso + HEAD_MM + 500)), hip_at(bottom.state) + (along * (body.torso + HEAD_MM + 400))]
+        [
+          hip_at(bottom.state) + (along * (body.torso + HEAD_MM + 500)),
+          hip_at(bottom.state) + (along * (body.torso + HEAD_MM + 400))
+        ]
       end
 
       def floor
@@ -85,9 +101,18 @@ module Verglas
       def tape_points
         low, high = plate_ends(bottom.state)
         at = ->(x) { on_rail(-x, 0) }
-        { rail_low: on_rail(0, BEHIND_MM), rail_level: on_rail(0, BEHIND_MM) + Geometry::Point.new(-420, 0), rail_high: on_rail(-500, BEHIND_MM),
-          plate_ahead: low + turned(Geometry::Point.new(300, 0)), plate_low: low, plate_top: high, plate_level: turned(Geometry::Point.new(0, -place[:plate_y])),
-          shoulder_on_rail: turned(Geometry::Point.new(0, -place[:plate_y])), plate_on_stop: at[place[:stop_x]], plate_on_latch: at[place[:latch_distance]] }
+        {
+          rail_low: on_rail(0, BEHIND_MM),
+          rail_level: on_rail(0, BEHIND_MM) + Geometry::Point.new(-420, 0),
+          rail_high: on_rail(-500, BEHIND_MM),
+          plate_ahead: low + turned(Geometry::Point.new(300, 0)),
+          plate_low: low,
+          plate_top: high,
+          plate_level: turned(Geometry::Point.new(0, -place[:plate_y])),
+          shoulder_on_rail: turned(Geometry::Point.new(0, -place[:plate_y])),
+          plate_on_stop: at[place[:stop_x]],
+          plate_on_latch: at[place[:latch_distance]]
+        }
       end
     end
   end

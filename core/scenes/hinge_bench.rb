@@ -36,8 +36,18 @@ module Verglas
         draw_trunk(sketch, bottom_deg, "")
         draw_pad(sketch)
         draw_range(sketch)
-        Scene.of(window: window, floor: floor, fade: [point(0, 1), point(0, 0)], parts: sketch.parts.freeze, dimensions: dimensions, targets: [], lens: nil,
-                 points: tape_points, poses: poses, curve: curve)
+        Scene.of(
+          window: window,
+          floor: floor,
+          fade: [point(0, 1), point(0, 0)],
+          parts: sketch.parts.freeze,
+          dimensions: dimensions,
+          targets: [],
+          lens: nil,
+          points: tape_points,
+          poses: poses,
+          curve: curve
+        )
       end
 
       def up_deg = mechanics.bench_deg(place)
@@ -58,7 +68,9 @@ module Verglas
 
       def ankle = on_leg(crease_mm - (body.thigh * cos(thigh_off_deg)) - (body.shank * cos(soft_deg - thigh_off_deg)))
       def soft_deg = family.joints.fetch(:knee_flexion).held_within(wishes.envelope)
-      def thigh_off_deg = Geometry::Angle.degrees(Math.atan2(body.shank * sin(soft_deg), body.thigh + (body.shank * cos(soft_deg))))
+      def thigh_off_deg
+        Geometry::Angle.degrees(Math.atan2(body.shank * sin(soft_deg), body.thigh + (body.shank * cos(soft_deg))))
+      end
       def cos(deg) = Math.cos(Geometry::Angle.radians(deg))
       def sin(deg) = Math.sin(Geometry::Angle.radians(deg))
       def under_thigh_mm = body.hip_rise * 0.94
@@ -68,36 +80,73 @@ module Verglas
         foot = on_leg(sole_at + 40, beam)
         head = on_leg(place[:pad_top] - 60, beam)
         sketch.line(:beam, :frame, foot, head, width: 22, of: %i[bench_angle])
-        [[:post_low, foot], [:post_high, on_leg(place[:pad_top] - 200, beam)]].each { |id, at| sketch.line(id, :frame, at, point(at.s, floor + 8), width: 15) }
+        [[:post_low, foot], [:post_high, on_leg(place[:pad_top] - 200, beam)]].each do |id, at|
+          sketch.line(id, :frame, at, point(at.s, floor + 8), width: 15)
+        end
         sketch.line(:foot_bar, :frame, point(foot.s - 120, floor + 8), point(head.s + 160, floor + 8), width: 15)
         draw_plate(sketch, beam)
       end
 
       def draw_plate(sketch, beam)
-        sketch.board(:foot_plate, :machine, on_leg(sole_at, -0.32 * body.foot), on_leg(sole_at, [0.9 * body.foot, beam].max), -PLATE_MM, of: %i[pad_top])
+        sketch.board(
+          :foot_plate,
+          :machine,
+          on_leg(sole_at, -0.32 * body.foot),
+          on_leg(sole_at, [0.9 * body.foot, beam].max),
+          -PLATE_MM,
+          of: %i[pad_top]
+        )
       end
 
       def draw_legs(sketch)
         limbs = Limbs.new(body)
         limbs.thigh(sketch, hip, knee)
         limbs.shin(sketch, knee, ankle, body.shank * 0.6)
-        sketch.capsule(:foot, :body, [on_leg(sole_at + SHOE_MM, -0.16 * body.foot), on_leg(sole_at + SHOE_MM, 0.7 * body.foot)], [SHOE_MM, 18], moves: true)
-        sketch.circle(:heel_roller, :roller, on_leg(brace_mm, -(body.calf_half + ROLLER_MM)), ROLLER_MM, of: %i[heel_roller])
+        sketch.capsule(
+          :foot,
+          :body,
+          [on_leg(sole_at + SHOE_MM, -0.16 * body.foot), on_leg(sole_at + SHOE_MM, 0.7 * body.foot)],
+          [SHOE_MM, 18],
+          moves: true
+        )
+        sketch.circle(
+          :heel_roller,
+          :roller,
+          on_leg(brace_mm, -(body.calf_half + ROLLER_MM)),
+          ROLLER_MM,
+          of: %i[heel_roller]
+        )
       end
 
       # What holds the heels, where it is not taped just above the ankle.
-      def brace_mm = (place.parameters[:heel_roller] || 0.0).positive? ? 0.0 : body.ankle_height + wishes[:sole_mm] + ROLLER_MM
+      def brace_mm
+        (place.parameters[:heel_roller] || 0.0).positive? ? 0.0 : body.ankle_height + wishes[:sole_mm] + ROLLER_MM
+      end
 
       def draw_trunk(sketch, bend_deg, suffix, **how)
         up = towards(mechanics.trunk_deg(place, bend_deg))
         ends = [hip, hip + (up * (body.torso * 0.97))]
-        sketch.capsule(:"trunk#{suffix}", :body, ends, [body.hip_depth * 0.8, body.hip_depth * 0.66], moves: true, **how)
+        sketch.capsule(
+          :"trunk#{suffix}",
+          :body,
+          ends,
+          [body.hip_depth * 0.8, body.hip_depth * 0.66],
+          moves: true,
+          **how
+        )
         sketch.circle(:"head#{suffix}", :body, hip + (up * (body.torso + HEAD_MM + 18)), HEAD_MM, moves: true, **how)
       end
 
       def draw_pad(sketch)
-        sketch.board(:hip_pad, :pad, on_leg(place[:pad_top] - PAD[:length], under_thigh_mm), on_leg(place[:pad_top], under_thigh_mm), PAD[:thickness], moves: true,
-                                                                                                                                                       of: %i[pad_top])
+        sketch.board(
+          :hip_pad,
+          :pad,
+          on_leg(place[:pad_top] - PAD[:length], under_thigh_mm),
+          on_leg(place[:pad_top], under_thigh_mm),
+          PAD[:thickness],
+          moves: true,
+          of: %i[pad_top]
+        )
         { hip: hip, knee: knee, ankle: ankle }.each { |id, at| sketch.circle(id, :joint, at, 8, moves: true) }
       end
 
@@ -112,12 +161,26 @@ module Verglas
       end
 
       def floor = level? ? -LEVEL_FLOOR_MM : [-ANGLED_FLOOR_MM, lowest - 60].min
-      def lowest = hip.n + ((body.torso + (2 * HEAD_MM)) * [Math.sin(Geometry::Angle.radians(mechanics.trunk_deg(place, mechanics.own_bottom_deg(place).clamp(0, 100)))), 0.0].min)
+      def lowest
+        hip.n +
+          (
+            (body.torso + (2 * HEAD_MM)) *
+              [
+                Math.sin(
+                  Geometry::Angle.radians(mechanics.trunk_deg(place, mechanics.own_bottom_deg(place).clamp(0, 100)))
+                ),
+                0.0
+              ].min
+          )
+      end
 
       def window
         reach = body.torso + (2 * HEAD_MM) + 60
         right = hip.s + reach
-        top = [hip.n + (reach * [Math.sin(Geometry::Angle.radians(mechanics.trunk_deg(place, top_deg))), 0.0].max), hip.n + 200].max
+        top = [
+          hip.n + (reach * [Math.sin(Geometry::Angle.radians(mechanics.trunk_deg(place, top_deg))), 0.0].max),
+          hip.n + 200
+        ].max
         { left: -300, bottom: floor - 22, width: right + 300, height: top + 30 - floor + 22 }
       end
 
@@ -126,16 +189,40 @@ module Verglas
         out = -((body.hip_depth * 0.8) + 46)
         from, upto = [place[:pad_top], crease_mm].map { |mm| on_leg(mm, out) }
         turn = hip + (towards(mechanics.trunk_deg(place, bottom_deg)) * (body.torso + HEAD_MM + 18))
-        [Dimension.new(of: :hip_gap, from: from, to: upto, at: ((from + upto) * 0.5) + (front * -30), anchor: level? ? :start : :end, value: mechanics.gap_mm(place), unit: :mm),
-         Dimension.new(of: :turning, from: turn, to: turn, at: turn + point(HEAD_MM + 26, 0), anchor: :start, value: bottom_deg, unit: :deg)]
+        [
+          Dimension.new(
+            of: :hip_gap,
+            from: from,
+            to: upto,
+            at: ((from + upto) * 0.5) + (front * -30),
+            anchor: level? ? :start : :end,
+            value: mechanics.gap_mm(place),
+            unit: :mm
+          ),
+          Dimension.new(
+            of: :turning,
+            from: turn,
+            to: turn,
+            at: turn + point(HEAD_MM + 26, 0),
+            anchor: :start,
+            value: bottom_deg,
+            unit: :deg
+          )
+        ]
       end
 
       def tape_points
         roller = place.parameters[:heel_roller] || 0.0
         heel = ->(mm) { on_leg(sole_at + mm, -60) }
         sole = on_leg(0, under_thigh_mm)
-        { heel_sole: heel[0], heel_roller: heel[roller.positive? ? roller : UNTAPED_ROLLER_MM], sole: sole,
-          pad_edge: on_leg(place[:pad_top], under_thigh_mm), level_ahead: sole + point(420, 0), bench_up: sole + (along * 420) }
+        {
+          heel_sole: heel[0],
+          heel_roller: heel[roller.positive? ? roller : UNTAPED_ROLLER_MM],
+          sole: sole,
+          pad_edge: on_leg(place[:pad_top], under_thigh_mm),
+          level_ahead: sole + point(420, 0),
+          bench_up: sole + (along * 420)
+        }
       end
 
       # All along the movement, from where it turns.
@@ -144,7 +231,17 @@ module Verglas
           bend = mechanics.bend_at(place, share)
           trunk = mechanics.trunk_deg(place, bend)
           draw_trunk(sketch, bend, "")
-          { deg: { hip_flexion: bend, trunk: trunk }, limits: { hip_flexion: mechanics.own_bends_deg.min }, at_deg: trunk, effort_nm: mechanics.torque_nm(trunk) }
+          {
+            deg: {
+              hip_flexion: bend,
+              trunk: trunk
+            },
+            limits: {
+              hip_flexion: mechanics.own_bends_deg.min
+            },
+            at_deg: trunk,
+            effort_nm: mechanics.torque_nm(trunk)
+          }
         end
       end
 
@@ -152,8 +249,14 @@ module Verglas
       def curve
         low, high = [bottom_deg, top_deg].map { |bend| mechanics.trunk_deg(place, bend) }
         tops = level? ? {} : mechanics.compared_deg.to_h { |deg| [deg - top_deg, false] }.merge(high => true)
-        EffortCurve.new(mechanics).drawn(from: [low - 5, -45].min, upto: [high, *tops.keys].max + 8, range: [low, high],
-                                         says: Telling::Says.of("effort.hinge"), tops: tops, corner: corner)
+        EffortCurve.new(mechanics).drawn(
+          from: [low - 5, -45].min,
+          upto: [high, *tops.keys].max + 8,
+          range: [low, high],
+          says: Telling::Says.of("effort.hinge"),
+          tops: tops,
+          corner: corner
+        )
       end
 
       # Where the trunk never comes, and no leg lies.

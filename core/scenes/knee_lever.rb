@@ -28,8 +28,16 @@ module Verglas
         low = pose(mechanics.heel_drop_deg)
         sketch = Sketch.new
         draw(sketch, low, pad_mm)
-        Scene.of(window: window, floor: -BLOCK[:height], fade: [point(0, body.shank + 470), point(0, body.shank + 300)], parts: sketch.parts.freeze,
-                 dimensions: dimensions(low), targets: [], lens: nil, points: tape_points(low))
+        Scene.of(
+          window: window,
+          floor: -BLOCK[:height],
+          fade: [point(0, body.shank + 470), point(0, body.shank + 300)],
+          parts: sketch.parts.freeze,
+          dimensions: dimensions(low),
+          targets: [],
+          lens: nil,
+          points: tape_points(low)
+        )
       end
 
       def window
@@ -44,7 +52,14 @@ module Verglas
         up = Geometry::Point.towards(-90 - drop_deg)
         foot = heelwards * (Mechanisms::KneeLever::BALL_SHARE * body.foot)
         ankle = foot + (up * (body.ankle_height + wishes[:sole_mm]))
-        { heel: heelwards * (0.79 * body.foot), ankle: ankle, knee: ankle + point(0, body.shank), toe: toes(heelwards, drop_deg), up: up, top: mechanics.knee_top_mm(drop_deg) }
+        {
+          heel: heelwards * (0.79 * body.foot),
+          ankle: ankle,
+          knee: ankle + point(0, body.shank),
+          toe: toes(heelwards, drop_deg),
+          up: up,
+          top: mechanics.knee_top_mm(drop_deg)
+        }
       end
 
       # Under a heel that rises the toes stay on the block.
@@ -67,7 +82,15 @@ module Verglas
 
       def draw_machine(sketch)
         surface = hip.n - body.hip_rise
-        sketch.box(:block, :block, left: -BLOCK[:behind], bottom: -BLOCK[:height], width: BLOCK[:behind] + BLOCK[:before], height: BLOCK[:height], of: %i[pad_above_block])
+        sketch.box(
+          :block,
+          :block,
+          left: -BLOCK[:behind],
+          bottom: -BLOCK[:height],
+          width: BLOCK[:behind] + BLOCK[:before],
+          height: BLOCK[:height],
+          of: %i[pad_above_block]
+        )
         sketch.line(:seat_post, :frame, point(hip.s + 20, surface - 50), on_floor(hip.s + 20), width: 13)
         sketch.line(:foot_bar, :frame, on_floor(hip.s - 130), on_floor(LEVER_MM + 40), width: 13)
         sketch.box(:seat, :pad, left: hip.s - 170, bottom: surface - SEAT_MM, width: 350, height: SEAT_MM)
@@ -76,15 +99,37 @@ module Verglas
       def draw_leg(sketch, pose, suffix, **how)
         limbs.shin(sketch, pose[:knee], pose[:ankle], body.shank * 0.6, id: :"shin#{suffix}", **how)
         draw_foot(sketch, pose, suffix, **how)
-        sketch.capsule(:"thigh#{suffix}", :body, [hip, pose[:knee]], [body.hip_rise, body.knee_front * 0.96], moves: true, **how) if how[:ghost]
+        return unless how[:ghost]
+        sketch.capsule(
+          :"thigh#{suffix}",
+          :body,
+          [hip, pose[:knee]],
+          [body.hip_rise, body.knee_front * 0.96],
+          moves: true,
+          **how
+        )
       end
 
       # The ball on the block's edge.
       def draw_foot(sketch, pose, suffix, **how)
         heel_mm = [(body.ankle_height + wishes[:sole_mm]) / 2.0, 26].max
         ball = pose[:up] * (TOE_MM + BALL_MM)
-        sketch.capsule(:"foot#{suffix}", :body, [pose[:heel] + (pose[:up] * heel_mm), ball], [heel_mm, TOE_MM + BALL_MM], moves: true, **how)
-        sketch.capsule(:"toes#{suffix}", :body, [ball, pose[:toe] + (up_from(pose) * TOE_MM)], [TOE_MM + BALL_MM, TOE_MM], moves: true, **how)
+        sketch.capsule(
+          :"foot#{suffix}",
+          :body,
+          [pose[:heel] + (pose[:up] * heel_mm), ball],
+          [heel_mm, TOE_MM + BALL_MM],
+          moves: true,
+          **how
+        )
+        sketch.capsule(
+          :"toes#{suffix}",
+          :body,
+          [ball, pose[:toe] + (up_from(pose) * TOE_MM)],
+          [TOE_MM + BALL_MM, TOE_MM],
+          moves: true,
+          **how
+        )
       end
 
       # Square to the sole under the toes.
@@ -98,7 +143,16 @@ module Verglas
         sketch.line(:lever, :arm, pivot, middle, width: 14, moves: true, of: %i[pad_above_block])
         sketch.line(:pivot_post, :frame, pivot, on_floor(LEVER_MM), width: 13)
         sketch.circle(:weight, :weight, pivot + ((middle - pivot) * 0.42), WEIGHT_MM, moves: true)
-        sketch.box(:knee_pad, :pad, left: front - PAD[:length], bottom: under, width: PAD[:length], height: PAD[:height], moves: true, of: %i[pad_above_block])
+        sketch.box(
+          :knee_pad,
+          :pad,
+          left: front - PAD[:length],
+          bottom: under,
+          width: PAD[:length],
+          height: PAD[:height],
+          moves: true,
+          of: %i[pad_above_block]
+        )
         draw_stops(sketch, front)
       end
 
@@ -106,7 +160,8 @@ module Verglas
         stop = place[:pad_above_block]
         level = ->(height) { [point(front - PAD[:length] - 30, height), point(front + 30, height)] }
         sketch.line(:pad_stop, :target, *level.call(stop), width: 5, moves: true, of: %i[pad_above_block])
-        sketch.line(:catch, :beyond, *level.call(stop + place[:catch_rise]), width: 4, moves: true, of: %i[catch_rise]) if family.told.include?(:catch)
+        return unless family.told.include?(:catch)
+        sketch.line(:catch, :beyond, *level.call(stop + place[:catch_rise]), width: 4, moves: true, of: %i[catch_rise])
       end
 
       def on_floor(x) = point(x, 8 - BLOCK[:height])
@@ -114,16 +169,39 @@ module Verglas
 
       # The pad's stop below the thighs; and how low the heels go.
       def dimensions(low)
-        stop, top = [place[:pad_above_block], low[:top]].map { |height| point(low[:knee].s + PAD[:before_knee] + 60, height) }
+        stop, top =
+          [place[:pad_above_block], low[:top]].map { |height| point(low[:knee].s + PAD[:before_knee] + 60, height) }
         heel = low[:heel]
-        [Dimension.new(of: :pad_slack, from: stop, to: top, at: ((stop + top) * 0.5) + point(26, 0), anchor: :start, value: mechanics.slack_mm(place), unit: :mm),
-         Dimension.new(of: :turning, from: heel, to: heel, at: heel + point(-70, 0), anchor: :end, value: mechanics.heel_drop_deg, unit: :deg)]
+        [
+          Dimension.new(
+            of: :pad_slack,
+            from: stop,
+            to: top,
+            at: ((stop + top) * 0.5) + point(26, 0),
+            anchor: :start,
+            value: mechanics.slack_mm(place),
+            unit: :mm
+          ),
+          Dimension.new(
+            of: :turning,
+            from: heel,
+            to: heel,
+            at: heel + point(-70, 0),
+            anchor: :end,
+            value: mechanics.heel_drop_deg,
+            unit: :deg
+          )
+        ]
       end
 
       def tape_points(low)
         along = low[:knee].s - 60
         stop = place[:pad_above_block]
-        { block: point(along, 0), pad_under: point(along, stop), pad_on_catch: point(along, stop + place.parameters.fetch(:catch_rise, 0)) }
+        {
+          block: point(along, 0),
+          pad_under: point(along, stop),
+          pad_on_catch: point(along, stop + place.parameters.fetch(:catch_rise, 0))
+        }
       end
     end
   end

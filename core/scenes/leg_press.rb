@@ -48,9 +48,32 @@ module Verglas
       def draw_stack(sketch, from_s)
         low = floor + 8
         left = from_s + STACK[:off]
-        [0, STACK[:width]].each { |across| sketch.line(:"stack_post_#{across}", :frame, point(left + across, low), point(left + across, low + STACK[:tall]), width: 9) }
-        sketch.line(:stack_top, :frame, point(left, low + STACK[:tall]), point(left + STACK[:width], low + STACK[:tall]), width: 9)
-        STACK[:plates].times { |index| sketch.box(:"stack_#{index}", :weight, left: left + 8, bottom: low + 14 + (index * 34), width: STACK[:width] - 16, height: 28) }
+        [0, STACK[:width]].each do |across|
+          sketch.line(
+            :"stack_post_#{across}",
+            :frame,
+            point(left + across, low),
+            point(left + across, low + STACK[:tall]),
+            width: 9
+          )
+        end
+        sketch.line(
+          :stack_top,
+          :frame,
+          point(left, low + STACK[:tall]),
+          point(left + STACK[:width], low + STACK[:tall]),
+          width: 9
+        )
+        STACK[:plates].times do |index|
+          sketch.box(
+            :"stack_#{index}",
+            :weight,
+            left: left + 8,
+            bottom: low + 14 + (index * 34),
+            width: STACK[:width] - 16,
+            height: 28
+          )
+        end
       end
 
       # How far to the right a stack goes; nothing where there is none.
@@ -64,14 +87,28 @@ module Verglas
         upto = under_plate(last)
         low, high = [from, upto].map { |point| Geometry::Point.new(point.s, floor + 8) }
         sketch.line(:rail_post, :frame, upto, high, width: 13)
-        sketch.line(:foot_bar, :frame, Geometry::Point.new(corner_ray(place[:trunk_angle], BACK_MM * 0.6).s, floor + 8), high, width: 13)
+        sketch.line(
+          :foot_bar,
+          :frame,
+          Geometry::Point.new(corner_ray(place[:trunk_angle], BACK_MM * 0.6).s, floor + 8),
+          high,
+          width: 13
+        )
         sketch.line(:rail, :frame, from, upto, width: Rail::RAIL_MM, of: %i[rail_incline plate_y])
         sketch.line(:rail_foot, :frame, from, low, width: 13)
         draw_stack(sketch, upto.s) unless latches?
         corner = Geometry::Point.new(0, 0)
         front = corner_ray(place[:seat_angle], 0.5 * body.thigh)
         sketch.board(:seat, :pad, corner, front, PAD_MM, of: %i[seat_angle])
-        sketch.board(:back_pad, :pad, corner_ray(place[:trunk_angle], BACK_MM), corner, PAD_MM, moves: true, of: %i[trunk_angle])
+        sketch.board(
+          :back_pad,
+          :pad,
+          corner_ray(place[:trunk_angle], BACK_MM),
+          corner,
+          PAD_MM,
+          moves: true,
+          of: %i[trunk_angle]
+        )
       end
 
       # How far the rail runs, from the hip.
@@ -104,21 +141,34 @@ module Verglas
       def tape_points = { **seat_points, **plate_points, **stop_points }
 
       def seat_points
-        { corner: on_rail(0, 0), rail_ahead: on_rail(420, 0), back_top: corner_ray(place[:trunk_angle], 420),
-          seat_front: corner_ray(place[:seat_angle], 300) }
+        {
+          corner: on_rail(0, 0),
+          rail_ahead: on_rail(420, 0),
+          back_top: corner_ray(place[:trunk_angle], 420),
+          seat_front: corner_ray(place[:seat_angle], 300)
+        }
       end
 
       def plate_points
         low, high = plate_ends(bottom.state)
-        { rail_low: under_plate(-60), rail_level: under_plate(-60) + point(420, 0), rail_high: under_plate(400),
-          plate_ahead: low + (on_rail(300, 0) - on_rail(0, 0)), plate_low: low, plate_top: high,
-          plate_level: on_rail(bottom.state.x_mm + mechanics.hip(place).s, 0) }
+        {
+          rail_low: under_plate(-60),
+          rail_level: under_plate(-60) + point(420, 0),
+          rail_high: under_plate(400),
+          plate_ahead: low + (on_rail(300, 0) - on_rail(0, 0)),
+          plate_low: low,
+          plate_top: high,
+          plate_level: on_rail(bottom.state.x_mm + mechanics.hip(place).s, 0)
+        }
       end
 
       def stop_points
         at = place[:plate_y]
-        { corner_on_rail: on_rail(0, at), plate_on_stop: on_rail(place[ends], at),
-          plate_on_latch: on_rail(place.parameters.fetch(:latch_x, 0), at) }
+        {
+          corner_on_rail: on_rail(0, at),
+          plate_on_stop: on_rail(place[ends], at),
+          plate_on_latch: on_rail(place.parameters.fetch(:latch_x, 0), at)
+        }
       end
 
       # From the corner, along the rail and square to it.

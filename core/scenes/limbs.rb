@@ -33,9 +33,15 @@ module Verglas
       # out: from the ankle to what is stood on (unit Points, square to each other). Answers where the shoe ends, heel
       # and toe (Points).
       def planted_foot(sketch, ankle, towards:, out:, sole_mm:, suffix: "", **how)
-        heel, toe = PLANTED.map { |share, radius| ankle + (towards * (share * @body.foot)) + (out * (@body.ankle_height - radius)) }
+        heel, toe =
+          PLANTED.map do |share, radius|
+            ankle + (towards * (share * @body.foot)) + (out * (@body.ankle_height - radius))
+          end
         sketch.capsule(:"foot#{suffix}", :body, [heel, toe], PLANTED.map(&:last), moves: true, **how)
-        ends = [heel - (towards * PLANTED[0][1]) + (out * PLANTED[0][1]), toe + (towards * PLANTED[1][1]) + (out * PLANTED[1][1])]
+        ends = [
+          heel - (towards * PLANTED[0][1]) + (out * PLANTED[0][1]),
+          toe + (towards * PLANTED[1][1]) + (out * PLANTED[1][1])
+        ]
         under = ends.map { |point| point + (out * sole_mm) }
         sketch.slab(:"shoe#{suffix}", :cushion, *ends, *under.reverse, moves: true, **how) if sole_mm.positive?
         under
@@ -57,17 +63,33 @@ module Verglas
         sketch.capsule(id, :body, [sole + (forward * (-0.12 * @body.foot)), toe], [SOLE_MM, TOE_MM], moves: true, **how)
       end
 
-      def thigh(sketch, hip, knee, hip_mm: @body.hip_rise, **how) = sketch.capsule(:thigh, :body, [hip, knee], [hip_mm, @body.knee_front * THIGH_END], moves: true, **how)
+      def thigh(sketch, hip, knee, hip_mm: @body.hip_rise, **how)
+        sketch.capsule(:thigh, :body, [hip, knee], [hip_mm, @body.knee_front * THIGH_END], moves: true, **how)
+      end
 
       # A thigh that rests on a seat, as thick at one place as the body has it: from hip to knee over the middle of that
       # place (Point).
       def resting_thigh(sketch, hip, middle, knee)
-        sketch.capsule(:thigh, :body, [hip, middle, knee], [@body.hip_rise, @body.thigh_depth / 2.0, @body.knee_front * THIGH_END], moves: true)
+        sketch.capsule(
+          :thigh,
+          :body,
+          [hip, middle, knee],
+          [@body.hip_rise, @body.thigh_depth / 2.0, @body.knee_front * THIGH_END],
+          moves: true
+        )
       end
 
       # A trunk from near the hip along a direction, as deep behind the hip as the hips are.
       def trunk(sketch, centre, upwards, half_mm, top_mm, **how)
-        sketch.capsule(:trunk, :body, [centre, centre + (upwards * (@body.torso * 0.95))], [half_mm, top_mm], moves: true, faded: true, **how)
+        sketch.capsule(
+          :trunk,
+          :body,
+          [centre, centre + (upwards * (@body.torso * 0.95))],
+          [half_mm, top_mm],
+          moves: true,
+          faded: true,
+          **how
+        )
       end
 
       # The front of a leg that runs along a direction.

@@ -28,15 +28,32 @@ module Verglas
         hinge = point(upright(mechanics.hip(place)).s - 10, surface)
         draw_frame(sketch, surface, hinge.s, edge)
         sketch.board(:trunk_pad, :pad, hinge + (headwards(0.0) * 640), hinge, PAD_MM, faded: true, of: %i[hinge_angle])
-        sketch.box(:bench, :pad, left: hinge.s, bottom: surface - PAD_MM, width: edge - hinge.s, height: PAD_MM, of: %i[bench_end pivot_above_bench])
+        sketch.box(
+          :bench,
+          :pad,
+          left: hinge.s,
+          bottom: surface - PAD_MM,
+          width: edge - hinge.s,
+          height: PAD_MM,
+          of: %i[bench_end pivot_above_bench]
+        )
         pad = mechanics.hinged? ? 0.0 : wishes[:hip_pad_mm]
         sketch.box(:hip_pad, :cushion, left: hinge.s - 70, bottom: surface, width: 170, height: pad) if pad.positive?
       end
 
       def draw_frame(sketch, surface, hinge, edge)
-        [edge - 70, hinge - 60].each_with_index { |x, index| sketch.line(:"post_#{index}", :frame, point(x, surface - 40), point(x, FLOOR_MM + 8), width: 13) }
+        [edge - 70, hinge - 60].each_with_index do |x, index|
+          sketch.line(:"post_#{index}", :frame, point(x, surface - 40), point(x, FLOOR_MM + 8), width: 13)
+        end
         sketch.line(:foot_bar, :frame, point(hinge - 150, FLOOR_MM + 8), point(edge + 90, FLOOR_MM + 8), width: 13)
-        sketch.line(:pivot_post, :frame, point(edge - 70, surface - 96), point(0, surface - 96), PivotArm::PIVOT, width: 11)
+        sketch.line(
+          :pivot_post,
+          :frame,
+          point(edge - 70, surface - 96),
+          point(0, surface - 96),
+          PivotArm::PIVOT,
+          width: 11
+        )
       end
 
       # A lying client's hip is thicker than the knee; both rest on the bench.
@@ -59,8 +76,14 @@ module Verglas
       def tape_points(poses)
         surface = -place[:pivot_above_bench]
         hinge = point(upright(mechanics.hip(place)).s - 10, surface)
-        { bench_below_pivot: point(0, surface), bench_end: point(place[:bench_end], surface), hinge: hinge, headwards: hinge + point(-300, 0),
-          trunk_end: hinge + (headwards(0.0) * 300), **arm_points(poses) }
+        {
+          bench_below_pivot: point(0, surface),
+          bench_end: point(place[:bench_end], surface),
+          hinge: hinge,
+          headwards: hinge + point(-300, 0),
+          trunk_end: hinge + (headwards(0.0) * 300),
+          **arm_points(poses)
+        }
       end
 
       def point(x, y) = Geometry::Point.new(x, y)

@@ -9,10 +9,26 @@ module Verglas
     #                to degrees, counted from +x towards +y)
     #   ghost        where it will be, not where it is; moves: with a mark; faded: where the body fades out
     #   of           the machine's constants that it is drawn from
-    Part = Value.define(:id, :role, :shape, :points, :radii, :degrees, :ghost, :moves, :faded, :of) do
-      def at = points.first
-    end
+    Part =
+      Value.define(:id, :role, :shape, :points, :radii, :degrees, :ghost, :moves, :faded, :of) { def at = points.first }
 
-    Part::ROLES = %i[frame machine pad roller arm cushion block weight body joint path beyond target travelled wanted slow].freeze
+    Part::ROLES = %i[
+      frame
+      machine
+      pad
+      roller
+      arm
+      cushion
+      block
+      weight
+      body
+      joint
+      path
+      beyond
+      target
+      travelled
+      wanted
+      slow
+    ].freeze
   end
 end

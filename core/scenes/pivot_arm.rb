@@ -22,11 +22,26 @@ module Verglas
       # stands.
       def slow(sketch, deg)
         upto = mechanics.arm_at(deg, place)
-        sketch.arc(:slow, :slow, PIVOT, place[:roller_reach], [place[:start_angle], upto].map { |arm_deg| turned(arm_deg) }, moves: true)
+        sketch.arc(
+          :slow,
+          :slow,
+          PIVOT,
+          place[:roller_reach],
+          [place[:start_angle], upto].map { |arm_deg| turned(arm_deg) },
+          moves: true
+        )
         at = upright(Geometry::Point.towards(upto) * place[:roller_reach])
         past = ->(mm) { at + (at.unit * (straightens? ? -mm : place[:roller_radius] + mm)) }
         sketch.line(:quickens, :slow, at, past[TICK_MM], width: 7, moves: true)
-        Dimension.new(of: :quickens, from: at, to: at, at: past[TICK_MM + BESIDE_MM], anchor: :middle, value: deg, unit: :deg)
+        Dimension.new(
+          of: :quickens,
+          from: at,
+          to: at,
+          at: past[TICK_MM + BESIDE_MM],
+          anchor: :middle,
+          value: deg,
+          unit: :deg
+        )
       end
 
       private
@@ -38,12 +53,26 @@ module Verglas
         sketch = Sketch.new
         at = poses
         draw(sketch, at)
-        Scene.of(window: window, floor: floor_mm, fade: fade, parts: sketch.parts.freeze, dimensions: [above_ankle(at), turning_shown],
-                 targets: [target], lens: lens, points: tape_points(at), poses: moved)
+        Scene.of(
+          window: window,
+          floor: floor_mm,
+          fade: fade,
+          parts: sketch.parts.freeze,
+          dimensions: [above_ankle(at), turning_shown],
+          targets: [target],
+          lens: lens,
+          points: tape_points(at),
+          poses: moved
+        )
       end
 
       def target
-        Target.new(finding: :offset, at: PIVOT, joint: upright(place.joint), in_line_mm: mechanics.band(:offset).in_line.max)
+        Target.new(
+          finding: :offset,
+          at: PIVOT,
+          joint: upright(place.joint),
+          in_line_mm: mechanics.band(:offset).in_line.max
+        )
       end
 
       # From the machine's frame to the scene's: a bench's n points down.
@@ -62,8 +91,13 @@ module Verglas
       def pose(arm_deg)
         contact = mechanics.contact(place, arm_deg)
         shin = Geometry::Point.towards(contact.shin_deg)
-        { knee: upright(place.joint), ankle: upright(place.joint + (shin * body.shank)), contact_mm: contact.contact_mm, bend_deg: mechanics.knee_bend_deg(contact.shin_deg),
-          roller: upright(contact.roller) }
+        {
+          knee: upright(place.joint),
+          ankle: upright(place.joint + (shin * body.shank)),
+          contact_mm: contact.contact_mm,
+          bend_deg: mechanics.knee_bend_deg(contact.shin_deg),
+          roller: upright(contact.roller)
+        }
       end
 
       # All along the arc, from its start to where the client turns back: leg, arm and roller, and how far the roller
@@ -77,7 +111,15 @@ module Verglas
           draw_leg(sketch, at)
           sketch.circle(:ankle, :joint, at[:ankle], 7)
           draw_arm(sketch, at)
-          { deg: { knee_flexion: told_deg(at[:bend_deg]) }, limits: { knee_flexion: wishes.envelope.to(:knee_flexion) }, pad_mm: at[:contact_mm] - began }
+          {
+            deg: {
+              knee_flexion: told_deg(at[:bend_deg])
+            },
+            limits: {
+              knee_flexion: wishes.envelope.to(:knee_flexion)
+            },
+            pad_mm: at[:contact_mm] - began
+          }
         end
       end
 
@@ -121,15 +163,38 @@ module Verglas
       # The movement, what the arm could do beyond it, and a tick where the client turns back.
       def draw_arc(sketch, poses)
         turns = turning.first
-        sketch.arc(:arc, :path, PIVOT, place[:roller_reach], [place[:start_angle], turns].map { |deg| turned(deg) }, moves: true)
-        sketch.arc(:beyond, :beyond, PIVOT, place[:roller_reach], [turns, place[:end_angle]].map { |deg| turned(deg) }, moves: true) if (place[:end_angle] - turns).abs > 1
+        sketch.arc(
+          :arc,
+          :path,
+          PIVOT,
+          place[:roller_reach],
+          [place[:start_angle], turns].map { |deg| turned(deg) },
+          moves: true
+        )
+        if (place[:end_angle] - turns).abs > 1
+          sketch.arc(
+            :beyond,
+            :beyond,
+            PIVOT,
+            place[:roller_reach],
+            [turns, place[:end_angle]].map { |deg| turned(deg) },
+            moves: true
+          )
+        end
         out = poses[:end][:roller].unit * TICK_MM
         sketch.line(:target, :target, poses[:end][:roller] - out, poses[:end][:roller] + out, width: 7, moves: true)
       end
 
       def draw_arm(sketch, pose)
         sketch.line(:arm, :arm, PIVOT, pose[:roller], width: 12, moves: true, of: %i[roller_reach start_angle])
-        sketch.circle(:roller, :roller, pose[:roller], place[:roller_radius], moves: true, of: %i[roller_reach roller_radius start_angle])
+        sketch.circle(
+          :roller,
+          :roller,
+          pose[:roller],
+          place[:roller_radius],
+          moves: true,
+          of: %i[roller_reach roller_radius start_angle]
+        )
       end
 
       # The stretch of the leg that the roller travels, and where it is wanted.
@@ -154,14 +219,30 @@ module Verglas
         from = knee + (down * poses[:middle][:contact_mm]) + beside
         upto = ankle + beside
         at = straightens? ? ((from + upto) * 0.5) + (out * 26) : from + (down * -16) + (out * 30)
-        Dimension.new(of: :contact, from: from, to: upto, at: at, anchor: straightens? ? :start : :end, value: body.shank - poses[:middle][:contact_mm], unit: :mm)
+        Dimension.new(
+          of: :contact,
+          from: from,
+          to: upto,
+          at: at,
+          anchor: straightens? ? :start : :end,
+          value: body.shank - poses[:middle][:contact_mm],
+          unit: :mm
+        )
       end
 
       # The bend at which the client turns back.
       def turning_shown
         roller = upright(Geometry::Point.towards(turning.first) * place[:roller_reach])
         at = roller + Geometry::Point.new(straightens? ? 46 : -46, 0)
-        Dimension.new(of: :turning, from: roller, to: roller, at: at, anchor: straightens? ? :start : :end, value: mechanics.end_target_deg, unit: :deg)
+        Dimension.new(
+          of: :turning,
+          from: roller,
+          to: roller,
+          at: at,
+          anchor: straightens? ? :start : :end,
+          value: mechanics.end_target_deg,
+          unit: :deg
+        )
       end
 
       # How far to the right the straight leg may reach, by the body alone, so that the scale stays while marks are
@@ -170,8 +251,14 @@ module Verglas
 
       def arm_points(poses)
         roller = poses[:start][:roller]
-        { pivot: PIVOT, along: Geometry::Point.new(200, 0), roller: roller, roller_edge: roller + Geometry::Point.new(place[:roller_radius], 0), start_arm: roller,
-          end_arm: upright(Geometry::Point.towards(place[:end_angle]) * place[:roller_reach]) }
+        {
+          pivot: PIVOT,
+          along: Geometry::Point.new(200, 0),
+          roller: roller,
+          roller_edge: roller + Geometry::Point.new(place[:roller_radius], 0),
+          start_arm: roller,
+          end_arm: upright(Geometry::Point.towards(place[:end_angle]) * place[:roller_reach])
+        }
       end
     end
   end

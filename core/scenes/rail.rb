@@ -31,8 +31,19 @@ module Verglas
         draw_moving(sketch, low)
         draw_joints(sketch, low)
         draw_end(sketch)
-        Scene.of(window: window_of, floor: floor, fade: fade, parts: sketch.parts.freeze, dimensions: dimensions, targets: [], lens: nil,
-                 points: tape_points, labels: labels, poses: poses, plate: plate_from_front)
+        Scene.of(
+          window: window_of,
+          floor: floor,
+          fade: fade,
+          parts: sketch.parts.freeze,
+          dimensions: dimensions,
+          targets: [],
+          lens: nil,
+          points: tape_points,
+          labels: labels,
+          poses: poses,
+          plate: plate_from_front
+        )
       end
 
       # What moves, at bends from the bottom to the top: {share: 0 at the bottom, parts: [Part], deg: {motion => bend}}.
@@ -40,10 +51,11 @@ module Verglas
       # along.
       def poses
         low = turning
-        on_plate = places_drawn do |sketch|
-          draw_plate(sketch, low)
-          draw_foot(sketch, low)
-        end
+        on_plate =
+          places_drawn do |sketch|
+            draw_plate(sketch, low)
+            draw_foot(sketch, low)
+          end
         at_hip = places_drawn { |sketch| draw_at_hip(sketch, low) }
         posed_along(POSES) do |share, sketch|
           state = mechanics.along(place, share)
@@ -54,8 +66,12 @@ module Verglas
         end
       end
 
-      def bends(state) = { hip_flexion: state.hip_bend_deg, knee_flexion: state.knee_bend_deg, ankle_dorsiflexion: state.ankle_bend_deg }
-      def bend_limits = { hip_flexion: mechanics.hip_limit_deg, knee_flexion: window.target_deg, ankle_dorsiflexion: window.cap_deg }
+      def bends(state)
+        { hip_flexion: state.hip_bend_deg, knee_flexion: state.knee_bend_deg, ankle_dorsiflexion: state.ankle_bend_deg }
+      end
+      def bend_limits
+        { hip_flexion: mechanics.hip_limit_deg, knee_flexion: window.target_deg, ankle_dorsiflexion: window.cap_deg }
+      end
 
       def draw_moving(sketch, state)
         draw_at_hip(sketch, state)
@@ -72,12 +88,23 @@ module Verglas
       end
 
       def draw_joints(sketch, state)
-        { hip: hip_at(state), knee: drawn(state, state.knee), ankle: drawn(state, state.ankle) }.each { |id, at| sketch.circle(id, :joint, at, 8, moves: true) }
+        { hip: hip_at(state), knee: drawn(state, state.knee), ankle: drawn(state, state.ankle) }.each do |id, at|
+          sketch.circle(id, :joint, at, 8, moves: true)
+        end
       end
 
       def draw_plate(sketch, state, suffix = "", **how)
         low, high = plate_ends(state)
-        sketch.board(:"plate#{suffix}", :machine, low, high, PLATE_MM, moves: true, of: %i[plate_angle plate_length plate_y], **how)
+        sketch.board(
+          :"plate#{suffix}",
+          :machine,
+          low,
+          high,
+          PLATE_MM,
+          moves: true,
+          of: %i[plate_angle plate_length plate_y],
+          **how
+        )
       end
 
       # From the plate's lower edge to its upper one.
@@ -94,7 +121,14 @@ module Verglas
         hip = hip_at(state)
         knee = drawn(state, state.knee)
         ankle = drawn(state, state.ankle)
-        sketch.capsule(:"thigh#{suffix}", :body, [hip, knee], [body.hip_rise, body.knee_front * Limbs::THIGH_END], moves: true, **how)
+        sketch.capsule(
+          :"thigh#{suffix}",
+          :body,
+          [hip, knee],
+          [body.hip_rise, body.knee_front * Limbs::THIGH_END],
+          moves: true,
+          **how
+        )
         Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :"shin#{suffix}", **how)
       end
 
@@ -102,7 +136,16 @@ module Verglas
         ankle = drawn(state, state.ankle)
         up = (drawn(state, state.ankle + up_the_plate) - ankle).unit
         limbs = Limbs.new(body)
-        under = limbs.planted_foot(sketch, ankle, towards: up, out: up.front * -1, sole_mm: wishes[:sole_mm], suffix: suffix, **how)
+        under =
+          limbs.planted_foot(
+            sketch,
+            ankle,
+            towards: up,
+            out: up.front * -1,
+            sole_mm: wishes[:sole_mm],
+            suffix: suffix,
+            **how
+          )
         limbs.underfoot(sketch, :"block#{suffix}", under, up.front * -1, block_mm, **how) if block_mm.positive?
       end
 
@@ -113,23 +156,43 @@ module Verglas
       def dimensions
         ends_at = [mechanics.from_hip(place, ends), bottom.x_mm]
         stop, turn = ends_at.map { |x| under_plate(x, number_off) }
-        at = under_plate(ends_at.max, number_off) + Geometry::Point.new(number_side == :start ? 26 : -26, number_side == :start ? 0 : -30)
-        [Dimension.new(of: mechanics.stop_finding, from: stop, to: turn, at: at, anchor: number_side, value: mechanics.slack_mm(place), unit: :mm)]
+        at =
+          under_plate(ends_at.max, number_off) +
+            Geometry::Point.new(number_side == :start ? 26 : -26, number_side == :start ? 0 : -30)
+        [
+          Dimension.new(
+            of: mechanics.stop_finding,
+            from: stop,
+            to: turn,
+            at: at,
+            anchor: number_side,
+            value: mechanics.slack_mm(place),
+            unit: :mm
+          )
+        ]
       end
 
       # Every mark of what moves the stop, beside the rail.
       def labels
-        @labels ||= mechanics.machine.adjusters.select { |adjuster| adjuster.drives?(ends) }.flat_map { |adjuster| labels_of(adjuster) }
+        @labels ||=
+          mechanics
+            .machine
+            .adjusters
+            .select { |adjuster| adjuster.drives?(ends) }
+            .flat_map { |adjuster| labels_of(adjuster) }
       end
 
       def labels_of(adjuster)
         here = place[ends]
         travels = adjuster.travel.map { |travel| adjuster.drives[ends] * travel }
         set = travels.min_by { |travel| (mechanics.machine.constants[ends] + travel - here).abs }
-        adjuster.marks.zip(travels).map do |mark, travel|
-          x = here + travel - set - mechanics.hip(place).s
-          Label.new(text: mark, at: under_plate(x, TICK_MM + 26), set: travel == set, of: adjuster.label)
-        end
+        adjuster
+          .marks
+          .zip(travels)
+          .map do |mark, travel|
+            x = here + travel - set - mechanics.hip(place).s
+            Label.new(text: mark, at: under_plate(x, TICK_MM + 26), set: travel == set, of: adjuster.label)
+          end
       end
 
       # Ticks for those marks, and the stop that is set.
@@ -140,7 +203,15 @@ module Verglas
           sketch.line(:"notch_#{index}", :frame, *tick(label.at), width: 6, of: [ends])
         end
         x = mechanics.from_hip(place, ends)
-        sketch.line(:stop, :target, under_plate(x, -TICK_MM), under_plate(x, TICK_MM), width: 12, moves: true, of: [ends])
+        sketch.line(
+          :stop,
+          :target,
+          under_plate(x, -TICK_MM),
+          under_plate(x, TICK_MM),
+          width: 12,
+          moves: true,
+          of: [ends]
+        )
       end
 
       def tick(at)
@@ -160,7 +231,14 @@ module Verglas
         Plate.new(**sizes, **feet, **heights, says: voice.window_says, closed: voice.closed_says, choice: :foot_mm)
       end
 
-      def sizes = { length_mm: place[:plate_length], width_mm: place[:plate_width], foot_mm: body.foot, shoe_mm: Linkages::Stance::FIGURES[:shoe_mm] }
+      def sizes
+        {
+          length_mm: place[:plate_length],
+          width_mm: place[:plate_width],
+          foot_mm: body.foot,
+          shoe_mm: Linkages::Stance::FIGURES[:shoe_mm]
+        }
+      end
       def feet = { **mechanics.settled(place), **wishes.values.compact }.slice(:stance_mm, :turn_deg)
     end
   end

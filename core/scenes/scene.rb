@@ -15,12 +15,26 @@ module Verglas
     #   plate        a plate as one sees it standing before it (Plate); nil for none
     #   curve        what the movement asks over its range (Curve); nil where nothing is told of it
     # floor is nil where it is seen from above.
-    Scene = Value.define(:window, :floor, :fade, :parts, :dimensions, :targets, :lens, :points, :labels, :poses, :plate, :curve) do
-      # Labels, poses, a plate and a curve where there are some.
-      def self.of(**fields) = new(labels: [], poses: [], plate: nil, curve: nil, **fields)
+    Scene =
+      Value.define(
+        :window,
+        :floor,
+        :fade,
+        :parts,
+        :dimensions,
+        :targets,
+        :lens,
+        :points,
+        :labels,
+        :poses,
+        :plate,
+        :curve
+      ) do
+        # Labels, poses, a plate and a curve where there are some.
+        def self.of(**fields) = new(labels: [], poses: [], plate: nil, curve: nil, **fields)
 
-      def part(id) = parts.find { |part| part.id == id }
-    end
+        def part(id) = parts.find { |part| part.id == id }
+      end
 
     # A mark beside what it sets, as printed; set: whether it stands there; of: the adjuster's label.
     Label = Value.define(:text, :at, :set, :of)
@@ -29,9 +43,10 @@ module Verglas
     # {motion => degrees}, beside how far each may go (nil where nothing holds); split: how the effort is shared, {joint
     # => of a hundred}; at_deg, effort_nm: where it lies on the curve (nil where there is none); pad_mm: how far a pad
     # has gone along the limb since the start, + away from the joint (nil where none does).
-    Pose = Value.define(:share, :parts, :deg, :limits, :split, :at_deg, :effort_nm, :pad_mm) do
-      def self.of(**fields) = new(limits: {}, split: {}, at_deg: nil, effort_nm: nil, pad_mm: nil, **fields)
-    end
+    Pose =
+      Value.define(:share, :parts, :deg, :limits, :split, :at_deg, :effort_nm, :pad_mm) do
+        def self.of(**fields) = new(limits: {}, split: {}, at_deg: nil, effort_nm: nil, pad_mm: nil, **fields)
+      end
 
     # Torque (N m) over an angle (degrees above level): [angle, torque] points of what is carried; plain: of body weight
     # alone, none where that is all; range: from where it turns to where it ends; tops: ends that are worth comparing
@@ -45,7 +60,21 @@ module Verglas
     # foot's, a shoe's, where the heels stand, how far apart (mm) and how far turned out (degrees), and between which
     # two heights they may (nil where nowhere); says: what closes the lower and the upper end; closed: why nowhere, and
     # what would open it; choice: what places the feet.
-    Plate = Value.define(:length_mm, :width_mm, :foot_mm, :shoe_mm, :heel_mm, :stance_mm, :turn_deg, :low_mm, :high_mm, :says, :closed, :choice)
+    Plate =
+      Value.define(
+        :length_mm,
+        :width_mm,
+        :foot_mm,
+        :shoe_mm,
+        :heel_mm,
+        :stance_mm,
+        :turn_deg,
+        :low_mm,
+        :high_mm,
+        :says,
+        :closed,
+        :choice
+      )
 
     # A number between two points: of: the finding that it is, or :turning for where the client turns back; at: where it
     # is written, anchor: with which end of the writing there.

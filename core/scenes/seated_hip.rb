@@ -30,8 +30,21 @@ module Verglas
         draw_arcs(sketch)
         draw_moving(sketch, place[:start_angle])
         draw_middle(sketch)
-        Scene.of(window: window, floor: nil, fade: [point(0, 1), point(0, 0)], parts: sketch.parts.freeze, dimensions: dimensions, targets: targets,
-                 lens: { x: window[:left] + LENS_MM, y: 0, scale: 3.0 }, points: tape_points, poses: poses)
+        Scene.of(
+          window: window,
+          floor: nil,
+          fade: [point(0, 1), point(0, 0)],
+          parts: sketch.parts.freeze,
+          dimensions: dimensions,
+          targets: targets,
+          lens: {
+            x: window[:left] + LENS_MM,
+            y: 0,
+            scale: 3.0
+          },
+          points: tape_points,
+          poses: poses
+        )
       end
 
       # From the frame of one leg to the scene. side: 1 the left, -1 the right.
@@ -43,8 +56,24 @@ module Verglas
 
       def draw_seat(sketch)
         face = place[:back_face] - place[:pivot_depth]
-        sketch.box(:seat, :pad, left: face - SEAT[:behind], bottom: -SEAT[:half], width: SEAT[:behind] + SEAT[:before], height: 2 * SEAT[:half])
-        sketch.box(:back_pad, :pad, left: face - PAD_MM, bottom: -SEAT[:half], width: PAD_MM, height: 2 * SEAT[:half], moves: true, of: %i[back_face])
+        sketch.box(
+          :seat,
+          :pad,
+          left: face - SEAT[:behind],
+          bottom: -SEAT[:half],
+          width: SEAT[:behind] + SEAT[:before],
+          height: 2 * SEAT[:half]
+        )
+        sketch.box(
+          :back_pad,
+          :pad,
+          left: face - PAD_MM,
+          bottom: -SEAT[:half],
+          width: PAD_MM,
+          height: 2 * SEAT[:half],
+          moves: true,
+          of: %i[back_face]
+        )
       end
 
       def draw_moving(sketch, arm_deg)
@@ -56,7 +85,14 @@ module Verglas
         contact = mechanics.contact(place, arm_deg)
         half = body.thigh_depth / 2.0
         SIDES.each do |name, side|
-          sketch.capsule(:"thigh_#{name}#{suffix}", :body, [hip_at(side), thigh_end(contact, side)], [half, half * 0.86], moves: true, **how)
+          sketch.capsule(
+            :"thigh_#{name}#{suffix}",
+            :body,
+            [hip_at(side), thigh_end(contact, side)],
+            [half, half * 0.86],
+            moves: true,
+            **how
+          )
         end
       end
 
@@ -65,7 +101,14 @@ module Verglas
         SIDES.each do |name, side|
           pad = seen(contact.roller, side)
           sketch.line(:"arm_#{name}", :arm, pivot(side), pad, width: 12, moves: true, of: %i[pad_reach start_angle])
-          sketch.circle(:"pad_#{name}", :roller, pad, place[:pad_half], moves: true, of: %i[pad_reach pad_half start_angle])
+          sketch.circle(
+            :"pad_#{name}",
+            :roller,
+            pad,
+            place[:pad_half],
+            moves: true,
+            of: %i[pad_reach pad_half start_angle]
+          )
         end
       end
 
@@ -74,7 +117,14 @@ module Verglas
         SIDES.each { |name, side| sketch.circle(:"hip_#{name}", :joint, hip_at(side), 8, moves: true) }
         behind = hip_at(1).s - (body.hip_depth * 0.32)
         wide = (body.stature * 0.129) - (body.hip_depth * 0.6)
-        sketch.capsule(:trunk, :body, [point(behind, -wide), point(behind, wide)], [body.hip_depth * 0.6, body.hip_depth * 0.6], ghost: true, moves: true)
+        sketch.capsule(
+          :trunk,
+          :body,
+          [point(behind, -wide), point(behind, wide)],
+          [body.hip_depth * 0.6, body.hip_depth * 0.6],
+          ghost: true,
+          moves: true
+        )
         sketch.circle(:head, :body, point(behind + 12, 0), 84, ghost: true, moves: true)
       end
 
@@ -89,7 +139,9 @@ module Verglas
       end
 
       def window
-        wide = [thigh_end(mechanics.contact(place, turning.first), 1).n, thigh_end(contacts.first, 1).n, SEAT[:half]].max + 120
+        wide =
+          [thigh_end(mechanics.contact(place, turning.first), 1).n, thigh_end(contacts.first, 1).n, SEAT[:half]].max +
+            120
         left = place[:back_face] - place[:pivot_depth] - PAD_MM - (2 * LENS_MM)
         { left: left, bottom: -wide, width: body.thigh + place.joint.s + 330 - left, height: 2 * wide }
       end
@@ -97,32 +149,66 @@ module Verglas
       # The magnified hip's distance is told by its lens; where the client turns back by its angle.
       def dimensions
         at = thigh_end(mechanics.contact(place, turning.first), 1)
-        [Dimension.new(of: :turning, from: at, to: at, at: at + point(94, 10), anchor: :start, value: mechanics.contact(place, turning.first).shin_deg, unit: :deg)]
+        [
+          Dimension.new(
+            of: :turning,
+            from: at,
+            to: at,
+            at: at + point(94, 10),
+            anchor: :start,
+            value: mechanics.contact(place, turning.first).shin_deg,
+            unit: :deg
+          )
+        ]
       end
 
       def targets
-        [Target.new(finding: :hip_offset, at: pivot(1), joint: hip_at(1), in_line_mm: mechanics.band(:hip_offset).in_line.max)]
+        [
+          Target.new(
+            finding: :hip_offset,
+            at: pivot(1),
+            joint: hip_at(1),
+            in_line_mm: mechanics.band(:hip_offset).in_line.max
+          )
+        ]
       end
 
       def tape_points
         arm, last = contacts.map { |contact| seen(contact.roller, 1) }
-        { **seat_points, middle: point(0, 0), pivot: pivot(1), pad: arm,
-                         pad_face: arm + ((arm - pivot(1)).unit.front * place[:pad_half]),
-                         ahead: pivot(1) + point(place[:pad_reach], 0), start_arm: arm, end_arm: last }
+        {
+          **seat_points,
+          middle: point(0, 0),
+          pivot: pivot(1),
+          pad: arm,
+          pad_face: arm + ((arm - pivot(1)).unit.front * place[:pad_half]),
+          ahead: pivot(1) + point(place[:pad_reach], 0),
+          start_arm: arm,
+          end_arm: last
+        }
       end
 
       # Along the seat's edge, from the back pad to the pivots.
       def seat_points
         edge = -SEAT[:half] - 40
-        { back_pad: point(place[:back_face] - place[:pivot_depth], edge), seat_reference: point(-place[:pivot_depth], edge),
-          pivot_along: point(0, edge) }
+        {
+          back_pad: point(place[:back_face] - place[:pivot_depth], edge),
+          seat_reference: point(-place[:pivot_depth], edge),
+          pivot_along: point(0, edge)
+        }
       end
 
       def poses
         posed_along(POSES) do |share, sketch|
           arm_deg = mechanics.arm_along(place, share)
           draw_moving(sketch, arm_deg)
-          { deg: { hip_abduction: mechanics.contact(place, arm_deg).shin_deg }, limits: { hip_abduction: mechanics.opens? ? mechanics.end_target_deg : mechanics.start_target_deg } }
+          {
+            deg: {
+              hip_abduction: mechanics.contact(place, arm_deg).shin_deg
+            },
+            limits: {
+              hip_abduction: mechanics.opens? ? mechanics.end_target_deg : mechanics.start_target_deg
+            }
+          }
         end
       end
     end

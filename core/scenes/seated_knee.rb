@@ -33,15 +33,28 @@ module Verglas
         foot = Geometry::Point.new(face, seat + 26)
         sketch.board(:back_pad, :pad, foot + (LEAN * 640), foot, -PAD_MM, moves: true, faded: true, of: %i[back_face])
         cushion = wishes[:cushion_back_mm]
-        sketch.board(:cushion_back, :cushion, foot + (LEAN * 380), foot, cushion, moves: true, faded: true) if cushion.positive?
-        sketch.box(:seat, :pad, left: face - 30, bottom: seat - PAD_MM, width: edge - face + 30, height: PAD_MM, of: %i[seat_edge pivot_above_seat])
+        if cushion.positive?
+          sketch.board(:cushion_back, :cushion, foot + (LEAN * 380), foot, cushion, moves: true, faded: true)
+        end
+        sketch.box(
+          :seat,
+          :pad,
+          left: face - 30,
+          bottom: seat - PAD_MM,
+          width: edge - face + 30,
+          height: PAD_MM,
+          of: %i[seat_edge pivot_above_seat]
+        )
         below = wishes[:cushion_seat_mm]
-        sketch.box(:cushion_seat, :cushion, left: face, bottom: seat, width: edge - face, height: below) if below.positive?
+        return unless below.positive?
+        sketch.box(:cushion_seat, :cushion, left: face, bottom: seat, width: edge - face, height: below)
       end
 
       def draw_frame(sketch, seat, rear, edge)
         posts = [edge - 40, rear + 150]
-        posts.each_with_index { |x, index| sketch.line(:"post_#{index}", :frame, point(x, seat - 50), point(x, FLOOR_MM + 8), width: 13) }
+        posts.each_with_index do |x, index|
+          sketch.line(:"post_#{index}", :frame, point(x, seat - 50), point(x, FLOOR_MM + 8), width: 13)
+        end
         sketch.line(:foot_bar, :frame, point(rear + 60, FLOOR_MM + 8), point(edge + 140, FLOOR_MM + 8), width: 13)
         sketch.line(:pivot_post, :frame, point(edge - 40, seat - 90), point(0, seat - 90), PivotArm::PIVOT, width: 11)
       end
@@ -57,7 +70,10 @@ module Verglas
 
       # Where its thickness is taped, a hand above the kneecap: it rests on the seat there.
       def thigh_middle(knee)
-        point(knee.s - Mechanisms::SeatedKnee::KNEECAP_EDGE_MM - HAND_MM, surface_mm + wishes[:cushion_seat_mm] + (body.thigh_depth / 2.0))
+        point(
+          knee.s - Mechanisms::SeatedKnee::KNEECAP_EDGE_MM - HAND_MM,
+          surface_mm + wishes[:cushion_seat_mm] + (body.thigh_depth / 2.0)
+        )
       end
 
       # With the arm goes the pad before the shin, where that is held and not the thigh: its mark is only recorded, so
@@ -68,8 +84,19 @@ module Verglas
 
         down = (pose[:ankle] - pose[:knee]).unit
         out = limbs.ahead(down)
-        from, upto = SHIN_PAD[:along].map { |share| pose[:knee] + (down * (share * body.shank)) + (out * (body.calf_half + SHIN_PAD[:off])) }
-        sketch.slab(:shin_pad, :pad, from, upto, upto + (out * SHIN_PAD[:height]), from + (out * SHIN_PAD[:height]), moves: true)
+        from, upto =
+          SHIN_PAD[:along].map do |share|
+            pose[:knee] + (down * (share * body.shank)) + (out * (body.calf_half + SHIN_PAD[:off]))
+          end
+        sketch.slab(
+          :shin_pad,
+          :pad,
+          from,
+          upto,
+          upto + (out * SHIN_PAD[:height]),
+          from + (out * SHIN_PAD[:height]),
+          moves: true
+        )
       end
 
       # The pad that holds the thigh from above: its underside and its edge nearest the knee as taped.
@@ -79,21 +106,45 @@ module Verglas
         under = surface_mm + place[:thigh_pad_height]
         front = place[:thigh_pad_front]
         top = point(front - (THIGH_PAD[:length] / 2), under + THIGH_PAD[:height])
-        sketch.line(:thigh_pad_post, :frame, top, top + Geometry::Point.new(0, THIGH_PAD[:post]), width: 13, moves: true)
-        sketch.box(:thigh_pad, :pad, left: front - THIGH_PAD[:length], bottom: under, width: THIGH_PAD[:length], height: THIGH_PAD[:height], moves: true,
-                                     of: %i[thigh_pad_front thigh_pad_height])
+        sketch.line(
+          :thigh_pad_post,
+          :frame,
+          top,
+          top + Geometry::Point.new(0, THIGH_PAD[:post]),
+          width: 13,
+          moves: true
+        )
+        sketch.box(
+          :thigh_pad,
+          :pad,
+          left: front - THIGH_PAD[:length],
+          bottom: under,
+          width: THIGH_PAD[:length],
+          height: THIGH_PAD[:height],
+          moves: true,
+          of: %i[thigh_pad_front thigh_pad_height]
+        )
       end
 
       def tape_points(poses)
         seat = surface_mm
-        points = { seat_below_pivot: point(0, seat), back_pad: point(place[:back_face], seat + 88), pivot_at_back_pad: point(0, seat + 88), seat_edge: point(place[:seat_edge], seat),
-                   **arm_points(poses) }
+        points = {
+          seat_below_pivot: point(0, seat),
+          back_pad: point(place[:back_face], seat + 88),
+          pivot_at_back_pad: point(0, seat + 88),
+          seat_edge: point(place[:seat_edge], seat),
+          **arm_points(poses)
+        }
         return points unless place.parameters.key?(:thigh_pad_front)
 
         along = place[:thigh_pad_front] - (THIGH_PAD[:length] / 2)
         level = seat + place[:thigh_pad_height] + 26
-        points.merge(thigh_pad_edge: point(place[:thigh_pad_front], level), pivot_at_thigh_pad: point(0, level), seat_below_thigh_pad: point(along, seat),
-                     thigh_pad_under: point(along, seat + place[:thigh_pad_height]))
+        points.merge(
+          thigh_pad_edge: point(place[:thigh_pad_front], level),
+          pivot_at_thigh_pad: point(0, level),
+          seat_below_thigh_pad: point(along, seat),
+          thigh_pad_under: point(along, seat + place[:thigh_pad_height])
+        )
       end
 
       def point(x, y) = Geometry::Point.new(x, y)

@@ -17,7 +17,9 @@ module Verglas
       def line(id, role, *points, width:, **how) = add(id, role, :line, points, how, radii: [width])
       def circle(id, role, centre, radius, **how) = add(id, role, :circle, [centre], how, radii: [radius])
       def capsule(id, role, ends, radii, **how) = add(id, role, :capsule, ends, how, radii: radii)
-      def arc(id, role, centre, radius, degrees, **how) = add(id, role, :arc, [centre], how, radii: [radius], degrees: degrees)
+      def arc(id, role, centre, radius, degrees, **how)
+        add(id, role, :arc, [centre], how, radii: [radius], degrees: degrees)
+      end
 
       # An upright box by its corner, in mm.
       def box(id, role, left:, bottom:, width:, height:, **how)
@@ -34,7 +36,9 @@ module Verglas
       # A sketch that keeps where its parts are and nothing else of them: for the poses of a movement.
       class Places < Sketch
         # Drawn before, displaced (Point).
-        def carried(places, by) = places.each { |place| @parts << Place.new(place.id, place.points.map { |point| point + by }) }
+        def carried(places, by)
+          places.each { |place| @parts << Place.new(place.id, place.points.map { |point| point + by }) }
+        end
 
         private
 
@@ -48,7 +52,16 @@ module Verglas
       def add(id, role, shape, points, how, radii: [], degrees: [])
         raise ArgumentError, "#{role} is no role of a part" unless Part::ROLES.include?(role)
 
-        @parts << Part.new(id: id, role: role, shape: shape, points: points.freeze, radii: radii.freeze, degrees: degrees.freeze, **PLAIN, **how.each_value(&:freeze))
+        @parts << Part.new(
+          id: id,
+          role: role,
+          shape: shape,
+          points: points.freeze,
+          radii: radii.freeze,
+          degrees: degrees.freeze,
+          **PLAIN,
+          **how.each_value(&:freeze)
+        )
       end
     end
   end

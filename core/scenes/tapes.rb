@@ -37,7 +37,8 @@ module Verglas
 
       def scene_with(further)
         machine = Mechanisms::Sample.taped(@family, @known, further)
-        mechanics = Mechanisms.for(machine, Body::People.three.fetch(:middle).dimensions, Mechanisms::Wishes.for(@family))
+        mechanics =
+          Mechanisms.for(machine, Body::People.three.fetch(:middle).dimensions, Mechanisms::Wishes.for(@family))
         Scenes.of(mechanics, mechanics.place(machine.constants)).at_rest
       end
 

@@ -38,10 +38,11 @@ module Verglas
 
       def simpson(from, upto, steps: SIMPSON_STEPS)
         width = (upto - from) / steps.to_f
-        sum = (0..steps).sum do |step|
-          weight = step.zero? || step == steps ? 1 : 2 + (2 * (step % 2))
-          weight * yield(from + (step * width))
-        end
+        sum =
+          (0..steps).sum do |step|
+            weight = step.zero? || step == steps ? 1 : 2 + (2 * (step % 2))
+            weight * yield(from + (step * width))
+          end
         sum * width / 3
       end
     end

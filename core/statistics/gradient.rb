@@ -10,11 +10,12 @@ module Verglas
       # By central differences: one array of slopes per output, each in output units per input unit. along: which inputs
       # matter; the slopes along the others are nought and are not computed.
       def self.of(inputs, step: 1.0, along: inputs.each_index)
-        slopes = along.to_h do |index|
-          above = yield(shifted(inputs, index, step))
-          below = yield(shifted(inputs, index, -step))
-          [index, above.zip(below).map { |high, low| (high - low) / (2 * step) }]
-        end
+        slopes =
+          along.to_h do |index|
+            above = yield(shifted(inputs, index, step))
+            below = yield(shifted(inputs, index, -step))
+            [index, above.zip(below).map { |high, low| (high - low) / (2 * step) }]
+          end
         none = slopes.empty? ? [] : Array.new(slopes.each_value.first.size, 0.0)
         inputs.each_index.map { |index| slopes.fetch(index, none) }.transpose
       end
@@ -22,7 +23,10 @@ module Verglas
       # The same by differences onwards from outputs that are known already: half the work, where the model asks for no
       # more.
       def self.onwards(inputs, here:, step: ONWARDS)
-        inputs.each_index.map { |index| yield(shifted(inputs, index, step)).zip(here).map { |there, known| (there - known) / step } }.transpose
+        inputs
+          .each_index
+          .map { |index| yield(shifted(inputs, index, step)).zip(here).map { |there, known| (there - known) / step } }
+          .transpose
       end
 
       def self.shifted(inputs, index, step) = inputs.dup.tap { |copy| copy[index] += step }

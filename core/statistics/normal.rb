@@ -26,8 +26,10 @@ module Verglas
         variance = dot(row, gain_times_variance) + (sd**2)
         gain = gain_times_variance.map { |entry| entry / variance }
         innovation = value - dot(row, mean)
-        Normal.new(mean: mean.zip(gain).map { |m, k| m + (k * innovation) },
-                   covariance: reduced(gain, gain_times_variance, variance))
+        Normal.new(
+          mean: mean.zip(gain).map { |m, k| m + (k * innovation) },
+          covariance: reduced(gain, gain_times_variance, variance)
+        )
       end
 
       # The same about another mean: offsets, one a variable.

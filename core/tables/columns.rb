@@ -26,9 +26,7 @@ module Verglas
 
       # One of a few names.
       def one_of(*known)
-        lambda do |given, at|
-          known.include?(given.to_s.to_sym) ? given.to_sym : at.refuse(given, "choice here", known)
-        end
+        lambda { |given, at| known.include?(given.to_s.to_sym) ? given.to_sym : at.refuse(given, "choice here", known) }
       end
 
       # A name that stands elsewhere: in another table, or in what families declare. Looked for when all is read
@@ -87,9 +85,15 @@ module Verglas
       def rows(**columns)
         each = list(cited(name: name, **columns))
         lambda do |given, at|
-          each.call(given, at).tap do |read|
-            read.each_with_index { |one, index| raise Misspelt, "#{at.within(index)}: #{one[:name]} is said twice" if read.take(index).any? { |other| other[:name] == one[:name] } }
-          end
+          each
+            .call(given, at)
+            .tap do |read|
+              read.each_with_index do |one, index|
+                if read.take(index).any? { |other| other[:name] == one[:name] }
+                  raise Misspelt, "#{at.within(index)}: #{one[:name]} is said twice"
+                end
+              end
+            end
         end
       end
 

@@ -17,29 +17,27 @@ module Verglas
       }.freeze
 
       BODY = {
-        parameters: rows(
-          what: text,
-          share: ->(given, at) { (given.is_a?(Hash) ? BY_SEX : number).call(given, at) },
-          residual_sd_share: number,
-          together: maybe(number, 0),
-          soft: maybe(flag, false),
-          by_mass: maybe(number, 0)
-        ),
-        prior_stature_mm: row(
-          man: figures(:mean, :sd),
-          woman: figures(:mean, :sd),
-          not_given: figures(:mean, :sd)
-        ),
+        parameters:
+          rows(
+            what: text,
+            share: ->(given, at) { (given.is_a?(Hash) ? BY_SEX : number).call(given, at) },
+            residual_sd_share: number,
+            together: maybe(number, 0),
+            soft: maybe(flag, false),
+            by_mass: maybe(number, 0)
+          ),
+        prior_stature_mm: row(man: figures(:mean, :sd), woman: figures(:mean, :sd), not_given: figures(:mean, :sd)),
         skeleton: cited(row: OBSERVED, sd_share: number),
-        build: cited(
-          usual: number,
-          least: number,
-          most: number,
-          heavy: number,
-          heavy_factor: number,
-          ask_above: number,
-          ask_for: list(named(:observation))
-        ),
+        build:
+          cited(
+            usual: number,
+            least: number,
+            most: number,
+            heavy: number,
+            heavy_factor: number,
+            ask_above: number,
+            ask_for: list(named(:observation))
+          ),
         ageing: figures(:from_years, :man, :woman, :not_given, :sd_share, :trunk_share),
         unusual_stature: cited(below_mm: number, above_mm: number, ask_for: list(named(:observation))),
         gravity: figures(:m_per_s2),
@@ -53,45 +51,47 @@ module Verglas
       CALF = { calf: figures(:top_deg, :ball_share) }.freeze
 
       CAUTIONS = {
-        cautions: rows(
-          asked: maybe(flag, true),
-          sided: maybe(flag, false),
-          joints: maybe(flag, false),
-          of: maybe(named(:joint)),
-          asks: TAGS,
-          bars: maybe(
-            list(
-              row(
-                tags: list(named(:bar)),
-                until: one_of(:cleared, :degrees, :named, :asked),
-                or_degrees: maybe(flag, false),
-                motion: maybe(named(:motion))
-              )
-            ),
-            []
+        cautions:
+          rows(
+            asked: maybe(flag, true),
+            sided: maybe(flag, false),
+            joints: maybe(flag, false),
+            of: maybe(named(:joint)),
+            asks: TAGS,
+            bars:
+              maybe(
+                list(
+                  row(
+                    tags: list(named(:bar)),
+                    until: one_of(:cleared, :degrees, :named, :asked),
+                    or_degrees: maybe(flag, false),
+                    motion: maybe(named(:motion))
+                  )
+                ),
+                []
+              ),
+            degrees_of: maybe(named(:motion)),
+            envelope: maybe(ENVELOPES, {}),
+            until_measured: maybe(ENVELOPES, {}),
+            less: maybe(FIGURES_BY_ACTION, {}),
+            wishes: maybe(FIGURES_BY_ACTION, {}),
+            uncleared_wishes: maybe(FIGURES_BY_ACTION, {}),
+            schools: maybe(paired(:question, :school), {}),
+            without: maybe(list(named(:choice)), []),
+            without_uncleared: maybe(list(named(:choice)), []),
+            belt: maybe(one_of(:always, :never)),
+            belt_uncleared: maybe(one_of(:always, :never)),
+            light_share: maybe(number),
+            half_first: maybe(flag, false),
+            no_holds: maybe(flag, false),
+            no_timed: maybe(flag, false),
+            under_belt_load: maybe(flag, false),
+            in_hand: maybe(number),
+            rest_s: maybe(number),
+            as_cleared: maybe(named(:caution)),
+            told: maybe(list(row(key: name, where: TAGS, plates: maybe(flag, false))), []),
+            stop: maybe(list(name), [])
           ),
-          degrees_of: maybe(named(:motion)),
-          envelope: maybe(ENVELOPES, {}),
-          until_measured: maybe(ENVELOPES, {}),
-          less: maybe(FIGURES_BY_ACTION, {}),
-          wishes: maybe(FIGURES_BY_ACTION, {}),
-          uncleared_wishes: maybe(FIGURES_BY_ACTION, {}),
-          schools: maybe(paired(:question, :school), {}),
-          without: maybe(list(named(:choice)), []),
-          without_uncleared: maybe(list(named(:choice)), []),
-          belt: maybe(one_of(:always, :never)),
-          belt_uncleared: maybe(one_of(:always, :never)),
-          light_share: maybe(number),
-          half_first: maybe(flag, false),
-          no_holds: maybe(flag, false),
-          no_timed: maybe(flag, false),
-          under_belt_load: maybe(flag, false),
-          in_hand: maybe(number),
-          rest_s: maybe(number),
-          as_cleared: maybe(named(:caution)),
-          told: maybe(list(row(key: name, where: TAGS, plates: maybe(flag, false))), []),
-          stop: maybe(list(name), [])
-        ),
         joints: rows(tags: list(named(:tag)))
       }.freeze
 
@@ -111,27 +111,24 @@ module Verglas
       }.freeze
 
       HOUSE_RULES = {
-        questions: rows(
-          default: name,
-          of: TAGS,
-          but_of: TAGS,
-          schools: list(
-            row(
-              name: name,
-              needs: maybe(list(named(:known)), []),
-              wishes: maybe(map(named(:wish), number), {})
-            )
+        questions:
+          rows(
+            default: name,
+            of: TAGS,
+            but_of: TAGS,
+            schools:
+              list(row(name: name, needs: maybe(list(named(:known)), []), wishes: maybe(map(named(:wish), number), {})))
           )
-        )
       }.freeze
 
       KNEE = {
-        faults: row(
-          on_the_foot: figures(:above_ankle_below_mm),
-          on_the_calf: figures(:above_ankle_over_share_of_shank),
-          on_the_kneecap: figures(:kneecap_gap_below_mm),
-          far_from_pivot: figures(:offset_over_mm)
-        ),
+        faults:
+          row(
+            on_the_foot: figures(:above_ankle_below_mm),
+            on_the_calf: figures(:above_ankle_over_share_of_shank),
+            on_the_kneecap: figures(:kneecap_gap_below_mm),
+            far_from_pivot: figures(:offset_over_mm)
+          ),
         hamstrings: figures(:clear_by_deg),
         kneecap_edge: figures(:behind_knee_mm),
         ends: figures(:clear_of_slack_deg),
@@ -143,50 +140,54 @@ module Verglas
       LIMITS = {
         gates: rows(tag: named(:tag), as: named(:limit)),
         margins: rows(motion: named(:motion), past_deg: maybe(number), short_deg: maybe(number)),
-        limits: rows(
-          motion: maybe(named(:motion)),
-          default: maybe(number),
-          stricter: maybe(row(default: number, from_years: number, above_kg_per_m2: number)),
-          low: number,
-          high: number,
-          per_cm: maybe(number),
-          skipped_under: list(named(:caution))
-        )
+        limits:
+          rows(
+            motion: maybe(named(:motion)),
+            default: maybe(number),
+            stricter: maybe(row(default: number, from_years: number, above_kg_per_m2: number)),
+            low: number,
+            high: number,
+            per_cm: maybe(number),
+            skipped_under: list(named(:caution))
+          )
       }.freeze
 
       TEMPO = { up_s: number, hold_s: number, down_s: number, pause_s: number }.freeze
       LOADS = {
-        figures: row(
-          light_set: figures(:share),
-          belt: figures(:above_share_of_body_mass),
-          curl_to_extension: figures(:usual, :low, :high),
-          one_leg: figures(:share),
-          side_difference: figures(:above_share)
-        ),
+        figures:
+          row(
+            light_set: figures(:share),
+            belt: figures(:above_share_of_body_mass),
+            curl_to_extension: figures(:usual, :low, :high),
+            one_leg: figures(:share),
+            side_difference: figures(:above_share)
+          ),
         gap: figures(:after_weeks, :free_weeks, :lost_a_week, :least_share, :anew_after_weeks),
-        tempos: map(
-          named(:tempo),
-          cited(
-            **TEMPO,
-            slow_s: maybe(number),
-            slow_deg: maybe(number),
-            set_s: maybe(number),
-            most_repetitions: maybe(number)
-          )
-        ),
+        tempos:
+          map(
+            named(:tempo),
+            cited(
+              **TEMPO,
+              slow_s: maybe(number),
+              slow_deg: maybe(number),
+              set_s: maybe(number),
+              most_repetitions: maybe(number)
+            )
+          ),
         usual: figures(:repetitions, :sets),
         log: row(whole_range: figures(:from_share), clean_visits: figures(:count), one_visit: figures(:hours)),
         rest: figures(:seconds),
-        aims: list(
-          cited(
-            name: text,
-            sets: number,
-            repetitions: maybe(number),
-            seconds: maybe(number),
-            rest_s: number,
-            **TEMPO.transform_values { |reader| maybe(reader) }
+        aims:
+          list(
+            cited(
+              name: text,
+              sets: number,
+              repetitions: maybe(number),
+              seconds: maybe(number),
+              rest_s: number,
+              **TEMPO.transform_values { |reader| maybe(reader) }
+            )
           )
-        )
       }.freeze
 
       PRESS = {
@@ -198,10 +199,16 @@ module Verglas
         latch: figures(:from_straight_mm, :standing_bend_deg, :past_latch_mm),
         sole: figures(:mm),
         belt: figures(:ring_over_hip_mm, :lift_mm, :bottom_mm, :clip_share),
-        squat: figures(
-          :ankle_share, :lean_share, :lean_share_given, :lean_share_hung, :past_right_angle_share,
-          :level_ankle_most_deg, :thighs_level_deg
-        ),
+        squat:
+          figures(
+            :ankle_share,
+            :lean_share,
+            :lean_share_given,
+            :lean_share_hung,
+            :past_right_angle_share,
+            :level_ankle_most_deg,
+            :thighs_level_deg
+          ),
         upright: figures(:least_deg),
         unmeasured: figures(:highest_share, :lowest_share),
         calf_work: figures(:heel_drop_deg, :off_the_stop_mm),
@@ -209,64 +216,65 @@ module Verglas
       }.freeze
 
       REFITS = {
-        rules: list(
-          by_name(
-            **%i[caution_changed sign_unsolved redescribed].to_h { |rule| [rule, cited(name: name)] },
-            notches: cited(name: name, more_than: number),
-            range_never_whole: cited(name: name, visits: number),
-            load_doubled: cited(name: name, times: number),
-            grown: cited(name: name, under_years: number, months: number),
-            long_since: cited(name: name, months: number),
-            never_checked: cited(name: name, months: number)
+        rules:
+          list(
+            by_name(
+              **%i[caution_changed sign_unsolved redescribed].to_h { |rule| [rule, cited(name: name)] },
+              notches: cited(name: name, more_than: number),
+              range_never_whole: cited(name: name, visits: number),
+              load_doubled: cited(name: name, times: number),
+              grown: cited(name: name, under_years: number, months: number),
+              long_since: cited(name: name, months: number),
+              never_checked: cited(name: name, months: number)
+            )
           )
-        )
       }.freeze
 
       REGIONS = {
-        regions: rows(
-          joint: maybe(flag, false),
-          works: maybe(list(named(:purpose)), []),
-          helps: maybe(list(named(:purpose)), [])
-        )
+        regions:
+          rows(
+            joint: maybe(flag, false),
+            works: maybe(list(named(:purpose)), []),
+            helps: maybe(list(named(:purpose)), [])
+          )
       }.freeze
 
       SIGNS = {
-        signs: rows(
-          never: maybe(flag, false),
-          refer: maybe(flag, false),
-          of: TAGS,
-          causes: rows(
-            finding: maybe(named(:finding)),
-            quantity: maybe(named(:quantity)),
-            over: maybe(flag),
+        signs:
+          rows(
+            never: maybe(flag, false),
+            refer: maybe(flag, false),
             of: TAGS,
-            choice: maybe(named(:choice)),
-            kind: maybe(named(:decision)),
-            towards: maybe(one_of(:less, :more))
-          )
-        ),
+            causes:
+              rows(
+                finding: maybe(named(:finding)),
+                quantity: maybe(named(:quantity)),
+                over: maybe(flag),
+                of: TAGS,
+                choice: maybe(named(:choice)),
+                kind: maybe(named(:decision)),
+                towards: maybe(one_of(:less, :more))
+              )
+          ),
         stops: rows
       }.freeze
 
       SPREAD = { hips: figures(:half_width_share), start: figures(:unmeasured_deg) }.freeze
 
-      TAGS_TABLE = {
-        asked: rows(motions: maybe(list(named(:motion)), [])),
-        said: rows,
-        actions: rows
-      }.freeze
+      TAGS_TABLE = { asked: rows(motions: maybe(list(named(:motion)), [])), said: rows, actions: rows }.freeze
 
       TOPICS = {
-        topics: rows(
-          question: maybe(named(:question)),
-          over: maybe(map(named(:question), list(name)), {}),
-          cautions: maybe(list(named(:told)), []),
-          aimed: maybe(map(named(:wish), name), {}),
-          stage: maybe(named(:stage)),
-          card: maybe(flag, false),
-          of: TAGS,
-          but_of: TAGS
-        )
+        topics:
+          rows(
+            question: maybe(named(:question)),
+            over: maybe(map(named(:question), list(name)), {}),
+            cautions: maybe(list(named(:told)), []),
+            aimed: maybe(map(named(:wish), name), {}),
+            stage: maybe(named(:stage)),
+            card: maybe(flag, false),
+            of: TAGS,
+            but_of: TAGS
+          )
       }.freeze
 
       ALL = {

@@ -29,8 +29,10 @@ module Verglas
 
       def child(node, step)
         case node
-        when Psych::Nodes::Mapping then node.children.each_slice(2).find { |key, _| key.value == step.to_s }&.last
-        when Psych::Nodes::Sequence then node.children[step]
+        when Psych::Nodes::Mapping
+          node.children.each_slice(2).find { |key, _| key.value == step.to_s }&.last
+        when Psych::Nodes::Sequence
+          node.children[step]
         end
       end
 

@@ -7,16 +7,33 @@ module Verglas
       def warnings = family.traits[:without] ? [Says.of("care.#{family.traits[:without]}")] : []
 
       # Told once the limits of the client say how deep; the trunk no further forward, else higher.
-      def ends = Says.of(mechanics.end_limited? ? "allowed.squat_to" : "allowed.squat_wanted", deg: at_most(deepest.knee_deg), lean: at_most(deepest.lean_deg))
+      def ends
+        Says.of(
+          mechanics.end_limited? ? "allowed.squat_to" : "allowed.squat_wanted",
+          deg: at_most(deepest.knee_deg),
+          lean: at_most(deepest.lean_deg)
+        )
+      end
 
-      def starts = wishes.envelope.from(:knee_flexion) && Says.of("allowed.knees_never_straighter", deg: at_least(mechanics.top_deg))
+      def starts
+        wishes.envelope.from(:knee_flexion) &&
+          Says.of("allowed.knees_never_straighter", deg: at_least(mechanics.top_deg))
+      end
       def step_numbers = { target_deg: at_most(deepest.knee_deg), lean_deg: at_most(deepest.lean_deg) }
 
       def motion
         return unless mechanics.told?
 
-        { ending: Says.of("motion.squat", knee: at_most(deepest.knee_deg), hip: at_most(deepest.hip_deg), ankle: at_most(deepest.ankle_deg),
-                                          lean: at_most(deepest.lean_deg)) }
+        {
+          ending:
+            Says.of(
+              "motion.squat",
+              knee: at_most(deepest.knee_deg),
+              hip: at_most(deepest.hip_deg),
+              ankle: at_most(deepest.ankle_deg),
+              lean: at_most(deepest.lean_deg)
+            )
+        }
       end
 
       def short(_decision) = Says.of("short.link", mm: mechanics.lift_mm(place).round)

@@ -15,7 +15,16 @@ module Verglas
 
       # What was measured of joints of which no angle is claimed is a stop by eye.
       def ends
-        family.joints.each_value.select(&:by_eye?).filter_map { |joint| wishes.envelope.to(joint.motion)&.then { |deg| Says.of("allowed.by_eye.#{joint.motion}", deg: at_most(deg)) } }
+        family
+          .joints
+          .each_value
+          .select(&:by_eye?)
+          .filter_map do |joint|
+            wishes
+              .envelope
+              .to(joint.motion)
+              &.then { |deg| Says.of("allowed.by_eye.#{joint.motion}", deg: at_most(deg)) }
+          end
       end
 
       private
@@ -23,7 +32,10 @@ module Verglas
       def says(finding)
         return Says.of("says.latch_room.out_of_reach", mm: finding.value.abs.ceil) if finding.fault
 
-        Says.of(finding.severity.zero? ? "says.latch_room.right" : "says.latch_room.on_a_block", mm: finding.value.round)
+        Says.of(
+          finding.severity.zero? ? "says.latch_room.right" : "says.latch_room.on_a_block",
+          mm: finding.value.round
+        )
       end
     end
   end

@@ -6,8 +6,13 @@ module Verglas
     class HackSquat < Rail
       def asides(**)
         if place[:sink_per_100_kg].positive?
-          [Says.of("sink.#{mechanics.loaded_room_mm(place).negative? ? "short" : "room"}", mm: mechanics.loaded_room_mm(place).abs.round,
-                                                                                           sink: place[:sink_per_100_kg].round)]
+          [
+            Says.of(
+              "sink.#{mechanics.loaded_room_mm(place).negative? ? "short" : "room"}",
+              mm: mechanics.loaded_room_mm(place).abs.round,
+              sink: place[:sink_per_100_kg].round
+            )
+          ]
         else
           []
         end

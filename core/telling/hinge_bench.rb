@@ -6,9 +6,15 @@ module Verglas
     class HingeBench < Voice
       def short(decision)
         case decision
-        when :hip_pad then Says.of(gap_mm.negative? ? "short.hip_pad.blocks" : "short.hip_pad.free", mm: gap_mm.abs.round)
-        when :bench_angle then Says.of("short.bench_angle", nm: mechanics.whole(mechanics.top_nm(place)))
-        else Says.of("short.bottom_deg.#{side(mechanics.trunk_deg(place, bottom_deg))}", deg: mechanics.trunk_deg(place, bottom_deg).abs.round)
+        when :hip_pad
+          Says.of(gap_mm.negative? ? "short.hip_pad.blocks" : "short.hip_pad.free", mm: gap_mm.abs.round)
+        when :bench_angle
+          Says.of("short.bench_angle", nm: mechanics.whole(mechanics.top_nm(place)))
+        else
+          Says.of(
+            "short.bottom_deg.#{side(mechanics.trunk_deg(place, bottom_deg))}",
+            deg: mechanics.trunk_deg(place, bottom_deg).abs.round
+          )
         end
       end
 
@@ -16,11 +22,15 @@ module Verglas
       def starts
         bend = mechanics.told? ? bottom_deg : [wishes[:bottom_bend_deg], *mechanics.own_bends_deg].min
         soft = family.joints.fetch(:knee_flexion).held_within(wishes.envelope)
-        [Says.of(mechanics.end_limited? ? "allowed.hinge_bottom" : "allowed.hinge_bottom_wanted", deg: at_most(bend)),
-         (Says.of("allowed.knees_soft", deg: at_least(soft)) if soft.positive?)].compact
+        [
+          Says.of(mechanics.end_limited? ? "allowed.hinge_bottom" : "allowed.hinge_bottom_wanted", deg: at_most(bend)),
+          (Says.of("allowed.knees_soft", deg: at_least(soft)) if soft.positive?)
+        ].compact
       end
 
-      def ends = top_deg.positive? ? Says.of("allowed.hips_short", deg: at_least(top_deg)) : Says.of("allowed.hips_straight")
+      def ends
+        top_deg.positive? ? Says.of("allowed.hips_short", deg: at_least(top_deg)) : Says.of("allowed.hips_straight")
+      end
       def step_numbers = { top_deg: at_least(top_deg), bottom_deg: mechanics.told? ? at_most(bottom_deg) : nil }
       def warnings = [Says.of("care.hinge_bench")]
 
@@ -28,15 +38,31 @@ module Verglas
       def motion
         return unless family.told.include?(:joint)
 
-        { ending: Says.of(top_deg.positive? ? "motion.hinge_top_short" : "motion.hinge_top", deg: at_least(top_deg), nm: mechanics.whole(mechanics.top_nm(place))),
-          ratio: compared_says }
+        {
+          ending:
+            Says.of(
+              top_deg.positive? ? "motion.hinge_top_short" : "motion.hinge_top",
+              deg: at_least(top_deg),
+              nm: mechanics.whole(mechanics.top_nm(place))
+            ),
+          ratio: compared_says
+        }
       end
 
       # How hard the top is beside the same on other benches (of a level one: beside the bottom).
       def compared_says
-        return Says.of("motion.hinge_level", nm: mechanics.whole(mechanics.most_nm(place)), bottom: mechanics.whole(mechanics.bottom_nm(place))) if mechanics.level?
+        if mechanics.level?
+          return(
+            Says.of(
+              "motion.hinge_level",
+              nm: mechanics.whole(mechanics.most_nm(place)),
+              bottom: mechanics.whole(mechanics.bottom_nm(place))
+            )
+          )
+        end
 
-        steep, middle, flat = mechanics.compared_deg.reverse.map { |deg| mechanics.whole(mechanics.torque_nm(deg - top_deg)) }
+        steep, middle, flat =
+          mechanics.compared_deg.reverse.map { |deg| mechanics.whole(mechanics.torque_nm(deg - top_deg)) }
         Says.of(flat ? "motion.hinge_tops" : "motion.hinge_tops_steep", steep: steep, middle: middle, flat: flat)
       end
 
@@ -46,9 +72,12 @@ module Verglas
 
       def says(finding)
         case finding.code
-        when :hip_gap then Says.of("says.hip_gap.#{gap_word(finding)}", mm: gap_mm.abs.round, next: mechanics.next_gap_mm(place)&.round)
-        when :bench_slope then slope_says(finding)
-        else bottom_says(finding)
+        when :hip_gap
+          Says.of("says.hip_gap.#{gap_word(finding)}", mm: gap_mm.abs.round, next: mechanics.next_gap_mm(place)&.round)
+        when :bench_slope
+          slope_says(finding)
+        else
+          bottom_says(finding)
         end
       end
 
@@ -57,7 +86,12 @@ module Verglas
       def gap_mm = mechanics.gap_mm(place)
 
       def slope_says(finding)
-        Says.of("says.bench_slope.#{finding.fault || :right}", deg: Mechanisms.whole_deg(mechanics.bench_deg(place)), share: share_of_level, least: wishes[:least_angle_deg].round)
+        Says.of(
+          "says.bench_slope.#{finding.fault || :right}",
+          deg: Mechanisms.whole_deg(mechanics.bench_deg(place)),
+          share: share_of_level,
+          least: wishes[:least_angle_deg].round
+        )
       end
 
       def gap_word(finding)
@@ -75,10 +109,22 @@ module Verglas
       end
 
       def bottom_says(finding)
-        return Says.of("says.hinge_bottom.past_own_bend", deg: at_least(mechanics.asked_deg(place)), limit: at_most(mechanics.own_bottom_deg(place))) if finding.fault
+        if finding.fault
+          return(
+            Says.of(
+              "says.hinge_bottom.past_own_bend",
+              deg: at_least(mechanics.asked_deg(place)),
+              limit: at_most(mechanics.own_bottom_deg(place))
+            )
+          )
+        end
 
         trunk = mechanics.trunk_deg(place, bottom_deg)
-        Says.of("says.hinge_bottom.#{side(trunk)}", deg: trunk.abs.round, nm: mechanics.whole(mechanics.bottom_nm(place)))
+        Says.of(
+          "says.hinge_bottom.#{side(trunk)}",
+          deg: trunk.abs.round,
+          nm: mechanics.whole(mechanics.bottom_nm(place))
+        )
       end
 
       def side(trunk_deg) = trunk_deg.negative? ? :below : :above

@@ -5,8 +5,16 @@ module Verglas
     # A pad on a lever over the knees, as sentences (Says).
     class KneeLever < Voice
       def ends
-        low = Says.of(heel_drop_deg.positive? ? "allowed.heels_down" : "allowed.heels_level", deg: at_most(heel_drop_deg))
-        [low, (Says.of("allowed.heels_up", deg: at_most(-mechanics.top_deg)) if mechanics.top_deg > Mechanisms::KneeLever::TOP_DEG)].compact
+        low =
+          Says.of(heel_drop_deg.positive? ? "allowed.heels_down" : "allowed.heels_level", deg: at_most(heel_drop_deg))
+        [
+          low,
+          (
+            if mechanics.top_deg > Mechanisms::KneeLever::TOP_DEG
+              Says.of("allowed.heels_up", deg: at_most(-mechanics.top_deg))
+            end
+          )
+        ].compact
       end
 
       def step_numbers = { drop_deg: at_most(heel_drop_deg) }

@@ -9,7 +9,13 @@ module Verglas
 
         slack = mechanics.calf_slack_mm(place) or return []
         word = slack >= Mechanisms::LegPress::TABLE[:calf_work][:off_the_stop_mm] ? "clear" : "caught"
-        [Says.of(mechanics.latches? ? "calf_work.#{word}" : "calf_work.#{word}_at_rest", mm: slack.abs.round, deg: mechanics.calf_drop_deg.round)]
+        [
+          Says.of(
+            mechanics.latches? ? "calf_work.#{word}" : "calf_work.#{word}_at_rest",
+            mm: slack.abs.round,
+            deg: mechanics.calf_drop_deg.round
+          )
+        ]
       end
     end
   end

@@ -6,9 +6,12 @@ module Verglas
     class LyingKnee < PivotArm
       def short(decision)
         case decision
-        when :bench_end then Says.of("short.bench_end", mm: mechanics.kneecap_clear_mm(place).round)
-        when :hips then Says.of("short.hips", deg: mechanics.hip_bend_deg(place).round)
-        else super
+        when :bench_end
+          Says.of("short.bench_end", mm: mechanics.kneecap_clear_mm(place).round)
+        when :hips
+          Says.of("short.hips", deg: mechanics.hip_bend_deg(place).round)
+        else
+          super
         end
       end
 
@@ -18,7 +21,10 @@ module Verglas
         return super unless finding.code == :kneecap_clear
         return Says.of("says.kneecap_clear.right") if finding.severity.zero?
 
-        Says.of(finding.value < mechanics.clear_target_mm ? "says.kneecap_clear.under" : "says.kneecap_clear.beyond", mm: (finding.value - mechanics.clear_target_mm).abs.round)
+        Says.of(
+          finding.value < mechanics.clear_target_mm ? "says.kneecap_clear.under" : "says.kneecap_clear.beyond",
+          mm: (finding.value - mechanics.clear_target_mm).abs.round
+        )
       end
     end
   end

@@ -18,9 +18,12 @@ module Verglas
 
       def short(decision)
         case decision
-        when :pivot, :height then short_offset
-        when :contact then Says.of("short.contact", mm: mechanics.quantities(place)[:above_ankle_mm].round)
-        when :start, :end then short_bend(decision)
+        when :pivot, :height
+          short_offset
+        when :contact
+          Says.of("short.contact", mm: mechanics.quantities(place)[:above_ankle_mm].round)
+        when :start, :end
+          short_bend(decision)
         end
       end
 
@@ -39,7 +42,14 @@ module Verglas
 
       # Where the client turns back.
       def ends
-        return Says.of(end_target_deg.positive? ? "allowed.end_short" : "allowed.end_straight", deg: at_least(end_target_deg)) if straightens?
+        if straightens?
+          return(
+            Says.of(
+              end_target_deg.positive? ? "allowed.end_short" : "allowed.end_straight",
+              deg: at_least(end_target_deg)
+            )
+          )
+        end
         return Says.of("allowed.stop_at", deg: at_most(end_target_deg)) if mechanics.end_limited?
 
         return Says.of("allowed.end_as_far") if end_target_deg >= AS_FAR_AS_IT_COMES_DEG
@@ -48,7 +58,9 @@ module Verglas
       end
 
       def step_numbers
-        starts, ends = [start_target_deg, end_target_deg].zip(straightens? ? %i[at_most at_least] : %i[at_least at_most]).map { |deg, way| send(way, deg) }
+        starts, ends =
+          [start_target_deg, end_target_deg].zip(straightens? ? %i[at_most at_least] : %i[at_least at_most])
+            .map { |deg, way| send(way, deg) }
         { wanted: mechanics.wanted_above_ankle_mm.round, wanted_deg: starts, end_deg: ends }
       end
 
@@ -60,8 +72,16 @@ module Verglas
         return unless family.told.include?(:arm)
 
         numbers = mechanics.quantities_of(:arm, place)
-        { ending: says_turning(numbers), creep: Creep.says(numbers[:creep_mm]),
-          ratio: Says.of("motion.ratio", start: format("%.2f", numbers[:torque_ratio_start]), end: format("%.2f", numbers[:torque_ratio_end])) }
+        {
+          ending: says_turning(numbers),
+          creep: Creep.says(numbers[:creep_mm]),
+          ratio:
+            Says.of(
+              "motion.ratio",
+              start: format("%.2f", numbers[:torque_ratio_start]),
+              end: format("%.2f", numbers[:torque_ratio_end])
+            )
+        }
       end
 
       def travel_words = %i[start end]
@@ -71,10 +91,14 @@ module Verglas
 
       def says(finding)
         case finding.code
-        when :offset then finding.fault ? off_the_pivot(place.joint, "far_from_pivot") : where(place.joint)
-        when :contact then says_contact(finding)
-        when :start then says_start(finding)
-        when :end then says_end(finding)
+        when :offset
+          finding.fault ? off_the_pivot(place.joint, "far_from_pivot") : where(place.joint)
+        when :contact
+          says_contact(finding)
+        when :start
+          says_start(finding)
+        when :end
+          says_end(finding)
         end
       end
 
@@ -84,7 +108,11 @@ module Verglas
 
       def off_the_pivot(knee, key)
         one, other = directions(knee).map { |direction| Says.of("says.direction.#{direction}") }
-        Says.of("says.offset.#{key}", mm: knee.norm.round, direction: other ? Says.of("says.direction.both", one: one, other: other) : one)
+        Says.of(
+          "says.offset.#{key}",
+          mm: knee.norm.round,
+          direction: other ? Says.of("says.direction.both", one: one, other: other) : one
+        )
       end
 
       # Ahead and behind are other words to somebody who lies.
@@ -92,11 +120,21 @@ module Verglas
 
       # The larger component first; the smaller only where it matters.
       def directions(knee)
-        named = [[knee.s.abs, knee.s.positive? ? along.first : along.last], [knee.n.abs, (knee.n * mechanics.up).positive? ? :above : :below]].sort_by { |size, _| -size }
+        named =
+          [
+            [knee.s.abs, knee.s.positive? ? along.first : along.last],
+            [knee.n.abs, (knee.n * mechanics.up).positive? ? :above : :below]
+          ].sort_by { |size, _| -size }
         named[1][0] > 0.5 * named[0][0] ? named.map(&:last) : [named[0][1]]
       end
 
-      def short_offset = Says.of("short.offset", mm: place.joint.norm.round, direction: Says.of("short.direction.#{directions(place.joint).first}"))
+      def short_offset
+        Says.of(
+          "short.offset",
+          mm: place.joint.norm.round,
+          direction: Says.of("short.direction.#{directions(place.joint).first}")
+        )
+      end
 
       # Where a limit is passed, by how little is seen.
       def short_bend(code)
@@ -108,7 +146,14 @@ module Verglas
       def signed(number) = number.to_s.sub("-", "−")
 
       def says_contact(finding)
-        return Says.of("says.contact.#{finding.fault}#{"_below" if finding.value.negative?}", above: finding.value.abs.round) if finding.fault
+        if finding.fault
+          return(
+            Says.of(
+              "says.contact.#{finding.fault}#{"_below" if finding.value.negative?}",
+              above: finding.value.abs.round
+            )
+          )
+        end
         return Says.of("says.contact.comfort", above: finding.value.round) if mechanics.by_comfort?
         return Says.of("says.contact.#{contact_words}") if finding.severity.zero?
 
@@ -133,7 +178,11 @@ module Verglas
 
       # A movement that straightens is forced at its end, one that bends at its start.
       def start_fault(finding)
-        finding.fault == :forced_straight && family.traits[:straight][:at] == :end ? :forced_straight_at_end : finding.fault
+        if finding.fault == :forced_straight && family.traits[:straight][:at] == :end
+          :forced_straight_at_end
+        else
+          finding.fault
+        end
       end
 
       # What a target is called on the floor.
@@ -155,7 +204,12 @@ module Verglas
       # Where the client turns back: the bend and the arm's angle there, and what the arc does not reach.
       def says_turning(numbers)
         target, arm, missing = numbers.values_at(:end_target_deg, :end_arm_deg, :end_missing_deg).map(&:round)
-        Says.of(missing.positive? ? "motion.ends_before" : "motion.ends", target: target, arm: signed(arm), missing: missing)
+        Says.of(
+          missing.positive? ? "motion.ends_before" : "motion.ends",
+          target: target,
+          arm: signed(arm),
+          missing: missing
+        )
       end
     end
   end

@@ -5,16 +5,26 @@ module Verglas
     # What presses and squats on a rail say of themselves.
     class Rail < Voice
       # What would open a window that nothing is left of, by what can be had.
-      HELP = { [] => :closed_alone, %i[recline] => :closed_recline, %i[wedge] => :closed_wedge, %i[recline wedge] => :closed_recline_wedge }.freeze
+      HELP = {
+        [] => :closed_alone,
+        %i[recline] => :closed_recline,
+        %i[wedge] => :closed_wedge,
+        %i[recline wedge] => :closed_recline_wedge
+      }.freeze
 
       # What a step of an adjuster, or of the feet, would show.
       def short(decision)
         case decision
-        when :stance_mm, :turn_deg then nil
-        when :recline, :foot_mm then Says.of("short.recline", deg: at_most(bottom.state.knee_bend_deg), hip: at_most(bottom.state.hip_bend_deg))
-        when :reach then Says.of(latch_room.negative? ? "short.reach.short" : "short.reach.right", mm: latch_room.abs.round)
-        when :rest then Says.of(slack_mm.negative? ? "short.rest.deep" : "short.rest.clear", mm: slack_mm.abs.round)
-        else Says.of(slack_mm.negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm.abs.round)
+        when :stance_mm, :turn_deg
+          nil
+        when :recline, :foot_mm
+          Says.of("short.recline", deg: at_most(bottom.state.knee_bend_deg), hip: at_most(bottom.state.hip_bend_deg))
+        when :reach
+          Says.of(latch_room.negative? ? "short.reach.short" : "short.reach.right", mm: latch_room.abs.round)
+        when :rest
+          Says.of(slack_mm.negative? ? "short.rest.deep" : "short.rest.clear", mm: slack_mm.abs.round)
+        else
+          Says.of(slack_mm.negative? ? "short.stop.cuts" : "short.stop.below", mm: slack_mm.abs.round)
         end
       end
 
@@ -24,10 +34,15 @@ module Verglas
         deg = at_most(mechanics.told? ? turning_bend_deg : aimed_deg)
         given = wishes.hard.to(:hip_flexion)
         limited = mechanics.told? ? bottom.by != :target : mechanics.end_limited?
-        [Says.of(limited ? "allowed.knees_to" : "allowed.knees_wanted", deg: deg), (Says.of("allowed.hips_at_most", deg: at_most(given)) if given)].compact
+        [
+          Says.of(limited ? "allowed.knees_to" : "allowed.knees_wanted", deg: deg),
+          (Says.of("allowed.hips_at_most", deg: at_most(given)) if given)
+        ].compact
       end
 
-      def starts = mechanics.lowest_knee_deg && Says.of("allowed.knees_never_straighter", deg: at_least(mechanics.top_deg))
+      def starts
+        mechanics.lowest_knee_deg && Says.of("allowed.knees_never_straighter", deg: at_least(mechanics.top_deg))
+      end
       def aimed_deg = [wishes[:target_bend_deg], mechanics.knee_limit_deg].compact.min
 
       # The bottom in three bends; and how the effort is shared.
@@ -35,8 +50,18 @@ module Verglas
         return unless family.told.include?(:joint)
 
         state = mechanics.turning(place)
-        { ending: Says.of("motion.bottom", **{ knee: state.knee_bend_deg, hip: state.hip_bend_deg, ankle: state.ankle_bend_deg }.transform_values { |deg| Mechanisms.whole_deg(deg) }),
-          ratio: Says.of("motion.split", **mechanics.split(place, state)) }
+        {
+          ending:
+            Says.of(
+              "motion.bottom",
+              **{
+                knee: state.knee_bend_deg,
+                hip: state.hip_bend_deg,
+                ankle: state.ankle_bend_deg
+              }.transform_values { |deg| Mechanisms.whole_deg(deg) }
+            ),
+          ratio: Says.of("motion.split", **mechanics.split(place, state))
+        }
       end
 
       def step_numbers = { target_deg: at_most(mechanics.told? ? turning_bend_deg : aimed_deg) }
@@ -53,7 +78,14 @@ module Verglas
         return Says.of("feet.closed_plate") if seen.empty_by == [:plate]
 
         below, above = [seen.empty_by.last, seen.empty_by.first].map { |by| limit_says(by) }
-        Says.of("feet.#{opening(seen)}", target: at_most(seen.target_deg), depth: at_most(seen.depth_deg), deg: [at_least(seen.deficit_deg), 1].max, below: below, above: above)
+        Says.of(
+          "feet.#{opening(seen)}",
+          target: at_most(seen.target_deg),
+          depth: at_most(seen.depth_deg),
+          deg: [at_least(seen.deficit_deg), 1].max,
+          below: below,
+          above: above
+        )
       end
 
       # A back that has to be upright is not set by what the latch allows.
@@ -63,10 +95,14 @@ module Verglas
 
       def says(finding)
         case finding.code
-        when :knee_depth then depth_says(finding)
-        when :latch_room then latch_says(finding)
-        when :feet_wide then Says.of("says.feet_wide.#{finding.value.negative? ? :over : :within}", mm: finding.value.abs.round)
-        else end_says(finding)
+        when :knee_depth
+          depth_says(finding)
+        when :latch_room
+          latch_says(finding)
+        when :feet_wide
+          Says.of("says.feet_wide.#{finding.value.negative? ? :over : :within}", mm: finding.value.abs.round)
+        else
+          end_says(finding)
         end
       end
 
@@ -78,12 +114,21 @@ module Verglas
       def opening(seen)
         return :closed_upright if mechanics.upright?
 
-        help = [*(:recline if recline_left_deg >= seen.deficit_deg), *(:wedge if wishes[:no_wedge].zero? && seen.deficit_deg <= Mechanisms::Rail::TABLE[:wedge][:most_deg])]
+        help = [
+          *(:recline if recline_left_deg >= seen.deficit_deg),
+          *(:wedge if wishes[:no_wedge].zero? && seen.deficit_deg <= Mechanisms::Rail::TABLE[:wedge][:most_deg])
+        ]
         HELP.fetch(help)
       end
 
       # How much further back the back goes (degrees).
-      def recline_left_deg = mechanics.machine.constants.key?(:trunk_angle) ? mechanics.machine.reach(:trunk_angle).max - mechanics.trunk_deg(place) : 0.0
+      def recline_left_deg
+        if mechanics.machine.constants.key?(:trunk_angle)
+          mechanics.machine.reach(:trunk_angle).max - mechanics.trunk_deg(place)
+        else
+          0.0
+        end
+      end
 
       def latch_room = mechanics.further(place).find { |finding| finding.code == :latch_room }.value
 
@@ -95,9 +140,15 @@ module Verglas
         return short_says(finding, bend: bend, by: limit_says(by)) if finding.value.negative?
 
         whose = bottom.by == :knee ? "allowed" : "wanted"
-        return Says.of("says.knee_depth.rests_#{whose}", bend: bend, bottom: at_most(bottom.bend_deg)) if mechanics.rests_early?(place)
+        if mechanics.rests_early?(place)
+          return Says.of("says.knee_depth.rests_#{whose}", bend: bend, bottom: at_most(bottom.bend_deg))
+        end
 
-        by ? Says.of("says.knee_depth.#{whose}", bend: bend, deg: finding.value.floor, by: limit_says(by)) : Says.of("says.knee_depth.#{whose}_freely", bend: bend)
+        if by
+          Says.of("says.knee_depth.#{whose}", bend: bend, deg: finding.value.floor, by: limit_says(by))
+        else
+          Says.of("says.knee_depth.#{whose}_freely", bend: bend)
+        end
       end
 
       # Less than the rule has it: because nobody may go further, or wants to, or a degree short of what is wanted.
@@ -115,7 +166,9 @@ module Verglas
 
       def end_says(finding)
         code = finding.code
-        return Says.of("says.#{code}.#{finding.fault}", **fault_numbers(finding.fault, mechanics.stopped(place))) if finding.fault
+        if finding.fault
+          return Says.of("says.#{code}.#{finding.fault}", **fault_numbers(finding.fault, mechanics.stopped(place)))
+        end
 
         Says.of("says.#{code}.#{end_word(finding, mechanics.band(code).in_line)}", mm: finding.value.abs.round)
       end
@@ -128,7 +181,9 @@ module Verglas
       end
 
       def fault_numbers(fault, state)
-        return { deg: at_least(state.hip_bend_deg), limit: at_most(mechanics.hip_limit_deg), why: limit_says(:hip) } if fault == :past_hip_limit
+        if fault == :past_hip_limit
+          return { deg: at_least(state.hip_bend_deg), limit: at_most(mechanics.hip_limit_deg), why: limit_says(:hip) }
+        end
 
         { deg: at_least(state.knee_bend_deg), limit: at_most(mechanics.knee_limit_deg) }
       end
@@ -136,7 +191,10 @@ module Verglas
       def latch_says(finding)
         return Says.of("says.latch_room.out_of_reach", mm: finding.value.abs.ceil) if finding.fault
 
-        Says.of(finding.severity.zero? ? "says.latch_room.right" : "says.latch_room.on_a_block", mm: finding.value.round)
+        Says.of(
+          finding.severity.zero? ? "says.latch_room.right" : "says.latch_room.on_a_block",
+          mm: finding.value.round
+        )
       end
     end
   end

@@ -4,8 +4,6 @@ module Verglas
   module Telling
     # A sentence as data: which of the messages, with which numbers and names; a param may be a sentence part of its
     # own. The words are made elsewhere (Formats::Words).
-    Says = Struct.new(:code, :params) do
-      def self.of(code, **params) = new(code.to_sym, params.freeze).freeze
-    end
+    Says = Struct.new(:code, :params) { def self.of(code, **params) = new(code.to_sym, params.freeze).freeze }
   end
 end

@@ -6,9 +6,18 @@ module Verglas
     class SeatedHip < Voice
       def short(decision)
         case decision
-        when :hip_pivot then Says.of("short.hip_pivot.#{place.joint.s.negative? ? :behind : :ahead}", mm: place.joint.s.abs.round)
-        when :spread_start then Says.of("short.spread_start.#{way(mechanics.contacts(place).first.shin_deg)}", deg: mechanics.contacts(place).first.shin_deg.abs.round)
-        else Says.of("short.thigh_level.#{mechanics.thigh_slope_deg(place).negative? ? :lower : :higher}", deg: mechanics.thigh_slope_deg(place).abs.round)
+        when :hip_pivot
+          Says.of("short.hip_pivot.#{place.joint.s.negative? ? :behind : :ahead}", mm: place.joint.s.abs.round)
+        when :spread_start
+          Says.of(
+            "short.spread_start.#{way(mechanics.contacts(place).first.shin_deg)}",
+            deg: mechanics.contacts(place).first.shin_deg.abs.round
+          )
+        else
+          Says.of(
+            "short.thigh_level.#{mechanics.thigh_slope_deg(place).negative? ? :lower : :higher}",
+            deg: mechanics.thigh_slope_deg(place).abs.round
+          )
         end
       end
 
@@ -36,7 +45,11 @@ module Verglas
         return unless family.told.include?(:arm)
 
         numbers = mechanics.quantities_of(:arm, place)
-        { ending: turning_says(numbers), creep: Creep.says(numbers[:creep_mm], of: :pad), ratio: Says.of("motion.pad_on_thigh", mm: numbers[:above_knee_mm].round) }
+        {
+          ending: turning_says(numbers),
+          creep: Creep.says(numbers[:creep_mm], of: :pad),
+          ratio: Says.of("motion.pad_on_thigh", mm: numbers[:above_knee_mm].round)
+        }
       end
 
       def sides = %i[behind ahead].map { |side| Says.of("short.direction.#{side}") }
@@ -46,9 +59,12 @@ module Verglas
 
       def says(finding)
         case finding.code
-        when :hip_offset then offset_says(place.joint)
-        when :spread_start then start_says(finding)
-        else Says.of("says.thigh_slope.#{slope_word(finding)}", deg: finding.value.abs.round)
+        when :hip_offset
+          offset_says(place.joint)
+        when :spread_start
+          start_says(finding)
+        else
+          Says.of("says.thigh_slope.#{slope_word(finding)}", deg: finding.value.abs.round)
         end
       end
 
@@ -62,15 +78,36 @@ module Verglas
         return Says.of("says.hip_offset.centred") if hip.norm <= mechanics.band(:hip_offset).in_line.max
 
         along = hip.s.abs >= hip.n.abs
-        word = along ? { true => :ahead, false => :behind }[hip.s.positive?] : { true => :arms_wide, false => :arms_narrow }[hip.n.positive?]
+        word =
+          (
+            if along
+              { true => :ahead, false => :behind }[hip.s.positive?]
+            else
+              { true => :arms_wide, false => :arms_narrow }[hip.n.positive?]
+            end
+          )
         Says.of("says.hip_offset.#{word}", by: (along ? hip.s : hip.n).abs.round)
       end
 
       def start_says(finding)
-        return Says.of("says.spread_start.#{finding.fault}", deg: finding.value.abs.round, limit: at_most(mechanics.spread_at_most_deg || 0)) if finding.fault
-        return Says.of(opens? ? "says.spread_start.together" : "says.spread_start.apart", deg: finding.value.round) if finding.severity.zero?
+        if finding.fault
+          return(
+            Says.of(
+              "says.spread_start.#{finding.fault}",
+              deg: finding.value.abs.round,
+              limit: at_most(mechanics.spread_at_most_deg || 0)
+            )
+          )
+        end
+        if finding.severity.zero?
+          return Says.of(opens? ? "says.spread_start.together" : "says.spread_start.apart", deg: finding.value.round)
+        end
 
-        Says.of("says.spread_start.#{finding.graded.positive? ? :wide : :narrow}", deg: finding.graded.abs.round, target: start_target_deg.round)
+        Says.of(
+          "says.spread_start.#{finding.graded.positive? ? :wide : :narrow}",
+          deg: finding.graded.abs.round,
+          target: start_target_deg.round
+        )
       end
 
       def slope_word(finding)
@@ -83,7 +120,11 @@ module Verglas
         missing = numbers[:end_missing_deg].round
         return Says.of("motion.spread_together") if !opens? && missing.zero? && numbers[:end_target_deg].round.zero?
 
-        Says.of("motion.spread_#{opens? ? :out : :in}#{"_before" if missing.positive?}", deg: at_most(numbers[:end_target_deg].abs), missing: missing)
+        Says.of(
+          "motion.spread_#{opens? ? :out : :in}#{"_before" if missing.positive?}",
+          deg: at_most(numbers[:end_target_deg].abs),
+          missing: missing
+        )
       end
     end
   end

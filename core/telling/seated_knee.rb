@@ -11,10 +11,14 @@ module Verglas
 
       def short(decision)
         case decision
-        when :crease then short_gap(mechanics.crease_gap_mm(place))
-        when :thigh_press then short_press(mechanics.thigh_press_mm(place))
-        when :kneecap then Says.of("short.kneecap", mm: mechanics.kneecap_gap_mm(place).round)
-        else super
+        when :crease
+          short_gap(mechanics.crease_gap_mm(place))
+        when :thigh_press
+          short_press(mechanics.thigh_press_mm(place))
+        when :kneecap
+          Says.of("short.kneecap", mm: mechanics.kneecap_gap_mm(place).round)
+        else
+          super
         end
       end
 
@@ -22,15 +26,21 @@ module Verglas
 
       def says(finding)
         case finding.code
-        when :crease_gap then says_gap(finding)
-        when :kneecap_gap then says_kneecap_gap(finding)
-        when :thigh_press then says_thigh_press(finding)
-        else super
+        when :crease_gap
+          says_gap(finding)
+        when :kneecap_gap
+          says_kneecap_gap(finding)
+        when :thigh_press
+          says_thigh_press(finding)
+        else
+          super
         end
       end
 
       def says_gap(finding)
-        return Says.of("says.crease_gap.snug") if finding.severity.zero? && finding.value <= mechanics.band(:crease_gap).in_line.max
+        if finding.severity.zero? && finding.value <= mechanics.band(:crease_gap).in_line.max
+          return Says.of("says.crease_gap.snug")
+        end
 
         Says.of(finding.value.negative? ? "says.crease_gap.pinch" : "says.crease_gap.gap", mm: finding.value.abs.round)
       end
@@ -39,13 +49,19 @@ module Verglas
         return Says.of("says.kneecap_gap.on_the_kneecap") if finding.fault
         return Says.of("says.kneecap_gap.right") if finding.severity.zero?
 
-        Says.of(finding.value < mechanics.band(:kneecap_gap).target ? "says.kneecap_gap.near" : "says.kneecap_gap.far", mm: finding.value.round)
+        Says.of(
+          finding.value < mechanics.band(:kneecap_gap).target ? "says.kneecap_gap.near" : "says.kneecap_gap.far",
+          mm: finding.value.round
+        )
       end
 
       def says_thigh_press(finding)
         return Says.of("says.thigh_press.#{rests? ? :resting : :right}") if finding.severity.zero?
 
-        Says.of(finding.value.negative? ? "says.thigh_press.loose" : "says.thigh_press.hard", mm: finding.value.abs.round)
+        Says.of(
+          finding.value.negative? ? "says.thigh_press.loose" : "says.thigh_press.hard",
+          mm: finding.value.abs.round
+        )
       end
 
       # Whether the pad shall only rest on the thigh.

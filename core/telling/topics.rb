@@ -5,12 +5,13 @@ module Verglas
     # What can be said of how one works: of each topic one sentence for a client on a machine, and nobody words it
     # elsewhere. core/data/topics.yml
     module Topics
-      Topic = Value.define(:name, :question, :over, :cautions, :aimed, :stage, :card, :of, :but_of) do
-        # Its question, or another one whose school goes before it.
-        def decided_by(rules) = over.find { |question, schools| schools.include?(rules[question]) }&.first || question
+      Topic =
+        Value.define(:name, :question, :over, :cautions, :aimed, :stage, :card, :of, :but_of) do
+          # Its question, or another one whose school goes before it.
+          def decided_by(rules) = over.find { |question, schools| schools.include?(rules[question]) }&.first || question
 
-        def said_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
-      end
+          def said_of?(family) = family.all?(of) && but_of.none? { |tag| family.tags[tag] }
+        end
 
       # school: which of the topic's sentences; source: whose word it is.
       Said = Value.define(:topic, :school, :source)
@@ -27,10 +28,12 @@ module Verglas
       # of the wishes that cautions have.
       def of(family, rules:, spared: [], client: [], gym: [], told: [], aimed: [])
         chosen = { caution: spared, client: client, gym: gym }
-        ALL.select { |topic| topic.said_of?(family) }.map do |topic|
-          asked_for = topic.aimed[(topic.aimed.keys & aimed).first]
-          asked_for ? Said.new(topic: topic, school: asked_for, source: :caution) : said(topic, rules, chosen, told)
-        end
+        ALL
+          .select { |topic| topic.said_of?(family) }
+          .map do |topic|
+            asked_for = topic.aimed[(topic.aimed.keys & aimed).first]
+            asked_for ? Said.new(topic: topic, school: asked_for, source: :caution) : said(topic, rules, chosen, told)
+          end
       end
 
       def said(topic, rules, chosen, told)

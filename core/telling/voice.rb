@@ -25,7 +25,10 @@ module Verglas
       def tell(finding)
         return says(finding) unless finding.code == :range_left
 
-        Says.of("says.range_left.#{finding.fault || (finding.severity.zero? ? :right : :little)}", deg: [finding.value, 0.0].max.round)
+        Says.of(
+          "says.range_left.#{finding.fault || (finding.severity.zero? ? :right : :little)}",
+          deg: [finding.value, 0.0].max.round
+        )
       end
 
       def by_hand(code) = Says.of("says.#{code}.by_hand")

@@ -8,13 +8,21 @@ module Verglas
         module_function
 
         def schema
-          { "$schema" => "https://json-schema.org/draft/2020-12/schema", "$id" => "verglas.tables", "title" => "Rows of the tables, each cell a text",
-            "$defs" => Sheets::ALL.to_h { |name, sheet| [name.to_s, table(sheet)] } }
+          {
+            "$schema" => "https://json-schema.org/draft/2020-12/schema",
+            "$id" => "verglas.tables",
+            "title" => "Rows of the tables, each cell a text",
+            "$defs" => Sheets::ALL.to_h { |name, sheet| [name.to_s, table(sheet)] }
+          }
         end
 
         def table(sheet)
-          { "type" => "object", "required" => sheet.columns.select(&:needed).map(&:header), "additionalProperties" => true,
-            "properties" => sheet.columns.to_h { |column| [column.header, cell(column)] } }
+          {
+            "type" => "object",
+            "required" => sheet.columns.select(&:needed).map(&:header),
+            "additionalProperties" => true,
+            "properties" => sheet.columns.to_h { |column| [column.header, cell(column)] }
+          }
         end
 
         def cell(column)
@@ -24,12 +32,22 @@ module Verglas
 
         def form(type)
           case type
-          when Types::Text then { "maxLength" => type.most }
-          when Types::Choice then { "enum" => type.known }
-          when Types::Number then { "$comment" => "a number from #{type.write(type.range.min)} to #{type.write(type.range.max)}#{" #{type.per.key(1.0)}" if type.per}" }
-          when Types::Count then { "$comment" => "a whole number from #{type.range.min} to #{type.range.max}" }
-          when Types::Pairs then { "$comment" => "pairs: name=value; name=value" }
-          else { "$comment" => type.name.split("::").last.downcase.sub("yesno", "yes or no").sub("data", "JSON") }
+          when Types::Text
+            { "maxLength" => type.most }
+          when Types::Choice
+            { "enum" => type.known }
+          when Types::Number
+            {
+              "$comment" =>
+                "a number from #{type.write(type.range.min)} to " \
+                  "#{type.write(type.range.max)}#{" #{type.per.key(1.0)}" if type.per}"
+            }
+          when Types::Count
+            { "$comment" => "a whole number from #{type.range.min} to #{type.range.max}" }
+          when Types::Pairs
+            { "$comment" => "pairs: name=value; name=value" }
+          else
+            { "$comment" => type.name.split("::").last.downcase.sub("yesno", "yes or no").sub("data", "JSON") }
           end
         end
         private_class_method :table, :cell, :form

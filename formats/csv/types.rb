@@ -17,80 +17,98 @@ module Verglas
         UNSEEN = /[\p{Cc}\u200E\u200F\u202A-\u202E\u2066-\u2069\uFEFF]/
 
         # Blanks at the ends and doubled ones taken off.
-        Text = Struct.new(:most) do
-          def read(text, _unit = nil)
-            tidy = text.strip.gsub(/\s+/, " ")
-            raise Invalid.new(:too_long, expected: most) if tidy.length > most
-            raise Invalid, :unseen_sign if tidy.match?(UNSEEN)
+        Text =
+          Struct.new(:most) do
+            def read(text, _unit = nil)
+              tidy = text.strip.gsub(/\s+/, " ")
+              raise Invalid.new(:too_long, expected: most) if tidy.length > most
+              raise Invalid, :unseen_sign if tidy.match?(UNSEEN)
 
-            tidy
+              tidy
+            end
+
+            def write(value) = Csv.neutral(value.to_s)
           end
-
-          def write(value) = Csv.neutral(value.to_s)
-        end
 
         # One of several words; what else they are called.
-        Choice = Struct.new(:known, :also) do
-          def read(text, _unit = nil)
-            word = text.strip.downcase.tr(" ", "_")
-            word = (also || {}).fetch(word, word)
-            known.include?(word) ? word : raise(Invalid.new(:not_allowed, expected: known.join(", ")))
-          end
+        Choice =
+          Struct.new(:known, :also) do
+            def read(text, _unit = nil)
+              word = text.strip.downcase.tr(" ", "_")
+              word = (also || {}).fetch(word, word)
+              known.include?(word) ? word : raise(Invalid.new(:not_allowed, expected: known.join(", ")))
+            end
 
-          def write(value) = value.to_s
-        end
+            def write(value) = value.to_s
+          end
 
         # A number within a range, in a unit of its kind (per: {unit => how many of ours}); the unit stands in the cell,
         # in the header or is the file's. A comma may stand for the point.
-        Number = Struct.new(:range, :per, :digits) do
-          def read(text, unit = nil)
-            digits, own = NUMBER.match(text.strip)&.captures
-            raise Invalid, :no_number unless digits
+        Number =
+          Struct.new(:range, :per, :digits) do
+            def read(text, unit = nil)
+              digits, own = NUMBER.match(text.strip)&.captures
+              raise Invalid, :no_number unless digits
 
-            within(in_ours(digits.tr(",", ".").to_f, own&.downcase, unit))
+              within(in_ours(digits.tr(",", ".").to_f, own&.downcase, unit))
+            end
+
+            def write(value)
+              return "" if value.nil?
+
+              (value % 1).zero? ? value.to_i.to_s : value.to_f.to_s
+            end
+
+            private
+
+            def in_ours(number, own, unit)
+              return number unless per
+
+              number *
+                per.fetch(CODES.fetch(own, own) || unit) do
+                  raise Invalid.new(:unknown_unit, expected: per.keys.join(", "))
+                end
+            end
+
+            def within(value)
+              value = value.round(self[:digits] || 3)
+              raise Invalid.new(:out_of_range, low: write(range.min), high: write(range.max)) unless range.cover?(value)
+
+              value
+            end
           end
-
-          def write(value)
-            return "" if value.nil?
-
-            (value % 1).zero? ? value.to_i.to_s : value.to_f.to_s
-          end
-
-          private
-
-          def in_ours(number, own, unit)
-            return number unless per
-
-            number * per.fetch(CODES.fetch(own, own) || unit) { raise Invalid.new(:unknown_unit, expected: per.keys.join(", ")) }
-          end
-
-          def within(value)
-            value = value.round(self[:digits] || 3)
-            raise Invalid.new(:out_of_range, low: write(range.min), high: write(range.max)) unless range.cover?(value)
-
-            value
-          end
-        end
 
         # A whole number.
-        Count = Struct.new(:range) do
-          def read(text, _unit = nil)
-            raise Invalid, :no_number unless text.strip.match?(/\A-?\d{1,9}\z/)
-            raise Invalid.new(:out_of_range, low: range.min, high: range.max) unless range.cover?(text.to_i)
+        Count =
+          Struct.new(:range) do
+            def read(text, _unit = nil)
+              raise Invalid, :no_number unless text.strip.match?(/\A-?\d{1,9}\z/)
+              raise Invalid.new(:out_of_range, low: range.min, high: range.max) unless range.cover?(text.to_i)
 
-            text.to_i
+              text.to_i
+            end
+
+            def write(value) = value.to_s
           end
-
-          def write(value) = value.to_s
-        end
 
         # As people write it.
         module YesNo
-          WORDS = { "yes" => true, "no" => false, "true" => true, "false" => false, "1" => true, "0" => false, "y" => true, "n" => false }.freeze
+          WORDS = {
+            "yes" => true,
+            "no" => false,
+            "true" => true,
+            "false" => false,
+            "1" => true,
+            "0" => false,
+            "y" => true,
+            "n" => false
+          }.freeze
 
           module_function
 
-          def read(text, _unit = nil) = WORDS.fetch(text.strip.downcase) { raise Invalid.new(:not_allowed, expected: "yes, no") }
+          def read(text, _unit = nil)
+            WORDS.fetch(text.strip.downcase) { raise Invalid.new(:not_allowed, expected: "yes, no") }
+          end
           def write(value) = { true => "yes", false => "no" }[value].to_s
         end
 
@@ -126,11 +144,9 @@ module Verglas
           end
 
           def write(value)
-            if value
-              value.utc.iso8601(value.usec.zero? ? 0 : 6)
-            else
-              ""
-            end
+            return "" unless value
+
+            value.utc.iso8601(value.usec.zero? ? 0 : 6)
           end
         end
 
@@ -143,24 +159,39 @@ module Verglas
         end
 
         # Names with values, as in "seat=4; roller=C": what divides them stands as %3D, %3B and %25 within them.
-        Pairs = Struct.new(:numbers) do
-          def read(text, _unit = nil)
-            text.split(";").map(&:strip).reject(&:empty?).to_h do |pair|
-              name, value = pair.split("=", 2).map { |part| part.strip.gsub(/%(3B|3D|25)/i) { Regexp.last_match(1).hex.chr } }
-              raise Invalid, :no_pairs unless value && !name.empty? && name.length <= 80 && value.length <= 80
+        Pairs =
+          Struct.new(:numbers) do
+            def read(text, _unit = nil)
+              text
+                .split(";")
+                .map(&:strip)
+                .reject(&:empty?)
+                .to_h do |pair|
+                  name, value =
+                    pair.split("=", 2).map { |part| part.strip.gsub(/%(3B|3D|25)/i) { Regexp.last_match(1).hex.chr } }
+                  raise Invalid, :no_pairs unless value && !name.empty? && name.length <= 80 && value.length <= 80
 
-              [name, numbers ? number(value) : value]
+                  [name, numbers ? number(value) : value]
+                end
             end
+
+            def write(value)
+              Csv.neutral(
+                value
+                  .to_h
+                  .map { |name, one| "#{kept(name)}=#{kept(numbers && one.is_a?(Numeric) ? plain(one) : one.to_s)}" }
+                  .join("; ")
+              )
+            end
+
+            private
+
+            def number(text)
+              text.match?(/\A[+-]?\d{1,9}(?:[.,]\d{1,9})?\z/) ? text.tr(",", ".").to_f : raise(Invalid, :no_number)
+            end
+            def plain(value) = (value % 1).zero? ? value.to_i.to_s : value.to_f.to_s
+            def kept(text) = text.to_s.gsub(/[%;=]/) { |sign| format("%%%02X", sign.ord) }
           end
-
-          def write(value) = Csv.neutral(value.to_h.map { |name, one| "#{kept(name)}=#{kept(numbers && one.is_a?(Numeric) ? plain(one) : one.to_s)}" }.join("; "))
-
-          private
-
-          def number(text) = text.match?(/\A[+-]?\d{1,9}(?:[.,]\d{1,9})?\z/) ? text.tr(",", ".").to_f : raise(Invalid, :no_number)
-          def plain(value) = (value % 1).zero? ? value.to_i.to_s : value.to_f.to_s
-          def kept(text) = text.to_s.gsub(/[%;=]/) { |sign| format("%%%02X", sign.ord) }
-        end
 
         # What has parts of its own, as JSON.
         module Data

@@ -41,7 +41,13 @@ module Verglas
         def draw(line)
           head(line)
           tags = [*line[:marks], *([{ name: Words.say("paper.load"), mark: line[:load] }] if line[:load])]
-          @page.tags(tags, at: [0, top - HEAD], width: width, height: MARKS_HEIGHT, filled: line[:load] ? [tags.size - 1] : [])
+          @page.tags(
+            tags,
+            at: [0, top - HEAD],
+            width: width,
+            height: MARKS_HEIGHT,
+            filled: line[:load] ? [tags.size - 1] : []
+          )
           first = @pdf.page_number
           left = body(pieces(line), top - HEAD - MARKS_HEIGHT - 8)
           foot(line)
@@ -58,7 +64,10 @@ module Verglas
         def pieces(line)
           stop = [*line[:bars], *line[:cautions]].join(" ")
           told = line[:told].map { |name, words| "#{name}: #{words}" }.join("\n")
-          [[stop, { size: 9, bold: true, colour: line[:bars].any? ? STOP : CAUTION }], [told, { size: 10 }]].reject { |words, _| words.empty? }
+          [
+            [stop, { size: 9, bold: true, colour: line[:bars].any? ? STOP : CAUTION }],
+            [told, { size: 10 }]
+          ].reject { |words, _| words.empty? }
         end
 
         # Draws as many pieces as there is room for; answers those that are left.
@@ -70,7 +79,7 @@ module Verglas
             return pieces.drop(index) if height < LINE_HEIGHT
 
             used, left = @page.flow(words, at: [0, from], width: room, height: height, **style)
-            return [[left, style], *pieces.drop(index + 1)] unless left.empty?
+            return [left, style], *pieces.drop(index + 1) unless left.empty?
 
             from -= used + 3
           end
@@ -83,7 +92,15 @@ module Verglas
           (first..last).each do |page|
             @pdf.go_to_page(page)
             of = Words.say("paper.card_of", card: page - first + 1, cards: last - first + 1)
-            @page.text(of, at: [width * 0.8, top - 31], width: width * 0.2, height: 9, size: 8, bold: true, align: :right)
+            @page.text(
+              of,
+              at: [width * 0.8, top - 31],
+              width: width * 0.2,
+              height: 9,
+              size: 8,
+              bold: true,
+              align: :right
+            )
           end
           @pdf.go_to_page(last)
         end
@@ -91,13 +108,37 @@ module Verglas
         def head(line)
           @page.text(line[:name], at: [0, top], width: width * 0.58, height: 20, size: 16, bold: true)
           @page.text(line[:place], at: [0, top - 20], width: width * 0.58, height: 13, size: 9, colour: MUTED)
-          @page.text(@card[:client], at: [width * 0.6, top], width: width * 0.4, height: 20, size: 14, bold: true, align: :right)
-          @page.text(@card[:detail], at: [width * 0.6, top - 20], width: width * 0.4, height: 13, size: 9, colour: MUTED, align: :right)
+          @page.text(
+            @card[:client],
+            at: [width * 0.6, top],
+            width: width * 0.4,
+            height: 20,
+            size: 14,
+            bold: true,
+            align: :right
+          )
+          @page.text(
+            @card[:detail],
+            at: [width * 0.6, top - 20],
+            width: width * 0.4,
+            height: 13,
+            size: 9,
+            colour: MUTED,
+            align: :right
+          )
         end
 
         def foot(line)
           @page.text(Words.say("paper.pain"), at: [0, 14], width: width * 0.62, height: 14, size: 6.5, colour: MUTED)
-          @page.text([@card[:gym], line[:by]].compact.join(" · "), at: [width * 0.62, 14], width: width * 0.38, height: 14, size: 6.5, colour: MUTED, align: :right)
+          @page.text(
+            [@card[:gym], line[:by]].compact.join(" · "),
+            at: [width * 0.62, 14],
+            width: width * 0.38,
+            height: 14,
+            size: 6.5,
+            colour: MUTED,
+            align: :right
+          )
         end
 
         def nothing = @page.text(Words.say("paper.nothing"), at: [0, top], width: width, height: 60, size: 12)

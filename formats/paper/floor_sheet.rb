@@ -59,27 +59,52 @@ module Verglas
         def row(kind, line)
           notes = kind == :barred ? "" : notes(line)
           barred = kind == :barred ? line[:bars].join(" ") : ""
-          height = [ROW, @page.height_of(notes, width: notes_width, size: NOTE) + 14, @page.height_of(barred, width: barred_width, size: 9) + 14].max
+          height = [
+            ROW,
+            @page.height_of(notes, width: notes_width, size: NOTE) + 14,
+            @page.height_of(barred, width: barred_width, size: 9) + 14
+          ].max
           next_page if @y - height < FOOT
           @pdf.stroke_horizontal_line(0, width, at: @y)
           @page.text(line[:name], at: [0, @y - 6], width: NAME, height: 15, size: 11, bold: true)
-          @page.text([line[:place], line[:by]].compact.join("\n"), at: [0, @y - 21], width: NAME, height: ROW - 24, size: NOTE, colour: MUTED)
+          @page.text(
+            [line[:place], line[:by]].compact.join("\n"),
+            at: [0, @y - 21],
+            width: NAME,
+            height: ROW - 24,
+            size: NOTE,
+            colour: MUTED
+          )
           kind == :barred ? barred(barred, height) : settings(kind, line)
           @page.text(notes, at: [width - notes_width, @y - 7], width: notes_width, height: height - 10, size: NOTE)
           @y -= height
         end
 
         # What is done at the machine stands on its own card.
-        def notes(line) = line[:told].except(*CARD_ONLY.map { |name| Words.say("paper.told.#{name}") }).map { |name, words| "#{name}: #{words}" }.join("\n")
+        def notes(line)
+          line[:told]
+            .except(*CARD_ONLY.map { |name| Words.say("paper.told.#{name}") })
+            .map { |name, words| "#{name}: #{words}" }
+            .join("\n")
+        end
         def tags_width = width * 0.46
         def notes_width = width - NAME - 18 - tags_width
 
         def settings(kind, line)
           tags = [*line[:marks], *([{ name: Words.say("paper.load"), mark: line[:load] }] if line[:load])]
-          @page.tags(tags, at: [NAME + 8, @y - 8], width: tags_width, height: TAG, dashed: kind == :predicted, filled: line[:load] ? [tags.size - 1] : [])
+          @page.tags(
+            tags,
+            at: [NAME + 8, @y - 8],
+            width: tags_width,
+            height: TAG,
+            dashed: kind == :predicted,
+            filled: line[:load] ? [tags.size - 1] : []
+          )
         end
 
-        def barred(words, height) = @page.text(words, at: [NAME + 8, @y - 8], width: barred_width, height: height - 8, size: 9, colour: STOP)
+        def barred(words, height)
+          @page.text(words, at: [NAME + 8, @y - 8], width: barred_width, height: height - 8, size: 9, colour: STOP)
+        end
         def barred_width = width - NAME - 8
 
         def next_page

@@ -24,7 +24,9 @@ module Verglas
         def named(card) = { **card, client: printed_name(card[:client], card[:number]) }
 
         # Words with what cannot be set said to be there.
-        def of(text) = set?(text) ? text.unicode_normalize(:nfc) : text.unicode_normalize(:nfc).gsub(unset, Words.say("paper.unset"))
+        def of(text)
+          set?(text) ? text.unicode_normalize(:nfc) : text.unicode_normalize(:nfc).gsub(unset, Words.say("paper.unset"))
+        end
 
         # Fonts that are needed beside ours.
         def fallback(text, bold) = text.each_char.all? { |letter| own.include?(letter.ord) } ? [] : FALLBACK.fetch(bold)
@@ -36,7 +38,10 @@ module Verglas
 
         def all_known
           letters = [*own, *other].uniq.sort.map { |code| [code].pack("U") }.grep(SCRIPTS)
-          letters.slice_when { |one, following| following.ord > one.ord + 1 }.map { |run| [run.first, run.last].map { |letter| format("\\u{%x}", letter.ord) }.uniq.join("-") }.join
+          letters
+            .slice_when { |one, following| following.ord > one.ord + 1 }
+            .map { |run| [run.first, run.last].map { |letter| format("\\u{%x}", letter.ord) }.uniq.join("-") }
+            .join
         end
 
         def own = @own ||= OWN.map { |name| codes(name) }.inject(:&)

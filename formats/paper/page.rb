@@ -24,7 +24,15 @@ module Verglas
           style = { **PLAIN, **style }
           pdf.fill_color(style[:colour])
           pdf.font(style[:font], style: style[:bold] ? :bold : :normal) do
-            pdf.text_box(words, at: at, width: width, height: height, overflow: :shrink_to_fit, min_font_size: 5, **set(words, style))
+            pdf.text_box(
+              words,
+              at: at,
+              width: width,
+              height: height,
+              overflow: :shrink_to_fit,
+              min_font_size: 5,
+              **set(words, style)
+            )
           end
           pdf.fill_color(INK)
         end
@@ -49,7 +57,9 @@ module Verglas
         def height_of(words, width:, size:, bold: false)
           words = Letters.of(words)
           height = 0
-          pdf.font("text", style: bold ? :bold : :normal) { height = pdf.height_of(words, width: width, size: size, fallback_fonts: Letters.fallback(words, bold)) } unless words.empty?
+          pdf.font("text", style: bold ? :bold : :normal) do
+            height = pdf.height_of(words, width: width, size: size, fallback_fonts: Letters.fallback(words, bold))
+          end unless words.empty?
           height
         end
 
@@ -58,7 +68,16 @@ module Verglas
           return if tags.empty?
 
           each = [(width - (GAP * (tags.size - 1))) / tags.size, height * 1.5].min
-          tags.each_with_index { |tag, index| tag(tag, [at[0] + (index * (each + GAP)), at[1]], each, height, dashed: dashed, filled: filled.include?(index)) }
+          tags.each_with_index do |tag, index|
+            tag(
+              tag,
+              [at[0] + (index * (each + GAP)), at[1]],
+              each,
+              height,
+              dashed: dashed,
+              filled: filled.include?(index)
+            )
+          end
         end
 
         # At the foot of every page, once all are there: words, and which page of how many.
@@ -67,7 +86,15 @@ module Verglas
           (1..pdf.page_count).each do |page|
             pdf.go_to_page(page)
             text(words, at: [0, 12], width: width * 0.86, height: 12, size: 7, colour: MUTED)
-            text("#{page} / #{pdf.page_count}", at: [width * 0.86, 12], width: width * 0.14, height: 12, size: 8, colour: MUTED, align: :right)
+            text(
+              "#{page} / #{pdf.page_count}",
+              at: [width * 0.86, 12],
+              width: width * 0.14,
+              height: 12,
+              size: 8,
+              colour: MUTED,
+              align: :right
+            )
           end
         end
 
@@ -76,7 +103,11 @@ module Verglas
           modules = RQRCodeCore::QRCode.new(address, level: :m).modules
           each = side.fdiv(modules.size)
           pdf.fill_color("000000")
-          modules.each_with_index { |row, line| dark_runs(row).each { |from, count| pdf.fill_rectangle([at[0] + (from * each), at[1] - (line * each)], count * each, each + SEAM) } }
+          modules.each_with_index do |row, line|
+            dark_runs(row).each do |from, count|
+              pdf.fill_rectangle([at[0] + (from * each), at[1] - (line * each)], count * each, each + SEAM)
+            end
+          end
           pdf.fill_color(INK)
         end
 
@@ -86,16 +117,41 @@ module Verglas
         private
 
         # How words are set: as the style says, in a second font where a letter wants it.
-        def set(words, style) = { fallback_fonts: Letters.fallback(words, style[:bold]), **style.slice(:size, :align, :valign) }
+        def set(words, style)
+          { fallback_fonts: Letters.fallback(words, style[:bold]), **style.slice(:size, :align, :valign) }
+        end
 
         # [[first column, how many], ...] of dark ones beside one another.
-        def dark_runs(row) = row.each_index.chunk_while { |one, other| row[one] == row[other] }.select { |run| row[run.first] }.map { |run| [run.first, run.size] }
+        def dark_runs(row)
+          row
+            .each_index
+            .chunk_while { |one, other| row[one] == row[other] }
+            .select { |run| row[run.first] }
+            .map { |run| [run.first, run.size] }
+        end
 
         def tag(tag, corner, width, height, dashed:, filled:)
           frame(corner, width, height, dashed, filled)
-          text(tag[:name], at: [corner[0] + 3, corner[1] - 3], width: width - 6, height: LABEL + 3, size: LABEL, colour: MUTED, align: :center)
-          text(tag[:mark], at: [corner[0] + 3, corner[1] - LABEL - 5], width: width - 6, height: height - LABEL - 8, size: [height * 0.62, width * 0.5].min, bold: true, align: :center,
-                           font: tag[:mark].include?(" ") ? "text" : "mark", valign: :center)
+          text(
+            tag[:name],
+            at: [corner[0] + 3, corner[1] - 3],
+            width: width - 6,
+            height: LABEL + 3,
+            size: LABEL,
+            colour: MUTED,
+            align: :center
+          )
+          text(
+            tag[:mark],
+            at: [corner[0] + 3, corner[1] - LABEL - 5],
+            width: width - 6,
+            height: height - LABEL - 8,
+            size: [height * 0.62, width * 0.5].min,
+            bold: true,
+            align: :center,
+            font: tag[:mark].include?(" ") ? "text" : "mark",
+            valign: :center
+          )
         end
 
         def frame(corner, width, height, dashed, filled)

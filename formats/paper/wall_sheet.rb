@@ -21,7 +21,9 @@ module Verglas
           @page = Page.new(@pdf)
           head
           @sheet[:rows].each_with_index { |row, index| row(row, index) }
-          @page.text(Words.say("paper.nobody"), at: [0, @y - 8], width: width, height: 20, size: 12) if @sheet[:rows].empty?
+          if @sheet[:rows].empty?
+            @page.text(Words.say("paper.nobody"), at: [0, @y - 8], width: width, height: 20, size: 12)
+          end
           @page.foot([@sheet[:gym], @sheet[:day], Words.say("paper.pain")].join(" · "))
           @pdf.render
         end
@@ -55,7 +57,15 @@ module Verglas
 
         # Marks have the letters of a mark, a load those of text.
         def cell(text, left, at, **style)
-          @page.text(text, at: [left, at], width: cell_width - 4, height: ROW - 2, align: :center, font: style[:bold] && !text.include?(" ") ? "mark" : "text", **style)
+          @page.text(
+            text,
+            at: [left, at],
+            width: cell_width - 4,
+            height: ROW - 2,
+            align: :center,
+            font: style[:bold] && !text.include?(" ") ? "mark" : "text",
+            **style
+          )
         end
 
         def shade

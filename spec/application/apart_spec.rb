@@ -12,7 +12,10 @@ RSpec.describe Verglas::Application::Apart do
   end
 
   it "answers with what it has when its time is over" do
-    asked = described_class.compute(budget_s: 0.2) { |budget| described_class.in_time((1..).lazy, budget) { |number| number.tap { sleep 0.02 } } }
+    asked =
+      described_class.compute(budget_s: 0.2) do |budget|
+        described_class.in_time((1..).lazy, budget) { |number| number.tap { sleep 0.02 } }
+      end
     expect(asked.size).to be_between(2, 11)
   end
 
@@ -33,10 +36,14 @@ RSpec.describe Verglas::Application::Apart do
   end
 
   it "hands on a refusal as it was made, and of a fault only that there was one" do
-    expect { described_class.compute { raise Verglas::Invalid.new(:too_many_marks, path: "/adjusters", tries: 5, most: 3) } }.to raise_error(Verglas::Invalid) { |error|
+    expect do
+      described_class.compute { raise Verglas::Invalid.new(:too_many_marks, path: "/adjusters", tries: 5, most: 3) }
+    end.to raise_error(Verglas::Invalid) { |error|
       expect([error.code, error.path, error.params]).to eq([:too_many_marks, "/adjusters", { tries: 5, most: 3 }])
     }
-    expect { described_class.compute { raise "Perpetua Lowe" } }.to raise_error(described_class::Failed) { |error| expect(error.message).not_to include("Perpetua") }
+    expect { described_class.compute { raise "Perpetua Lowe" } }.to raise_error(described_class::Failed) { |error|
+      expect(error.message).not_to include("Perpetua")
+    }
   end
 
   it "knows no database, and leaves this process's alone" do
@@ -46,11 +53,12 @@ RSpec.describe Verglas::Application::Apart do
 
   it "hears a signal that ends it, though it does not look at the time" do
     pid_file = Tempfile.new("apart")
-    asking = Thread.new do
-      described_class.compute { File.write(pid_file.path, Process.pid) && loop { 2**64 } }
-    rescue Verglas::Invalid => e
-      e.code
-    end
+    asking =
+      Thread.new do
+        described_class.compute { File.write(pid_file.path, Process.pid) && loop { 2**64 } }
+      rescue Verglas::Invalid => e
+        e.code
+      end
     sleep 0.02 until File.size?(pid_file.path)
     Process.kill(:TERM, Integer(File.read(pid_file.path)))
     expect(asking.value).to eq(:busy)
@@ -64,17 +72,35 @@ RSpec.describe Verglas::Application::Apart do
       sign_in
     end
 
-    def adjusters(count, marks) = Array.new(count) { |number| { label: "adjuster #{number}", kind: "back_pad", forwards: true, marks: Array.new(marks, &:to_s) } }
+    def adjusters(count, marks)
+      Array.new(count) do |number|
+        { label: "adjuster #{number}", kind: "back_pad", forwards: true, marks: Array.new(marks, &:to_s) }
+      end
+    end
 
     it "is refused in words when it is entered, and when it is corrected" do
-      refused = call(:post, "/api/machines", { family: "extension", name: "Wall of holes", adjusters: adjusters(12, 60) })
+      refused =
+        call(:post, "/api/machines", { family: "extension", name: "Wall of holes", adjusters: adjusters(12, 60) })
       expect([status, refused["code"], refused["path"]]).to eq([422, "too_many_marks", "/adjusters"])
       expect(refused["message"]).to include("20000 can be compared").and include("Nothing was changed")
       made = call(:post, "/api/machines", { family: "extension", name: "Leg extension 9", adjusters: adjusters(2, 60) })
       expect(status).to eq(201)
-      station = { family: "combined", name: "Wall of seats", exercises: { extension: { adjusters: [] }, curl: { adjusters: [] } } }
+      station = {
+        family: "combined",
+        name: "Wall of seats",
+        exercises: {
+          extension: {
+            adjusters: []
+          },
+          curl: {
+            adjusters: []
+          }
+        }
+      }
       expect(call(:post, "/api/machines", { **station, adjusters: adjusters(3, 60) })["code"]).to eq("too_many_marks")
-      expect(call(:patch, "/api/machines/#{made["machine"]["id"]}", { version: 1, adjusters: adjusters(3, 60) })["code"]).to eq("too_many_marks")
+      expect(
+        call(:patch, "/api/machines/#{made["machine"]["id"]}", { version: 1, adjusters: adjusters(3, 60) })["code"]
+      ).to eq("too_many_marks")
     end
   end
 end

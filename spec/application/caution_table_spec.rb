@@ -4,7 +4,8 @@ require "database_helper"
 
 RSpec.describe Verglas::Application::CautionTable do
   it "stands in docs/cautions.md as it is now" do
-    expect(File.read(File.join(Verglas::ROOT, "docs/cautions.md"))).to eq(described_class.markdown), "run bin/cautions-table"
+    expect(File.read(File.join(Verglas::ROOT, "docs/cautions.md"))).to eq(described_class.markdown),
+    "run bin/cautions-table"
   end
 
   it "has a section for every row, and every family once in each of its tables" do

@@ -21,7 +21,11 @@ RSpec.describe "Photographs, decoded apart" do
   end
 
   it "are written anew by a process of its own, which serves one after another" do
-    expect(plain(drawn.jpegsave_buffer)).to include(jpeg: a_string_starting_with("\xFF\xD8".b), width_px: 24, height_px: 16)
+    expect(plain(drawn.jpegsave_buffer)).to include(
+      jpeg: a_string_starting_with("\xFF\xD8".b),
+      width_px: 24,
+      height_px: 16
+    )
     first = pictures.pid
     expect([plain(drawn.jpegsave_buffer)[:width_px], pictures.pid]).to eq([24, first])
     expect(first).not_to eq(Process.pid)

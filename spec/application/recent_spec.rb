@@ -12,12 +12,15 @@ RSpec.describe Verglas::Application::Recent do
   end
 
   it "gives a body anew as soon as anything it rests on is another" do
-    body = lambda do |sex: "man", mass: nil, value: 600, confirmed: false|
-      rows = [{ observation: "seat_to_kneecap", value_mm: value, confirmed: confirmed }]
-      Verglas::Application::ClientBody.estimation({ sex: sex, body_mass_kg: mass }, rows)
-    end
+    body =
+      lambda do |sex: "man", mass: nil, value: 600, confirmed: false|
+        rows = [{ observation: "seat_to_kneecap", value_mm: value, confirmed: confirmed }]
+        Verglas::Application::ClientBody.estimation({ sex: sex, body_mass_kg: mass }, rows)
+      end
     first = body.call
     expect(body.call).to equal(first)
-    [{ sex: "woman" }, { mass: 110 }, { value: 601 }, { confirmed: true }].each { |change| expect(body.call(**change)).not_to equal(first) }
+    [{ sex: "woman" }, { mass: 110 }, { value: 601 }, { confirmed: true }].each do |change|
+      expect(body.call(**change)).not_to equal(first)
+    end
   end
 end

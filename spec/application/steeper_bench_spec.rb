@@ -11,7 +11,16 @@ RSpec.describe Verglas::Application::SteeperBench do
   def bench(name, deg)
     data = Worked::MACHINES.fetch("pad_and_angle")
     fixed = data["adjusters"].reject { |adjuster| adjuster["drives"].key?("bench_angle") }
-    id = loft.machines.insert(family: data["family"], name: name, place: "by the windows", description: { constants: data["constants"].merge("bench_angle" => deg), adjusters: fixed })
+    id =
+      loft.machines.insert(
+        family: data["family"],
+        name: name,
+        place: "by the windows",
+        description: {
+          constants: data["constants"].merge("bench_angle" => deg),
+          adjusters: fixed
+        }
+      )
     loft.machines.find(id)
   end
 

@@ -5,13 +5,22 @@ RSpec.shared_examples "a mechanism" do
   let(:random) { Random.new(machine.name.sum) }
   let(:family) { machine.family }
 
-  def placed(body: Worked.body("middle"), indices: machine.adjusters.map { |adjuster| random.rand(adjuster.size) }, **wishes)
+  def placed(
+    body: Worked.body("middle"),
+    indices: machine.adjusters.map { |adjuster| random.rand(adjuster.size) },
+    **wishes
+  )
     mechanics = Verglas::Mechanisms.for(machine, body, Worked.wishes(machine, **wishes))
     [mechanics, mechanics.place(machine.parameters(indices))]
   end
 
   # The best marks for the middle body.
-  def solved = Verglas::Fitting::Solver.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine)).solutions.first
+  def solved
+    Verglas::Fitting::Solver
+      .new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine))
+      .solutions
+      .first
+  end
 
   # The leading joint's bends in the two poses around a share; the share's own where nothing is posed.
   def bends_around(poses, quickening)
@@ -32,12 +41,14 @@ RSpec.shared_examples "a mechanism" do
   it "tells the number of every finding among its quantities, and says something of it" do
     mechanics, place = placed
     numbers = mechanics.quantities(place)
-    mechanics.all_findings(place).each do |finding|
-      kind = family.findings.fetch(finding.code)
-      expect(numbers.keys).to include(*kind.quantities)
-      expect(numbers[kind.graded]).to be_within(1e-9).of(finding.value)
-      expect(Verglas::Formats::Words.of(Verglas::Telling.of(mechanics, place).tell(finding))).not_to be_empty
-    end
+    mechanics
+      .all_findings(place)
+      .each do |finding|
+        kind = family.findings.fetch(finding.code)
+        expect(numbers.keys).to include(*kind.quantities)
+        expect(numbers[kind.graded]).to be_within(1e-9).of(finding.value)
+        expect(Verglas::Formats::Words.of(Verglas::Telling.of(mechanics, place).tell(finding))).not_to be_empty
+      end
   end
 
   it "answers some of its numbers as it answers them all" do
@@ -56,7 +67,9 @@ RSpec.shared_examples "a mechanism" do
       fresh, there = placed(indices: indices)
       place = mechanics.place(machine.parameters(indices))
       expect(mechanics.quantities(place)).to eq(fresh.quantities(there))
-      expect([mechanics.all_findings(place), mechanics.preference(place)]).to eq([fresh.all_findings(there), fresh.preference(there)])
+      expect([mechanics.all_findings(place), mechanics.preference(place)]).to eq(
+        [fresh.all_findings(there), fresh.preference(there)]
+      )
     end
   end
 
@@ -73,7 +86,8 @@ RSpec.shared_examples "a mechanism" do
       next unless decision
 
       mechanics, place = placed
-      expect([mechanics.position(decision, place), *mechanics.required(decision, place)]).to all(satisfy(&:finite?)), "#{index} #{decision}"
+      expect([mechanics.position(decision, place), *mechanics.required(decision, place)]).to all(satisfy(&:finite?)),
+      "#{index} #{decision}"
       expect(Verglas::Telling.of(mechanics, place).short(decision)).to be_nil.or be_a(Verglas::Telling::Says)
     end
   end
@@ -93,7 +107,9 @@ RSpec.shared_examples "a mechanism" do
 
     expect(quickening.deg).to be_between(*[lead.from_deg, lead.upto_deg].minmax)
     expect(quickening.share).to be_between(0.0, 0.9999)
-    expect(quickening.deg).to be_between(*bends_around(Verglas::Scenes.of(mechanics, place).whole.poses, quickening).minmax.zip([-1e-6, 1e-6]).map(&:sum))
+    expect(quickening.deg).to be_between(
+      *bends_around(Verglas::Scenes.of(mechanics, place).whole.poses, quickening).minmax.zip([-1e-6, 1e-6]).map(&:sum)
+    )
     expect(quickening.parts.map(&:role) - [:slow]).to be_empty
   end
 
@@ -111,19 +127,30 @@ RSpec.shared_examples "a mechanism" do
       forced = ends.select(&:forced)
       expect(family.joints[motion].forced - forced.map(&:at)).to be_empty
       forced.each do |reached|
-        wishes = Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ motion => [nil, reached.deg - 1] }), **mechanics.settled(place))
+        wishes =
+          Verglas::Mechanisms::Wishes.for(
+            family,
+            envelope: Verglas::Body::Envelope.new({ motion => [nil, reached.deg - 1] }),
+            **mechanics.settled(place)
+          )
         strict = Verglas::Mechanisms.for(machine, Worked.body("middle"), wishes)
-        expect(strict.all_findings(strict.place(place.parameters)).map(&:severity).max).to eq(3), "#{motion} at #{reached.at}"
+        expect(strict.all_findings(strict.place(place.parameters)).map(&:severity).max).to eq(3),
+        "#{motion} at #{reached.at}"
       end
     end
   end
 
   it "aims at no end outside the envelope" do
-    family.joints.each_value.select(&:computed?).each do |joint|
-      wishes = Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ joint.motion => [3, 7] }))
-      mechanics = Verglas::Mechanisms.for(machine, Worked.body("middle"), wishes)
-      place = mechanics.place(machine.parameters(machine.adjusters.map { 0 }))
-      expect(mechanics.ranges(place).fetch(joint.motion).map(&:target_deg)).to all(be_between(3, 7))
-    end
+    family
+      .joints
+      .each_value
+      .select(&:computed?)
+      .each do |joint|
+        wishes =
+          Verglas::Mechanisms::Wishes.for(family, envelope: Verglas::Body::Envelope.new({ joint.motion => [3, 7] }))
+        mechanics = Verglas::Mechanisms.for(machine, Worked.body("middle"), wishes)
+        place = mechanics.place(machine.parameters(machine.adjusters.map { 0 }))
+        expect(mechanics.ranges(place).fetch(joint.motion).map(&:target_deg)).to all(be_between(3, 7))
+      end
   end
 end

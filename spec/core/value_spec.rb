@@ -2,9 +2,7 @@
 
 RSpec.describe Verglas::Value do
   let(:pair) do
-    described_class.define(:low, :high) do
-      def check = low <= high || raise(Verglas::Invalid, :upside_down)
-    end
+    described_class.define(:low, :high) { def check = low <= high || raise(Verglas::Invalid, :upside_down) }
   end
 
   it "is built whole, frozen, and checked at birth" do

@@ -11,8 +11,27 @@ RSpec.describe Verglas::Demo::Loader do
   it "fills an empty database with The Net Loft" do
     described_class.new(db).load
     expect(db[:gyms].get(:name)).to eq("The Net Loft")
-    expect(db[:machines].select_order_map(:family)).to eq(%w[abduction adduction angled_hip belt_squat calf_raise combined curl curl curl extension extension hack_squat level_hip lying_curl
-                                                             lying_curl press_sled press_stack])
+    expect(db[:machines].select_order_map(:family)).to eq(
+      %w[
+        abduction
+        adduction
+        angled_hip
+        belt_squat
+        calf_raise
+        combined
+        curl
+        curl
+        curl
+        extension
+        extension
+        hack_squat
+        level_hip
+        lying_curl
+        lying_curl
+        press_sled
+        press_stack
+      ]
+    )
     expect(db[:clients].count).to be_between(12, 16)
     statures = db[:readings].where(observation: "stature").select_map(:value_mm).map(&:to_i)
     expect(statures.minmax).to eq([1480, 1990])
@@ -42,7 +61,12 @@ RSpec.describe Verglas::Demo::Loader do
     let(:loft) { Verglas::Store::Gym.new(db, db[:gyms].get(:id)) }
 
     it "loads every machine that is described with something, in its own unit, the light set below the working load" do
-      rigs = loft.machines.all.select { |row| row[:loading] }.to_h { |row| [row[:name], Verglas::Loading::Rig.read(row[:loading].to_h, pairs: loft.equipment.plates)] }
+      rigs =
+        loft
+          .machines
+          .all
+          .select { |row| row[:loading] }
+          .to_h { |row| [row[:name], Verglas::Loading::Rig.read(row[:loading].to_h, pairs: loft.equipment.plates)] }
       expect(rigs.values.map(&:kind).uniq).to match_array(%i[stack plates])
       expect(rigs.values.map(&:unit).uniq).to match_array(%i[kg lb])
       rigs.each_value do |rig|
@@ -52,12 +76,19 @@ RSpec.describe Verglas::Demo::Loader do
     end
 
     it "writes each load on a card as its machine prints it" do
-      loads = db[:fittings].where(state: "accepted").exclude(load_cipher: nil).all.map { |row| Verglas::Store::Sealed.open(:fittings, row).values_at(:machine_id, :load) }
+      loads =
+        db[:fittings]
+          .where(state: "accepted")
+          .exclude(load_cipher: nil)
+          .all
+          .map { |row| Verglas::Store::Sealed.open(:fittings, row).values_at(:machine_id, :load) }
       expect(loads.size).to be >= 8
       loads.each do |machine_id, load|
         row = loft.machines.find(machine_id)
         rig = Verglas::Loading::Rig.read(row[:loading].to_h, pairs: loft.equipment.plates)
-        expect(rig.choices.choices.map { |choice| Verglas::Application::Told::Load.one(rig, choice)[:text] }).to include(load)
+        expect(
+          rig.choices.choices.map { |choice| Verglas::Application::Told::Load.one(rig, choice)[:text] }
+        ).to include(load)
       end
     end
 
@@ -65,12 +96,20 @@ RSpec.describe Verglas::Demo::Loader do
       curl = loft.machines.all.find { |row| row[:name] == "Leg curl 1" }
       names = loft.queues.of(curl[:id], "")[:clients].map { |id| loft.clients.find(id)[:name] }
       expect(names).to eq(["Sunniva Quill", "Solveig Arkwright", "Ione Fairweather"])
-      expect(loft.clients.find(loft.clients.dataset.where(name: "Sunniva Quill").get(:id))[:limits].transform_values { |entry| entry["deg"] }).to eq({ "ankle" => 39.6, "hip_bend" => 118.0 })
-      loft.clients.dataset.select_map(:id).each do |id|
-        client = loft.clients.find(id)
-        bench = Verglas::Application::Meeting.new(loft, client: client, machine_row: curl)
-        expect(bench.steps.map(&:id)).to include("@before", "back pad", "roller", "thigh pad", "@again", "@watch")
-      end
+      expect(
+        loft.clients.find(loft.clients.dataset.where(name: "Sunniva Quill").get(:id))[
+          :limits
+        ].transform_values { |entry| entry["deg"] }
+      ).to eq({ "ankle" => 39.6, "hip_bend" => 118.0 })
+      loft
+        .clients
+        .dataset
+        .select_map(:id)
+        .each do |id|
+          client = loft.clients.find(id)
+          bench = Verglas::Application::Meeting.new(loft, client: client, machine_row: curl)
+          expect(bench.steps.map(&:id)).to include("@before", "back pad", "roller", "thigh pad", "@again", "@watch")
+        end
     end
   end
 end

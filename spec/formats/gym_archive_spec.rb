@@ -5,7 +5,9 @@ require_relative "../../config/formats"
 require "stringio"
 
 RSpec.describe Verglas::Formats::GymArchive do
-  def read(text) = [].tap { |told| described_class.each(StringIO.new(text)) { |member, value| told << [member, value] } }
+  def read(text)
+    [].tap { |told| described_class.each(StringIO.new(text)) { |member, value| told << [member, value] } }
+  end
 
   def refused(text = nil)
     text ? read(text) : yield
@@ -15,8 +17,18 @@ RSpec.describe Verglas::Formats::GymArchive do
   end
 
   it "tells each member, and lists record by record, however it is laid out" do
-    text = JSON.generate({ format: "x", gym: { "a" => [1, { "b" => 2.5 }] }, clients: [{ id: 1, l: [1, [2]] }, { id: 2 }], none: [] })
-    expect(read(text)).to eq([%w[format x], ["gym", { "a" => [1, { "b" => 2.5 }] }], ["clients", { "id" => 1, "l" => [1, [2]] }], ["clients", { "id" => 2 }]])
+    text =
+      JSON.generate(
+        { format: "x", gym: { "a" => [1, { "b" => 2.5 }] }, clients: [{ id: 1, l: [1, [2]] }, { id: 2 }], none: [] }
+      )
+    expect(read(text)).to eq(
+      [
+        %w[format x],
+        ["gym", { "a" => [1, { "b" => 2.5 }] }],
+        ["clients", { "id" => 1, "l" => [1, [2]] }],
+        ["clients", { "id" => 2 }]
+      ]
+    )
     expect(read(JSON.pretty_generate(JSON.parse(text)))).to eq(read(text))
   end
 
@@ -39,8 +51,23 @@ RSpec.describe Verglas::Formats::GymArchive do
   end
 
   it "refuses what is no such document, whatever it is" do
-    texts = ["", "5", "[1]", "{\"a\":1}{\"b\":2}", "{\"a\":[{\"b\":1}", "{\"a\":#{"[" * 60}#{"]" * 60}}", "{\"a\":\"\xFF\"}", "{\"a\":1e999}", "{\"a\":NaN}", "{\"a\":[{\"b\":\"\\u0000\"}]}",
-             "{\"a\":#{"9" * 30}}", "{'a':1}", "{\"a\":[{\"b\":1}]} and more", "\xFF\xFE", "{\"a\":\"\\ud800\"}"]
+    texts = [
+      "",
+      "5",
+      "[1]",
+      "{\"a\":1}{\"b\":2}",
+      "{\"a\":[{\"b\":1}",
+      "{\"a\":#{"[" * 60}#{"]" * 60}}",
+      "{\"a\":\"\xFF\"}",
+      "{\"a\":1e999}",
+      "{\"a\":NaN}",
+      "{\"a\":[{\"b\":\"\\u0000\"}]}",
+      "{\"a\":#{"9" * 30}}",
+      "{'a':1}",
+      "{\"a\":[{\"b\":1}]} and more",
+      "\xFF\xFE",
+      "{\"a\":\"\\ud800\"}"
+    ]
     expect(texts.to_h { |text| [text[0, 20], refused(text)] }.reject { |_, code| code == :not_json }).to eq({})
   end
 end

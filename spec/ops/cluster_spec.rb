@@ -16,7 +16,8 @@ RSpec.describe Verglas::Ops::Cluster do
     FileUtils.rm_rf(parent)
   end
 
-  it "starts on a free port of the loopback only, keeps its data, and says whether it was it who started", :aggregate_failures do
+  it "starts on a free port of the loopback only, keeps its data, and says whether it was it who started",
+     :aggregate_failures do
     expect(cluster.start).to be(true)
     expect_closed_to_others
     expect(cluster.start).to be(false)
@@ -35,11 +36,29 @@ RSpec.describe Verglas::Ops::Cluster do
     expect(File.stat(cluster.send(:data)).mode & 0o077).to eq(0)
     url = URI(cluster.database("plain"))
     # Whoever has the application's password is not the cluster's owner with it.
-    asked = [File.join(cluster.send(:programs), "psql"), "-h", "127.0.0.1", "-p", url.port.to_s, "-U", described_class::ADMIN, "-d", "plain", "-c", "SELECT 1"]
+    asked = [
+      File.join(cluster.send(:programs), "psql"),
+      "-h",
+      "127.0.0.1",
+      "-p",
+      url.port.to_s,
+      "-U",
+      described_class::ADMIN,
+      "-d",
+      "plain",
+      "-c",
+      "SELECT 1"
+    ]
     said, status = Open3.capture2e({ "PGPASSWORD" => url.password }, *asked)
     expect([status.success?, said]).to match([false, /password authentication failed/])
     expect(File.stat(File.join(folder, "application_password")).mode & 0o077).to eq(0)
-    expect(cluster.send(:ask, "postgres", "SELECT rolsuper OR rolcreaterole OR rolcreatedb FROM pg_roles WHERE rolname = 'verglas'")).to eq("f")
+    expect(
+      cluster.send(
+        :ask,
+        "postgres",
+        "SELECT rolsuper OR rolcreaterole OR rolcreatedb FROM pg_roles WHERE rolname = 'verglas'"
+      )
+    ).to eq("f")
   end
 
   it "gives the application a password of its own where an earlier version gave it the owner's" do
@@ -55,12 +74,13 @@ RSpec.describe Verglas::Ops::Cluster do
 
   it "comes up after a first start that was cut short, wherever that was" do
     [0.05, 0.4, 0.9].each do |seconds|
-      child = fork do
-        Process.setpgrp
-        described_class.new(folder).start
-      ensure
-        exit!(0)
-      end
+      child =
+        fork do
+          Process.setpgrp
+          described_class.new(folder).start
+        ensure
+          exit!(0)
+        end
       sleep seconds
       Process.kill(:KILL, -child)
       Process.wait(child)

@@ -9,12 +9,26 @@ RSpec.describe "What the floor asks of the store" do
   let(:marks) { { "back pad" => "3", "roller" => "C", "start" => "3" } }
 
   def opened(person)
-    loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: marks, by: account).first
+    loft
+      .fittings
+      .open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: marks, by: account)
+      .first
   end
 
   def accepted(person)
     draft = opened(person)
-    loft.fittings.accept(draft[:id], version: draft[:version], marks: marks, result: { grade: "in line", findings: [] }, computed_from: {}, by: account)
+    loft.fittings.accept(
+      draft[:id],
+      version: draft[:version],
+      marks: marks,
+      result: {
+        grade: "in line",
+        findings: []
+      },
+      computed_from: {
+      },
+      by: account
+    )
   end
 
   it "lists what was left open, the latest first, with client, machine and who" do
@@ -47,7 +61,10 @@ RSpec.describe "What the floor asks of the store" do
 
   it "finds the bench only in its own gym" do
     draft = opened(client(loft, account, name: "Ada"))
-    expect(Verglas::Store::Queries::FittingOnBench.new(loft).call(draft[:id])[:machine]).to include(name: "slide_back", number: 1)
+    expect(Verglas::Store::Queries::FittingOnBench.new(loft).call(draft[:id])[:machine]).to include(
+      name: "slide_back",
+      number: 1
+    )
     expect(Verglas::Store::Queries::FittingOnBench.new(gym("The Sail Shed")).call(draft[:id])).to be_nil
   end
 end

@@ -36,7 +36,9 @@ RSpec.describe Verglas::Store::KeyCheck do
   it "names the id of a key that is missing and what to do, and no key" do
     seal
     with_keys("1:#{"a1" * 32}")
-    expect { check }.to refused(/under the key with the id 0, and that key is not here\. Put the key back.*Nothing was changed\./)
+    expect { check }.to refused(
+      /under the key with the id 0, and that key is not here\. Put the key back.*Nothing was changed\./
+    )
     expect { check }.to(raise_error { |error| expect(error.message).not_to include("a1a1") })
   end
 

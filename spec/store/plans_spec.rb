@@ -11,7 +11,10 @@ RSpec.describe "Questions in a large gym" do
 
   let(:large) do
     demo = Verglas::Demo::Loader.new(db).load
-    Verglas::Store::Gym.new(db, LargeGym::Generator.new(db, like: demo).generate(clients: 20_000, fittings: 30_000)[:gym])
+    Verglas::Store::Gym.new(
+      db,
+      LargeGym::Generator.new(db, like: demo).generate(clients: 20_000, fittings: 30_000)[:gym]
+    )
   end
   let(:machine) { large.machines.all.find { |row| row[:name] == "Leg extension 1" } }
   let(:person) { large.fittings.dataset.where(state: "accepted").get(:client_id) }
@@ -28,32 +31,67 @@ RSpec.describe "Questions in a large gym" do
     db.loggers.delete(logger)
   end
 
-  def walked_whole(sql) = db.fetch("EXPLAIN #{sql}").map { |row| row.values.first }.grep(/Seq Scan on (clients|readings|fittings|visits|sets)\b/)
+  def walked_whole(sql)
+    db
+      .fetch("EXPLAIN #{sql}")
+      .map { |row| row.values.first }
+      .grep(/Seq Scan on (clients|readings|fittings|visits|sets)\b/)
+  end
 
   questions = {
-    "who is on a machine, and who waits" => ->(gym, *) { Verglas::Store::Queries::OnTheFloor.new(gym).then { |floor| [floor.visits, floor.queues] } },
+    "who is on a machine, and who waits" => ->(gym, *) do
+      Verglas::Store::Queries::OnTheFloor.new(gym).then { |floor| [floor.visits, floor.queues] }
+    end,
     "who was fitted lately" => ->(gym, *) { Verglas::Store::Queries::RecentClients.new(gym).call },
     "what was left open" => ->(gym, *) { Verglas::Store::Queries::OpenFittings.new(gym).call },
     "what was discarded" => ->(gym, *) { Verglas::Store::Queries::DiscardedFittings.new(gym).call },
     "what may have to be fitted again" => ->(gym, *) { Verglas::Store::Queries::RefitFacts.new(gym).call(Date.today) },
-    "who was here, and what they were fitted on" => ->(gym, *) { Verglas::Store::Queries::BoardCards.new(gym).call(since: Time.now - (84 * 86_400)) },
-    "who did what" => ->(gym, _, person) { Verglas::Store::Queries::AuditTrail.new(gym).then { |trail| [trail.call, trail.call(before: 5, of: person)] } },
-    "a card" => ->(gym, _, person) { Verglas::Store::Queries::ClientCard.new(gym).then { |card| [card.call(person), card.history(person)] } },
-    "who is past their time" => ->(gym, *) { Verglas::Store::Queries::PastTheirTime.new(gym).call(Time.now - (900 * 86_400)) },
-    "fittings side by side" => lambda do |gym, _, person|
-      Verglas::Store::Queries::FittingsSideBySide.new(gym).call(person, *gym.visits.dataset.where(client_id: person).get(%i[machine_id exercise]))
+    "who was here, and what they were fitted on" => ->(gym, *) do
+      Verglas::Store::Queries::BoardCards.new(gym).call(since: Time.now - (84 * 86_400))
     end,
-    "what was lifted on a machine" => lambda do |gym, _, person|
-      Verglas::Store::Queries::Logbook.new(gym).call(person, *gym.visits.dataset.where(client_id: person).get(%i[machine_id exercise]))
+    "who did what" => ->(gym, _, person) do
+      Verglas::Store::Queries::AuditTrail.new(gym).then { |trail| [trail.call, trail.call(before: 5, of: person)] }
     end,
-    "what was lifted last everywhere" => ->(gym, _, person) { Verglas::Store::Queries::LatestLoads.new(gym).call(person) },
-    "what was shown, and at the visits since" => ->(gym, _, person) { Verglas::Store::Queries::ShownEfforts.new(gym).call(person, families: Verglas::Machines::Families.single.map(&:id)) },
+    "a card" => ->(gym, _, person) do
+      Verglas::Store::Queries::ClientCard.new(gym).then { |card| [card.call(person), card.history(person)] }
+    end,
+    "who is past their time" => ->(gym, *) do
+      Verglas::Store::Queries::PastTheirTime.new(gym).call(Time.now - (900 * 86_400))
+    end,
+    "fittings side by side" =>
+      lambda do |gym, _, person|
+        Verglas::Store::Queries::FittingsSideBySide.new(gym).call(
+          person,
+          *gym.visits.dataset.where(client_id: person).get(%i[machine_id exercise])
+        )
+      end,
+    "what was lifted on a machine" =>
+      lambda do |gym, _, person|
+        Verglas::Store::Queries::Logbook.new(gym).call(
+          person,
+          *gym.visits.dataset.where(client_id: person).get(%i[machine_id exercise])
+        )
+      end,
+    "what was lifted last everywhere" => ->(gym, _, person) do
+      Verglas::Store::Queries::LatestLoads.new(gym).call(person)
+    end,
+    "what was shown, and at the visits since" => ->(gym, _, person) do
+      Verglas::Store::Queries::ShownEfforts.new(gym).call(
+        person,
+        families: Verglas::Machines::Families.single.map(&:id)
+      )
+    end,
     "how often marks are used" => ->(gym, machine, _) { Verglas::Store::Queries::MarkUse.new(gym).call(machine) },
-    "who was fitted on a machine" => ->(gym, machine, _) { Verglas::Store::Queries::MachineFittings.new(gym).then { |one| [one.call(machine), one.clients(machine, limit: 50)] } },
+    "who was fitted on a machine" => ->(gym, machine, _) do
+      Verglas::Store::Queries::MachineFittings
+        .new(gym)
+        .then { |one| [one.call(machine), one.clients(machine, limit: 50)] }
+    end,
     "whose card a rule may change" => ->(gym, *) { Verglas::Store::Queries::CardsOfGym.new(gym).call(limit: 100) }
   }
   # One example, because the gym takes seconds to make.
-  it "walks no large table (#{questions.keys.join("; ")}), and asks for ten people in as many statements as for two", :aggregate_failures do
+  it "walks no large table (#{questions.keys.join("; ")}), and asks for ten people in as many statements as for two",
+     :aggregate_failures do
     questions.each do |what, question|
       given = [large, machine[:id], person]
       asked = statements { question.call(*given) }
@@ -61,11 +99,18 @@ RSpec.describe "Questions in a large gym" do
       asked.each { |sql| expect(walked_whole(sql)).to be_empty, "#{what}: #{sql[0, 200]}" }
     end
     ids = large.clients.dataset.order(:id).limit(10).select_map(:id)
-    counts = [2, 10].map do |size|
-      version = large.queues.of(machine[:id], "")[:version]
-      large.queues.put(machine[:id], "", clients: ids.take(size), version: version, by: large.db[:accounts].where(gym_id: large.id).get(:id))
-      statements { expect(Verglas::Web::Views::Queue.of(large, machine, "")[:entries].size).to eq(size) }.size
-    end
+    counts =
+      [2, 10].map do |size|
+        version = large.queues.of(machine[:id], "")[:version]
+        large.queues.put(
+          machine[:id],
+          "",
+          clients: ids.take(size),
+          version: version,
+          by: large.db[:accounts].where(gym_id: large.id).get(:id)
+        )
+        statements { expect(Verglas::Web::Views::Queue.of(large, machine, "")[:entries].size).to eq(size) }.size
+      end
     expect(counts.uniq.size).to eq(1)
     question = Verglas::Guidance::HouseRules.fetch(:extension_roller)
     expect(statements { Verglas::Application::RuleChanges.new(large, question, :hand_above).call }.size).to be < 15

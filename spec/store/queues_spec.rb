@@ -27,14 +27,17 @@ RSpec.describe Verglas::Store::Tables::Queues do
 
   it "is written over the version that was seen alone: of two at once, one is told" do
     put(ids, 0)
-    outcomes = Array.new(2) do |index|
-      Thread.new do
-        put([ids[index]], 1)
-        :kept
-      rescue Verglas::Store::Stale
-        :stale
-      end
-    end.map(&:value)
+    outcomes =
+      Array
+        .new(2) do |index|
+          Thread.new do
+            put([ids[index]], 1)
+            :kept
+          rescue Verglas::Store::Stale
+            :stale
+          end
+        end
+        .map(&:value)
     expect(outcomes).to contain_exactly(:kept, :stale)
     expect(queues.of(here, "")).to include(version: 2)
   end

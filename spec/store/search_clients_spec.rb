@@ -9,12 +9,27 @@ RSpec.describe Verglas::Store::Queries::SearchClients do
   def names(text, **given) = search.call(text, **given).map { |row| row[:name] }
 
   before do
-    ["Zéphyrine Maddox", "Ósk Brannagh", "Imre Talbot-Vane", "Matteus Orr", "Conor O'Shea", "Dagny Holm-Reyes", "Per_cy 100%"].each { |name| loft.clients.insert(name: name) }
+    [
+      "Zéphyrine Maddox",
+      "Ósk Brannagh",
+      "Imre Talbot-Vane",
+      "Matteus Orr",
+      "Conor O'Shea",
+      "Dagny Holm-Reyes",
+      "Per_cy 100%"
+    ].each { |name| loft.clients.insert(name: name) }
   end
 
   it "finds two letters of any part of a name, accents and case aside" do
-    { "ze" => ["Zéphyrine Maddox"], "OS" => ["Ósk Brannagh"], "va" => ["Imre Talbot-Vane"], "sh" => ["Conor O'Shea"], "rey" => ["Dagny Holm-Reyes"],
-      "é" => names(""), "xx" => [] }.each { |text, found| expect(names(text)).to eq(found) }
+    {
+      "ze" => ["Zéphyrine Maddox"],
+      "OS" => ["Ósk Brannagh"],
+      "va" => ["Imre Talbot-Vane"],
+      "sh" => ["Conor O'Shea"],
+      "rey" => ["Dagny Holm-Reyes"],
+      "é" => names(""),
+      "xx" => []
+    }.each { |text, found| expect(names(text)).to eq(found) }
   end
 
   it "puts names in which a word starts with the letters before those which merely hold them" do

@@ -13,10 +13,14 @@ module AllTold
   # Every sentence and phrase, wherever it stands in what is answered.
   def texts(node)
     case node
-    when Hash then node.reject { |key, _| LEFT_ASIDE.include?(key.to_sym) }.values.flat_map { |value| texts(value) }
-    when Array then node.flat_map { |value| texts(value) }
-    when String then node.match?(/\p{L}{2}/) ? [node] : []
-    else []
+    when Hash
+      node.reject { |key, _| LEFT_ASIDE.include?(key.to_sym) }.values.flat_map { |value| texts(value) }
+    when Array
+      node.flat_map { |value| texts(value) }
+    when String
+      node.match?(/\p{L}{2}/) ? [node] : []
+    else
+      []
     end
   end
 
@@ -25,19 +29,32 @@ module AllTold
     views = Verglas::Web::Views
     told = Verglas::Application::Told
     evaluation = meeting.advice.evaluation
-    texts([views::Steps.of(meeting), told::Allowed.of(meeting), told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.tempo),
-           views::Advice.of(meeting), views::Cautions.on_bench(meeting), meeting.voice.warnings.map { |says| Verglas::Formats::Words.of(says) }])
+    texts(
+      [
+        views::Steps.of(meeting),
+        told::Allowed.of(meeting),
+        told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.tempo),
+        views::Advice.of(meeting),
+        views::Cautions.on_bench(meeting),
+        meeting.voice.warnings.map { |says| Verglas::Formats::Words.of(says) }
+      ]
+    )
   end
 
   # What is answered to every sign that can be ticked there.
   def answers(meeting)
     names = Verglas::Guidance::Signs.of(meeting.machine)
-    [*texts(Verglas::Web::Views::Signs.of(meeting.advice.evaluation, names)), *names.map { |name| Verglas::Formats::Words.say("signs.#{name}") }]
+    [
+      *texts(Verglas::Web::Views::Signs.of(meeting.advice.evaluation, names)),
+      *names.map { |name| Verglas::Formats::Words.say("signs.#{name}") }
+    ]
   end
 
   # What is told of it before anybody goes there; no other machine is asked.
   def predicted(meeting) = texts(Verglas::Web::Views::Predictions.send(:one, Alone, meeting))
 
   # What is kept of it for good.
-  def record(meeting) = texts(Verglas::Application::Record.computed_from(meeting, meeting.advice.evaluation).slice(:allowed, :cautions))
+  def record(meeting)
+    texts(Verglas::Application::Record.computed_from(meeting, meeting.advice.evaluation).slice(:allowed, :cautions))
+  end
 end

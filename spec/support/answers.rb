@@ -21,12 +21,15 @@ class Answers
     return unless asked.known?
 
     content = contents(asked.operation, response.status) or return "#{response.status} is not said in the document"
-    return ("a body where none is said" unless response.body.empty?) if content.empty?
+    return("a body where none is said" unless response.body.empty?) if content.empty?
 
     type = response.content_type.to_s.split(";").first
     return "#{type.inspect} is not said in the document" unless content.key?(type)
 
-    body_complaint(schema(content.fetch(type)["schema"]), type == "application/json" ? JSON.parse(response.body) : response.body)
+    body_complaint(
+      schema(content.fetch(type)["schema"]),
+      type == "application/json" ? JSON.parse(response.body) : response.body
+    )
   rescue JSON::ParserError
     "not JSON"
   end
@@ -45,6 +48,7 @@ class Answers
   end
 
   def body_complaint(schema, body)
-    schema.validate(body).first(3).map { |found| "#{found["data_pointer"]}: #{found["error"]}" }.join("; ") unless schema.valid?(body)
+    return if schema.valid?(body)
+    schema.validate(body).first(3).map { |found| "#{found["data_pointer"]}: #{found["error"]}" }.join("; ")
   end
 end

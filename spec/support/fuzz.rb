@@ -9,26 +9,112 @@ class Fuzz
   Request = Struct.new(:verb, :path, :raw, :headers, keyword_init: true)
 
   LONG = "x" * 5000
-  NASTY = [nil, true, false, 0, -1, 1, 1.5, 10**18, 10**30, -(10**30), 1e308, -1e308, 0.1, 1e-300, "", " ", "\n", "a\n", "0", "-1", "NaN", "null", "'; DROP TABLE clients; --", "%00",
-           "\u202Eabc", "\u{1F9CA}" * 40, LONG, "../../etc/passwd", "<script>", "2024-02-30", "9999-12-31", [], [nil],
-           [[[[]]]], {}, { "a" => { "b" => [] } }, [1] * 100, Array.new(70, &:to_s)].freeze
-  RAW = ["", "{", "[]", "null", "5", '"x"', "{\"a\":1e999}", "{\"a\":#{"9" * 400}}", "#{"[" * 200}#{"]" * 200}", "\xFF\xFE\x00", "{\"a\":\"\\u0000\"}", "{\"a\":\"\\ud800\"}", "a=b&c=%",
-         "{\"a\":1,\"a\":2}"].freeze
-  TYPES = ["text/plain", "application/x-www-form-urlencoded", "multipart/form-data; boundary=x", "multipart/form-data", "application/json; charset=utf-16", "application/jsonp", "", nil,
-           "application/json;;", "image/jpeg"].freeze
+  NASTY = [
+    nil,
+    true,
+    false,
+    0,
+    -1,
+    1,
+    1.5,
+    10**18,
+    10**30,
+    -(10**30),
+    1e308,
+    -1e308,
+    0.1,
+    1e-300,
+    "",
+    " ",
+    "\n",
+    "a\n",
+    "0",
+    "-1",
+    "NaN",
+    "null",
+    "'; DROP TABLE clients; --",
+    "%00",
+    "\u202Eabc",
+    "\u{1F9CA}" * 40,
+    LONG,
+    "../../etc/passwd",
+    "<script>",
+    "2024-02-30",
+    "9999-12-31",
+    [],
+    [nil],
+    [[[[]]]],
+    {},
+    { "a" => { "b" => [] } },
+    [1] * 100,
+    Array.new(70, &:to_s)
+  ].freeze
+  RAW = [
+    "",
+    "{",
+    "[]",
+    "null",
+    "5",
+    '"x"',
+    "{\"a\":1e999}",
+    "{\"a\":#{"9" * 400}}",
+    "#{"[" * 200}#{"]" * 200}",
+    "\xFF\xFE\x00",
+    "{\"a\":\"\\u0000\"}",
+    "{\"a\":\"\\ud800\"}",
+    "a=b&c=%",
+    "{\"a\":1,\"a\":2}"
+  ].freeze
+  TYPES = [
+    "text/plain",
+    "application/x-www-form-urlencoded",
+    "multipart/form-data; boundary=x",
+    "multipart/form-data",
+    "application/json; charset=utf-16",
+    "application/jsonp",
+    "",
+    nil,
+    "application/json;;",
+    "image/jpeg"
+  ].freeze
   SEGMENTS = ["x", "%00", "%0A", "..", "%2e%2e", "0", "-1", LONG, "%FF", "%", "a%0Ab", "'", "null"].freeze
-  QUERIES = ["?", "?a=%", "?version=1%0A", "?version=#{"9" * 30}", "?exercise[]=x", "?exercise=%00", "?a[b]=1&a=2", "?#{"a&" * 300}", "?version=", "?%FF=1"].freeze
+  QUERIES = [
+    "?",
+    "?a=%",
+    "?version=1%0A",
+    "?version=#{"9" * 30}",
+    "?exercise[]=x",
+    "?exercise=%00",
+    "?a[b]=1&a=2",
+    "?#{"a&" * 300}",
+    "?version=",
+    "?%FF=1"
+  ].freeze
   VERBS = %w[head options trace put delete patch get post link foo].freeze
-  HEADERS = { "Idempotency-Key" => ["", "x", "00000000-0000-0000-0000-000000000000\t", "a" * 4000, nil], "Cookie" => ["verglas=x", "verglas=%00", "verglas_tablet=' OR 1", ";;;=;"],
-              "Accept" => ["*/*;q=x", ""], "Range" => ["bytes=-1", "x"], "X-Forwarded-For" => ["1.2.3.4", "' OR 1", ","], "Content-Length" => ["-1", "x"] }.freeze
+  HEADERS = {
+    "Idempotency-Key" => ["", "x", "00000000-0000-0000-0000-000000000000\t", "a" * 4000, nil],
+    "Cookie" => ["verglas=x", "verglas=%00", "verglas_tablet=' OR 1", ";;;=;"],
+    "Accept" => ["*/*;q=x", ""],
+    "Range" => %w[bytes=-1 x],
+    "X-Forwarded-For" => ["1.2.3.4", "' OR 1", ","],
+    "Content-Length" => %w[-1 x]
+  }.freeze
 
   # known: {property => [right values]}; ids: {first word of a path => [ids]}.
-  def initialize(seed:, known: {}, ids: {}, document: YAML.safe_load_file(File.join(Verglas::ROOT, "web", "openapi.yaml"), aliases: true))
+  def initialize(
+    seed:,
+    known: {},
+    ids: {},
+    document: YAML.safe_load_file(File.join(Verglas::ROOT, "web", "openapi.yaml"), aliases: true)
+  )
     @random = Random.new(seed)
     @document = document
     @known = known
     @ids = ids
-    @operations = document["paths"].flat_map { |path, item| item.slice("get", "post", "put", "patch", "delete").map { |method, operation| [method, path, operation, item] } }
+    @operations =
+      document["paths"].flat_map do |path, item|
+        item.slice("get", "post", "put", "patch", "delete").map { |method, operation| [method, path, operation, item] }
+      end
   end
 
   attr_reader :operations
@@ -47,7 +133,9 @@ class Fuzz
 
   # One that the document allows, of one of its operations.
   def right(operation)
-    plain(operation).tap { |request| request.raw = JSON.generate(body_of(operation)) if operation[2].key?("requestBody") }
+    plain(operation).tap do |request|
+      request.raw = JSON.generate(body_of(operation)) if operation[2].key?("requestBody")
+    end
   end
 
   private
@@ -57,8 +145,19 @@ class Fuzz
   def uuid = [8, 4, 4, 4, 12].map { |digits| Array.new(digits) { rand(16).to_s(16) }.join }.join("-")
 
   def plain((verb, path, operation))
-    asked = operation.fetch("parameters", []).select { |one| one["in"] == "query" && one["required"] }.map { |one| "#{one["name"]}=#{value(one["schema"], one["name"])}" }
-    Request.new(verb: verb, path: [address(path), *asked.join("&")[/.+/]].join("?"), headers: { "Content-Type" => "application/json", "Idempotency-Key" => uuid })
+    asked =
+      operation
+        .fetch("parameters", [])
+        .select { |one| one["in"] == "query" && one["required"] }
+        .map { |one| "#{one["name"]}=#{value(one["schema"], one["name"])}" }
+    Request.new(
+      verb: verb,
+      path: [address(path), *asked.join("&")[/.+/]].join("?"),
+      headers: {
+        "Content-Type" => "application/json",
+        "Idempotency-Key" => uuid
+      }
+    )
   end
 
   def body_of((_, _, operation))
@@ -95,13 +194,22 @@ class Fuzz
 
   def typed(schema, type, name)
     case type
-    when "object" then object(schema)
-    when "array" then Array.new(rand(schema.fetch("minItems", 0)..[schema.fetch("maxItems", 4), schema.fetch("minItems", 0) + 3].min)) { value(schema["items"] || {}, name) }
-    when "integer" then rand(schema.fetch("minimum", 0).to_i..[schema.fetch("maximum", 9), schema.fetch("minimum", 0) + 9].min.to_i)
-    when "number" then rand(schema.fetch("minimum", 0).to_f..schema.fetch("maximum", 100).to_f)
-    when "boolean" then rand(2).zero?
-    when "null" then nil
-    else schema["pattern"] ? uuid : pick(["a", "Ada Quill"]).ljust(schema.fetch("minLength", 0), "x")
+    when "object"
+      object(schema)
+    when "array"
+      Array.new(
+        rand(schema.fetch("minItems", 0)..[schema.fetch("maxItems", 4), schema.fetch("minItems", 0) + 3].min)
+      ) { value(schema["items"] || {}, name) }
+    when "integer"
+      rand(schema.fetch("minimum", 0).to_i..[schema.fetch("maximum", 9), schema.fetch("minimum", 0) + 9].min.to_i)
+    when "number"
+      rand(schema.fetch("minimum", 0).to_f..schema.fetch("maximum", 100).to_f)
+    when "boolean"
+      rand(2).zero?
+    when "null"
+      nil
+    else
+      schema["pattern"] ? uuid : pick(["a", "Ada Quill"]).ljust(schema.fetch("minLength", 0), "x")
     end
   end
 
@@ -115,15 +223,21 @@ class Fuzz
   # One thing wrong; answers the body.
   def spoilt(request, body)
     case rand(13)
-    when 0 then request.headers["Content-Type"] = pick(TYPES)
-    when 1 then request.raw = pick(RAW)
-    when 2 then request.path = with_segment(request.path)
-    when 3 then request.path += pick(QUERIES)
-    when 4 then request.verb = pick(VERBS)
+    when 0
+      request.headers["Content-Type"] = pick(TYPES)
+    when 1
+      request.raw = pick(RAW)
+    when 2
+      request.path = with_segment(request.path)
+    when 3
+      request.path += pick(QUERIES)
+    when 4
+      request.verb = pick(VERBS)
     when 5
       name = pick(HEADERS.keys)
       request.headers[name] = pick(HEADERS[name])
-    else return bent(body)
+    else
+      return bent(body)
     end
     body
   end
@@ -139,9 +253,12 @@ class Fuzz
     return pick(NASTY) if depth.positive? && rand(3).zero?
 
     case value
-    when Hash then bent_hash(value, depth)
-    when Array then value.empty? ? pick(NASTY) : value.dup.tap { |list| list[rand(list.size)] = bent(pick(value), depth + 1) }
-    else pick(NASTY)
+    when Hash
+      bent_hash(value, depth)
+    when Array
+      value.empty? ? pick(NASTY) : value.dup.tap { |list| list[rand(list.size)] = bent(pick(value), depth + 1) }
+    else
+      pick(NASTY)
     end
   end
 

@@ -23,17 +23,34 @@ module Given
   # A machine of spec/fixtures in a gym; answers its row.
   def machine(gym, fixture = "slide_back", name: fixture, **facts)
     data = Worked::MACHINES.fetch(fixture)
-    gym.machines.find(gym.machines.insert(family: data["family"], name: name, place: "by the door", **facts,
-                                          description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)))
+    gym.machines.find(
+      gym.machines.insert(
+        family: data["family"],
+        name: name,
+        place: "by the door",
+        **facts,
+        description: data.slice("constants", "adjusters", "exercises").transform_keys(&:to_sym)
+      )
+    )
   end
 
   # A client with readings in mm, who has shown what comes before a kind of machine; answers the row.
   def client(gym, by, name: "Ione Fairweather", detail: "", sex: nil, body_mass_kg: nil, shown: SHOWN, **readings) # rubocop:disable Metrics/ParameterLists -- each is said by some specs alone
     row = gym.clients.insert(name: name, detail: detail, sex: sex, body_mass_kg: body_mass_kg)
-    db[:clients].where(id: row[:id]).update(cautions_asked_on: Date.today, **Verglas::Store::Sealed.columns(:clients, { limits: shown }))
+    db[:clients].where(id: row[:id]).update(
+      cautions_asked_on: Date.today,
+      **Verglas::Store::Sealed.columns(:clients, { limits: shown })
+    )
     row = gym.clients.find(row[:id])
     readings.each do |observation, value|
-      gym.readings.put(client_id: row[:id], observation: observation.to_s, value_mm: value, unit: "cm", confirmed: false, taken_by: by)
+      gym.readings.put(
+        client_id: row[:id],
+        observation: observation.to_s,
+        value_mm: value,
+        unit: "cm",
+        confirmed: false,
+        taken_by: by
+      )
     end
     row
   end

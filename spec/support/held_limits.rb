@@ -37,14 +37,39 @@ module HeldLimits
 
   # A clinician's word, written with a caution that does little else.
   def clinician(motion, from, upto)
-    [{ caution: "diabetes", side: "", joint: "", since: nil, cleared_on: Date.today, cleared_by: "Dr Fenwick", degrees: { motion.to_s => [from, upto] },
-       named: [], load_to_kg: nil, stricter: false }]
+    [
+      {
+        caution: "diabetes",
+        side: "",
+        joint: "",
+        since: nil,
+        cleared_on: Date.today,
+        cleared_by: "Dr Fenwick",
+        degrees: {
+          motion.to_s => [from, upto]
+        },
+        named: [],
+        load_to_kg: nil,
+        stricter: false
+      }
+    ]
   end
 
   # A caution as a client has it, cleared on a day or not (nil), and nothing said beside it.
   def row(caution, cleared_on)
-    { caution: caution.to_s, side: "", joint: "", since: nil, cleared_on: cleared_on, cleared_by: cleared_on ? "Dr Fenwick" : "", degrees: {}, named: [],
-      load_to_kg: nil, stricter: false }
+    {
+      caution: caution.to_s,
+      side: "",
+      joint: "",
+      since: nil,
+      cleared_on: cleared_on,
+      cleared_by: cleared_on ? "Dr Fenwick" : "",
+      degrees: {
+      },
+      named: [],
+      load_to_kg: nil,
+      stricter: false
+    }
   end
 
   # The same cleared with degrees: of the joint that it waits for, else of the knee.
@@ -54,12 +79,15 @@ module HeldLimits
   end
 
   # {state => row}: every state in which a caution is met.
-  def states(caution) = { uncleared: row(caution, nil), cleared: row(caution, Date.today), with_degrees: with_degrees(caution) }
+  def states(caution)
+    { uncleared: row(caution, nil), cleared: row(caution, Date.today), with_degrees: with_degrees(caution) }
+  end
 
   # {source => what Meeting is given} of who may have set a limit.
   def sources(motion, from, upto)
     limit = MEASURED[motion]
-    own = { measured: { measured: { limit.name.to_s => { "deg" => upto } } } } if limit && upto && from.nil? && limit.range_deg.cover?(upto)
+    own = { measured: { measured: { limit.name.to_s => { "deg" => upto } } } } if limit && upto && from.nil? &&
+      limit.range_deg.cover?(upto)
     { clinician: { cautions: clinician(motion, from, upto) }, **own.to_h }
   end
 
@@ -71,32 +99,51 @@ module HeldLimits
     meeting.bars.any? || meeting.advice.status.nil? || meeting.refusals(evaluation).any?
   end
 
-  def within?(deg, from, upto, tolerance = 1e-6) = (from.nil? || deg >= from - tolerance) && (upto.nil? || deg <= upto + tolerance)
+  def within?(deg, from, upto, tolerance = 1e-6)
+    (from.nil? || deg >= from - tolerance) && (upto.nil? || deg <= upto + tolerance)
+  end
 
   # Everything that is told on the bench before anybody gets on, and at every set.
   def told(meeting)
-    steps = Verglas::Web::Views::Steps.of(meeting).flat_map { |step| [*step.values_at(:do, :right), *step[:first], *step[:notes]] }
-    [*steps, *Verglas::Application::Told::Allowed.of(meeting), *Verglas::Application::Told::Evaluation.motion(meeting.advice.evaluation)&.values]
+    steps =
+      Verglas::Web::Views::Steps
+        .of(meeting)
+        .flat_map { |step| [*step.values_at(:do, :right), *step[:first], *step[:notes]] }
+    [
+      *steps,
+      *Verglas::Application::Told::Allowed.of(meeting),
+      *Verglas::Application::Told::Evaluation.motion(meeting.advice.evaluation)&.values
+    ]
   end
 
   # Degrees that these texts tell of a motion and that lie outside.
   def told_outside(texts, motion, from, upto)
     return [] unless SAYS.key?(motion)
 
-    texts.flat_map { |text| text.to_s.scan(SAYS.fetch(motion)).flatten.compact.map(&:to_i) }.reject { |deg| within?(deg, from, upto, 0.5) }
+    texts
+      .flat_map { |text| text.to_s.scan(SAYS.fetch(motion)).flatten.compact.map(&:to_i) }
+      .reject { |deg| within?(deg, from, upto, 0.5) }
   end
 
   # What lies outside at these marks; nothing where all of it holds.
   def outside(meeting, motion, from, upto, past, at: meeting.advice.evaluation)
     ends = at.mechanics.ranges(at.place).fetch(motion, [])
     reached = ends.reject { |end_of| within?(end_of.deg, from, upto && (upto + past.fetch(end_of.at, 0))) }
-    posed = Array(at.picture.whole&.poses).filter_map { |pose| pose.deg[motion] }.reject { |deg| within?(deg, from, upto, 0.5) }
-    [*reached.map { |end_of| [:reached, end_of.at, end_of.deg.round(1)] }, *posed.map { |deg| [:drawn, deg] },
-     *told_outside(told(meeting), motion, from, upto).map { |deg| [:told, deg] }]
+    posed =
+      Array(at.picture.whole&.poses)
+        .filter_map { |pose| pose.deg[motion] }
+        .reject { |deg| within?(deg, from, upto, 0.5) }
+    [
+      *reached.map { |end_of| [:reached, end_of.at, end_of.deg.round(1)] },
+      *posed.map { |deg| [:drawn, deg] },
+      *told_outside(told(meeting), motion, from, upto).map { |deg| [:told, deg] }
+    ]
   end
 
   def past_its_own(bench)
-    bench.machine.family.joints.each_key.flat_map { |motion| outside(bench, motion, *bench.envelope[motion], {}).map { |what| [motion, *what] } }
+    bench.machine.family.joints.each_key.flat_map do |motion|
+      outside(bench, motion, *bench.envelope[motion], {}).map { |what| [motion, *what] }
+    end
   end
 
   # Of the same client on every machine: where somebody is sent who is turned away or not served well, and should not

@@ -12,23 +12,72 @@ module Known
     by = staff(loft)
     db[:accounts].where(id: by).update(role: "lead")
     here = [machine(loft), machine(loft, "shared_seat", name: "Station")]
-    people = [client(loft, by, name: "Perpetua Lowe", stature: 1648), client(loft, by, name: "Ione Fairweather", seat_to_kneecap: 580)]
-    drafts = people.map { |person| loft.fittings.open(client_id: person[:id], machine_id: here.first[:id], description_number: 1, marks: known_marks, by: by).first }
+    people = [
+      client(loft, by, name: "Perpetua Lowe", stature: 1648),
+      client(loft, by, name: "Ione Fairweather", seat_to_kneecap: 580)
+    ]
+    drafts =
+      people.map do |person|
+        loft
+          .fittings
+          .open(client_id: person[:id], machine_id: here.first[:id], description_number: 1, marks: known_marks, by: by)
+          .first
+      end
     accepted = accepted(loft, people.first, here.last, by)
     visit = loft.visits.begin(accepted, planned_kg: nil, since: Time.now, by: by)
-    loft.visits.add(visit[:id], stops: false, by: by, load_kg: nil, repetitions: 10, leg: "", how: {}, clean: false, sends_back: false, watched_by: nil)
+    loft.visits.add(
+      visit[:id],
+      stops: false,
+      by: by,
+      load_kg: nil,
+      repetitions: 10,
+      leg: "",
+      how: {
+      },
+      clean: false,
+      sends_back: false,
+      watched_by: nil
+    )
     elsewhere = gym("Elsewhere")
     spy = staff(elsewhere, email: "spy@elsewhere.example", name: "#{HIDDEN} spy")
-    { gym: loft, account: by, spy: spy, ids: { "clients" => ids(people), "machines" => ids(here), "fittings" => ids([*drafts, accepted]), "sets" => loft.db[:sets].select_map(:id),
-                                               "imports" => [loft.imports.insert(kind: "clients", bytes: 4, units: { "length" => "cm", "mass" => "kg" }, by: by)[:id]] },
-      theirs: { "clients" => [client(elsewhere, spy, name: "#{HIDDEN} client", detail: HIDDEN)[:id]], "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]] } }
+    {
+      gym: loft,
+      account: by,
+      spy: spy,
+      ids: {
+        "clients" => ids(people),
+        "machines" => ids(here),
+        "fittings" => ids([*drafts, accepted]),
+        "sets" => loft.db[:sets].select_map(:id),
+        "imports" => [
+          loft.imports.insert(kind: "clients", bytes: 4, units: { "length" => "cm", "mass" => "kg" }, by: by)[:id]
+        ]
+      },
+      theirs: {
+        "clients" => [client(elsewhere, spy, name: "#{HIDDEN} client", detail: HIDDEN)[:id]],
+        "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]]
+      }
+    }
   end
 
   # A fitting on a station that was accepted as advised.
   def accepted(loft, person, station, by)
     meeting = Verglas::Application::Meeting.new(loft, client: person, machine_row: station, exercise: "extension")
-    draft, = loft.fittings.open(client_id: person[:id], machine_id: station[:id], exercise: "extension", description_number: 1, marks: meeting.advice.marks, by: by)
-    loft.fittings.accept(draft[:id], version: 1, by: by, **Verglas::Application::Record.of(Verglas::Application::Meeting.of(loft, draft[:id]), meeting.advice.marks, {}))
+    draft, =
+      loft.fittings.open(
+        client_id: person[:id],
+        machine_id: station[:id],
+        exercise: "extension",
+        description_number: 1,
+        marks: meeting.advice.marks,
+        by: by
+      )
+    loft.fittings.accept(
+      draft[:id],
+      version: 1,
+      by: by,
+      **Verglas::Application::Record.of(Verglas::Application::Meeting.of(loft, draft[:id]), meeting.advice.marks, {})
+    )
   end
 
   def known_marks = { "back pad" => "3", "roller" => "C", "start" => "3" }
@@ -36,14 +85,35 @@ module Known
 
   # of: which of the ids are asked for.
   def fuzz_of(known, seed:, of: known[:ids].merge(known[:theirs]) { |_, ours, theirs| ours + theirs })
-    Fuzz.new(seed: seed, ids: of, known: {
-               "marks" => [known_marks], "version" => [1, 1, 2, 3],
-               "client_id" => of["clients"], "machine_id" => of["machines"], "machine" => of["machines"], "observation" => %w[stature seat_to_kneecap],
-               "caution" => %w[knee_replacement back pregnancy], "seen" => [[], %w[numb_feet]],
-               "question" => %w[extension_roller tempo], "limit" => %w[hip_bend ankle], "gate" => %w[stick], "exercise" => ["", "curl", "extension"],
-               "family" => %w[extension curl lying_curl], "email" => ["maren@netloft.example"], "password" => [Given::PASSWORD, "guess"], "pin" => %w[2468 1357],
-               "account_id" => [known[:account]], "clients" => [of["clients"]], "name" => ["Ada", "back_face", "arm_length", "   "], "adjuster" => ["roller", "back pad", ""],
-               "label" => %w[seat roller], "school" => %w[just_above slow], "value" => [57.0, -500], "stop_sign" => %w[faintness]
-             })
+    Fuzz.new(
+      seed: seed,
+      ids: of,
+      known: {
+        "marks" => [known_marks],
+        "version" => [1, 1, 2, 3],
+        "client_id" => of["clients"],
+        "machine_id" => of["machines"],
+        "machine" => of["machines"],
+        "observation" => %w[stature seat_to_kneecap],
+        "caution" => %w[knee_replacement back pregnancy],
+        "seen" => [[], %w[numb_feet]],
+        "question" => %w[extension_roller tempo],
+        "limit" => %w[hip_bend ankle],
+        "gate" => %w[stick],
+        "exercise" => ["", "curl", "extension"],
+        "family" => %w[extension curl lying_curl],
+        "email" => ["maren@netloft.example"],
+        "password" => [Given::PASSWORD, "guess"],
+        "pin" => %w[2468 1357],
+        "account_id" => [known[:account]],
+        "clients" => [of["clients"]],
+        "name" => ["Ada", "back_face", "arm_length", "   "],
+        "adjuster" => ["roller", "back pad", ""],
+        "label" => %w[seat roller],
+        "school" => %w[just_above slow],
+        "value" => [57.0, -500],
+        "stop_sign" => %w[faintness]
+      }
+    )
   end
 end

@@ -7,9 +7,16 @@ require_relative "../../ops/cluster"
 
 # The server as it is started, in a process and a folder of its own, spoken to over HTTP.
 class Outside
-  PROGRAM = "require './ops/server'; Verglas::Ops::Server.new(port: 4800, folder: ARGV[0], fresh: ARGV[1] == 'fresh').run"
+  PROGRAM =
+    "require './ops/server'; Verglas::Ops::Server.new(port: 4800, folder: ARGV[0], fresh: ARGV[1] == 'fresh').run"
   # Nothing of what the specs set for themselves. Nor their compiler: what lives for seconds starts faster without.
-  ENVIRONMENT = { "APP_ENV" => nil, "DATABASE_URL" => nil, "SESSION_SECRET" => nil, "NOTES_KEY" => nil, "RUBYOPT" => nil }.freeze
+  ENVIRONMENT = {
+    "APP_ENV" => nil,
+    "DATABASE_URL" => nil,
+    "SESSION_SECRET" => nil,
+    "NOTES_KEY" => nil,
+    "RUBYOPT" => nil
+  }.freeze
 
   # told: what it wrote; folder: where its data lie; ended: the status it ended with.
   attr_reader :told, :folder, :ended
@@ -29,7 +36,18 @@ class Outside
   def start(*arguments)
     return if @process
 
-    @input, output, @process = Open3.popen2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, *arguments, chdir: Verglas::ROOT, pgroup: true)
+    @input, output, @process =
+      Open3.popen2e(
+        ENVIRONMENT,
+        RbConfig.ruby,
+        "-rbundler/setup",
+        "-e",
+        PROGRAM,
+        @folder,
+        *arguments,
+        chdir: Verglas::ROOT,
+        pgroup: true
+      )
     said = +""
     said << (output.gets or raise "the server ended: #{said}") until said.include?("Ctrl-C")
     @told = said
@@ -38,7 +56,9 @@ class Outside
   end
 
   # Another one in the same folder, which is expected to end: what it said, and its status.
-  def again = Open3.capture2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, chdir: Verglas::ROOT)
+  def again
+    Open3.capture2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, chdir: Verglas::ROOT)
+  end
 
   # Seconds until it had ended.
   def stop(signal)
@@ -56,7 +76,11 @@ class Outside
   end
 
   def request(verb, path, body = nil, key: SecureRandom.uuid)
-    request = Net::HTTP.const_get(verb.capitalize).new(path, { "content-type" => "application/json", "cookie" => @cookies.to_s, "idempotency-key" => key })
+    request =
+      Net::HTTP.const_get(verb.capitalize).new(
+        path,
+        { "content-type" => "application/json", "cookie" => @cookies.to_s, "idempotency-key" => key }
+      )
     request.body = JSON.generate(body) if body
     Net::HTTP.start(@address.host, @address.port, read_timeout: 10) { |http| http.request(request) }
   end

@@ -19,12 +19,14 @@ class PeopleDrawn
   private
 
   def factor(matrix)
-    matrix.each_index.with_object([]) do |i, rows|
-      rows << Array.new(matrix.size, 0.0)
-      (0..i).each do |j|
-        rest = matrix[i][j] - (0...j).sum { |k| rows[i][k] * rows[j][k] }
-        rows[i][j] = i == j ? Math.sqrt([rest, 1e-12].max) : rest / rows[j][j]
+    matrix
+      .each_index
+      .with_object([]) do |i, rows|
+        rows << Array.new(matrix.size, 0.0)
+        (0..i).each do |j|
+          rest = matrix[i][j] - (0...j).sum { |k| rows[i][k] * rows[j][k] }
+          rows[i][j] = i == j ? Math.sqrt([rest, 1e-12].max) : rest / rows[j][j]
+        end
       end
-    end
   end
 end

@@ -5,11 +5,14 @@ module TakingIn
   # Answers the import's page once it is looked through; what refused it, where it was refused on its way.
   def look_through(kind, text, length_unit: "cm", mass_unit: "kg", chunk: 300_000)
     bytes = text.b
-    import = call(:post, "/api/imports", { kind: kind, bytes: bytes.bytesize, length_unit: length_unit, mass_unit: mass_unit })
+    import =
+      call(:post, "/api/imports", { kind: kind, bytes: bytes.bytesize, length_unit: length_unit, mass_unit: mass_unit })
     return import unless import["id"]
 
     pieces = (0...bytes.bytesize).step(chunk).map { |from| bytes[from, chunk] }
-    pieces.each_with_index { |piece, number| call(:put, "/api/imports/#{import["id"]}/chunks", { number: number, base64: [piece].pack("m0") }) }
+    pieces.each_with_index do |piece, number|
+      call(:put, "/api/imports/#{import["id"]}/chunks", { number: number, base64: [piece].pack("m0") })
+    end
     until %w[checked taken].include?(import["state"])
       step = call(:post, "/api/imports/#{import["id"]}/step")
       return step unless step["id"]
@@ -30,7 +33,9 @@ module TakingIn
   end
 
   def take_in(kind, text, leave_refused: false, until_asked: false, **units)
-    look_through(kind, text, **units).then { |import| import["id"] ? take(import, leave_refused: leave_refused, until_asked: until_asked) : import }
+    look_through(kind, text, **units).then do |import|
+      import["id"] ? take(import, leave_refused: leave_refused, until_asked: until_asked) : import
+    end
   end
 
   def told(import) = import["told"].map { |row| row.values_at("line", "action", "column", "says") }

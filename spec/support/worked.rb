@@ -8,7 +8,10 @@ module Worked
   DATA = JSON.parse(File.read(File.join(FOLDER, "worked_examples.json")))
   BODIES = DATA.fetch("bodies")
   # Of every family, {id => machines}: fixtures/machines/<family>.json.
-  BY_FAMILY = Dir[File.join(FOLDER, "machines", "*.json")].to_h { |file| [File.basename(file, ".json").to_sym, JSON.parse(File.read(file))] }
+  BY_FAMILY =
+    Dir[File.join(FOLDER, "machines", "*.json")].to_h do |file|
+      [File.basename(file, ".json").to_sym, JSON.parse(File.read(file))]
+    end
   MACHINES = BY_FAMILY.values.flatten.to_h { |machine| [machine["id"], machine] }
 
   def self.examples(operation) = DATA.fetch("examples").select { |example| example["op"] == operation }
@@ -19,6 +22,10 @@ module Worked
 
   # knee_from_deg, knee_to_deg: the knee's own range.
   def self.wishes(machine, knee_from_deg: nil, knee_to_deg: nil, **given)
-    Verglas::Mechanisms::Wishes.for(machine.family, envelope: Verglas::Body::Envelope.new({ knee_flexion: [knee_from_deg, knee_to_deg] }), **given)
+    Verglas::Mechanisms::Wishes.for(
+      machine.family,
+      envelope: Verglas::Body::Envelope.new({ knee_flexion: [knee_from_deg, knee_to_deg] }),
+      **given
+    )
   end
 end

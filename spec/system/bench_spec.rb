@@ -6,9 +6,16 @@ RSpec.describe "The bench in the browser" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+  let!(:person) do
+    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
+  end
   let(:advised) { { "back pad" => "4", "roller" => "D", "start" => "3" } }
-  let(:draft) { loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: advised, by: account).first }
+  let(:draft) do
+    loft
+      .fittings
+      .open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: advised, by: account)
+      .first
+  end
 
   before { sign_in }
 
@@ -31,7 +38,11 @@ RSpec.describe "The bench in the browser" do
   end
 
   def pixels_per_mm
-    box, view = page.evaluate_script("(() => { const svg = document.querySelector('[data-figure=side]'); return [svg.getScreenCTM().a, svg.viewBox.baseVal.width]; })()")
+    box, view =
+      page.evaluate_script(
+        "(() => { const svg = document.querySelector('[data-figure=side]'); return [svg.getScreenCTM().a, " \
+          "svg.viewBox.baseVal.width]; })()"
+      )
     expect(view).to be > 1000
     box.to_f
   end
@@ -48,7 +59,9 @@ RSpec.describe "The bench in the browser" do
       expect(across).to be_within(1.0).of(evaluation.quantities[:knee_s_mm])
       expect(-down).to be_within(1.0).of(evaluation.quantities[:knee_n_mm])
       roller = find("[data-figure=side] [data-part=roller] circle", match: :first, visible: :all)
-      expect(Math.hypot(roller["cx"].to_f, roller["cy"].to_f)).to be_within(0.1).of(evaluation.parameters[:roller_reach])
+      expect(Math.hypot(roller["cx"].to_f, roller["cy"].to_f)).to be_within(0.1).of(
+        evaluation.parameters[:roller_reach]
+      )
       expect(finding("offset")).to eq("#{evaluation.quantities[:offset_mm].round} mm")
       find("[aria-label^='Back pad one mark down']").click if step < 3
       sleep 0.1
@@ -59,10 +72,22 @@ RSpec.describe "The bench in the browser" do
 
   it "changes everything at once when an adjuster is stepped" do
     open_bench
-    before = [finding("offset"), finding("crease_gap"), finding("contact"), finding("start"), page.text[/Roller creeps[^.]+\./]]
+    before = [
+      finding("offset"),
+      finding("crease_gap"),
+      finding("contact"),
+      finding("start"),
+      page.text[/Roller creeps[^.]+\./]
+    ]
     find("[aria-label='Back pad one mark down, to 3']").click
     expect(page).to have_css("[data-finding=offset]", text: "off")
-    after = [finding("offset"), finding("crease_gap"), finding("contact"), finding("start"), page.text[/Roller creeps[^.]+\./]]
+    after = [
+      finding("offset"),
+      finding("crease_gap"),
+      finding("contact"),
+      finding("start"),
+      page.text[/Roller creeps[^.]+\./]
+    ]
     before.zip(after) { |one, other| expect(other).not_to eq(one) }
     expect(page).to have_button("Back to the advised")
     expect(find("[data-figure=side]")["aria-label"]).to include("ahead of the pivot")
@@ -78,7 +103,8 @@ RSpec.describe "The bench in the browser" do
 
   it "shows in the lens where each mark puts the knee, the chosen one large" do
     open_bench
-    marks = all("[data-figure=lens] [data-mark]").to_h { |dot| [dot["data-mark"], [dot["cx"].to_f.round, dot["r"].to_f]] }
+    marks =
+      all("[data-figure=lens] [data-mark]").to_h { |dot| [dot["data-mark"], [dot["cx"].to_f.round, dot["r"].to_f]] }
     expect(marks["4"].first).to eq(12)
     expect(marks["5"].first).to eq(-13)
     expect(marks["4"].last).to be > marks["5"].last
@@ -134,13 +160,17 @@ RSpec.describe "The bench in the browser" do
   it "does not bring back after a reload what was undone before it was handed over" do
     open_bench
     page.execute_script("document.querySelector(\"[aria-label^='Roller one mark down']\").click()")
-    page.execute_script("[...document.querySelectorAll('button')].find((button) => button.innerText === 'Undo').click()")
+    page.execute_script(
+      "[...document.querySelectorAll('button')].find((button) => button.innerText === 'Undo').click()"
+    )
     expect(mark("roller")).to eq("D")
     kept
     visit current_path
     expect(page).to have_css("[data-figure=side]")
     expect(mark("roller")).to eq("D")
-    expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved')).length")).to eq(0)
+    expect(
+      page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved')).length")
+    ).to eq(0)
   end
 
   it "lets a fitting that was opened by mistake go, after asking, and opens it again" do
@@ -182,8 +212,21 @@ RSpec.describe "The bench in the browser" do
 
   it "says so when the server can never keep what stands here, and goes on with the marks that are there now" do
     open_bench
-    renamed = Worked::MACHINES.fetch("slide_back")["adjusters"].map { |one| one["label"] == "roller" ? one.merge("marks" => one["marks"].map { |mark| "#{mark}2" }) : one }
-    loft.machines.update(here[:id], version: 1, by: account, description: { constants: here[:constants].to_h, adjusters: renamed, exercises: {} })
+    renamed =
+      Worked::MACHINES.fetch("slide_back")["adjusters"].map do |one|
+        one["label"] == "roller" ? one.merge("marks" => one["marks"].map { |mark| "#{mark}2" }) : one
+      end
+    loft.machines.update(
+      here[:id],
+      version: 1,
+      by: account,
+      description: {
+        constants: here[:constants].to_h,
+        adjusters: renamed,
+        exercises: {
+        }
+      }
+    )
     find("[aria-label^='Start one mark up']").click
     expect(page).to have_css("[data-saving=refused]", text: "not kept: roller has no mark D. Load the page again.")
     visit page.current_path
@@ -220,7 +263,12 @@ RSpec.describe "The bench in the browser" do
   it "records once when accept is pressed again and again, and shows the record" do
     open_bench
     click_button "Write down"
-    3.times { page.execute_script("[...document.querySelectorAll('button')].find((button) => button.innerText === 'Accept and write down')?.click()") }
+    3.times do
+      page.execute_script(
+        "[...document.querySelectorAll('button')].find((button) => button.innerText === 'Accept and write " \
+          "down')?.click()"
+      )
+    end
     expect(page).to have_text("Accepted fittings")
     expect(db[:fittings].where(state: "accepted").count).to eq(1)
     click_link(text: /Leg extension 1, /)

@@ -6,12 +6,16 @@ require "system_helper"
 RSpec.describe "The bench on the floor" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
-  let!(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+  let!(:person) do
+    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
+  end
 
   before { sign_in }
 
   def loaded(loading, fixture: "slide_back", name: "Leg extension 1", **facts)
-    machine(loft, fixture, name: name).tap { |row| loft.machines.update(row[:id], version: 1, by: account, loading: loading, **facts) }
+    machine(loft, fixture, name: name).tap do |row|
+      loft.machines.update(row[:id], version: 1, by: account, loading: loading, **facts)
+    end
   end
 
   def open_bench(line = "Leg extension 1")
@@ -62,7 +66,16 @@ RSpec.describe "The bench on the floor" do
     click_button "Begin at the lightest, 5 kg"
     2.times { find("[aria-label^='One step up']").click }
     kept
-    loft.cautions.put(person[:id], "back", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 12)
+    loft.cautions.put(
+      person[:id],
+      "back",
+      version: nil,
+      by: account,
+      note: "",
+      cleared_by: "Dr Fenwick",
+      cleared_on: "2026-02-11",
+      load_to_kg: 12
+    )
     visit page.current_path
     click_button "Take 10 kg, not 20 kg"
     expect(page).to have_css("[data-load] output", text: "10 kg")
@@ -97,7 +110,12 @@ RSpec.describe "The bench on the floor" do
     expect(page).to have_css("[data-figure=side]")
   end
 
-  def motion(wanted) = page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [{ name: "prefers-reduced-motion", value: wanted }])
+  def motion(wanted)
+    page.driver.browser.page.command(
+      "Emulation.setEmulatedMedia",
+      features: [{ name: "prefers-reduced-motion", value: wanted }]
+    )
+  end
 
   it "paces without a moving bar where reduced motion is asked for, and silently unless sound is" do
     loaded({ kind: "stack", unit: "kg", masses: [5, 10] })
@@ -122,7 +140,11 @@ RSpec.describe "The bench on the floor" do
       fill_in "Cue that helped", with: "Slow down the last third."
       find("label", text: "Elsewhere").click
       expect(page).to have_css("[data-saving=waiting]", text: "kept on this tablet")
-      stored = page.evaluate_script("Object.entries(localStorage).filter(([name]) => name.startsWith('verglas.unsaved')).map(([, text]) => text).join()")
+      stored =
+        page.evaluate_script(
+          "Object.entries(localStorage).filter(([name]) => name.startsWith('verglas.unsaved')).map(([, text]) => " \
+            "text).join()"
+        )
       expect(stored).to include("back pad")
       expect(stored).not_to match(/Slow down|elsewhere/)
     end
@@ -137,7 +159,22 @@ RSpec.describe "The bench on the floor" do
     colleague = staff(loft, email: "tobias@netloft.example", name: "Tobias Wick")
     open_bench
     marks = draft[:marks].to_h.merge("roller" => "B")
-    loft.fittings.save(draft[:id], version: draft[:version], marks: marks, flow: { "at" => "roller", "done" => { "back pad" => { "marks" => marks } }, "skipped" => {} }, by: colleague)
+    loft.fittings.save(
+      draft[:id],
+      version: draft[:version],
+      marks: marks,
+      flow: {
+        "at" => "roller",
+        "done" => {
+          "back pad" => {
+            "marks" => marks
+          }
+        },
+        "skipped" => {
+        }
+      },
+      by: colleague
+    )
     find("[aria-label^='Start one mark up']").click
     within("[role=dialog]") do
       expect(page).to have_text("Tobias Wick changed this fitting")
@@ -150,7 +187,11 @@ RSpec.describe "The bench on the floor" do
   end
 
   it "goes through a station's two exercises, and compares their loads" do
-    loaded({ kind: "stack", unit: "kg", masses: [5, 10, 15, 20, 30, 40] }, fixture: "shared_seat", name: "Leg station 1")
+    loaded(
+      { kind: "stack", unit: "kg", masses: [5, 10, 15, 20, 30, 40] },
+      fixture: "shared_seat",
+      name: "Leg station 1"
+    )
     open_bench("Leg station 1: extension")
     to "@working"
     fill_in "Wanted, kg", with: "40"
@@ -168,15 +209,35 @@ RSpec.describe "The bench on the floor" do
   it "looks a card up on a phone held upright: marks to be read at arm's length, one below the other" do
     here = loaded({ kind: "stack", unit: "kg", masses: [5, 10] })
     bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: loft.machines.find(here[:id]))
-    row, = loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: bench.advice.marks, by: account)
+    row, =
+      loft.fittings.open(
+        client_id: person[:id],
+        machine_id: here[:id],
+        description_number: 1,
+        marks: bench.advice.marks,
+        by: account
+      )
     marks = row[:marks].to_h
-    loft.fittings.accept(row[:id], version: 1, marks: marks, **Verglas::Application::Record.of(bench, marks, {}), by: account)
+    loft.fittings.accept(
+      row[:id],
+      version: 1,
+      marks: marks,
+      **Verglas::Application::Record.of(bench, marks, {}),
+      by: account
+    )
     resize(390, 844)
     visit "/fittings/#{row[:id]}/set-up"
     expect(page).to have_css("[data-line]", count: 3)
-    sizes = page.evaluate_script("[...document.querySelectorAll('[data-line] > span')].map((mark) => parseFloat(getComputedStyle(mark).fontSize))")
+    sizes =
+      page.evaluate_script(
+        "[...document.querySelectorAll('[data-line] > span')].map((mark) => " \
+          "parseFloat(getComputedStyle(mark).fontSize))"
+      )
     expect(sizes).to all(be_within(1).of(90))
-    lefts = page.evaluate_script("[...document.querySelectorAll('[data-line]')].map((line) => line.getBoundingClientRect().left)")
+    lefts =
+      page.evaluate_script(
+        "[...document.querySelectorAll('[data-line]')].map((line) => line.getBoundingClientRect().left)"
+      )
     expect(lefts.uniq.size).to eq(1)
     expect_nothing_cut("setting up on a phone")
   end
@@ -184,7 +245,14 @@ RSpec.describe "The bench on the floor" do
   it "puts the signs behind a button on a phone, and keeps in sight what was ticked" do
     here = machine(loft, "slide_back", name: "Leg extension 1")
     bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: loft.machines.find(here[:id]))
-    row, = loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: bench.advice.marks, by: account)
+    row, =
+      loft.fittings.open(
+        client_id: person[:id],
+        machine_id: here[:id],
+        description_number: 1,
+        marks: bench.advice.marks,
+        by: account
+      )
     resize(390, 844)
     visit "/fittings/#{row[:id]}"
     to "@watch"

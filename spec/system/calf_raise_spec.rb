@@ -7,7 +7,17 @@ RSpec.describe "A seated calf raise in the browser" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "pad_on_lever", name: "Calf raise 1") }
-  let!(:person) { client(loft, account, name: "Ione Fairweather", sex: "woman", stature: 1648, floor_to_knee_top: 519, thigh_depth: 140) }
+  let!(:person) do
+    client(
+      loft,
+      account,
+      name: "Ione Fairweather",
+      sex: "woman",
+      stature: 1648,
+      floor_to_knee_top: 519,
+      thigh_depth: 140
+    )
+  end
 
   before { sign_in at: "/clients/#{person[:id]}" }
 

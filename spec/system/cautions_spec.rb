@@ -6,7 +6,9 @@ RSpec.describe "Cautions in the browser" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) { client(loft, account, name: "Dagny Holm", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541) }
+  let!(:person) do
+    client(loft, account, name: "Dagny Holm", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541)
+  end
 
   before { sign_in }
 
@@ -34,10 +36,12 @@ RSpec.describe "Cautions in the browser" do
       click_button "Keep"
       expect(page).to have_text("Who cleared it, and when?")
       segments = all("[role=spinbutton]").last(3)
-      segments.zip(%w[02 03 2026]).each do |segment, text|
-        segment.click
-        keys text
-      end
+      segments
+        .zip(%w[02 03 2026])
+        .each do |segment, text|
+          segment.click
+          keys text
+        end
       click_button "Keep"
     end
     expect(page).to have_text("cleared by Dr Fenwick, 2 March")

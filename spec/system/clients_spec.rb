@@ -21,7 +21,9 @@ RSpec.describe "Clients in the browser" do
     expect(page).to have_no_text("Add something that tells the two apart")
     click_button "Add and take the tape"
     expect(page).to have_css("h1", text: "Tape: Matteus Orr")
-    expect(db[:clients].select_map(:id).map { |id| loft.clients.find(id).values_at(:detail, :sex) }).to include(["the younger", "man"])
+    expect(db[:clients].select_map(:id).map { |id| loft.clients.find(id).values_at(:detail, :sex) }).to include(
+      ["the younger", "man"]
+    )
   end
 
   it "refuses a mass that is no number before anything is sent" do
@@ -66,7 +68,17 @@ RSpec.describe "Clients in the browser" do
       ["Seat", "Back pad", "Roller", "III"].each { |text| expect(page).to have_text(text) }
       expect(page).to have_button(text: /\AFit again/)
     end
-    loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: { "seat" => "3", "back pad" => "E", "roller" => "II" }, by: account)
+    loft.fittings.open(
+      client_id: person[:id],
+      machine_id: here[:id],
+      description_number: 1,
+      marks: {
+        "seat" => "3",
+        "back pad" => "E",
+        "roller" => "II"
+      },
+      by: account
+    )
     db[:fittings].where(state: "draft").update(touched: true)
     visit "/"
     click_link(text: /Caspian Thwaite.*Leg extension 2/m)

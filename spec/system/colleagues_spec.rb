@@ -14,9 +14,14 @@ RSpec.describe "A colleague who was quicker" do
   it "with cushions and plates: theirs is shown under what was typed, and keeping once more puts it in its place" do
     visit "/machines"
     fill_in "Behind the back", with: "20, 60"
-    loft.revise(:equipment, version: 1) { loft.equipment.replace({ "cushion_back" => [15, 25], "cushion_seat" => [], "hip_pad" => [45] }) }
+    loft.revise(:equipment, version: 1) do
+      loft.equipment.replace({ "cushion_back" => [15, 25], "cushion_seat" => [], "hip_pad" => [45] })
+    end
     find("form", text: "Behind the back").click_button("Keep")
-    expect(page).to have_css("[role=alert]", text: /There now: behind the back 15, 25; on the seat none; .*under the hips 45\./)
+    expect(page).to have_css(
+      "[role=alert]",
+      text: /There now: behind the back 15, 25; on the seat none; .*under the hips 45\./
+    )
     expect(page).to have_field("Behind the back", with: "20, 60")
     expect(loft.equipment.sizes["cushion_back"]).to eq([15, 25])
     expect_accessible("cushions that a colleague kept")
@@ -48,13 +53,20 @@ RSpec.describe "A colleague who was quicker" do
 
     visit "/clients/#{person[:id]}/rules"
     within("[data-question=tempo]") { all("label").last.click }
-    loft.clients.revise_rules(person[:id], version: 1) { loft.rules.set_for_client(person[:id], "belt", "always", reason: "His back.", by: tobias) }
+    loft
+      .clients
+      .revise_rules(person[:id], version: 1) do
+        loft.rules.set_for_client(person[:id], "belt", "always", reason: "His back.", by: tobias)
+      end
     fill_in "Why, for this client", with: "Rushes."
     click_button "Choose it"
     expect(page).to have_css("[role=dialog] [role=alert]", text: "Somebody else changed this in the meantime")
     expect(page).to have_field("Why, for this client", with: "Rushes.")
     click_button "Choose it"
     expect(page).to have_no_css("[role=dialog]")
-    expect(loft.rules.of_client(person[:id]).map { |row| row.values_at(:question, :reason) }).to contain_exactly(["belt", "His back."], ["tempo", "Rushes."])
+    expect(loft.rules.of_client(person[:id]).map { |row| row.values_at(:question, :reason) }).to contain_exactly(
+      ["belt", "His back."],
+      %w[tempo Rushes.]
+    )
   end
 end

@@ -9,11 +9,35 @@ RSpec.describe "A first fitting in the browser" do
   let!(:tobias) { staff(loft, email: "tobias@netloft.example", name: "Tobias Wick") }
   let!(:here) do
     machine(loft, "curl_plain", name: "Leg curl 1").tap do |row|
-      loft.machines.update(row[:id], version: 1, by: maren, belt: true, one_leg: true, getting_in: "Thigh pad up, sit well back.", getting_out: "Raise the pad, then stand.",
-                                     loading: { kind: "stack", unit: "kg", masses: [5, 10, 15, 20, 25, 30], addons: [2.5] })
+      loft.machines.update(
+        row[:id],
+        version: 1,
+        by: maren,
+        belt: true,
+        one_leg: true,
+        getting_in: "Thigh pad up, sit well back.",
+        getting_out: "Raise the pad, then stand.",
+        loading: {
+          kind: "stack",
+          unit: "kg",
+          masses: [5, 10, 15, 20, 25, 30],
+          addons: [2.5]
+        }
+      )
     end
   end
-  let!(:person) { client(loft, maren, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572, thigh_depth: 150) }
+  let!(:person) do
+    client(
+      loft,
+      maren,
+      name: "Matteus Orr",
+      sex: "man",
+      stature: 1822,
+      seat_to_kneecap: 641,
+      floor_to_knee_top: 572,
+      thigh_depth: 150
+    )
+  end
 
   let(:draft) { first_fitting }
 
@@ -28,7 +52,8 @@ RSpec.describe "A first fitting in the browser" do
   def flow = Verglas::Application::Sheet.of_row(first_fitting)[:flow]
   def at(step) = expect(page).to(have_css("[data-step='#{step}'][data-state=active]"))
 
-  it "is worked out before the client sits, checked again where moves disturbed it, resumed after a reload, accepted, and set up again by a colleague" do
+  it "is worked out before the client sits, checked again where moves disturbed it, resumed after a reload, " \
+       "accepted, and set up again by a colleague" do
     open_bench
     advised = draft[:marks].to_h
     # Seat, roller and thigh pad are solved together: nothing is off, and one walk round sets them all.
@@ -57,7 +82,10 @@ RSpec.describe "A first fitting in the browser" do
     find("[data-step='@again'] button").click
     roller = find("[data-moved=roller]")
     expect(roller).to have_text(/The roller lies \d+ mm further (up|down) the leg than when it was seen\./)
-    before, now = [advised, first_fitting[:marks].to_h].map { |marks| Verglas::Application::Meeting.of(loft, draft[:id]).evaluation(marks).quantities[:above_ankle_mm] }
+    before, now =
+      [advised, first_fitting[:marks].to_h].map do |marks|
+        Verglas::Application::Meeting.of(loft, draft[:id]).evaluation(marks).quantities[:above_ankle_mm]
+      end
     expect(roller).to have_text("lies #{(now - before).abs.round} mm further")
     expect_accessible("check again, with what moved")
     all("[data-moved] button").first.click while page.has_css?("[data-moved] button", wait: 1)
@@ -109,7 +137,9 @@ RSpec.describe "A first fitting in the browser" do
 
   # One notch of a seat may leave something off: then a reason is asked for, and stays.
   def write_it_down
-    fill_in(find("textarea[required]")["id"] || "", with: "The maker's seat ends there.") if page.has_css?("textarea[required]", wait: 1)
+    if page.has_css?("textarea[required]", wait: 1)
+      fill_in(find("textarea[required]")["id"] || "", with: "The maker's seat ends there.")
+    end
     expect_accessible("writing down")
     click_button "Accept and write down"
     expect(page).to have_css("h1", text: "Matteus Orr")
@@ -123,9 +153,14 @@ RSpec.describe "A first fitting in the browser" do
       click_link(text: /Matteus Orr/)
       within("[data-machine='Leg curl 1']") { click_link(text: /Set up/) }
       record[:marks].to_h.each { |label, mark| expect(find("[data-line='#{label}']")).to have_text(mark) }
-      ["Thigh pad up, sit well back.", "20 kg", "Easy last time: one step up.", "Last time 17.5 kg.", "Heels to the seat.", "Raise the pad, then stand."].each do |text|
-        expect(page).to have_text(text)
-      end
+      [
+        "Thigh pad up, sit well back.",
+        "20 kg",
+        "Easy last time: one step up.",
+        "Last time 17.5 kg.",
+        "Heels to the seat.",
+        "Raise the pad, then stand."
+      ].each { |text| expect(page).to have_text(text) }
       expect_accessible("set up again")
       click_button "It stands so"
       expect(page).to have_button("Set up", disabled: true)
@@ -179,7 +214,11 @@ RSpec.describe "A first fitting in the browser" do
     evaluation = Verglas::Application::Meeting.of(loft, draft[:id]).evaluation(draft[:marks].to_h)
     knee = Verglas::Geometry::Point.new(-45.0, 0.0)
     { "At the start" => :start_angle, "At the end" => :end_angle }.each do |label, angle|
-      contact = evaluation.mechanics.contact(Verglas::Mechanisms::Place.new(evaluation.parameters, knee), evaluation.parameters[angle])
+      contact =
+        evaluation.mechanics.contact(
+          Verglas::Mechanisms::Place.new(evaluation.parameters, knee),
+          evaluation.parameters[angle]
+        )
       fill_in label, with: ((contact.contact_mm + 50) / 10).round(1).to_s
     end
     answer = find("[data-creep-answer]")
@@ -191,7 +230,11 @@ RSpec.describe "A first fitting in the browser" do
     expect(first_fitting[:marks].to_h["back pad"]).not_to eq(before)
     within("[data-creep-test]") { find("label", text: "Better").click }
     kept
-    expect(first_fitting[:trail].first).to include("sign" => "creep_test", "from" => mark_on_server, "outcome" => "better")
+    expect(first_fitting[:trail].first).to include(
+      "sign" => "creep_test",
+      "from" => mark_on_server,
+      "outcome" => "better"
+    )
   end
 
   it "ends at a stop sign, says what to do, and keeps it off the card" do

@@ -14,7 +14,8 @@ RSpec.describe "Hips on the bench" do
   def tops = all("[data-effort-curve] [data-top]").to_h { |top| [top["data-top"].to_i, top.find(".number").text.to_i] }
   def at(step) = find("[data-step='#{step}'] button", match: :first).click
 
-  it "moves the trunk along its range with the effort on the curve, shows what a weight adds, and is accepted as it stood" do
+  it "moves the trunk along its range with the effort on the curve, shows what a weight adds, and is accepted as " \
+       "it stood" do
     machine(loft, "pad_and_angle", name: "Hip bench 1")
     sign_in
     bench_of(person, "Hip bench 1")
@@ -72,11 +73,19 @@ RSpec.describe "Hips on the bench" do
     expect(page).to have_css("h2", text: "Foot plate to the pad's middle")
   end
 
-  it "asks for the hinge with a stick before anything is accepted, takes the answer on the bench, and lets the refusal go with it" do
+  it "asks for the hinge with a stick before anything is accepted, takes the answer on the bench, and lets the " \
+       "refusal go with it" do
     here = machine(loft, "pad_and_angle", name: "Hip bench 1")
     who = client(loft, account, name: "Rosalind Keane", body_mass_kg: 68, stature: 1700, shown: {})
     bench = Verglas::Application::Meeting.new(loft, client: who, machine_row: here)
-    row, = loft.fittings.open(client_id: who[:id], machine_id: here[:id], description_number: 1, marks: bench.advice.marks, by: account)
+    row, =
+      loft.fittings.open(
+        client_id: who[:id],
+        machine_id: here[:id],
+        description_number: 1,
+        marks: bench.advice.marks,
+        by: account
+      )
     sign_in at: "/fittings/#{row[:id]}"
     find("[data-step='@write'] button, button", text: "Write down", match: :first).click
     click_button "Accept and write down"

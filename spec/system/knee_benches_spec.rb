@@ -6,7 +6,9 @@ require "system_helper"
 RSpec.describe "The bench of each knee family" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
-  let!(:person) { client(loft, account, name: "Matteus Orr", sex: nil, stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541) }
+  let!(:person) do
+    client(loft, account, name: "Matteus Orr", sex: nil, stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541)
+  end
 
   before { sign_in }
 
@@ -14,7 +16,15 @@ RSpec.describe "The bench of each knee family" do
     row = machine(loft, fixture, name: name)
     bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: row, exercise: exercise)
     sheet = Verglas::Application::Sheet.at_opening(bench, last: nil, sibling: nil)
-    draft, = loft.fittings.open(client_id: person[:id], machine_id: row[:id], exercise: exercise, description_number: 1, by: account, **sheet)
+    draft, =
+      loft.fittings.open(
+        client_id: person[:id],
+        machine_id: row[:id],
+        exercise: exercise,
+        description_number: 1,
+        by: account,
+        **sheet
+      )
     visit "/fittings/#{draft[:id]}"
     expect(page).to have_css("[data-adjuster]")
     Verglas::Application::Meeting.of(loft, draft[:id])
@@ -68,7 +78,20 @@ RSpec.describe "The bench of each knee family" do
   it "takes marks, load, signs and a note on a machine that is not taped, and shows them on the record" do
     row = machine(loft, "curl_plain", name: "Leg curl 3")
     bare = row[:adjusters].map { |adjuster| adjuster.merge("travel" => nil) }
-    loft.machines.update(row[:id], version: 1, by: account, description: { constants: {}, adjusters: bare, exercises: {}, taped: {} })
+    loft.machines.update(
+      row[:id],
+      version: 1,
+      by: account,
+      description: {
+        constants: {
+        },
+        adjusters: bare,
+        exercises: {
+        },
+        taped: {
+        }
+      }
+    )
     visit "/clients/#{person[:id]}"
     expect(page).to have_text("not taped")
     click_button(text: /\AFit/)
@@ -95,7 +118,19 @@ RSpec.describe "The bench of each knee family" do
   it "says what is told while the arm is not taped: the lens alone, and the seat advised" do
     row = machine(loft, "curl_plain", name: "Leg curl 4")
     data = row[:constants].to_h.except("roller_reach")
-    loft.machines.update(row[:id], version: 1, by: account, description: { constants: data, adjusters: row[:adjusters].to_a, exercises: {}, taped: {} })
+    loft.machines.update(
+      row[:id],
+      version: 1,
+      by: account,
+      description: {
+        constants: data,
+        adjusters: row[:adjusters].to_a,
+        exercises: {
+        },
+        taped: {
+        }
+      }
+    )
     visit "/clients/#{person[:id]}"
     click_button(text: /\AFit/)
     expect(page).to have_text("Taped in part")

@@ -39,14 +39,27 @@ RSpec.describe "Machines in the browser" do
     end
   end
 
-  lengths = { "Pivot over the seat" => "6.6", "Back pad to pivot" => "60.2", "Seat's front edge to pivot" => "16.5", "Seat: from mark to mark" => "12", "Pivot to roller" => "31.8",
-              "Roller: from mark to mark" => "10", "Half the roller's thickness" => "5", "Arm at the start" => "26", "Arm at the end" => "118", "Thigh pad's edge to pivot" => "6.2",
-              "Seat to thigh pad" => "8.4", "Thigh pad: from mark to mark" => "9" }
+  lengths = {
+    "Pivot over the seat" => "6.6",
+    "Back pad to pivot" => "60.2",
+    "Seat's front edge to pivot" => "16.5",
+    "Seat: from mark to mark" => "12",
+    "Pivot to roller" => "31.8",
+    "Roller: from mark to mark" => "10",
+    "Half the roller's thickness" => "5",
+    "Arm at the start" => "26",
+    "Arm at the end" => "118",
+    "Thigh pad's edge to pivot" => "6.2",
+    "Seat to thigh pad" => "8.4",
+    "Thigh pad: from mark to mark" => "9"
+  }
 
-  it "enters and tapes a curl of one's own from nothing, fits three clients to it, changes a length and sees whose advice changes" do
-    people = { "Ada Berrow" => 1580, "Bo Castell" => 1700, "Cy Dunmore" => 1830 }.map do |name, stature|
-      client(loft, account, name: name, stature: stature, seat_to_kneecap: (stature * 0.353).round)
-    end
+  it "enters and tapes a curl of one's own from nothing, fits three clients to it, changes a length and sees whose " \
+       "advice changes" do
+    people =
+      { "Ada Berrow" => 1580, "Bo Castell" => 1700, "Cy Dunmore" => 1830 }.map do |name, stature|
+        client(loft, account, name: name, stature: stature, seat_to_kneecap: (stature * 0.353).round)
+      end
     visit "/"
     click_link "Machines"
     click_link "Enter a machine"
@@ -146,7 +159,11 @@ RSpec.describe "Machines in the browser" do
     expect(page).to have_css("img[alt='Photograph: Leg curl 1']")
     expect(db[:machine_photographs].get(%i[width_px height_px])).to eq([1280, 800])
     # Once it has come: until then a picture is nothing wide.
-    wide = page.evaluate_async_script("const picture = document.querySelector('img'); picture.decode().then(() => arguments[0](picture.naturalWidth), () => arguments[0](null));")
+    wide =
+      page.evaluate_async_script(
+        "const picture = document.querySelector('img'); picture.decode().then(() => " \
+          "arguments[0](picture.naturalWidth), () => arguments[0](null));"
+      )
     expect(wide).to eq(1280)
     click_button "Remove"
     expect(page).to have_no_css("img[alt='Photograph: Leg curl 1']")

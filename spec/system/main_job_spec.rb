@@ -30,8 +30,9 @@ RSpec.describe "The main job in the browser" do
     expect(page).to have_css("h2", text: "Seat to")
     tape_by_keyboard("Seat to kneecap", "64,1")
     tape_by_keyboard("Floor to top of knee", "57.2")
-    expect(loft.readings.of(db[:clients].get(:id)).map { |row| [row[:observation], row[:value_mm].to_f] })
-      .to eq([["stature", 1822.0], ["seat_to_kneecap", 641.0], ["floor_to_knee_top", 572.0]])
+    expect(loft.readings.of(db[:clients].get(:id)).map { |row| [row[:observation], row[:value_mm].to_f] }).to eq(
+      [["stature", 1822.0], ["seat_to_kneecap", 641.0], ["floor_to_knee_top", 572.0]]
+    )
 
     tab_to(/to the card/i)
     keys :enter
@@ -55,7 +56,10 @@ RSpec.describe "The main job in the browser" do
   end
 
   def focused
-    page.evaluate_script("(at => at === document.body ? '' : at.getAttribute('aria-label') || (at.closest('label') || at).innerText || '')(document.activeElement)").strip
+    page.evaluate_script(
+      "(at => at === document.body ? '' : at.getAttribute('aria-label') || (at.closest('label') || at).innerText " \
+        "|| '')(document.activeElement)"
+    ).strip
   end
 
   # Tab until the focus is on something with this name.
@@ -172,7 +176,9 @@ RSpec.describe "The main job in the browser" do
     expect(page).to have_css("h1", text: "Ione Fairweather")
     click_button "Sign out"
     expect(page).to have_button("Sign in")
-    expect(page.evaluate_script("Object.keys(sessionStorage).filter((name) => name.startsWith('verglas')).length")).to eq(0)
+    expect(
+      page.evaluate_script("Object.keys(sessionStorage).filter((name) => name.startsWith('verglas')).length")
+    ).to eq(0)
   end
 
   it "says what went wrong and keeps the email when the password is wrong" do

@@ -16,10 +16,22 @@ RSpec.describe "A new key" do
   # What bin/new-key --turn does, in a process of its own.
   def turn
     program = "require './ops/keys'; exit Verglas::Ops::Keys.new(ENV, folder: ARGV[0]).turn { |line| puts line }"
-    Open3.capture2e(Outside::ENVIRONMENT.merge("NOTES_KEY_FILE" => nil), RbConfig.ruby, "-rbundler/setup", "-e", program, server.folder, chdir: Verglas::ROOT)
+    Open3.capture2e(
+      Outside::ENVIRONMENT.merge("NOTES_KEY_FILE" => nil),
+      RbConfig.ruby,
+      "-rbundler/setup",
+      "-e",
+      program,
+      server.folder,
+      chdir: Verglas::ROOT
+    )
   end
 
-  def details = JSON.parse(server.request(:post, "/api/clients/search", { text: "" }).body)["clients"].to_h { |client| client.values_at("name", "detail") }
+  def details
+    JSON.parse(server.request(:post, "/api/clients/search", { text: "" }).body)["clients"].to_h do |client|
+      client.values_at("name", "detail")
+    end
+  end
 
   it "is made, everything is turned to it beside the server, and the old one may go" do
     server.start
@@ -28,7 +40,9 @@ RSpec.describe "A new key" do
     expect(before.values).to include(be_a(String).and(satisfy { |detail| !detail.empty? }))
     old = File.read(file).strip
     expect(keys.make).to eq(1)
-    expect([File.read(file).lines.size, File.read(file).lines.last.strip, File.stat(file).mode & 0o777]).to eq([2, old, 0o600])
+    expect([File.read(file).lines.size, File.read(file).lines.last.strip, File.stat(file).mode & 0o777]).to eq(
+      [2, old, 0o600]
+    )
     server.stop(:TERM)
     server.start
     said, status = turn
@@ -50,13 +64,18 @@ RSpec.describe "A new key" do
     key = File.read(file)
     File.delete(file)
     said, status = server.again
-    expect([status.success?, said, File.exist?(file)]).to match([false, a_string_including("under the key with the id", "Nothing was changed."), false])
+    expect([status.success?, said, File.exist?(file)]).to match(
+      [false, a_string_including("under the key with the id", "Nothing was changed."), false]
+    )
     File.write(file, key)
     server.start
     expect(details).to eq(before)
   end
 
   it "is not made where the keys stand in the environment" do
-    expect { Verglas::Ops::Keys.new({ "NOTES_KEY" => "0f" * 32 }, folder: server.folder).make }.to raise_error(ArgumentError, /NOTES_KEY is set/)
+    expect { Verglas::Ops::Keys.new({ "NOTES_KEY" => "0f" * 32 }, folder: server.folder).make }.to raise_error(
+      ArgumentError,
+      /NOTES_KEY is set/
+    )
   end
 end

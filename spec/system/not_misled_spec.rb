@@ -7,7 +7,18 @@ RSpec.describe "Nobody is misled" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "curl_plain", name: "Leg curl 1") }
-  let!(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572, thigh_depth: 150) }
+  let!(:person) do
+    client(
+      loft,
+      account,
+      name: "Matteus Orr",
+      sex: "man",
+      stature: 1822,
+      seat_to_kneecap: 641,
+      floor_to_knee_top: 572,
+      thigh_depth: 150
+    )
+  end
 
   before { sign_in }
 
@@ -21,7 +32,17 @@ RSpec.describe "Nobody is misled" do
       expect(page).to have_text("Barred. Knee pain or injury")
       expect(page).to have_no_button("Fit")
     end
-    loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: { "back pad" => "5", "roller" => "D", "thigh pad" => "7" }, by: account)
+    loft.fittings.open(
+      client_id: person[:id],
+      machine_id: here[:id],
+      description_number: 1,
+      marks: {
+        "back pad" => "5",
+        "roller" => "D",
+        "thigh pad" => "7"
+      },
+      by: account
+    )
     visit "/fittings/#{draft[:id]}"
     expect(page).to have_css("[role=alert]", text: "Barred.")
     expect(page).to have_no_css("main", text: /in line|set them all now|Next:/)
@@ -30,7 +51,18 @@ RSpec.describe "Nobody is misled" do
   end
 
   it "stops a curl where a clinician says: a tick on the arc, the words, and no leg past it" do
-    loft.cautions.put(person[:id], "knee_ligament", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-03-02", degrees: { "knee_flexion" => [5, 75] })
+    loft.cautions.put(
+      person[:id],
+      "knee_ligament",
+      version: nil,
+      by: account,
+      note: "",
+      cleared_by: "Dr Fenwick",
+      cleared_on: "2026-03-02",
+      degrees: {
+        "knee_flexion" => [5, 75]
+      }
+    )
     bench_of(person, "Leg curl 1")
     expect(page).to have_text("Because of the cautions: knee between 5° and 75° of bend")
     to "@working"
@@ -43,7 +75,10 @@ RSpec.describe "Nobody is misled" do
     bench_of(person, "Leg curl 1")
     to "@watch"
     find("[data-sign=pad_on_kneecap] label").click
-    expect(find("[data-sign=pad_on_kneecap]")).to have_css("[role=alert]", text: "Nothing is accepted while this is seen")
+    expect(find("[data-sign=pad_on_kneecap]")).to have_css(
+      "[role=alert]",
+      text: "Nothing is accepted while this is seen"
+    )
     expect(find("[data-sign=pad_on_kneecap]")).to have_text("but you saw it")
     expect(page).to have_css("[role=alert]", text: "It was seen, so nothing is accepted until it is gone.")
     expect(page).to have_no_css("[data-finding]", text: "in line")
@@ -79,7 +114,12 @@ RSpec.describe "Nobody is misled" do
     bench_of(person, "Leg curl 1")
     to "@write"
     kept
-    loft.fittings.save(draft[:id], version: draft[:version], by: account, marks: draft[:marks].to_h.merge("roller" => "A"))
+    loft.fittings.save(
+      draft[:id],
+      version: draft[:version],
+      by: account,
+      marks: draft[:marks].to_h.merge("roller" => "A")
+    )
     # What is typed is still on its way when Accept is pressed, however quick or slow this machine is.
     page.execute_script(<<~JS)
       const fetch = window.fetch;
@@ -116,7 +156,9 @@ RSpec.describe "Nobody is misled" do
     page.execute_script("localStorage.setItem('verglas.unsaved.#{account}.x', '{}')")
     click_button "Sign out"
     expect(page).to have_button("Sign in")
-    expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved'))")).to be_empty
+    expect(
+      page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved'))")
+    ).to be_empty
   end
 
   it "shows every adjuster of a machine with four and cushions without scrolling, at 1280 x 800" do
@@ -125,7 +167,9 @@ RSpec.describe "Nobody is misled" do
     loft.equipment.replace({ "cushion_back" => [20, 40] })
     resize(1280, 800)
     bench_of(person, "Leg curl 2")
-    script = "[...document.querySelectorAll('[data-adjuster], [data-aid]')].map((one) => [one.getBoundingClientRect().bottom, one.parentElement.getBoundingClientRect().bottom])"
+    script =
+      "[...document.querySelectorAll('[data-adjuster], [data-aid]')].map((one) => " \
+        "[one.getBoundingClientRect().bottom, one.parentElement.getBoundingClientRect().bottom])"
     below = page.evaluate_script(script)
     expect(below.size).to eq(5)
     expect(below).to all(satisfy { |bottom, edge| bottom <= edge + 1 })

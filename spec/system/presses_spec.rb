@@ -34,10 +34,25 @@ RSpec.describe "A press on the bench" do
   end
 
   it "places the feet by a touch on the plate, says what that does, and takes it back" do
-    loft.clients.measure(person[:id], version: person[:version], limits: { hip_bend: { reading: 115, deg: 115, by: "Maren Oldcastle", at: Time.now.utc.iso8601 } })
+    loft.clients.measure(
+      person[:id],
+      version: person[:version],
+      limits: {
+        hip_bend: {
+          reading: 115,
+          deg: 115,
+          by: "Maren Oldcastle",
+          at: Time.now.utc.iso8601
+        }
+      }
+    )
     on_bench
     advised = placed("foot_mm")
-    box = page.evaluate_script("(() => { const box = document.querySelector('[data-figure=plate] rect').getBoundingClientRect(); return [box.x, box.y, box.width, box.height] })()")
+    box =
+      page.evaluate_script(
+        "(() => { const box = document.querySelector('[data-figure=plate] rect').getBoundingClientRect(); return " \
+          "[box.x, box.y, box.width, box.height] })()"
+      )
     page.driver.browser.mouse.click(x: box[0] + (box[2] / 2), y: box[1] + (box[3] * 0.3))
     expect(page).to have_css("[data-finding=knee_depth]", text: "off")
     expect(placed("foot_mm")).to be > advised + 50
@@ -61,6 +76,9 @@ RSpec.describe "A press on the bench" do
     click_button "Accept and write down"
     expect(page).to have_css("[data-machine='Leg press 1']", text: "Stops")
     expect(page).to have_text(/Heels \d+ mm up the plate/)
-    expect(Verglas::Store::Sealed.open(:clients, db[:clients].first)[:limits].to_h.fetch("hip_bend")).to include("on" => "Leg press 1", "by" => "Maren Oldcastle")
+    expect(Verglas::Store::Sealed.open(:clients, db[:clients].first)[:limits].to_h.fetch("hip_bend")).to include(
+      "on" => "Leg press 1",
+      "by" => "Maren Oldcastle"
+    )
   end
 end

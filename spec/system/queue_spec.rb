@@ -36,7 +36,9 @@ RSpec.describe "Who comes next, in the browser" do
     expect(page).to have_css("h1", text: "Wendell Achterberg")
     visit "/machines/#{here[:id]}/queue"
     within("[data-waiting='Wendell Achterberg']") { click_button "Gone" }
-    within("[data-waiting='Ingrid Vass']") { expect(page).to have_text(/Back pad \d → \d, (one|two|three|four) (up|down)/) }
+    within("[data-waiting='Ingrid Vass']") do
+      expect(page).to have_text(/Back pad \d → \d, (one|two|three|four) (up|down)/)
+    end
     expect_accessible("who comes next")
     expect_nothing_cut("who comes next")
   end

@@ -11,10 +11,20 @@ RSpec.describe "A restart of the server" do
   let!(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let(:marks) { { "back pad" => "4", "roller" => "D", "start" => "3" } }
-  let(:draft) { loft.fittings.open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: marks, by: account).first }
+  let(:draft) do
+    loft
+      .fittings
+      .open(client_id: person[:id], machine_id: here[:id], description_number: 1, marks: marks, by: account)
+      .first
+  end
 
   def serve(port)
-    server = Puma::Server.new(Verglas::Web::Stack.build(db, limits: false), nil, { min_threads: 0, max_threads: 4, log_writer: Puma::LogWriter.null })
+    server =
+      Puma::Server.new(
+        Verglas::Web::Stack.build(db, limits: false),
+        nil,
+        { min_threads: 0, max_threads: 4, log_writer: Puma::LogWriter.null }
+      )
     server.add_tcp_listener("127.0.0.1", port)
     server.run
     server

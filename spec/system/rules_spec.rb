@@ -6,7 +6,9 @@ RSpec.describe "House rules in the browser" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) { client(loft, account, name: "Imre Talbot", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541) }
+  let!(:person) do
+    client(loft, account, name: "Imre Talbot", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541)
+  end
 
   before { sign_in }
 
@@ -36,7 +38,8 @@ RSpec.describe "House rules in the browser" do
     expect(mark("roller")).to eq("A")
   end
 
-  it "keeps the gym's own seconds of a kind of machine, and the bench draws where a slow start goes faster and paces both parts" do
+  it "keeps the gym's own seconds of a kind of machine, and the bench draws where a slow start goes faster and " \
+       "paces both parts" do
     visit "/rules"
     within("[data-tempo-of=extension]") do
       fill_in "Leg extension", with: "1+1-0"

@@ -5,9 +5,35 @@ require "system_helper"
 RSpec.describe "The bench on one page, in the browser" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
-  let!(:here) { machine(loft, "slide_back", name: "Leg extension 1", loading: { "kind" => "stack", "unit" => "kg", "masses" => [6, 11, 17, 23] }) }
+  let!(:here) do
+    machine(
+      loft,
+      "slide_back",
+      name: "Leg extension 1",
+      loading: {
+        "kind" => "stack",
+        "unit" => "kg",
+        "masses" => [6, 11, 17, 23]
+      }
+    )
+  end
   let!(:ada) { client(loft, account, name: "Ada Lowe", stature: 1700, seat_to_kneecap: 590) }
-  let!(:draft) { loft.fittings.open(client_id: ada[:id], machine_id: here[:id], description_number: 1, marks: { "back pad" => "3", "roller" => "C", "start" => "3" }, by: account).first }
+  let!(:draft) do
+    loft
+      .fittings
+      .open(
+        client_id: ada[:id],
+        machine_id: here[:id],
+        description_number: 1,
+        marks: {
+          "back pad" => "3",
+          "roller" => "C",
+          "start" => "3"
+        },
+        by: account
+      )
+      .first
+  end
 
   it "is a choice that is kept, folds the steps away and nothing that keeps anybody safe" do
     loft.cautions.put(ada[:id], "loose_joints", version: nil, by: account, note: "")
@@ -16,7 +42,14 @@ RSpec.describe "The bench on one page, in the browser" do
     click_button "On one page"
     expect(page).to have_css("[data-short-bench]")
     expect(page).not_to have_css("[data-step]")
-    ["Before anyone sits", "Very loose joints", "Where is it felt", "Working load", "Stop", "Accept and write down"].each { |text| expect(page).to have_text(text) }
+    [
+      "Before anyone sits",
+      "Very loose joints",
+      "Where is it felt",
+      "Working load",
+      "Stop",
+      "Accept and write down"
+    ].each { |text| expect(page).to have_text(text) }
     %w[@before @light @working].each { |step| expect(page).to have_css("[data-kept='#{step}']") }
     expect(find("[data-kept='@working']")).to have_text("Stop 10° short of straight.")
     expect_accessible("the bench on one page")

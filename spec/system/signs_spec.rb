@@ -6,7 +6,9 @@ RSpec.describe "Signs in the browser" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+  let!(:person) do
+    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
+  end
 
   before { sign_in }
 
@@ -29,7 +31,9 @@ RSpec.describe "Signs in the browser" do
     kept
     draft = first_fitting
     expect([draft[:marks].to_h["back pad"], draft[:signs]]).to eq(["3", ["roller_climbs"]])
-    expect(draft[:trail]).to eq([{ "sign" => "roller_climbs", "adjuster" => "back pad", "from" => "2", "to" => "3", "outcome" => "better" }])
+    expect(draft[:trail]).to eq(
+      [{ "sign" => "roller_climbs", "adjuster" => "back pad", "from" => "2", "to" => "3", "outcome" => "better" }]
+    )
   end
 
   it "scrolls the list of signs, never the bench from under the figure" do

@@ -30,7 +30,16 @@ RSpec.describe "bin/start" do
     served("fresh") { expect(clients).to include("Imre Talbot-Vane").and(not_include("Kept Person")) }
     log = File.join(server.folder, "log", "requests.log")
     lines = File.readlines(log).map { |line| JSON.parse(line) }
-    expect(lines).to include(include("method" => "POST", "path" => "/api/clients/search", "status" => 200, "account" => be_an(Integer), "request" => match(/\A\h{8}-/), "ms" => be_a(Float)))
+    expect(lines).to include(
+      include(
+        "method" => "POST",
+        "path" => "/api/clients/search",
+        "status" => 200,
+        "account" => be_an(Integer),
+        "request" => match(/\A\h{8}-/),
+        "ms" => be_a(Float)
+      )
+    )
     expect(File.read(log)).not_to match(/Kept|Talbot/)
     expect(File.stat(log).mode & 0o777).to eq(0o640)
   end

@@ -17,7 +17,9 @@ RSpec.describe "The server, killed" do
 
   def soon
     ends = Time.now + 60 # a bound, never waited for: a busy machine starts a database slowly
-    sleep 0.1 until (done = yield) || Time.now > ends
+    until (done = yield) || Time.now > ends
+      sleep 0.1
+    end
     done
   end
 
@@ -39,7 +41,14 @@ RSpec.describe "The server, killed" do
 
   it "is one on a folder: another says which runs there, and ends" do
     said, status = server.again
-    expect([status.success?, said]).to match([false, a_string_matching(%r{it runs already from this folder, process \d+, at http://127\.0\.0\.1:\d+\. Stop that one first, or use it\.})])
+    expect([status.success?, said]).to match(
+      [
+        false,
+        a_string_matching(
+          %r{it runs already from this folder, process \d+, at http://127\.0\.0\.1:\d+\. Stop that one first, or use it\.}
+        )
+      ]
+    )
     expect(ask("/readyz")).to eq("200")
   end
 
@@ -64,8 +73,13 @@ RSpec.describe "The server, killed" do
     end
     all = Array.new(sent.size) { sent.pop }
     expect(all.size).to be > 30
-    expect(all.map { |name, key| server.request(:post, "/api/clients", { name: name }, key: key).code }.uniq).to eq(["201"])
-    stored = Sequel.connect(server.cluster.database("verglas")) { |base| base[:clients].where(Sequel.like(:name, "Killed %")).select_map(:name) }
+    expect(all.map { |name, key| server.request(:post, "/api/clients", { name: name }, key: key).code }.uniq).to eq(
+      ["201"]
+    )
+    stored =
+      Sequel.connect(server.cluster.database("verglas")) do |base|
+        base[:clients].where(Sequel.like(:name, "Killed %")).select_map(:name)
+      end
     expect(stored.sort).to eq(all.map(&:first).sort)
   end
 end

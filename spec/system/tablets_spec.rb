@@ -7,7 +7,9 @@ RSpec.describe "A shared tablet in the browser" do
   let!(:maren) { staff(loft) }
   let!(:tobias) { staff(loft, email: "tobias@netloft.example", name: "Tobias Wick") }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) { client(loft, maren, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+  let!(:person) do
+    client(loft, maren, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
+  end
 
   # Both sign in here in full; Maren stays.
   before do
@@ -82,7 +84,9 @@ RSpec.describe "A shared tablet in the browser" do
 
   # Five minutes of the page's clock, told as two and a half seconds.
   def with_a_fast_clock
-    script = "const later = setTimeout; window.setTimeout = (act, ms, ...rest) => later(act, ms === 300000 ? 2500 : ms, ...rest);"
+    script =
+      "const later = setTimeout; window.setTimeout = (act, ms, ...rest) => later(act, ms === 300000 ? 2500 : ms, " \
+        "...rest);"
     added = page.driver.browser.page.command("Page.addScriptToEvaluateOnNewDocument", source: script)
     yield
   ensure
@@ -96,9 +100,11 @@ RSpec.describe "A shared tablet in the browser" do
       expect(page).to have_css("h1", text: "Locked")
     end
     # The page is locked at once, and then says so to the server.
-    page.document.synchronize(8, errors: [RSpec::Expectations::ExpectationNotMetError]) do
-      expect(db[:account_active_session_keys].where(account_id: maren).select_map(:locked)).to include(true)
-    end
+    page
+      .document
+      .synchronize(8, errors: [RSpec::Expectations::ExpectationNotMetError]) do
+        expect(db[:account_active_session_keys].where(account_id: maren).select_map(:locked)).to include(true)
+      end
   end
 
   it "stays locked across a reload, and goes to a colleague with the draft as it stands" do
@@ -129,13 +135,19 @@ RSpec.describe "A shared tablet in the browser" do
     click_button "Lock"
     take_over("Tobias Wick", "1357")
     expect(page).to have_css("[data-adjuster=roller] output", text: "D")
-    expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved.#{maren}.')).length")).to eq(1)
+    expect(
+      page.evaluate_script(
+        "Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved.#{maren}.')).length"
+      )
+    ).to eq(1)
     click_button "Lock"
     take_over("Maren Oldcastle", "2468")
     expect(page).to have_css("[data-adjuster=roller] output", text: "C")
     page.execute_script("window.fetch = window.keptFetch")
     expect(page).to have_css("[data-saving=kept]")
-    expect(page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved.')).length")).to eq(0)
+    expect(
+      page.evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('verglas.unsaved.')).length")
+    ).to eq(0)
   end
 
   it "is handed to a client with nothing but the list, and comes back by PIN" do

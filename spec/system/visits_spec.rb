@@ -8,8 +8,24 @@ RSpec.describe "A visit in the browser" do
   let!(:account) { staff(loft) }
   let!(:here) do
     machine(loft, "slide_back", name: "Leg extension 1").tap do |row|
-      loft.machines.update(row[:id], version: 1, by: account, loading: { kind: "stack", unit: "kg", masses: [5, 10, 15, 20, 25, 30] },
-                                     description: { constants: row[:constants], adjusters: row[:adjusters], exercises: {}, taped: {} })
+      loft.machines.update(
+        row[:id],
+        version: 1,
+        by: account,
+        loading: {
+          kind: "stack",
+          unit: "kg",
+          masses: [5, 10, 15, 20, 25, 30]
+        },
+        description: {
+          constants: row[:constants],
+          adjusters: row[:adjusters],
+          exercises: {
+          },
+          taped: {
+          }
+        }
+      )
     end
   end
   let!(:person) { client(loft, account, name: "Ingrid Vass", sex: "woman", stature: 1700, seat_to_kneecap: 604) }
@@ -18,8 +34,15 @@ RSpec.describe "A visit in the browser" do
     sign_in
     id = asked("/api/fittings", client_id: person[:id], machine_id: here[:id])["id"]
     row = first_fitting
-    work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 20, "repetitions" => 10, "sets" => 2, "last" => "easy")
-    asked("/api/fittings/#{id}/acceptance", marks: row[:marks].to_h, version: 1, work: work, reason: "As far as it goes.")
+    work =
+      Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 20, "repetitions" => 10, "sets" => 2, "last" => "easy")
+    asked(
+      "/api/fittings/#{id}/acceptance",
+      marks: row[:marks].to_h,
+      version: 1,
+      work: work,
+      reason: "As far as it goes."
+    )
   end
 
   it "takes four touches from the floor to a set that is written down" do

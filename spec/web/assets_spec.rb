@@ -11,8 +11,12 @@ RSpec.describe Verglas::Web::Assets do
 
   before do
     FileUtils.mkdir_p(File.join(root, "assets"))
-    { "main-1.js" => script, "main-1.js.gz" => Zlib.gzip(script), "main-1.js.br" => "as brotli has it", "plain.woff2" => "font" }
-      .each { |name, bytes| File.binwrite(File.join(root, "assets", name), bytes) }
+    {
+      "main-1.js" => script,
+      "main-1.js.gz" => Zlib.gzip(script),
+      "main-1.js.br" => "as brotli has it",
+      "plain.woff2" => "font"
+    }.each { |name, bytes| File.binwrite(File.join(root, "assets", name), bytes) }
     File.write(File.join(root, "robots.txt"), "User-agent: *")
   end
 
@@ -21,20 +25,34 @@ RSpec.describe Verglas::Web::Assets do
   def ask(path, **env) = Rack::MockRequest.new(app).get(path, env)
 
   it "sends the smallest copy that a browser takes, and the file itself to others" do
-    told = { "br, gzip" => "br", "gzip, deflate" => "gzip", "br;q=0, gzip" => "gzip", "*" => "br", "identity" => nil, "" => nil }.map do |accepted, encoding|
-      answer = ask("/assets/main-1.js", "HTTP_ACCEPT_ENCODING" => accepted)
-      [answer["content-encoding"], encoding, answer.body.bytesize == answer["content-length"].to_i, answer["vary"]]
-    end
+    told =
+      {
+        "br, gzip" => "br",
+        "gzip, deflate" => "gzip",
+        "br;q=0, gzip" => "gzip",
+        "*" => "br",
+        "identity" => nil,
+        "" => nil
+      }.map do |accepted, encoding|
+        answer = ask("/assets/main-1.js", "HTTP_ACCEPT_ENCODING" => accepted)
+        [answer["content-encoding"], encoding, answer.body.bytesize == answer["content-length"].to_i, answer["vary"]]
+      end
     expect(told.map { |got, wanted, *| got == wanted }).to all(be(true))
     expect(told.map { |answer| answer.drop(2) }.uniq).to eq([[true, "accept-encoding"]])
     expect(Zlib.gunzip(ask("/assets/main-1.js", "HTTP_ACCEPT_ENCODING" => "gzip").body)).to eq(script)
   end
 
   it "names type and keeping, answers a head without a body, and leaves everything else alone" do
-    expect(ask("/assets/main-1.js").headers.values_at("content-type", "cache-control")).to eq(["text/javascript", "public, max-age=31536000, immutable"])
-    expect(ask("/robots.txt").headers.values_at("content-type", "cache-control")).to eq(["text/plain", "public, max-age=3600"])
+    expect(ask("/assets/main-1.js").headers.values_at("content-type", "cache-control")).to eq(
+      ["text/javascript", "public, max-age=31536000, immutable"]
+    )
+    expect(ask("/robots.txt").headers.values_at("content-type", "cache-control")).to eq(
+      ["text/plain", "public, max-age=3600"]
+    )
     expect(Rack::MockRequest.new(app).head("/assets/plain.woff2").body).to eq("")
-    expect(["/assets/../robots.txt", "/assets/main-1.js.gz", "/assets/none.js", "/"].map { |path| ask(path).body }).to all(eq("the page"))
+    expect(%w[/assets/../robots.txt /assets/main-1.js.gz /assets/none.js /].map { |path| ask(path).body }).to all(
+      eq("the page")
+    )
   end
 
   it "does not let those who ask and read nothing keep the server from others" do

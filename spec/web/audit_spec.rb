@@ -21,15 +21,37 @@ RSpec.describe "The audit trail" do
     2.times { call(:patch, "/api/clients/#{person[:id]}", { version: 1, body_mass_kg: 61 }, key: key) }
     call(:patch, "/api/clients/#{person[:id]}", { version: 1, body_mass_kg: 62 })
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
-    call(:post, "/api/fittings/#{id}/acceptance", { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, reason: "So." })
-    said = trail["entries"].map { |entry| [entry["by"], entry["says"], entry.dig("client", "name"), entry.dig("machine", "name")] }
-    expect(said).to eq([["Maren Oldcastle", "accepted a fitting", "Perpetua Lowe", "Leg extension 1"], ["Maren Oldcastle", "opened the bench", "Perpetua Lowe", "Leg extension 1"],
-                        ["Maren Oldcastle", "corrected a client", "Perpetua Lowe", nil], ["Maren Oldcastle", "signed in", nil, nil]])
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, reason: "So." }
+    )
+    said =
+      trail["entries"].map do |entry|
+        [entry["by"], entry["says"], entry.dig("client", "name"), entry.dig("machine", "name")]
+      end
+    expect(said).to eq(
+      [
+        ["Maren Oldcastle", "accepted a fitting", "Perpetua Lowe", "Leg extension 1"],
+        ["Maren Oldcastle", "opened the bench", "Perpetua Lowe", "Leg extension 1"],
+        ["Maren Oldcastle", "corrected a client", "Perpetua Lowe", nil],
+        ["Maren Oldcastle", "signed in", nil, nil]
+      ]
+    )
     expect(trail(of: here[:id])["entries"].size).to eq(2)
     expect(trail(of: person[:id])["entries"].size).to eq(3)
     # Whoever reads it is told of too, with about whom.
-    expect(trail["entries"].first(3).map { |entry| [entry["says"], entry.dig("client", "name"), entry.dig("machine", "name")] })
-      .to eq([["read the trail", "Perpetua Lowe", nil], ["read the trail", nil, "Leg extension 1"], ["read the trail", nil, nil]])
+    expect(
+      trail["entries"]
+        .first(3)
+        .map { |entry| [entry["says"], entry.dig("client", "name"), entry.dig("machine", "name")] }
+    ).to eq(
+      [
+        ["read the trail", "Perpetua Lowe", nil],
+        ["read the trail", nil, "Leg extension 1"],
+        ["read the trail", nil, nil]
+      ]
+    )
   end
 
   it "tells who came in and by which door, who went, and how often somebody tried in vain" do
@@ -42,13 +64,24 @@ RSpec.describe "The audit trail" do
     3.times { call(:post, "/auth/login", { email: "maren@netloft.example", password: "guess" }) }
     call(:post, "/auth/login", { email: "nobody@netloft.example", password: "guess" })
     sign_in
-    expect(trail["entries"].map { |entry| entry["says"] }.first(7))
-      .to eq(["signed in", "tried a wrong password, 3 times", "signed out", "opened the tablet with the PIN", "tried a wrong PIN, 2 times", "locked the tablet", "set a PIN"])
+    expect(trail["entries"].map { |entry| entry["says"] }.first(7)).to eq(
+      [
+        "signed in",
+        "tried a wrong password, 3 times",
+        "signed out",
+        "opened the tablet with the PIN",
+        "tried a wrong PIN, 2 times",
+        "locked the tablet",
+        "set a PIN"
+      ]
+    )
   end
 
   it "tells of each person whom a file brought" do
     take_in("clients", "name\nImre Talbot\nIda Quist\n")
-    expect(rows.where(action: "made_by_import").select_map(:subject)).to match_array(db[:clients].where(name: ["Imre Talbot", "Ida Quist"]).select_map(:id))
+    expect(rows.where(action: "made_by_import").select_map(:subject)).to match_array(
+      db[:clients].where(name: ["Imre Talbot", "Ida Quist"]).select_map(:id)
+    )
   end
 
   it "tells every opening of cautions and every paper that leaves" do
@@ -57,15 +90,24 @@ RSpec.describe "The audit trail" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil, note: "" })
     get "/api/clients/#{person[:id]}/card.txt"
     get "/api/machines/#{here[:id]}/sheet.pdf"
-    expect(trail["entries"].map do |entry|
-      entry["says"]
-    end).to eq(["printed a wall sheet", "had the cautions on paper", "copied a card as text", "wrote a caution", "printed a card", "opened the cautions with their notes",
-                "signed in"])
+    expect(trail["entries"].map { |entry| entry["says"] }).to eq(
+      [
+        "printed a wall sheet",
+        "had the cautions on paper",
+        "copied a card as text",
+        "wrote a caution",
+        "printed a card",
+        "opened the cautions with their notes",
+        "signed in"
+      ]
+    )
   end
 
   it "has words for everything that can be done" do
-    operations = YAML.load_file("#{Verglas::ROOT}/web/openapi.yaml", aliases: true)["paths"].values.flat_map(&:values).grep(Hash)
-    writes = operations.select { |operation| operation["parameters"].to_a.any? { |one| one["$ref"].to_s.end_with?("/Key") } }
+    operations =
+      YAML.load_file("#{Verglas::ROOT}/web/openapi.yaml", aliases: true)["paths"].values.flat_map(&:values).grep(Hash)
+    writes =
+      operations.select { |operation| operation["parameters"].to_a.any? { |one| one["$ref"].to_s.end_with?("/Key") } }
     names = writes.map { |operation| operation["operationId"].gsub(/[A-Z]/) { |letter| "_#{letter.downcase}" } }
     expect(names.size).to be > 30
     expect(names.reject { |name| Verglas::Formats::Words.known?("audit.#{name}") }).to be_empty
@@ -73,10 +115,22 @@ RSpec.describe "The audit trail" do
 
   it "cannot be changed, shortened or dated otherwise by the application's own role" do
     call(:get, "/api/clients/#{person[:id]}/cautions")
-    ["UPDATE kept.audit SET action = 'nothing'", "DELETE FROM kept.audit", "TRUNCATE kept.audit", "DROP TABLE kept.audit", "ALTER TABLE kept.audit DISABLE TRIGGER ALL",
-     "DROP TRIGGER audit_stays ON kept.audit", "DROP SCHEMA kept CASCADE", "ALTER TABLE kept.audit OWNER TO verglas",
-     "INSERT INTO kept.audit (gym_id, account_id, action, at) VALUES ('#{loft.id}', 1, 'nothing', '2020-01-01')"].each do |statement|
-      expect { db.transaction(savepoint: true) { db.run(statement) } }.to raise_error(Sequel::DatabaseError, /permission denied|must be owner/), statement
+    [
+      "UPDATE kept.audit SET action = 'nothing'",
+      "DELETE FROM kept.audit",
+      "TRUNCATE kept.audit",
+      "DROP TABLE kept.audit",
+      "ALTER TABLE kept.audit DISABLE TRIGGER ALL",
+      "DROP TRIGGER audit_stays ON kept.audit",
+      "DROP SCHEMA kept CASCADE",
+      "ALTER TABLE kept.audit OWNER TO verglas",
+      "INSERT INTO kept.audit (gym_id, account_id, action, at) VALUES ('#{loft.id}', 1, 'nothing', '2020-01-01')"
+    ].each do |statement|
+      expect { db.transaction(savepoint: true) { db.run(statement) } }.to raise_error(
+        Sequel::DatabaseError,
+        /permission denied|must be owner/
+      ),
+      statement
     end
     expect(rows.order(:id).select_map(:action)).to eq(%w[signed_in cautions])
   end

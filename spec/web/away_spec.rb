@@ -23,7 +23,9 @@ RSpec.describe "With the database away" do
     expect(told.string.lines.size).to eq(3)
     expect(told.string).not_to match(/could not|closed the connection|Perpetua/)
     expect(%w[/health /metrics].map { |path| get(path).status }).to eq([404, 404])
-    expect([get("/healthz").status, get("/readyz").status, JSON.parse(last_response.body)]).to eq([200, 503, { "ok" => false, "database" => false, "migrations" => false, "room" => false }])
+    expect([get("/healthz").status, get("/readyz").status, JSON.parse(last_response.body)]).to eq(
+      [200, 503, { "ok" => false, "database" => false, "migrations" => false, "room" => false }]
+    )
     TestDatabase::CLUSTER.start_again
     expect([call(:get, "/api/clients/#{person[:id]}").dig("client", "name"), status]).to eq(["Perpetua Lowe", 200])
     expect([get("/readyz").status, get("/").status]).to eq([200, 200])
@@ -44,7 +46,9 @@ RSpec.describe "With the database away" do
   end
 
   it "is ready only when its migrations are those of this code" do
-    expect(JSON.parse(get("/readyz").body)).to eq({ "ok" => true, "database" => true, "migrations" => true, "room" => true })
+    expect(JSON.parse(get("/readyz").body)).to eq(
+      { "ok" => true, "database" => true, "migrations" => true, "room" => true }
+    )
     current = db[:schema_info].get(:version)
     db[:schema_info].update(version: current - 1)
     expect([get("/readyz").status, JSON.parse(last_response.body)["migrations"]]).to eq([503, false])
@@ -54,9 +58,14 @@ RSpec.describe "With the database away" do
 
   # As PostgreSQL says it of a disk on which nothing more goes.
   def without_room
-    db.run("CREATE FUNCTION no_room() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RAISE EXCEPTION 'could not extend file' USING ERRCODE = '53100'; END $$")
+    db.run(
+      "CREATE FUNCTION no_room() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RAISE EXCEPTION 'could not extend " \
+        "file' USING ERRCODE = '53100'; END $$"
+    )
     tables = %i[clients counters]
-    tables.each { |table| db.run("CREATE TRIGGER no_room BEFORE INSERT ON #{table} FOR EACH ROW EXECUTE FUNCTION no_room()") }
+    tables.each do |table|
+      db.run("CREATE TRIGGER no_room BEFORE INSERT ON #{table} FOR EACH ROW EXECUTE FUNCTION no_room()")
+    end
     yield
   ensure
     tables.each { |table| db.run("DROP TRIGGER no_room ON #{table}") }
@@ -69,7 +78,9 @@ RSpec.describe "With the database away" do
     add = -> { call(:post, "/api/clients", { name: "Ada" }) }
     without_room do
       expect([add.call["code"], status, last_response.headers["retry-after"]]).to eq(["no_room", 503, "60"])
-      expect([get("/readyz").status, JSON.parse(last_response.body)["room"], get("/healthz").status]).to eq([503, false, 200])
+      expect([get("/readyz").status, JSON.parse(last_response.body)["room"], get("/healthz").status]).to eq(
+        [503, false, 200]
+      )
       expect(call(:get, "/api/clients/#{person[:id]}").dig("client", "name")).to eq("Perpetua Lowe")
     end
     expect([add.call["name"] || status, get("/readyz").status]).to match([anything, 200])
@@ -80,8 +91,16 @@ RSpec.describe "With the database away" do
     sign_in
     call(:get, "/api/clients/#{person[:id]}")
     line = JSON.parse(Http::LOG.string.lines.last)
-    expect(line).to include("method" => "GET", "path" => "/api/clients/#{person[:id]}", "status" => 200, "account" => maren, "request" => last_response.headers["x-request-id"])
-    expect([Time.iso8601(line["time"]), line["ms"], line.keys]).to match([be_within(5).of(Time.now), be_a(Float), %w[time request method path status ms account]])
+    expect(line).to include(
+      "method" => "GET",
+      "path" => "/api/clients/#{person[:id]}",
+      "status" => 200,
+      "account" => maren,
+      "request" => last_response.headers["x-request-id"]
+    )
+    expect([Time.iso8601(line["time"]), line["ms"], line.keys]).to match(
+      [be_within(5).of(Time.now), be_a(Float), %w[time request method path status ms account]]
+    )
   end
 
   it "keeps its log for its owner and group, a line of JSON each, and begins it anew when it is full" do
@@ -94,7 +113,9 @@ RSpec.describe "With the database away" do
       files = Dir["#{path}*"]
       expect(files.size).to be > 1
       expect(files.map { |file| File.stat(file).mode & 0o777 }.uniq).to eq([0o640])
-      expect(files.flat_map { |file| File.readlines(file).map { |line| JSON.parse(line)["path"] } }.uniq).to eq(["/healthz"])
+      expect(files.flat_map { |file| File.readlines(file).map { |line| JSON.parse(line)["path"] } }.uniq).to eq(
+        ["/healthz"]
+      )
     ensure
       File.umask(before)
     end

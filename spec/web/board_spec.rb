@@ -7,14 +7,20 @@ RSpec.describe "The board" do
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1", code: "E1") }
   let!(:station) { loft.machines.find(machine(loft, "shared_seat", name: "Leg station 1")[:id]) }
-  let(:person) { client(loft, account, name: "Perpetua Lowe", detail: "ferry crew", stature: 1648, seat_to_kneecap: 576) }
+  let(:person) do
+    client(loft, account, name: "Perpetua Lowe", detail: "ferry crew", stature: 1648, seat_to_kneecap: 576)
+  end
   let(:other) { client(loft, account, name: "Imre Talbot-Vane", stature: 1700) }
 
   before { sign_in }
 
   def fitted(who)
     id = call(:post, "/api/fittings", { client_id: who[:id], machine_id: here[:id] })["id"]
-    call(:post, "/api/fittings/#{id}/acceptance", { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, reason: "So." })
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, reason: "So." }
+    )
     id
   end
 
@@ -24,11 +30,17 @@ RSpec.describe "The board" do
   it "shows who was here lately by every machine and exercise: fitted, due again with why, or a gap" do
     id = fitted(person)
     client(loft, account, name: "Never Here")
-    expect(board["machines"].map { |machine| machine["name"] }).to eq(["Leg extension 1", "Leg station 1: extension", "Leg station 1: curl"])
+    expect(board["machines"].map { |machine| machine["name"] }).to eq(
+      ["Leg extension 1", "Leg station 1: extension", "Leg station 1: curl"]
+    )
     expect(board["people"].map { |one| one["name"] }).to eq(["Perpetua Lowe"])
     expect(cells(person)).to eq(%w[fitted gap gap])
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "back", version: nil })
-    expect(board["people"].first["cells"].first).to eq("state" => "due", "fitting_id" => id, "why" => ["A caution was written, changed or taken out since."])
+    expect(board["people"].first["cells"].first).to eq(
+      "state" => "due",
+      "fitting_id" => id,
+      "why" => ["A caution was written, changed or taken out since."]
+    )
   end
 
   it "counts a visit as being here, and forgets who was not within the weeks" do
@@ -46,7 +58,9 @@ RSpec.describe "The board" do
   it "shows the machines of one place, none that is retired, and nobody of another gym" do
     fitted(person)
     loft.machines.update(station[:id], version: 1, by: account, place: "upstairs")
-    expect(board(place: "upstairs")["machines"].map { |machine| machine["name"] }).to eq(["Leg station 1: extension", "Leg station 1: curl"])
+    expect(board(place: "upstairs")["machines"].map { |machine| machine["name"] }).to eq(
+      ["Leg station 1: extension", "Leg station 1: curl"]
+    )
     loft.machines.update(station[:id], version: 2, by: account, state: "retired")
     expect(board["machines"].size).to eq(1)
     theirs = gym("Elsewhere")

@@ -23,7 +23,11 @@ RSpec.describe "A seated calf raise over HTTP" do
   it "is entered, taped length by length, and then advises" do
     made = entered
     path = "/api/machines/#{made["machine"]["id"]}/lengths"
-    [{ name: "pad_above_block", value: 455 }, { adjuster: "pad", travel: (0..8).map { |mark| mark * 20 } }, { name: "catch_rise", value: 60 }].each_with_index do |length, index|
+    [
+      { name: "pad_above_block", value: 455 },
+      { adjuster: "pad", travel: (0..8).map { |mark| mark * 20 } },
+      { name: "catch_rise", value: 60 }
+    ].each_with_index do |length, index|
       made = call(:put, path, { version: made["version"], exercise: "", confirmed: false, **length })
       expect(made["machine"]["taped"]).to eq(%w[untaped partly taped][index])
     end
@@ -41,7 +45,9 @@ RSpec.describe "A seated calf raise over HTTP" do
 
   it "tells the steps, what to keep to, and that the heels' drop was never measured" do
     shown = page(open_bench)
-    expect(shown["steps"].map { |step| step["id"] }).to eq(%w[@before @support pad @again @secure @light @watch @working])
+    expect(shown["steps"].map { |step| step["id"] }).to eq(
+      %w[@before @support pad @again @secure @light @watch @working]
+    )
     expect(shown["steps"][1]["do"]).to include("forefeet on the block")
     expect(shown["steps"][2]["do"]).to include("no further than 10°")
     expect(shown["steps"].last["first"].first).to eq("Heels down to 10° at most, and no bounce there.")
@@ -69,7 +75,9 @@ RSpec.describe "A seated calf raise over HTTP" do
 
   it "keeps the heels level under an ankle caution, whatever was measured, and bars nobody for knee or back" do
     call(:put, "/api/clients/#{person[:id]}/limits/heel_drop", { reading: 14, version: 1 })
-    %w[ankle back knee].each { |name| call(:put, "/api/clients/#{person[:id]}/cautions", { caution: name, version: nil }) }
+    %w[ankle back knee].each do |name|
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: name, version: nil })
+    end
     shown = page(open_bench)
     expect([shown["bars"], shown["evaluation"]["quantities"]["heel_drop_deg"]]).to eq([[], 0])
   end
@@ -77,8 +85,22 @@ RSpec.describe "A seated calf raise over HTTP" do
   it "bars those whom every machine bars, and a knee that may not bend so far" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "heart", version: nil })
     expect(page(open_bench)["bars"]).not_to be_empty
-    call(:put, "/api/clients/#{person[:id]}/cautions",
-         { caution: "knee_replacement", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", degrees: { knee_flexion: { from: nil, to: 70 } } })
+    call(
+      :put,
+      "/api/clients/#{person[:id]}/cautions",
+      {
+        caution: "knee_replacement",
+        version: nil,
+        cleared_by: "Dr Fenwick",
+        cleared_on: "2026-02-11",
+        degrees: {
+          knee_flexion: {
+            from: nil,
+            to: 70
+          }
+        }
+      }
+    )
     expect(page(open_bench)["bars"].join).to include("The knee is held near 90°")
   end
 
@@ -86,7 +108,10 @@ RSpec.describe "A seated calf raise over HTTP" do
     id = open_bench
     advised = page(id)["advice"]["marks"]
     too_high = { "pad" => (advised["pad"].to_i + 2).to_s }
-    causes = call(:post, "/api/fittings/#{id}/signs", { marks: too_high, signs: ["pad_leaves_thighs"] })["signs"].first["causes"]
+    causes =
+      call(:post, "/api/fittings/#{id}/signs", { marks: too_high, signs: ["pad_leaves_thighs"] })["signs"].first[
+        "causes"
+      ]
     expect(causes.first).to include("name" => "pad_high", "standing" => "shown")
     expect(causes.first["says"]).to match(/\APad to \d:/)
     call(:post, "/api/fittings/#{id}/acceptance", { marks: advised, version: 1, signs: ["numb_under_pad"] })
@@ -99,7 +124,9 @@ RSpec.describe "A seated calf raise over HTTP" do
     call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, load: "34 kg", signs: [] })
     record = page(id)
     expect([record["state"], record["evaluation"]["format"], record["marks"]]).to eq(["accepted", 2, marks])
-    expect(finding(record["evaluation"], "pad_slack")["says"]).to eq("The pad rests on the thighs down to the heels' lowest point.")
+    expect(finding(record["evaluation"], "pad_slack")["says"]).to eq(
+      "The pad rests on the thighs down to the heels' lowest point."
+    )
     expect(record["computed_from"]["wishes"]).to include("heel_drop_deg" => 10.0, "sole_mm" => 25.0)
     expect(call(:get, "/api/fittings/#{id}/set-up")["lines"].map { |line| line["mark"] }).to eq(marks.values)
     expect(call(:get, "/api/clients/#{person[:id]}")["learned"]).to eq([])

@@ -9,9 +9,16 @@ RSpec.describe "Clients over HTTP" do
   before { sign_in }
 
   it "adds a client, finds them by two letters, and opens their page" do
-    added = call(:post, "/api/clients", { name: "  Zéphyrine   Maddox ", detail: "choir", sex: "woman", birth_date: "1990-02-28", body_mass_kg: 61.5 })
+    added =
+      call(
+        :post,
+        "/api/clients",
+        { name: "  Zéphyrine   Maddox ", detail: "choir", sex: "woman", birth_date: "1990-02-28", body_mass_kg: 61.5 }
+      )
     expect([status, added["name"]]).to eq([201, "Zéphyrine Maddox"])
-    expect(call(:post, "/api/clients/search", { text: "ma" })["clients"].map { |client| client["id"] }).to eq([added["id"]])
+    expect(call(:post, "/api/clients/search", { text: "ma" })["clients"].map { |client| client["id"] }).to eq(
+      [added["id"]]
+    )
     page = call(:get, "/api/clients/#{added["id"]}")
     expect(page["client"]).to include("birth_date" => "1990-02-28", "body_mass_kg" => 61.5)
     expect(page["observations"].size).to eq(11)
@@ -53,7 +60,9 @@ RSpec.describe "Clients over HTTP" do
     55.times { |number| loft.clients.insert(name: "Client #{format("%02d", number)}") }
     first = call(:post, "/api/clients/search", { text: "" })
     second = call(:post, "/api/clients/search", { text: "", after: first["next"] })
-    expect((first["clients"] + second["clients"]).map { |client| client["name"] }).to eq(Array.new(55) { |number| "Client #{format("%02d", number)}" })
+    expect((first["clients"] + second["clients"]).map { |client| client["name"] }).to eq(
+      Array.new(55) { |number| "Client #{format("%02d", number)}" }
+    )
     expect(second["next"]).to be_nil
   end
 
@@ -64,7 +73,12 @@ RSpec.describe "Clients over HTTP" do
     it "keeps a reading in mm whatever it was read in, and recomputes the body" do
       page = call(:put, "#{path}/seat_to_kneecap", { value: 24.5, unit: "in", version: 1 })
       reading = page["observations"].find { |observation| observation["name"] == "seat_to_kneecap" }["reading"]
-      expect(reading).to include("value_mm" => 622.3, "unit" => "in", "state" => "used", "taken_by" => "Maren Oldcastle")
+      expect(reading).to include(
+        "value_mm" => 622.3,
+        "unit" => "in",
+        "state" => "used",
+        "taken_by" => "Maren Oldcastle"
+      )
       expect(page["body"].find { |dimension| dimension["name"] == "thigh" }["source"]).to eq("taped")
     end
 
@@ -75,7 +89,9 @@ RSpec.describe "Clients over HTTP" do
       expect(slip["message"]).to include("10 cm less than this height makes likely")
       expect(db[:readings].count).to eq(1)
       page = call(:put, "#{path}/floor_to_knee_top", { value: 46, unit: "cm", confirmed: true, version: 1 })
-      expect(page["observations"].find { |observation| observation["name"] == "floor_to_knee_top" }["reading"]["state"]).to eq("confirmed")
+      expect(
+        page["observations"].find { |observation| observation["name"] == "floor_to_knee_top" }["reading"]["state"]
+      ).to eq("confirmed")
     end
 
     it "refuses a height that cannot be one, confirmed or not" do
@@ -89,7 +105,9 @@ RSpec.describe "Clients over HTTP" do
       long_legged = client(loft, account, name: "Caspian Thwaite", sex: "man", floor_to_knee_top: 640)
       call(:patch, "/api/clients/#{long_legged[:id]}", { version: 1, sex: "woman" })
       page = call(:get, "/api/clients/#{long_legged[:id]}")
-      expect(page["observations"].find { |observation| observation["name"] == "floor_to_knee_top" }["reading"]["state"]).to eq("left_out")
+      expect(
+        page["observations"].find { |observation| observation["name"] == "floor_to_knee_top" }["reading"]["state"]
+      ).to eq("left_out")
       expect(page["body"].map { |dimension| dimension["source"] }).to all(eq("estimated"))
     end
 

@@ -18,7 +18,9 @@ RSpec.describe "A dump of the database" do
   # Everything in every table, as text.
   def dump
     tables = db.tables - about_machines
-    tables.to_h { |table| [table, db.fetch("SELECT to_jsonb(t)::text AS line FROM #{db.literal(table)} t").map(:line).join("\n")] }
+    tables.to_h do |table|
+      [table, db.fetch("SELECT to_jsonb(t)::text AS line FROM #{db.literal(table)} t").map(:line).join("\n")]
+    end
   end
 
   # Signs, work, cautions with all that is said of them, reasons: through the same doors as anybody's.
@@ -28,8 +30,26 @@ RSpec.describe "A dump of the database" do
     loft = Verglas::Store::Gym.new(db, db[:gyms].get(:id))
     person = loft.clients.dataset.where(name: "Imre Talbot-Vane").get(:id)
     call(:patch, "/api/clients/#{person}", { version: 1, detail: "the one with the zxdetail" })
-    call(:put, "/api/clients/#{person}/cautions", { caution: "back", version: nil, side: "", since: "2021-08-17", cleared_by: "Dr Zxclinician", cleared_on: "2022-09-18", load_to_kg: 41.5,
-                                                    degrees: { hip_flexion: { from: nil, to: 101.5 } }, note: "Zxnote" })
+    call(
+      :put,
+      "/api/clients/#{person}/cautions",
+      {
+        caution: "back",
+        version: nil,
+        side: "",
+        since: "2021-08-17",
+        cleared_by: "Dr Zxclinician",
+        cleared_on: "2022-09-18",
+        load_to_kg: 41.5,
+        degrees: {
+          hip_flexion: {
+            from: nil,
+            to: 101.5
+          }
+        },
+        note: "Zxnote"
+      }
+    )
     call(:put, "/api/clients/#{person}/cautions", { caution: "pregnancy", version: nil })
     call(:post, "/api/clients/#{person}/cautions/removal", { caution: "pregnancy", version: 1, reason: "Zxremoval" })
     call(:put, "/api/clients/#{person}/rules/tempo", { school: "slow", reason: "Zxreason", version: 1 })
@@ -38,20 +58,62 @@ RSpec.describe "A dump of the database" do
 
   def fit(loft, person)
     machine = loft.machines.all.find { |row| row[:name] == "Leg extension 1" }
-    page = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person, machine_id: machine[:id] })["id"]}")
-    work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 37.5, "felt" => "elsewhere", "felt_side" => "left", "last" => "not_reached")
-    sheet = { marks: page["marks"], version: page["version"], signs: %w[knee_ache], work: work, cue: "Zxcue", note: "Zxfitting", reason: "Zxoff",
-              flow: { at: nil, done: {}, skipped: { "roller" => "Zxskipped" } } }
+    page =
+      call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person, machine_id: machine[:id] })["id"]}")
+    work =
+      Verglas::Application::Sheet::NO_WORK.merge(
+        "load_kg" => 37.5,
+        "felt" => "elsewhere",
+        "felt_side" => "left",
+        "last" => "not_reached"
+      )
+    sheet = {
+      marks: page["marks"],
+      version: page["version"],
+      signs: %w[knee_ache],
+      work: work,
+      cue: "Zxcue",
+      note: "Zxfitting",
+      reason: "Zxoff",
+      flow: {
+        at: nil,
+        done: {
+        },
+        skipped: {
+          "roller" => "Zxskipped"
+        }
+      }
+    }
     call(:post, "/api/fittings/#{page["id"]}/stop", { stop_sign: "faintness", sheet: sheet.merge(signs: []) })
   end
 
   def health_words(demo)
     cautions = Verglas::Guidance::Cautions::RULES.keys.map(&:to_s)
     limits = demo["clients"].flat_map { |person| person.fetch("limits", {}).keys } + %w[hip_bend straight_knee]
-    notes = demo["clients"].flat_map { |person| person.fetch("cautions", {}).values.flat_map { |fields| fields.slice("note", "cleared_by", "side").values } }
+    notes =
+      demo["clients"].flat_map do |person|
+        person.fetch("cautions", {}).values.flat_map { |fields| fields.slice("note", "cleared_by", "side").values }
+      end
     details = demo["clients"].filter_map { |person| person["detail"] }
     signs = (Verglas::Guidance::Signs::STOPS.map(&:to_s) + %w[knee_ache elsewhere not_reached worked felt])
-    own = %w[zxdetail zxclinician zxnote zxremoval zxreason zxcue zxfitting zxoff zxskipped 2021-08-17 2022-09-18 101.5 41.5 37.5 hip_flexion knee_flexion]
+    own = %w[
+      zxdetail
+      zxclinician
+      zxnote
+      zxremoval
+      zxreason
+      zxcue
+      zxfitting
+      zxoff
+      zxskipped
+      2021-08-17
+      2022-09-18
+      101.5
+      41.5
+      37.5
+      hip_flexion
+      knee_flexion
+    ]
     (cautions + limits + notes + details + signs + own).compact.reject(&:empty?).uniq
   end
 
@@ -65,7 +127,10 @@ RSpec.describe "A dump of the database" do
     expect(status).to eq(200)
     words = health_words(demo)
     expect(words.size).to be > 40
-    found = dump.flat_map { |table, text| words.select { |word| text.downcase.match?(pattern(word)) }.map { |word| "#{table}: #{word}" } }
+    found =
+      dump.flat_map do |table, text|
+        words.select { |word| text.downcase.match?(pattern(word)) }.map { |word| "#{table}: #{word}" }
+      end
     expect(found).to eq([])
   end
 
@@ -88,7 +153,12 @@ RSpec.describe "A dump of the database" do
     end
 
     # The lines of the page, of the specs' own database.
-    def lines = File.read(File.join(Verglas::ROOT, "docs/security.md"))[/^## Copies.*?^((?:    [^\n]*\n)+)/m, 1].sub(/verglas$/, TestDatabase::NAME)
+    def lines
+      File.read(File.join(Verglas::ROOT, "docs/security.md"))[/^## Copies.*?^((?:    [^\n]*\n)+)/m, 1].sub(
+        /verglas$/,
+        TestDatabase::NAME
+      )
+    end
 
     def shell(text)
       said, status = Open3.capture2e("bash", "-euc", text)
@@ -104,20 +174,32 @@ RSpec.describe "A dump of the database" do
       url = URI(TestDatabase::CLUSTER.database("verglas_again"))
       Sequel.connect(url.to_s, test: true) do |again|
         tables = db.tables - [:schema_info]
-        expect(tables.to_h { |table| [table, again[table].count] }).to eq(tables.to_h { |table| [table, db[table].count] })
+        expect(tables.to_h { |table| [table, again[table].count] }).to eq(
+          tables.to_h { |table| [table, db[table].count] }
+        )
         trail = again[Sequel[:kept][:audit]]
         last = trail.max(:id)
         trail.returning(nil).insert(gym_id: loft.id, account_id: 1, action: "signed_in")
         expect(trail.max(:id)).to be > last
         expect { trail.delete }.to raise_error(Sequel::DatabaseError, /permission denied/)
-        expect(again.fetch("SELECT pg_get_userbyid(relowner) AS owner FROM pg_class WHERE oid = 'kept.audit'::regclass").get(:owner)).to eq("verglas_admin")
-        expect(again.fetch("SELECT count(*) AS triggers FROM pg_trigger WHERE tgname = 'audit_stays'").get(:triggers)).to eq(1)
+        expect(
+          again.fetch("SELECT pg_get_userbyid(relowner) AS owner FROM pg_class WHERE oid = 'kept.audit'::regclass").get(
+            :owner
+          )
+        ).to eq("verglas_admin")
+        expect(
+          again.fetch("SELECT count(*) AS triggers FROM pg_trigger WHERE tgname = 'audit_stays'").get(:triggers)
+        ).to eq(1)
       end
     end
 
     it "can be taken by the application's role" do
       url = URI(TestDatabase::CLUSTER.database(TestDatabase::NAME))
-      said = shell("PGPASSWORD=#{url.password} pg_dump -h 127.0.0.1 -p #{url.port} -U verglas --format=custom --file=own.copy #{TestDatabase::NAME} && pg_restore --list own.copy")
+      said =
+        shell(
+          "PGPASSWORD=#{url.password} pg_dump -h 127.0.0.1 -p #{url.port} -U verglas --format=custom " \
+            "--file=own.copy #{TestDatabase::NAME} && pg_restore --list own.copy"
+        )
       expect(said).to include("TABLE DATA kept audit", "SEQUENCE SET kept audit_id_seq")
     end
   end

@@ -7,9 +7,25 @@ RSpec.describe "What belongs to a person" do
   let(:loft) { gym }
   let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) { client(loft, account, name: "Perpetua Lowe", detail: "ferry crew", sex: "woman", stature: 1648, seat_to_kneecap: 576) }
+  let!(:person) do
+    client(
+      loft,
+      account,
+      name: "Perpetua Lowe",
+      detail: "ferry crew",
+      sex: "woman",
+      stature: 1648,
+      seat_to_kneecap: 576
+    )
+  end
   let!(:other) { client(loft, account, name: "Imre Talbot-Vane", stature: 1700) }
-  let(:erasing) { { version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"], name: "Perpetua Lowe", keep_marks: false } }
+  let(:erasing) do
+    {
+      version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"],
+      name: "Perpetua Lowe",
+      keep_marks: false
+    }
+  end
 
   before { sign_in }
 
@@ -17,11 +33,32 @@ RSpec.describe "What belongs to a person" do
   def remembered(who)
     id = call(:post, "/api/fittings", { client_id: who[:id], machine_id: here[:id] })["id"]
     page = call(:get, "/api/fittings/#{id}")
-    call(:post, "/api/fittings/#{id}/acceptance", { marks: page["marks"], version: 1, note: "Scar on the shin.", cue: "Toes up.", reason: "So." })
-    call(:post, "/api/fittings/#{id}/sets", { load_kg: nil, repetitions: 10, last: "clean", reached: 1, felt: "front_thigh", sign: nil, leg: "", watched_by: account })
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      { marks: page["marks"], version: 1, note: "Scar on the shin.", cue: "Toes up.", reason: "So." }
+    )
+    call(
+      :post,
+      "/api/fittings/#{id}/sets",
+      {
+        load_kg: nil,
+        repetitions: 10,
+        last: "clean",
+        reached: 1,
+        felt: "front_thigh",
+        sign: nil,
+        leg: "",
+        watched_by: account
+      }
+    )
     call(:put, "/api/clients/#{who[:id]}/cautions", { caution: "loose_joints", version: nil, note: "Said so herself." })
     loft.rules.set_for_client(who[:id], "extension_roller", "hand_above", reason: "A scar.", by: account)
-    call(:put, "/api/refits/snooze", { client_id: who[:id], machine_id: here[:id], exercise: "", weeks: 2, reason: "Away on the boats." })
+    call(
+      :put,
+      "/api/refits/snooze",
+      { client_id: who[:id], machine_id: here[:id], exercise: "", weeks: 2, reason: "Away on the boats." }
+    )
     queue = call(:get, "/api/machines/#{here[:id]}/queue")
     call(:put, "/api/machines/#{here[:id]}/queue", { clients: [person[:id], other[:id]], version: queue["version"] })
     page["marks"]
@@ -34,7 +71,17 @@ RSpec.describe "What belongs to a person" do
     remembered(person)
     archive = call(:get, "/api/clients/#{person[:id]}/archive.json")
     text = JSON.generate(archive)
-    expect(text).to include("Perpetua Lowe", "ferry crew", "Scar on the shin.", "Toes up.", "Said so herself.", "A scar.", "Away on the boats.", "front_thigh", "seat_to_kneecap")
+    expect(text).to include(
+      "Perpetua Lowe",
+      "ferry crew",
+      "Scar on the shin.",
+      "Toes up.",
+      "Said so herself.",
+      "A scar.",
+      "Away on the boats.",
+      "front_thigh",
+      "seat_to_kneecap"
+    )
     expect(text).not_to include("Imre")
     schema = JSONSchemer.schema(Pathname(Verglas::ROOT).join("docs/formats/person.schema.json"))
     expect(schema.validate(archive).map { |fault| fault["error"] }.to_a).to be_empty
@@ -55,7 +102,9 @@ RSpec.describe "What belongs to a person" do
     expect(erase(**again)).to eq("ok" => true)
     expect(everything_kept).not_to include(person[:id])
     expect(everything_kept).not_to include("Perpetua")
-    expect(call(:get, "/api/machines/#{here[:id]}/queue")["entries"].map { |entry| entry["client"]["name"] }).to eq(["Imre Talbot-Vane"])
+    expect(call(:get, "/api/machines/#{here[:id]}/queue")["entries"].map { |entry| entry["client"]["name"] }).to eq(
+      ["Imre Talbot-Vane"]
+    )
     call(:patch, "/api/clients/#{person[:id]}", { version: erasing[:version], body_mass_kg: 61 }, key: key)
     expect(status).to eq(404)
     trail = call(:get, "/api/audit")["entries"].first
@@ -93,10 +142,17 @@ RSpec.describe "What belongs to a person" do
 
   # All that lies in the database, opened where it is sealed.
   def opened
-    sealed = Verglas::Store::Rekeying::TABLES.flat_map do |table|
-      table.ciphers.flat_map { |column, purpose| db[table.name].exclude(column => nil).select_map(column).map { |cipher| Verglas::Store::Secrets.open(cipher, purpose) } }
-    end
-    sealed = sealed.flat_map { |text| [text, text.unpack1("m").force_encoding(Encoding::UTF_8).scrub] } # a file's bytes lie in base64
+    sealed =
+      Verglas::Store::Rekeying::TABLES.flat_map do |table|
+        table.ciphers.flat_map do |column, purpose|
+          db[table.name]
+            .exclude(column => nil)
+            .select_map(column)
+            .map { |cipher| Verglas::Store::Secrets.open(cipher, purpose) }
+        end
+      end
+    # A file's bytes lie in base64.
+    sealed = sealed.flat_map { |text| [text, text.unpack1("m").force_encoding(Encoding::UTF_8).scrub] }
     (sealed + [everything_kept]).join("\n")
   end
 
@@ -109,31 +165,56 @@ RSpec.describe "What belongs to a person" do
     call(:patch, "/api/fittings/#{id}", { **sheet, version: page["version"], flow: page["flow"] })
     return call(:post, "/api/fittings/#{id}/discard", { version: page["version"] + 1 }) if number.zero?
 
-    call(:post, "/api/fittings/#{id}/acceptance", { **sheet, version: page["version"] + 1, reason: words[:"reason_#{number}"] })
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      { **sheet, version: page["version"] + 1, reason: words[:"reason_#{number}"] }
+    )
     expect(status).to be < 300
-    call(:put, "/api/refits/snooze", { client_id: person[:id], machine_id: row[:id], exercise: "", weeks: 2, reason: words[:"snooze_#{number}"] })
-    call(:post, "/api/fittings/#{id}/taking-back", { version: page["version"] + 2, reason: words[:"back_#{number}"] }) if number > 2
+    call(
+      :put,
+      "/api/refits/snooze",
+      { client_id: person[:id], machine_id: row[:id], exercise: "", weeks: 2, reason: words[:"snooze_#{number}"] }
+    )
+    return unless number > 2
+    call(:post, "/api/fittings/#{id}/taking-back", { version: page["version"] + 2, reason: words[:"back_#{number}"] })
   end
 
   def planted_caution(caution, words)
     cleared = { cleared_by: words[:"clinician_#{caution}"], cleared_on: "2026-01-05" }
-    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: caution, version: nil, note: words[:"caution_#{caution}"], **cleared })
+    call(
+      :put,
+      "/api/clients/#{person[:id]}/cautions",
+      { caution: caution, version: nil, note: words[:"caution_#{caution}"], **cleared }
+    )
     expect(status).to be < 300
-    call(:post, "/api/clients/#{person[:id]}/cautions/removal", { caution: caution, version: 1, reason: words[:"removal_#{caution}"] })
+    call(
+      :post,
+      "/api/clients/#{person[:id]}/cautions/removal",
+      { caution: caution, version: 1, reason: words[:"removal_#{caution}"] }
+    )
   end
 
-  it "leaves no word of theirs anywhere: not in answers kept under the ids of what was theirs, nor in files on their way" do
+  it "leaves no word of theirs anywhere: not in answers kept under the ids of what was theirs, nor in files on " \
+       "their way" do
     words = Hash.new { |known, place| known[place] = "planted#{place.to_s.delete("_")}word" }
     remembered(person)
     7.times { |number| planted_at("Machine #{number}", words, number) }
     %w[neck_shoulder back ankle falls diabetes].each { |caution| planted_caution(caution, words) }
-    { "grip" => "hard", "tempo" => "squeeze" }.each { |question, school| loft.rules.set_for_client(person[:id], question, school, reason: words[:"rule_#{question}"], by: account) }
-    call(:patch, "/api/clients/#{person[:id]}", { version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"], detail: words[:detail] })
+    { "grip" => "hard", "tempo" => "squeeze" }.each do |question, school|
+      loft.rules.set_for_client(person[:id], question, school, reason: words[:"rule_#{question}"], by: account)
+    end
+    call(
+      :patch,
+      "/api/clients/#{person[:id]}",
+      { version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"], detail: words[:detail] }
+    )
     file = call(:post, "/api/imports", { kind: "clients", bytes: 60, length_unit: "cm", mass_unit: "kg" })
     loft.imports.put_chunk(file["id"], 1, "name,detail\nPerpetua Lowe,#{words[:file]}\n")
     keep = call(:post, "/api/imports", { kind: "clients", bytes: 40, length_unit: "cm", mass_unit: "kg" })
     loft.imports.put_chunk(keep["id"], 1, "name,detail\nImre Talbot-Vane,the other\n")
-    expect([loft.imports.naming(%w[Talbot]), loft.imports.naming(%w[Tal])]).to eq([[keep["id"]], []]) # a short name is no part of a longer one
+    # A short name is no part of a longer one.
+    expect([loft.imports.naming(%w[Talbot]), loft.imports.naming(%w[Tal])]).to eq([[keep["id"]], []])
     expect(words.size).to be > 40
     expect(words.values.reject { |word| opened.include?(word) }).to eq([])
     expect(erase(version: call(:get, "/api/clients/#{person[:id]}")["client"]["version"])).to eq("ok" => true)
@@ -144,16 +225,46 @@ RSpec.describe "What belongs to a person" do
 
   # Where a person can stand, by table: whoever makes a table says how it is met.
   places = {
-    accounts: :staff, account_active_session_keys: :staff, account_password_hashes: :staff, client_cautions: :theirs, client_rules: :theirs, clients: :theirs,
-    account_pins: :staff, counters: :none, gym_equipment: :none, gym_plates: :none, tablet_staff: :staff,
-    fittings: :theirs, gym_aims: :none, gym_cautions: :none, gym_rules: :none, gym_tempos: :none, gyms: :none, imports: :searched,
-    import_chunks: :searched, import_keys: :searched, import_pieces: :searched, machine_descriptions: :none, machine_photographs: :none, machine_queues: :left,
-    machines: :none, nameless_fittings: :nameless, readings: :theirs, refit_snoozes: :theirs, schema_info: :none, sets: :theirs, visits: :theirs, writes: :searched
+    accounts: :staff,
+    account_active_session_keys: :staff,
+    account_password_hashes: :staff,
+    client_cautions: :theirs,
+    client_rules: :theirs,
+    clients: :theirs,
+    account_pins: :staff,
+    counters: :none,
+    gym_equipment: :none,
+    gym_plates: :none,
+    tablet_staff: :staff,
+    fittings: :theirs,
+    gym_aims: :none,
+    gym_cautions: :none,
+    gym_rules: :none,
+    gym_tempos: :none,
+    gyms: :none,
+    imports: :searched,
+    import_chunks: :searched,
+    import_keys: :searched,
+    import_pieces: :searched,
+    machine_descriptions: :none,
+    machine_photographs: :none,
+    machine_queues: :left,
+    machines: :none,
+    nameless_fittings: :nameless,
+    readings: :theirs,
+    refit_snoozes: :theirs,
+    schema_info: :none,
+    sets: :theirs,
+    visits: :theirs,
+    writes: :searched
   }
 
   it "knows of every table whether a person can stand in it, and those that point at a client go with them" do
     expect(db.tables.sort - places.keys).to eq([])
-    pointing = db.tables.select { |table| db.foreign_key_list(table).any? { |key| key[:table].to_s.match?(/clients\z|fittings\z|visits\z/) } }
+    pointing =
+      db.tables.select do |table|
+        db.foreign_key_list(table).any? { |key| key[:table].to_s.match?(/clients\z|fittings\z|visits\z/) }
+      end
     expect(pointing - places.select { |_, how| how == :theirs }.keys).to eq([])
   end
 end

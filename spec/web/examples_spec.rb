@@ -20,7 +20,9 @@ RSpec.describe "The examples of docs/formats" do
       expect([kind, import["counts"]["refuse"], import["unknown"]]).to eq([kind, 0, []])
       expect(take(import)["state"]).to eq("taken"), kind
     end
-    expect(%i[clients readings machines fittings visits sets].to_h { |table| [table, db[table].count] }).to eq({ clients: 2, readings: 5, machines: 1, fittings: 1, visits: 1, sets: 2 })
+    expect(%i[clients readings machines fittings visits sets].to_h { |table| [table, db[table].count] }).to eq(
+      { clients: 2, readings: 5, machines: 1, fittings: 1, visits: 1, sets: 2 }
+    )
   end
 
   it "the archive too, and out again to the byte" do
@@ -34,16 +36,20 @@ RSpec.describe "The examples of docs/formats" do
     expect(schema.validate(JSON.parse(file["gym.json"])).map { |fault| fault["error"] }.to_a).to be_empty
     person = JSONSchemer.schema(Pathname(Verglas::ROOT).join("docs/formats/person.schema.json"))
     expect(person.validate(JSON.parse(file["person.json"])).map { |fault| fault["error"] }.to_a).to be_empty
-    expect(JSON.parse(File.read(File.join(Verglas::ROOT, "docs/formats/tables.schema.json")))).to eq(Verglas::Formats::Csv::Described.schema)
+    expect(JSON.parse(File.read(File.join(Verglas::ROOT, "docs/formats/tables.schema.json")))).to eq(
+      Verglas::Formats::Csv::Described.schema
+    )
     expect(JSON.parse(File.read(Verglas::Ops::RecordSchema::FILE))).to eq(Verglas::Ops::RecordSchema.document)
     tables = JSONSchemer.schema(Pathname(Verglas::ROOT).join("docs/formats/tables.schema.json"))
     Verglas::Formats::Csv::Sheets::ALL.each_key do |kind|
-      CSV.parse(file["#{kind}.csv"], headers: true).each do |row|
-        cells = row.to_h.compact
-        # Headers may be written in other ways: those of the readings beside a client are.
-        known = tables.ref("#/$defs/#{kind}").validate(cells.transform_keys { |name| name.sub(/_cm\z/, "_mm") })
-        expect(known.map { |fault| fault["error"] }.to_a).to be_empty, kind.to_s
-      end
+      CSV
+        .parse(file["#{kind}.csv"], headers: true)
+        .each do |row|
+          cells = row.to_h.compact
+          # Headers may be written in other ways: those of the readings beside a client are.
+          known = tables.ref("#/$defs/#{kind}").validate(cells.transform_keys { |name| name.sub(/_cm\z/, "_mm") })
+          expect(known.map { |fault| fault["error"] }.to_a).to be_empty, kind.to_s
+        end
     end
   end
 
@@ -52,9 +58,24 @@ RSpec.describe "The examples of docs/formats" do
     definitions = JSON.parse(File.read(File.join(Verglas::ROOT, "docs/formats/gym.schema.json")))["$defs"]
     sections.each do |section|
       columns = section.columns(db).map { |name| name.to_s.delete_suffix("_cipher") }
-      expect([section.name, columns.sort]).to eq([section.name, definitions.fetch(section.name.to_s)["properties"].keys.sort])
+      expect([section.name, columns.sort]).to eq(
+        [section.name, definitions.fetch(section.name.to_s)["properties"].keys.sort]
+      )
     end
-    apart = %i[account_active_session_keys account_password_hashes account_pins counters gyms import_chunks import_keys import_pieces imports schema_info tablet_staff writes]
+    apart = %i[
+      account_active_session_keys
+      account_password_hashes
+      account_pins
+      counters
+      gyms
+      import_chunks
+      import_keys
+      import_pieces
+      imports
+      schema_info
+      tablet_staff
+      writes
+    ]
     expect((db.tables - apart - sections.map(&:table)).sort).to eq([])
   end
 end

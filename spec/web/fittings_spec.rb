@@ -6,7 +6,9 @@ RSpec.describe "Fittings over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+  let(:person) do
+    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
+  end
   let(:id) { call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"] }
   let(:path) { "/api/fittings/#{id}" }
   let(:advised) { { "back pad" => "4", "roller" => "D", "start" => "3" } }
@@ -18,30 +20,55 @@ RSpec.describe "Fittings over HTTP" do
     expect([page["marks"], page["advice"]["status"]]).to eq([advised, "fits"])
     back_pad = page["advice"]["adjusters"].first
     expect(back_pad["probability"]).to be_between(0.3, 1)
-    expect(back_pad["sure"]).to match(/\AFrom height, seat to kneecap, floor to top of knee: right to within \d+ mm\. One notch is 25 mm\./)
-    expect(page["steps"].map { |step| step["title"] }).to eq(["Before anyone sits", "Knee to pivot", "Support", "Start of the range", "Roller on the shin", "Check again",
-                                                              "Secure", "Light set", "Watch", "Working load"])
+    expect(back_pad["sure"]).to match(
+      /\AFrom height, seat to kneecap, floor to top of knee: right to within \d+ mm\. One notch is 25 mm\./
+    )
+    expect(page["steps"].map { |step| step["title"] }).to eq(
+      [
+        "Before anyone sits",
+        "Knee to pivot",
+        "Support",
+        "Start of the range",
+        "Roller on the shin",
+        "Check again",
+        "Secure",
+        "Light set",
+        "Watch",
+        "Working load"
+      ]
+    )
   end
 
   it "finds the draft that is open already" do
     again = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })
-    expect([call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"], again["made"]]).to eq([again["id"], true])
+    expect(
+      [call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"], again["made"]]
+    ).to eq([again["id"], true])
   end
 
   it "says what marks do, in the numbers of the worked example, in bands and in words" do
     evaluation = call(:post, "#{path}/evaluation", { marks: advised })
     offset = evaluation["findings"].find { |finding| finding["code"] == "offset" }
-    expect(offset).to include("value" => be_within(0.1).of(13.0369), "band" => "in line", "likely" => true, "says" => "Knee 13 mm ahead of the pivot.")
+    expect(offset).to include(
+      "value" => be_within(0.1).of(13.0369),
+      "band" => "in line",
+      "likely" => true,
+      "says" => "Knee 13 mm ahead of the pivot."
+    )
     expect(evaluation["quantities"]["creep_mm"]).to be_within(0.1).of(-15.731)
     expect(evaluation["motion"]["creep"]).to eq("Roller creeps slightly, 16 mm towards the knee.")
     target = evaluation["targets"].first
-    expect(evaluation["scene"]["targets"].first["joint"]).to eq(target.values_at("x_mm", "y_mm").map { |mm| mm.round(1) })
+    expect(evaluation["scene"]["targets"].first["joint"]).to eq(
+      target.values_at("x_mm", "y_mm").map { |mm| mm.round(1) }
+    )
     expect(target["says"]["back pad"]).to include("4: 12 mm ahead", "In line within 15 mm")
   end
 
   it "puts the worst finding first, with the one step that helps it" do
     evaluation = call(:post, "#{path}/evaluation", { marks: advised.merge("back pad" => "2") })
-    expect(evaluation["findings"].map { |finding| finding["severity"] }).to eq(evaluation["findings"].map { |finding| finding["severity"] }.sort.reverse)
+    expect(evaluation["findings"].map { |finding| finding["severity"] }).to eq(
+      evaluation["findings"].map { |finding| finding["severity"] }.sort.reverse
+    )
     worst = evaluation["findings"].first
     expect(worst["move"]).to include("adjuster" => "back pad", "mark" => "3")
     expect(worst["move"]["says"]).to match(/\ABack pad to 3: knee \d+ mm ahead of the pivot\.\z/)
@@ -50,7 +77,9 @@ RSpec.describe "Fittings over HTTP" do
 
   it "writes nothing by evaluating" do
     path
-    expect { call(:post, "#{path}/evaluation", { marks: advised.merge("roller" => "A") }) }.not_to(change { [db[:fittings].all, db[:writes].count] })
+    expect { call(:post, "#{path}/evaluation", { marks: advised.merge("roller" => "A") }) }.not_to(
+      change { [db[:fittings].all, db[:writes].count] }
+    )
   end
 
   it "keeps a draft's marks, and nobody's over another's" do
@@ -62,7 +91,11 @@ RSpec.describe "Fittings over HTTP" do
   end
 
   describe "accepting" do
-    let(:accept) { ->(key = SecureRandom.uuid, version: 1) { call(:post, "#{path}/acceptance", { marks: advised, version: version }, key: key) } }
+    let(:accept) do
+      ->(key = SecureRandom.uuid, version: 1) do
+        call(:post, "#{path}/acceptance", { marks: advised, version: version }, key: key)
+      end
+    end
 
     it "records marks, numbers, findings, what it was computed from, who and when" do
       accept.call
@@ -70,9 +103,9 @@ RSpec.describe "Fittings over HTTP" do
       expect(record).to include("state" => "accepted", "marks" => advised, "by" => "Maren Oldcastle", "advice" => nil)
       expect(Time.iso8601(record["accepted_at"])).to be_within(60).of(Time.now)
       expect(record["computed_from"]).to include("advised" => advised, "sex" => "man")
-      expect(record["computed_from"]["readings"].map do |reading|
-        reading.values_at("observation", "value_mm")
-      end).to eq([["stature", 1822.0], ["seat_to_kneecap", 641.0], ["floor_to_knee_top", 572.0]])
+      expect(record["computed_from"]["readings"].map { |reading| reading.values_at("observation", "value_mm") }).to eq(
+        [["stature", 1822.0], ["seat_to_kneecap", 641.0], ["floor_to_knee_top", 572.0]]
+      )
       expect(record["evaluation"]["quantities"]["offset_mm"]).to be_within(0.1).of(13.0369)
     end
 
@@ -96,8 +129,12 @@ RSpec.describe "Fittings over HTTP" do
       accept.call
       before = call(:get, path)["evaluation"]
       call(:put, "/api/clients/#{person[:id]}/readings/stature", { value: 170, unit: "cm", version: 1 })
-      db[:machine_descriptions].insert(machine_id: here[:id], number: 2, constants: Sequel.pg_json(here[:constants].to_h.merge("back_face" => -450)),
-                                       adjusters: Sequel.pg_json(here[:adjusters].to_a))
+      db[:machine_descriptions].insert(
+        machine_id: here[:id],
+        number: 2,
+        constants: Sequel.pg_json(here[:constants].to_h.merge("back_face" => -450)),
+        adjusters: Sequel.pg_json(here[:adjusters].to_a)
+      )
       db[:machines].update(description_number: 2)
       expect(call(:get, path)["evaluation"]).to eq(before)
     end
@@ -113,10 +150,19 @@ RSpec.describe "Fittings over HTTP" do
   it "lets a draft go, and answers the same when the request is sent again" do
     key = SecureRandom.uuid
     2.times do
-      expect(call(:post, "#{path}/discard", { version: 1 }, key: key)).to include("state" => "discarded", "version" => 2, "by" => "Maren Oldcastle")
+      expect(call(:post, "#{path}/discard", { version: 1 }, key: key)).to include(
+        "state" => "discarded",
+        "version" => 2,
+        "by" => "Maren Oldcastle"
+      )
       expect(status).to eq(200)
     end
-    expect([call(:get, "/api/floor")["open"], call(:get, "/api/clients/#{person[:id]}")["card"].filter_map { |line| line["draft"] }]).to eq([[], []])
+    expect(
+      [
+        call(:get, "/api/floor")["open"],
+        call(:get, "/api/clients/#{person[:id]}")["card"].filter_map { |line| line["draft"] }
+      ]
+    ).to eq([[], []])
     closed = call(:patch, path, { marks: advised, version: 1 })
     expect([status, closed["code"], closed["current"]["state"]]).to eq([409, "fitting_closed", "discarded"])
     expect([call(:get, path)["state"], status]).to eq(["discarded", 200])
@@ -127,7 +173,12 @@ RSpec.describe "Fittings over HTTP" do
     call(:post, "#{path}/discard", { version: 2 })
     call(:post, "#{path}/return", { version: 2 })
     expect(status).to eq(409)
-    expect(call(:post, "#{path}/return", { version: 3 })).to include("state" => "draft", "version" => 4, "note" => "Sore shin", "marks" => advised.merge("roller" => "B"))
+    expect(call(:post, "#{path}/return", { version: 3 })).to include(
+      "state" => "draft",
+      "version" => 4,
+      "note" => "Sore shin",
+      "marks" => advised.merge("roller" => "B")
+    )
     call(:post, "#{path}/discard", { version: 4 })
     other = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })
     expect([call(:post, "#{path}/return", { version: 5 })["code"], status]).to eq(["draft_exists", 422])
@@ -146,13 +197,18 @@ RSpec.describe "Fittings over HTTP" do
     call(:patch, path, { marks: call(:get, path)["marks"], version: 1 })
     floor = call(:get, "/api/floor")
     expect(floor["open"].first["client"]["name"]).to eq("Matteus Orr")
-    expect(floor["machines"].first["adjusters"].map { |adjuster| adjuster["name"] }).to eq(["Back pad", "Roller", "Start"])
+    expect(floor["machines"].first["adjusters"].map { |adjuster| adjuster["name"] }).to eq(
+      ["Back pad", "Roller", "Start"]
+    )
   end
 
   it "says what is short, and what would mend it, where nothing fits" do
     tiny = client(loft, account, name: "Ósk Brannagh", sex: "woman", stature: 1420)
-    page = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: tiny[:id], machine_id: here[:id] })["id"]}")
+    page =
+      call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: tiny[:id], machine_id: here[:id] })["id"]}")
     expect(page["advice"]["status"]).to eq("compromise")
-    expect(page["advice"]["shortfalls"].map { |shortfall| shortfall["says"] }.join).to match(/\d+ mm short: a firm cushion/)
+    expect(page["advice"]["shortfalls"].map { |shortfall| shortfall["says"] }.join).to match(
+      /\d+ mm short: a firm cushion/
+    )
   end
 end

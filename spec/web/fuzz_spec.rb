@@ -15,7 +15,14 @@ RSpec.describe "Fuzzed requests" do
   it "never fail, whatever they hold" do
     told = StringIO.new
     allow_any_instance_of(Verglas::Web::Faults).to receive(:warn) { |_, line| told.puts(line) }
-    faults = Fuzzing.new(app, fuzz_of(known_gym, seed: seed), email: "maren@netloft.example", password: Given::PASSWORD, hidden: Known::HIDDEN).run(requests)
+    faults =
+      Fuzzing.new(
+        app,
+        fuzz_of(known_gym, seed: seed),
+        email: "maren@netloft.example",
+        password: Given::PASSWORD,
+        hidden: Known::HIDDEN
+      ).run(requests)
     expect(faults).to be_empty, [*faults.first(20), told.string].join("\n")
     expect(told.string).to eq("")
   end

@@ -17,7 +17,13 @@ RSpec.describe "How long what is kept is kept" do
     call(:post, "/api/fittings", { client_id: back[:id], machine_id: here[:id] })
   end
 
-  def keep(years) = call(:put, "/api/gym", { address: "", wall_names: "initial", keep_years: years, version: call(:get, "/api/gym")["version"] })
+  def keep(years)
+    call(
+      :put,
+      "/api/gym",
+      { address: "", wall_names: "initial", keep_years: years, version: call(:get, "/api/gym")["version"] }
+    )
+  end
   def past = call(:get, "/api/past-their-time")["clients"].map { |one| one["name"] }
   def erase(ids, number) = call(:post, "/api/past-their-time/erasure", { ids: ids, number: number, keep_marks: false })
 
@@ -32,10 +38,15 @@ RSpec.describe "How long what is kept is kept" do
 
   it "ends with an erasure that is confirmed by their number; nobody who came back goes" do
     keep(3)
-    expect([erase([gone[:id]], 2)["code"], erase([gone[:id], back[:id]], 2)["code"], db[:clients].count]).to eq(["number_differs", "number_differs", 2])
+    expect([erase([gone[:id]], 2)["code"], erase([gone[:id], back[:id]], 2)["code"], db[:clients].count]).to eq(
+      ["number_differs", "number_differs", 2]
+    )
     expect(erase([gone[:id]], 1)).to eq({ "ok" => true })
     expect(db[:clients].select_map(:name)).to eq(["Bo"])
-    expect(db[Sequel[:kept][:audit]].select_map(%i[action subject])).to include(["erase_past_their_time", nil], ["erase_client", gone[:id]])
+    expect(db[Sequel[:kept][:audit]].select_map(%i[action subject])).to include(
+      ["erase_past_their_time", nil],
+      ["erase_client", gone[:id]]
+    )
   end
 
   it "is the lead's to say and to do" do

@@ -15,7 +15,11 @@ RSpec.describe "Somebody who is kept off a machine" do
 
   def fitted(who)
     id = call(:post, "/api/fittings", { client_id: who[:id], machine_id: here[:id] })["id"]
-    call(:post, "/api/fittings/#{id}/acceptance", { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, reason: "So." })
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, reason: "So." }
+    )
     expect(status).to eq(200)
     id
   end
@@ -42,12 +46,17 @@ RSpec.describe "Somebody who is kept off a machine" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "diabetes", version: nil, **degrees })
     expect(status).to eq(200)
     call(:put, "/api/machines/#{here[:id]}/queue", { clients: [person[:id]], version: 0 })
-    expect(queue["entries"].first).to include("marks" => [], "moves" => nil, "bars" => ["No mark can be accepted here for this client: another machine."])
+    expect(queue["entries"].first).to include(
+      "marks" => [],
+      "moves" => nil,
+      "bars" => ["No mark can be accepted here for this client: another machine."]
+    )
     prediction = call(:get, "/api/clients/#{person[:id]}/predictions")["predictions"].first
     expect(prediction).to include("status" => "impossible", "marks" => [], "bars" => [])
   end
 
-  it "stands on no wall and in no calendar, on the board as barred, and among what is due with why nothing can be fitted" do
+  it "stands on no wall and in no calendar, on the board as barred, and among what is due with why nothing can be " \
+       "fitted" do
     fitted(barred)
     fitted(other)
     names = -> { call(:get, "/api/machines/#{here[:id]}/sheet")["rows"].map { |row| row["name"] } }
@@ -57,7 +66,10 @@ RSpec.describe "Somebody who is kept off a machine" do
     expect(names.call).to eq(["Imre T."])
     expect(calendar.call).to eq(1)
     cells = call(:get, "/api/board")["people"].to_h { |one| [one["name"], one["cells"].first] }
-    expect(cells.transform_values { |cell| cell["state"] }).to eq("Perpetua Lowe" => "barred", "Imre Talbot-Vane" => "fitted")
+    expect(cells.transform_values { |cell| cell["state"] }).to eq(
+      "Perpetua Lowe" => "barred",
+      "Imre Talbot-Vane" => "fitted"
+    )
     expect(cells.fetch("Perpetua Lowe")).to include("fitting_id" => nil, "why" => [/Knee ligament/])
     expect(call(:get, "/api/refits")["due"].map { |one| one["bars"] }).to match([[/Knee ligament/]])
   end

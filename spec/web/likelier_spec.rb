@@ -9,14 +9,16 @@ RSpec.describe "A neighbour mark that is likelier by its own rule" do
 
   # Every mark that the words name as ruled out by something else, over many people.
   def ruled_out
-    (1500..1950).step(15).flat_map do |stature|
-      person = client(loft, account, name: "Somebody #{stature}", sex: "man", stature: stature)
-      bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: row)
-      bench.advice.adjusters.filter_map do |adjuster|
-        mark, share = adjuster.also.max_by(&:last)
-        [bench, adjuster, mark] if share && share > adjuster.probability
+    (1500..1950)
+      .step(15)
+      .flat_map do |stature|
+        person = client(loft, account, name: "Somebody #{stature}", sex: "man", stature: stature)
+        bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: row)
+        bench.advice.adjusters.filter_map do |adjuster|
+          mark, share = adjuster.also.max_by(&:last)
+          [bench, adjuster, mark] if share && share > adjuster.probability
+        end
       end
-    end
   end
 
   it "is told with what would be worse there, and it is worse there" do

@@ -8,11 +8,19 @@ RSpec.describe "Machines over HTTP" do
   let!(:account) { staff(loft) }
   let(:walk) { { side: "left", handle: "yellow", unlocks: "lever", reachable_seated: false, weight_off_first: true } }
   let(:entered) do
-    { family: "curl", name: "Leg curl 9", code: "C9", place: "by the door", getting_in: "From the left.",
-      adjusters: [{ label: "seat", kind: "whole_seat", forwards: true, marks: %w[1 2 3 4 5 6], walk_round: walk },
-                  { label: "roller", kind: "roller", forwards: true, marks: %w[A B C D E] },
-                  { label: "thigh pad", kind: "thigh_pad", forwards: true, marks: ["dot", *"1".."9"] },
-                  { label: "belt", kind: "recorded", forwards: true, marks: %w[on off] }] }
+    {
+      family: "curl",
+      name: "Leg curl 9",
+      code: "C9",
+      place: "by the door",
+      getting_in: "From the left.",
+      adjusters: [
+        { label: "seat", kind: "whole_seat", forwards: true, marks: %w[1 2 3 4 5 6], walk_round: walk },
+        { label: "roller", kind: "roller", forwards: true, marks: %w[A B C D E] },
+        { label: "thigh pad", kind: "thigh_pad", forwards: true, marks: ["dot", *"1".."9"] },
+        { label: "belt", kind: "recorded", forwards: true, marks: %w[on off] }
+      ]
+    }
   end
   let(:page) { call(:post, "/api/machines", entered) }
   let(:id) { page["machine"]["id"] }
@@ -26,10 +34,22 @@ RSpec.describe "Machines over HTTP" do
 
   # The curl of the fixtures, length by length, as an instructor would.
   def tape_all
-    { pivot_above_seat: 70, back_face: -602, seat_edge: -165, roller_reach: 318, roller_radius: 50, start_angle: 26, end_angle: 120, thigh_pad_front: -64, thigh_pad_height: 82 }
-      .each { |name, value| tape(name: name, value: value) }
-    { "seat" => [0, 24, 48, 72, 96, 120], "roller" => [0, 25, 50, 75, 100], "thigh pad" => (0..9).map { |mark| mark * 11 } }
-      .each { |label, travel| tape(adjuster: label, travel: travel) }
+    {
+      pivot_above_seat: 70,
+      back_face: -602,
+      seat_edge: -165,
+      roller_reach: 318,
+      roller_radius: 50,
+      start_angle: 26,
+      end_angle: 120,
+      thigh_pad_front: -64,
+      thigh_pad_height: 82
+    }.each { |name, value| tape(name: name, value: value) }
+    {
+      "seat" => [0, 24, 48, 72, 96, 120],
+      "roller" => [0, 25, 50, 75, 100],
+      "thigh pad" => (0..9).map { |mark| mark * 11 }
+    }.each { |label, travel| tape(adjuster: label, travel: travel) }
   end
 
   describe "entering" do
@@ -38,40 +58,99 @@ RSpec.describe "Machines over HTTP" do
       expect(status).to eq(201)
       adjusters = exercise["adjusters"]
       expect(adjusters.map { |adjuster| adjuster["label"] }).to eq(["seat", "roller", "thigh pad", "belt"])
-      expect(adjusters.first).to include("kind" => "whole_seat", "travel" => nil, "walk_round" => walk.transform_keys(&:to_s))
+      expect(adjusters.first).to include(
+        "kind" => "whole_seat",
+        "travel" => nil,
+        "walk_round" => walk.transform_keys(&:to_s)
+      )
       expect(exercise).to include("told" => [], "remarks" => [])
       expect(exercise["people"].map { |person| person["grade"] }).to eq([nil, nil, nil])
     end
 
     it "offers families with what their adjusters may move" do
       families = call(:get, "/api/families")["families"]
-      expect(families.map { |family| family["id"] }).to match_array(Verglas::Machines::Families.all.map { |family| family.id.to_s })
-      lying = families.find { |family| family["id"] == "lying_curl" }["exercises"].first["kinds"].map { |kind| kind["name"] }
+      expect(families.map { |family| family["id"] }).to match_array(
+        Verglas::Machines::Families.all.map { |family| family.id.to_s }
+      )
+      lying =
+        families.find { |family| family["id"] == "lying_curl" }["exercises"].first["kinds"].map { |kind| kind["name"] }
       expect(lying).to eq(%w[bench_height hinge bench_length roller start end recorded])
     end
 
     it "refuses a second machine of the same name or code, and what no adjuster of the family moves" do
       page
-      expect(call(:post, "/api/machines", entered.merge(code: "C10"))).to include("code" => "machine_name_taken", "path" => "/name")
-      expect(call(:post, "/api/machines", entered.merge(name: "Leg curl 10"))).to include("code" => "machine_code_taken", "path" => "/code")
+      expect(call(:post, "/api/machines", entered.merge(code: "C10"))).to include(
+        "code" => "machine_name_taken",
+        "path" => "/name"
+      )
+      expect(call(:post, "/api/machines", entered.merge(name: "Leg curl 10"))).to include(
+        "code" => "machine_code_taken",
+        "path" => "/code"
+      )
       odd = { label: "hinge", kind: "hinge", forwards: true, marks: %w[1 2] }
-      expect(call(:post, "/api/machines", { family: "curl", name: "X", adjusters: [odd] })).to include("code" => "not_allowed", "path" => "/adjusters/0/kind")
+      expect(call(:post, "/api/machines", { family: "curl", name: "X", adjusters: [odd] })).to include(
+        "code" => "not_allowed",
+        "path" => "/adjusters/0/kind"
+      )
       twice = { label: "seat", kind: "whole_seat", forwards: true, marks: %w[1 1] }
-      expect(call(:post, "/api/machines", { family: "curl", name: "X", adjusters: [twice] })).to include("code" => "marks_repeated")
+      expect(call(:post, "/api/machines", { family: "curl", name: "X", adjusters: [twice] })).to include(
+        "code" => "marks_repeated"
+      )
       expect(db[:machines].count).to eq(1)
     end
 
     it "enters a station: shared adjusters once, the arm's for each exercise" do
-      station = call(:post, "/api/machines", { family: "combined", name: "Station", adjusters: [{ label: "back pad", kind: "back_pad", forwards: false, marks: %w[1 2 3] }],
-                                               exercises: { extension: { adjusters: [{ label: "roller", kind: "roller", forwards: true, marks: %w[A B] }] },
-                                                            curl: { adjusters: [{ label: "roller", kind: "roller", forwards: true, marks: %w[A B C] }] } } })
-      shown = station["exercises"].to_h { |one| [one["name"], one["adjusters"].map { |adjuster| [adjuster["label"], adjuster["marks"].size, adjuster["shared"]] }] }
-      expect(shown).to eq({ "extension" => [["back pad", 3, true], ["roller", 2, false]], "curl" => [["back pad", 3, true], ["roller", 3, false]] })
-      taped = call(:put, "/api/machines/#{station["machine"]["id"]}/lengths", { version: 1, exercise: "curl", name: "roller_reach", value: 318 })
-      reach = taped["exercises"].to_h { |one| [one["name"], one["lengths"].find { |length| length["name"] == "roller_reach" }["value"]] }
+      station =
+        call(
+          :post,
+          "/api/machines",
+          {
+            family: "combined",
+            name: "Station",
+            adjusters: [{ label: "back pad", kind: "back_pad", forwards: false, marks: %w[1 2 3] }],
+            exercises: {
+              extension: {
+                adjusters: [{ label: "roller", kind: "roller", forwards: true, marks: %w[A B] }]
+              },
+              curl: {
+                adjusters: [{ label: "roller", kind: "roller", forwards: true, marks: %w[A B C] }]
+              }
+            }
+          }
+        )
+      shown =
+        station["exercises"].to_h do |one|
+          [
+            one["name"],
+            one["adjusters"].map { |adjuster| [adjuster["label"], adjuster["marks"].size, adjuster["shared"]] }
+          ]
+        end
+      expect(shown).to eq(
+        {
+          "extension" => [["back pad", 3, true], ["roller", 2, false]],
+          "curl" => [["back pad", 3, true], ["roller", 3, false]]
+        }
+      )
+      taped =
+        call(
+          :put,
+          "/api/machines/#{station["machine"]["id"]}/lengths",
+          { version: 1, exercise: "curl", name: "roller_reach", value: 318 }
+        )
+      reach =
+        taped["exercises"].to_h do |one|
+          [one["name"], one["lengths"].find { |length| length["name"] == "roller_reach" }["value"]]
+        end
       expect(reach).to eq({ "extension" => nil, "curl" => 318 })
-      shared = call(:put, "/api/machines/#{station["machine"]["id"]}/lengths", { version: 2, exercise: "curl", name: "back_face", value: -480 })
-      expect(shared["exercises"].map { |one| one["lengths"].find { |length| length["name"] == "back_face" }["value"] }).to eq([-480, -480])
+      shared =
+        call(
+          :put,
+          "/api/machines/#{station["machine"]["id"]}/lengths",
+          { version: 2, exercise: "curl", name: "back_face", value: -480 }
+        )
+      expect(
+        shared["exercises"].map { |one| one["lengths"].find { |length| length["name"] == "back_face" }["value"] }
+      ).to eq([-480, -480])
     end
   end
 
@@ -88,22 +167,31 @@ RSpec.describe "Machines over HTTP" do
       tape_all
       expect(call(:get, path)["machine"]["taped"]).to eq("taped")
       expect(exercise["told"].size).to eq(7)
-      expect(exercise["people"].map { |person| person["scene"] && person["grade"] }).to all(eq("in line").or(eq("close")))
+      expect(exercise["people"].map { |person| person["scene"] && person["grade"] }).to all(
+        eq("in line").or(eq("close"))
+      )
     end
 
     it "asks about a likely slip with why, keeps nothing, and takes it when confirmed" do
       tape_all
       odd = tape(name: "pivot_above_seat", value: 128)
       expect(odd).to include("code" => "odd_length", "path" => "/value")
-      expect(odd["message"]).to match(/\APivot over the seat: 12\.8 cm is unusual\. Most machines have 3\.0 cm to 11\.0 cm\. Read again/)
-      expect(tape(name: "pivot_above_seat", value: 128, unit: "in")["message"]).to start_with("Pivot over the seat: 5.0 in is unusual. Most machines have 1.2 in to 4.3 in.")
+      expect(odd["message"]).to match(
+        /\APivot over the seat: 12\.8 cm is unusual\. Most machines have 3\.0 cm to 11\.0 cm\. Read again/
+      )
+      expect(tape(name: "pivot_above_seat", value: 128, unit: "in")["message"]).to start_with(
+        "Pivot over the seat: 5.0 in is unusual. Most machines have 1.2 in to 4.3 in."
+      )
       expect(exercise["lengths"].first["value"]).to eq(70)
       tape(name: "pivot_above_seat", value: 128, confirmed: true)
       expect([status, exercise["lengths"].first["value"]]).to eq([200, 128])
     end
 
     it "refuses what cannot be at all, confirmed or not" do
-      expect(tape(name: "roller_reach", value: 5, confirmed: true)).to include("code" => "constant_out_of_range", "path" => "/value")
+      expect(tape(name: "roller_reach", value: 5, confirmed: true)).to include(
+        "code" => "constant_out_of_range",
+        "path" => "/value"
+      )
       expect(tape(adjuster: "roller", travel: [0, 10], confirmed: true)).to include("code" => "travel_per_mark")
       expect(tape(adjuster: "lamp", travel: [0, 10])).to include("code" => "unknown_adjuster")
       expect(tape(name: "hinge_angle", value: 10)).to include("code" => "unknown_constant")
@@ -114,7 +202,9 @@ RSpec.describe "Machines over HTTP" do
       before = db[:machine_descriptions].all
       trial = call(:post, "#{path}/trial", { exercise: "", name: "back_face", value: -702 })
       expect(trial["remarks"].flat_map { |remark| remark["constants"] }).to include("back_face")
-      expect(trial["people"].map { |person| person["title"] }).to eq(["Small, 152 cm", "Middle, 169 cm", "Large, 190 cm"])
+      expect(trial["people"].map { |person| person["title"] }).to eq(
+        ["Small, 152 cm", "Middle, 169 cm", "Large, 190 cm"]
+      )
       expect(call(:post, "#{path}/trial", { exercise: "" })["remarks"]).to be_empty
       expect(db[:machine_descriptions].all).to eq(before)
     end
@@ -123,7 +213,10 @@ RSpec.describe "Machines over HTTP" do
       tape_all
       tape(name: "roller_reach", value: nil)
       expect(exercise["told"]).to eq(["Knee to pivot", "Behind the knee", "Kneecap to thigh pad", "Thigh pad"])
-      expect(exercise["lengths"].find { |length| length["name"] == "roller_reach" }).to include("value" => nil, "taped" => nil)
+      expect(exercise["lengths"].find { |length| length["name"] == "roller_reach" }).to include(
+        "value" => nil,
+        "taped" => nil
+      )
     end
 
     it "overwrites nobody: a length taped over an older version is refused with what stands" do
@@ -182,7 +275,10 @@ RSpec.describe "Machines over HTTP" do
 
     it "lets marks be renamed: the draft that is open stands on what is there, the record as it was" do
       draft = call(:post, "/api/fittings", { client_id: people.first[:id], machine_id: id })["id"]
-      renamed = entered[:adjusters].map { |adjuster| adjuster[:label] == "roller" ? adjuster.merge(marks: %w[I II III IV V]) : adjuster }
+      renamed =
+        entered[:adjusters].map do |adjuster|
+          adjuster[:label] == "roller" ? adjuster.merge(marks: %w[I II III IV V]) : adjuster
+        end
       corrected = call(:patch, path, { version: version, adjusters: renamed })
       roller = corrected["exercises"].first["adjusters"].find { |adjuster| adjuster["label"] == "roller" }
       expect(roller).to include("marks" => %w[I II III IV V], "travel" => nil)
@@ -195,16 +291,23 @@ RSpec.describe "Machines over HTTP" do
     it "copies a machine of the same make: its lengths are to be checked" do
       copy = call(:post, "#{path}/copy", { name: "Leg curl 10" })
       expect([status, copy["copied_from"], copy["machine"]["code"]]).to eq([201, "Leg curl 9", ""])
-      expect(copy["exercises"].first["lengths"].filter_map { |length| length["taped"] }.map { |taped| taped["copied"] }).to all(be(true))
-      checked = call(:put, "/api/machines/#{copy["machine"]["id"]}/lengths", { version: 1, name: "back_face", value: -602 })
-      expect(checked["exercises"].first["lengths"].find { |length| length["name"] == "back_face" }["taped"]["copied"]).to be(false)
+      expect(
+        copy["exercises"].first["lengths"].filter_map { |length| length["taped"] }.map { |taped| taped["copied"] }
+      ).to all(be(true))
+      checked =
+        call(:put, "/api/machines/#{copy["machine"]["id"]}/lengths", { version: 1, name: "back_face", value: -602 })
+      expect(
+        checked["exercises"].first["lengths"].find { |length| length["name"] == "back_face" }["taped"]["copied"]
+      ).to be(false)
       expect(call(:get, path)["fittings"].size).to eq(3)
       expect(copy["fittings"]).to be_empty
     end
 
     it "retires a machine: nobody is fitted on it any more, what was accepted stays on the card" do
       call(:patch, path, { version: version, state: "retired" })
-      expect(call(:post, "/api/fittings", { client_id: people.first[:id], machine_id: id })).to include("code" => "machine_retired")
+      expect(call(:post, "/api/fittings", { client_id: people.first[:id], machine_id: id })).to include(
+        "code" => "machine_retired"
+      )
       shown = call(:get, "/api/clients/#{people.first[:id]}")
       expect(shown["machines"]).to be_empty
       expect(shown["history"].size).to eq(1)
@@ -213,7 +316,11 @@ RSpec.describe "Machines over HTTP" do
 
   it "says on every list what a machine needs" do
     call(:patch, path, { version: 1, state: "out_of_order", state_note: "cable frayed" })
-    expect(call(:get, "/api/machines")["machines"].first).to include("state" => "out_of_order", "state_note" => "cable frayed", "taped" => "untaped")
+    expect(call(:get, "/api/machines")["machines"].first).to include(
+      "state" => "out_of_order",
+      "state_note" => "cable frayed",
+      "taped" => "untaped"
+    )
     expect(call(:get, "/api/floor")["machines"].first).to include("state" => "out_of_order")
   end
 
@@ -221,11 +328,20 @@ RSpec.describe "Machines over HTTP" do
     # Wider than high, in two colours, with where it was taken and that it was held upright.
     let(:jpeg) do
       picture = Vips::Image.black(60, 40, bands: 3).draw_rect([200, 30, 30], 0, 0, 30, 40, fill: true)
-      told = picture.mutate do |image|
-        image.set_type!(GObject::GINT_TYPE, "orientation", 6)
-        image.set_type!(GObject::GSTR_TYPE, "exif-ifd3-GPSLatitude", "54/1 8/1 0/1 (54, 8, 0, Rational, 3 components, 24 bytes)")
-        image.set_type!(GObject::GSTR_TYPE, "exif-ifd0-Artist", "Perpetua Lowe (Perpetua Lowe, ASCII, 14 components, 14 bytes)")
-      end
+      told =
+        picture.mutate do |image|
+          image.set_type!(GObject::GINT_TYPE, "orientation", 6)
+          image.set_type!(
+            GObject::GSTR_TYPE,
+            "exif-ifd3-GPSLatitude",
+            "54/1 8/1 0/1 (54, 8, 0, Rational, 3 components, 24 bytes)"
+          )
+          image.set_type!(
+            GObject::GSTR_TYPE,
+            "exif-ifd0-Artist",
+            "Perpetua Lowe (Perpetua Lowe, ASCII, 14 components, 14 bytes)"
+          )
+        end
       told.jpegsave_buffer(Q: 90)
     end
     let(:encoded) { [jpeg].pack("m0") }
@@ -236,7 +352,9 @@ RSpec.describe "Machines over HTTP" do
       again = call(:put, "#{path}/photographs", { adjuster: "seat", jpeg_base64: encoded })["photographs"]
       expect(again.map { |photograph| photograph["adjuster"] }).to eq(["", "seat"])
       call(:get, "/api/photographs/#{kept.first["id"]}")
-      expect([status, last_response.content_type, last_response.headers["cache-control"]]).to eq([200, "image/jpeg", "private, no-cache"])
+      expect([status, last_response.content_type, last_response.headers["cache-control"]]).to eq(
+        [200, "image/jpeg", "private, no-cache"]
+      )
       removed = call(:post, "#{path}/photographs/removal", { adjuster: "seat" })["photographs"]
       expect(removed.size).to eq(1)
       other = gym("The Sail Shed")
@@ -281,18 +399,32 @@ RSpec.describe "Machines over HTTP" do
       head = jpeg[0, jpeg.index("\xFF\xDA".b)]
       wide = Vips::Image.black(1700, 8, bands: 3).jpegsave_buffer
       bomb = wide.b.sub([8, 1700].pack("n2"), [65_000, 65_000].pack("n2"))
-      { head => "not_a_jpeg", head + ("\x00" * 300).b => "not_a_jpeg", jpeg[0, jpeg.bytesize * 2 / 3] => "not_a_jpeg", wide => "picture_too_large",
-        bomb => "picture_too_large" }.each do |bytes, code|
+      {
+        head => "not_a_jpeg",
+        head + ("\x00" * 300).b => "not_a_jpeg",
+        jpeg[0, jpeg.bytesize * 2 / 3] => "not_a_jpeg",
+        wide => "picture_too_large",
+        bomb => "picture_too_large"
+      }.each do |bytes, code|
         expect(call(:put, "#{path}/photographs", { adjuster: "", jpeg_base64: [bytes].pack("m0") })["code"]).to eq(code)
       end
       expect(db[:machine_photographs].count).to eq(0)
     end
 
     it "refuses what is no JPEG, or of an adjuster that is none" do
-      [["x" * 200].pack("m0"), "not base64 at all, not even nearly: #{"?" * 100}", ["\x89PNG\r\n\x1A\n#{"x" * 200}"].pack("m0")].each do |bad|
-        expect(call(:put, "#{path}/photographs", { adjuster: "", jpeg_base64: bad })).to include("code" => "not_a_jpeg", "path" => "/jpeg_base64")
+      [
+        ["x" * 200].pack("m0"),
+        "not base64 at all, not even nearly: #{"?" * 100}",
+        ["\x89PNG\r\n\x1A\n#{"x" * 200}"].pack("m0")
+      ].each do |bad|
+        expect(call(:put, "#{path}/photographs", { adjuster: "", jpeg_base64: bad })).to include(
+          "code" => "not_a_jpeg",
+          "path" => "/jpeg_base64"
+        )
       end
-      expect(call(:put, "#{path}/photographs", { adjuster: "lamp", jpeg_base64: encoded })).to include("code" => "unknown_adjuster")
+      expect(call(:put, "#{path}/photographs", { adjuster: "lamp", jpeg_base64: encoded })).to include(
+        "code" => "unknown_adjuster"
+      )
       expect(db[:machine_photographs].count).to eq(0)
     end
   end
@@ -302,8 +434,19 @@ RSpec.describe "Machines over HTTP" do
     call(:put, "/api/equipment", { sizes: { **none, cushion_back: [40, 20], hip_pad: [45.5] }, version: 1 })
     kept = call(:get, "/api/equipment")
     sizes = kept["kinds"].to_h { |kind| kind.values_at("name", "sizes") }
-    expect(sizes).to eq({ "cushion_back" => [20, 40], "cushion_seat" => [], "hip_pad" => [45.5], "block" => [], "foot_rest" => [], "mat" => [] })
+    expect(sizes).to eq(
+      {
+        "cushion_back" => [20, 40],
+        "cushion_seat" => [],
+        "hip_pad" => [45.5],
+        "block" => [],
+        "foot_rest" => [],
+        "mat" => []
+      }
+    )
     expect(kept["version"]).to eq(2)
-    expect(call(:put, "/api/equipment", { sizes: { **none, cushion_back: [0] }, version: 2 })).to include("path" => "/sizes/cushion_back/0")
+    expect(call(:put, "/api/equipment", { sizes: { **none, cushion_back: [0] }, version: 2 })).to include(
+      "path" => "/sizes/cushion_back/0"
+    )
   end
 end

@@ -7,7 +7,9 @@ RSpec.describe "One machine's fault" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:measured) { { ankle: { deg: 25, by: "Maren Oldcastle", at: "2026-01-05T09:00:00Z" } } }
-  let(:person) { client(loft, account, name: "Rosalind Keane", sex: "woman", body_mass_kg: 68, stature: 1700, shown: measured) }
+  let(:person) do
+    client(loft, account, name: "Rosalind Keane", sex: "woman", body_mass_kg: 68, stature: 1700, shown: measured)
+  end
   let(:log) { +"" }
   let(:sound) { machine(loft, "slide_back", name: "Extension 1") }
   let(:broken) { machine(loft, "pad_on_lever", name: "Calf raise 1") }
@@ -17,13 +19,25 @@ RSpec.describe "One machine's fault" do
   before do
     sign_in
     fitted
-    call(:put, "/api/clients/#{person[:id]}/readings/floor_to_knee_top", { value: 53, unit: "cm", confirmed: false, version: nil })
+    call(
+      :put,
+      "/api/clients/#{person[:id]}/readings/floor_to_knee_top",
+      { value: 53, unit: "cm", confirmed: false, version: nil }
+    )
     allow(Verglas::Application::OneLine).to receive(:warn) { |line| log << line }
   end
 
   def accepted(row)
     bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: row)
-    draft, = loft.fittings.open(client_id: person[:id], machine_id: row[:id], exercise: "", description_number: 1, by: account, marks: bench.advice.marks)
+    draft, =
+      loft.fittings.open(
+        client_id: person[:id],
+        machine_id: row[:id],
+        exercise: "",
+        description_number: 1,
+        by: account,
+        marks: bench.advice.marks
+      )
     loft.fittings.accept(draft[:id], version: 1, marks: bench.advice.marks, by: account, result: {}, computed_from: {})
     draft[:id]
   end
@@ -53,7 +67,9 @@ RSpec.describe "One machine's fault" do
     expect(cells.find { |cell| cell["state"] == "barred" }["why"]).to contain_exactly(start_with(words))
     allow(Verglas::Planning::Refits).to receive(:of).and_raise(KeyError.new("x", receiver: {}, key: :uprigth))
     due = call(:get, "/api/refits")["due"]
-    expect([status, due.map { |one| one["reasons"].map { |reason| reason["name"] } }.uniq]).to eq([200, [["not_computed"]]])
+    expect([status, due.map { |one| one["reasons"].map { |reason| reason["name"] } }.uniq]).to eq(
+      [200, [["not_computed"]]]
+    )
   end
 
   it "is one line's on a card, one person's on a wall sheet and in a queue" do
@@ -63,7 +79,9 @@ RSpec.describe "One machine's fault" do
     expect(call(:get, "/api/machines/#{broken[:id]}/sheet")["rows"]).to be_empty
     expect(call(:get, "/api/machines/#{sound[:id]}/sheet")["rows"].size).to eq(1)
     loft.queues.put(broken[:id], "", clients: [person[:id]], version: 0, by: account)
-    expect(call(:get, "/api/machines/#{broken[:id]}/queue")["entries"]).to contain_exactly(include("marks" => [], "bars" => [start_with(words)]))
+    expect(call(:get, "/api/machines/#{broken[:id]}/queue")["entries"]).to contain_exactly(
+      include("marks" => [], "bars" => [start_with(words)])
+    )
     expect(log.scan("KeyError uprigth").size).to be > 2
   end
 

@@ -23,7 +23,9 @@ RSpec.describe "One's own account" do
     set_cookie("verglas_session=#{Rack::Utils.escape(cookie)}")
   end
 
-  ipad = "Mozilla/5.0 (iPad; CPU OS 17_5 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/17.5 Mobile/15E148 Safari/604.1"
+  ipad =
+    "Mozilla/5.0 (iPad; CPU OS 17_5 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/17.5 " \
+      "Mobile/15E148 Safari/604.1"
   desk = "Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/126.0 Safari/537.36"
 
   describe "its password" do
@@ -36,12 +38,19 @@ RSpec.describe "One's own account" do
       expect(call(:get, "/api/me")["code"]).to eq("sign_in_needed")
       expect(on(desk)).to be_nil
       expect([on(desk, password: "heron on the slipway"), here]).to all(be_a(String))
-      expect(loft.trail && db[Sequel[:kept][:audit]].select_map(:action)).to include("changed_password", "wrong_password")
+      expect(loft.trail && db[Sequel[:kept][:audit]].select_map(:action)).to include(
+        "changed_password",
+        "wrong_password"
+      )
     end
 
     it "is not changed to a short one, a common one, the same, nor by whoever guesses" do
       on(desk)
-      expect(change(Given::PASSWORD, "short")).to include("code" => "password_short", "path" => "/new_password", "message" => /12 characters/)
+      expect(change(Given::PASSWORD, "short")).to include(
+        "code" => "password_short",
+        "path" => "/new_password",
+        "message" => /12 characters/
+      )
       expect(change(Given::PASSWORD, Given::PASSWORD)["code"]).to match(/password_(same|short)/)
       expect(change(Given::PASSWORD, "heron\u0000on the slipway")["code"]).to match(/password_common|not_json/)
       expect(change("guess", "heron on the slipway")).to include("code" => "sign_in_refused", "path" => "/password")
@@ -64,7 +73,11 @@ RSpec.describe "One's own account" do
       tablet = on(ipad)
       on("")
       third = on(desk)
-      expect(sessions.map { |one| [one["device"], one["here"]] }).to contain_exactly(["Chrome, Linux", true], ["", false], ["Safari, iPad", false])
+      expect(sessions.map { |one| [one["device"], one["here"]] }).to contain_exactly(
+        ["Chrome, Linux", true],
+        ["", false],
+        ["Safari, iPad", false]
+      )
       expect(sessions.first.values_at("since", "last")).to all(match(/\A\d{4}-/))
       stop(session: sessions.find { |one| one["device"].include?("iPad") }["session"])
       expect(sessions.size).to eq(2)

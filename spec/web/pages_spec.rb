@@ -40,19 +40,28 @@ RSpec.describe "The contract" do
   let(:definition) { Http::CONTRACT.definition }
 
   it "describes every route of the application and nothing more" do
-    routes = Verglas::Web::App.routes.flat_map do |method, entries|
-      method == "HEAD" ? [] : entries.map { |pattern, *| "#{method} #{pattern.to_s.gsub(/:(\w+)/, '{\1}')}" }
-    end
-    described = definition.operations.map { |operation| "#{operation.request_method.upcase} #{operation.path}" }.grep_v(%r{ /auth/})
+    routes =
+      Verglas::Web::App.routes.flat_map do |method, entries|
+        method == "HEAD" ? [] : entries.map { |pattern, *| "#{method} #{pattern.to_s.gsub(/:(\w+)/, '{\1}')}" }
+      end
+    described =
+      definition
+        .operations
+        .map { |operation| "#{operation.request_method.upcase} #{operation.path}" }
+        .grep_v(%r{ /auth/})
     expect(routes.grep(%r{ /api/})).to match_array(described)
   end
 
   it "is what every answer of these specs is held against: one that says something else is found out" do
     request = Rack::Request.new(Rack::MockRequest.env_for("/api/ping"))
-    complaint = ->(status, type, body) { Http::ANSWERS.complaint(request, Rack::MockResponse.new(status, { "content-type" => type }, [body])) }
+    complaint = ->(status, type, body) do
+      Http::ANSWERS.complaint(request, Rack::MockResponse.new(status, { "content-type" => type }, [body]))
+    end
     get "/api/ping"
     right = last_response.body
-    expect(complaint.call(401, "application/json", JSON.generate(JSON.parse(right).merge("code" => 5)))).to include("/code")
+    expect(complaint.call(401, "application/json", JSON.generate(JSON.parse(right).merge("code" => 5)))).to include(
+      "/code"
+    )
     expect(complaint.call(200, "text/plain", right)).to eq("\"text/plain\" is not said in the document")
     expect(complaint.call(299, "application/json", right)).to eq("299 is not said in the document")
     expect(complaint.call(401, "application/json", "{")).to eq("not JSON")
@@ -61,32 +70,86 @@ RSpec.describe "The contract" do
 
   it "asks a key of every write" do
     computations = %w[searchClients evaluate explainSigns checkAgain readCreep loads tryLength ruleChanges]
-    writes = definition.operations.reject { |operation| operation.request_method == "get" || computations.include?(operation.operation_id) }
+    writes =
+      definition.operations.reject do |operation|
+        operation.request_method == "get" || computations.include?(operation.operation_id)
+      end
     expect(writes.size).to be >= 8
-    keyless = YAML.safe_load_file(Verglas::Web::Contract::FILE, aliases: true)["paths"].flat_map do |path, item|
-      item.except("parameters").filter_map { |method, operation| "#{method} #{path}" unless operation.to_s.include?("parameters/Key") || method == "get" }
-    end
-    expect(keyless).to match_array(%w[/auth/login /auth/logout /auth/lock /auth/pin /auth/switch /auth/password /auth/sessions/end /api/search /api/clients/search
-                                      /api/fittings/{id}/evaluation /api/fittings/{id}/signs /api/fittings/{id}/again /api/fittings/{id}/creep /api/fittings/{id}/loads
-                                      /api/machines/{id}/trial /api/rules/{question}/changes]
-                                   .map { |path| "post #{path}" })
+    keyless =
+      YAML.safe_load_file(Verglas::Web::Contract::FILE, aliases: true)["paths"].flat_map do |path, item|
+        item
+          .except("parameters")
+          .filter_map do |method, operation|
+            "#{method} #{path}" unless operation.to_s.include?("parameters/Key") || method == "get"
+          end
+      end
+    expect(keyless).to match_array(
+      %w[
+        /auth/login
+        /auth/logout
+        /auth/lock
+        /auth/pin
+        /auth/switch
+        /auth/password
+        /auth/sessions/end
+        /api/search
+        /api/clients/search
+        /api/fittings/{id}/evaluation
+        /api/fittings/{id}/signs
+        /api/fittings/{id}/again
+        /api/fittings/{id}/creep
+        /api/fittings/{id}/loads
+        /api/machines/{id}/trial
+        /api/rules/{question}/changes
+      ].map { |path| "post #{path}" }
+    )
   end
 end
 
 RSpec.describe Verglas::Formats::Words do
   it "has a sentence for every code that the web gives out" do
-    codes = Dir[File.join(Verglas::ROOT, "{web,formats,store}/**/*.rb")].flat_map { |file| File.read(file).scan(/Invalid\.new\(:(\w+)/).flatten }.uniq
-    command_line_only = %w[unknown_operation unknown_machine unknown_body unreadable_file not_a_collection not_computable]
-    expect((codes - command_line_only).reject do |code|
-      described_class.maybe("errors.#{code}", **Hash.new do |_, _|
-        "x"
-      end, adjuster: "a", mark: "m", difference: "d", direction: "more", what: "w", says: "s", low: 1, high: 2, most: 3, tries: 4, minutes: 5, column: "c", known: "k", line: 6, expected: 7)
-    end).to be_empty
+    codes =
+      Dir[File.join(Verglas::ROOT, "{web,formats,store}/**/*.rb")]
+        .flat_map { |file| File.read(file).scan(/Invalid\.new\(:(\w+)/).flatten }
+        .uniq
+    command_line_only = %w[
+      unknown_operation
+      unknown_machine
+      unknown_body
+      unreadable_file
+      not_a_collection
+      not_computable
+    ]
+    expect(
+      (codes - command_line_only).reject do |code|
+        described_class.maybe(
+          "errors.#{code}",
+          **Hash.new { |_, _| "x" },
+          adjuster: "a",
+          mark: "m",
+          difference: "d",
+          direction: "more",
+          what: "w",
+          says: "s",
+          low: 1,
+          high: 2,
+          most: 3,
+          tries: 4,
+          minutes: 5,
+          column: "c",
+          known: "k",
+          line: 6,
+          expected: 7
+        )
+      end
+    ).to be_empty
   end
 
   it "has only words as keys: YAML takes on, off, yes and no for truth values" do
     keys = ->(node) { node.is_a?(Hash) ? node.flat_map { |key, value| [key, *keys.call(value)] } : [] }
-    Dir[File.join(Verglas::ROOT, "config/messages/*.yml")].each { |file| expect(keys.call(YAML.safe_load_file(file))).to all(be_a(String)) }
+    Dir[File.join(Verglas::ROOT, "config/messages/*.yml")].each do |file|
+      expect(keys.call(YAML.safe_load_file(file))).to all(be_a(String))
+    end
   end
 
   it "says nothing without its numbers" do

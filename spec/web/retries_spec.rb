@@ -8,7 +8,9 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572) }
+  let(:person) do
+    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
+  end
   let(:id) { call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"] }
   let(:path) { "/api/fittings/#{id}" }
   let(:marks) { call(:get, path)["marks"] }
@@ -25,15 +27,25 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
     expect(everything).to eq(after)
   end
 
-  def everything = %i[fittings machine_queues clients gym_plates gym_cautions client_cautions].to_h { |table| [table, db[table].order(Sequel.lit("1")).all.to_s] }
+  def everything
+    %i[fittings machine_queues clients gym_plates gym_cautions client_cautions].to_h do |table|
+      [table, db[table].order(Sequel.lit("1")).all.to_s]
+    end
+  end
 
   it "keeps a draft once" do
-    expect_once(:patch, path, { marks: marks, version: 1, flow: { at: "@watch", done: {}, skipped: {} }, cue: "Toes up." })
+    expect_once(
+      :patch,
+      path,
+      { marks: marks, version: 1, flow: { at: "@watch", done: {}, skipped: {} }, cue: "Toes up." }
+    )
   end
 
   it "stops a fitting once, and accepts none that was stopped" do
     expect_once(:post, "#{path}/stop", { stop_sign: "hot_calf", sheet: { marks: marks, version: 1 } })
-    expect(call(:post, "#{path}/acceptance", { marks: call(:get, path)["marks"], version: 1 })["code"]).to eq("fitting_closed")
+    expect(call(:post, "#{path}/acceptance", { marks: call(:get, path)["marks"], version: 1 })["code"]).to eq(
+      "fitting_closed"
+    )
   end
 
   it "lets a fitting go once, and opens it again once" do
@@ -52,7 +64,11 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
     call(:post, "#{path}/acceptance", { marks: marks, version: 1 })
     expect_once(:post, "#{path}/set-up", {})
     expect_once(:put, "/api/machines/#{here[:id]}/queue", { clients: [person[:id]], version: 0 })
-    expect_once(:put, "/api/clients/#{person[:id]}/limits/ankle", { reading: 9, version: loft.clients.find(person[:id])[:version] })
+    expect_once(
+      :put,
+      "/api/clients/#{person[:id]}/limits/ankle",
+      { reading: 9, version: loft.clients.find(person[:id])[:version] }
+    )
     expect_once(:put, "/api/plates", { plates: [{ mass: 20, unit: "kg", pairs: 2 }], version: 1 })
     expect_once(:put, "/api/gym/cautions/back", { stricter: true, version: 1 })
   end
@@ -60,13 +76,19 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
   it "refuses a key that was used for another request" do
     key = SecureRandom.uuid
     call(:put, "/api/gym/cautions/back", { stricter: true, version: 1 }, key: key)
-    expect(call(:put, "/api/gym/cautions/back", { stricter: false, version: 2 }, key: key)["code"]).to eq("key_used_for_another_request")
+    expect(call(:put, "/api/gym/cautions/back", { stricter: false, version: 2 }, key: key)["code"]).to eq(
+      "key_used_for_another_request"
+    )
     expect(db[:gym_cautions].count).to eq(1)
   end
 
   it "shows the later of two instructors what the earlier kept: steps, load, cue and all" do
     work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 20)
-    call(:patch, path, { marks: marks, version: 1, flow: { at: "@light", done: {}, skipped: {} }, work: work, cue: "Heels down." })
+    call(
+      :patch,
+      path,
+      { marks: marks, version: 1, flow: { at: "@light", done: {}, skipped: {} }, work: work, cue: "Heels down." }
+    )
     stale = call(:patch, path, { marks: marks, version: 1, flow: { at: "roller", done: {}, skipped: {} } })
     expect([status, stale["code"]]).to eq([409, "stale"])
     expect(stale["current"]).to include("cue" => "Heels down.", "version" => 2, "by" => "Maren Oldcastle")
@@ -76,10 +98,25 @@ RSpec.describe "Writes about a fitting, sent again or over another's" do
   end
 
   it "leaves what a save does not name as it was" do
-    call(:patch, path,
-         { marks: marks, version: 1, note: "Scar.", cue: "Toes up.", reason: "Short seat.", trail: [{ sign: "hips_lift", adjuster: "roller", from: "A", to: "B", outcome: nil }] })
+    call(
+      :patch,
+      path,
+      {
+        marks: marks,
+        version: 1,
+        note: "Scar.",
+        cue: "Toes up.",
+        reason: "Short seat.",
+        trail: [{ sign: "hips_lift", adjuster: "roller", from: "A", to: "B", outcome: nil }]
+      }
+    )
     call(:patch, path, { marks: marks, version: 2 })
-    expect(call(:get, path)).to include("note" => "Scar.", "cue" => "Toes up.", "reason" => "Short seat.", "trail" => [include("sign" => "hips_lift")])
+    expect(call(:get, path)).to include(
+      "note" => "Scar.",
+      "cue" => "Toes up.",
+      "reason" => "Short seat.",
+      "trail" => [include("sign" => "hips_lift")]
+    )
   end
 
   it "writes nothing by asking: loads, what moved, a creep test, the causes of a sign" do

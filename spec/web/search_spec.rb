@@ -5,7 +5,16 @@ require "web_helper"
 RSpec.describe "What is found under some letters" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
-  let!(:here) { machine(loft, "slide_back", name: "Leg extension 1", code: "E1", getting_in: "From the open side.", left_behind: "The start pin is sometimes left at 5.") }
+  let!(:here) do
+    machine(
+      loft,
+      "slide_back",
+      name: "Leg extension 1",
+      code: "E1",
+      getting_in: "From the open side.",
+      left_behind: "The start pin is sometimes left at 5."
+    )
+  end
   let!(:person) { client(loft, account, name: "José Pérez", stature: 1700) }
 
   before do
@@ -28,14 +37,22 @@ RSpec.describe "What is found under some letters" do
     expect(machines("open side")).to eq([["Leg extension 1", "getting in: From the open side.", false]])
     expect(machines("back pad")).to include(["Leg extension 1", "has a back pad", false])
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
-    call(:post, "/api/fittings/#{id}/acceptance", { marks: { "back pad" => "3", "roller" => "C", "start" => "2" }, version: 1, reason: "So." })
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      { marks: { "back pad" => "3", "roller" => "C", "start" => "2" }, version: 1, reason: "So." }
+    )
     expect(machines("Roller c")).to include(["Leg extension 1", "roller C, on 1 of the latest cards", true])
   end
 
   it "nothing of what speaks of anybody's health, and nothing of another gym's" do
     call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "loose_joints", version: nil, note: "zqxjk" })
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
-    call(:post, "/api/fittings/#{id}/acceptance", { marks: { "back pad" => "3", "roller" => "C", "start" => "2" }, version: 1, reason: "So.", note: "zqxjk" })
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      { marks: { "back pad" => "3", "roller" => "C", "start" => "2" }, version: 1, reason: "So.", note: "zqxjk" }
+    )
     machine(gym("Elsewhere"), "slide_back", name: "zqxjk machine")
     expect(found("zqxjk")).to eq({ "clients" => [], "machines" => [] })
     expect(found("%")).to eq({ "clients" => [], "machines" => [] })

@@ -8,22 +8,70 @@ RSpec.describe "Setting up again, and who comes next" do
   let!(:other) { staff(loft, email: "tobias@netloft.example", name: "Tobias Wick") }
   let(:here) do
     machine(loft, "curl_plain", name: "Leg curl 1").tap do |row|
-      adjusters = row[:adjusters].map.with_index do |adjuster, index|
-        adjuster.merge("walk_round" => { "side" => "right", "handle" => "red", "unlocks" => "pull pin", "reachable_seated" => index != 2, "weight_off_first" => index == 2 })
-      end
-      loft.machines.update(row[:id], version: 1, by: account, getting_in: "Pad up first.", loading: { kind: "stack", unit: "kg", masses: [5, 10, 20, 40] },
-                                     description: { constants: row[:constants], adjusters: adjusters, exercises: {}, taped: {} })
+      adjusters =
+        row[:adjusters].map.with_index do |adjuster, index|
+          adjuster.merge(
+            "walk_round" => {
+              "side" => "right",
+              "handle" => "red",
+              "unlocks" => "pull pin",
+              "reachable_seated" => index != 2,
+              "weight_off_first" => index == 2
+            }
+          )
+        end
+      loft.machines.update(
+        row[:id],
+        version: 1,
+        by: account,
+        getting_in: "Pad up first.",
+        loading: {
+          kind: "stack",
+          unit: "kg",
+          masses: [5, 10, 20, 40]
+        },
+        description: {
+          constants: row[:constants],
+          adjusters: adjusters,
+          exercises: {
+          },
+          taped: {
+          }
+        }
+      )
     end
   end
-  let(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572, thigh_depth: 150) }
+  let(:person) do
+    client(
+      loft,
+      account,
+      name: "Matteus Orr",
+      sex: "man",
+      stature: 1822,
+      seat_to_kneecap: 641,
+      floor_to_knee_top: 572,
+      thigh_depth: 150
+    )
+  end
   let(:tall) { client(loft, account, name: "Wendell Achterberg", sex: "man", stature: 1950) }
 
   before { sign_in }
 
   def fitted(person)
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
-    work = Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 20, "repetitions" => 10, "sets" => 2, "last" => "easy")
-    call(:post, "/api/fittings/#{id}/acceptance", { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, work: work, cue: "Toes up.", reason: "The machine ends there." })
+    work =
+      Verglas::Application::Sheet::NO_WORK.merge("load_kg" => 20, "repetitions" => 10, "sets" => 2, "last" => "easy")
+    call(
+      :post,
+      "/api/fittings/#{id}/acceptance",
+      {
+        marks: call(:get, "/api/fittings/#{id}")["marks"],
+        version: 1,
+        work: work,
+        cue: "Toes up.",
+        reason: "The machine ends there."
+      }
+    )
     id
   end
 
@@ -43,25 +91,68 @@ RSpec.describe "Setting up again, and who comes next" do
     sign_in(email: "tobias@netloft.example")
     list = call(:get, "/api/fittings/#{id}/set-up")
     expect(list["lines"].map { |line| line["label"] }).to eq(["thigh pad", "back pad", "roller"])
-    expect(list["lines"].first).to include("standing" => true, "weight_off" => true, "how" => "Right side, red, pull pin")
-    expect(list).to include("getting_in" => "Pad up first.", "load_text" => "20 kg", "cue" => "Toes up.", "by" => "Maren Oldcastle", "repetitions" => 10)
-    expect(list["visit"]["today"]).to include("load" => include("text" => "40 kg"), "light" => include("text" => "20 kg"), "says" => "Easy last time: one step up.")
+    expect(list["lines"].first).to include(
+      "standing" => true,
+      "weight_off" => true,
+      "how" => "Right side, red, pull pin"
+    )
+    expect(list).to include(
+      "getting_in" => "Pad up first.",
+      "load_text" => "20 kg",
+      "cue" => "Toes up.",
+      "by" => "Maren Oldcastle",
+      "repetitions" => 10
+    )
+    expect(list["visit"]["today"]).to include(
+      "load" => include("text" => "40 kg"),
+      "light" => include("text" => "20 kg"),
+      "says" => "Easy last time: one step up."
+    )
   end
 
-  it "asks for no more than a clinician allows since, and says so; a new fitting begins without what was lifted before" do
+  it "asks for no more than a clinician allows since, and says so; a new fitting begins without what was lifted " \
+       "before" do
     id = fitted(person)
-    loft.cautions.put(person[:id], "back", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 12)
+    loft.cautions.put(
+      person[:id],
+      "back",
+      version: nil,
+      by: account,
+      note: "",
+      cleared_by: "Dr Fenwick",
+      cleared_on: "2026-02-11",
+      load_to_kg: 12
+    )
     list = call(:get, "/api/fittings/#{id}/set-up")
     expect(list).to include("load_text" => "10 kg", "limited" => "No more than 12 kg: a clinician's limit.")
     expect(list["visit"]["today"]["load"]["text"]).to eq("10 kg")
-    again = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]}")
-    expect([again["load"], again["work"].slice("load_kg", "repetitions")]).to eq(["", { "load_kg" => nil, "repetitions" => 10 }])
+    again =
+      call(
+        :get,
+        "/api/fittings/#{call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]}"
+      )
+    expect([again["load"], again["work"].slice("load_kg", "repetitions")]).to eq(
+      ["", { "load_kg" => nil, "repetitions" => 10 }]
+    )
   end
 
   it "sets nobody up who is kept off since, or whose marks a limit no more allows" do
     id = fitted(person)
-    loft.cautions.put(person[:id], "knee_ligament", version: nil, by: account, note: "", cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", degrees: { "knee_flexion" => [nil, 60] })
-    expect(call(:get, "/api/fittings/#{id}/set-up")["bars"]).to eq(["At these marks a joint goes past what it is allowed now: fit again before anybody sits."])
+    loft.cautions.put(
+      person[:id],
+      "knee_ligament",
+      version: nil,
+      by: account,
+      note: "",
+      cleared_by: "Dr Fenwick",
+      cleared_on: "2026-02-11",
+      degrees: {
+        "knee_flexion" => [nil, 60]
+      }
+    )
+    expect(call(:get, "/api/fittings/#{id}/set-up")["bars"]).to eq(
+      ["At these marks a joint goes past what it is allowed now: fit again before anybody sits."]
+    )
     expect([call(:post, "/api/fittings/#{id}/set-up", {})["code"], status]).to eq(["past_straight_limit", 422])
     loft.cautions.put(person[:id], "heart", version: nil, by: account, note: "")
     expect(call(:get, "/api/fittings/#{id}/set-up")["bars"].first).to start_with("Heart condition")
@@ -95,7 +186,9 @@ RSpec.describe "Setting up again, and who comes next" do
     expect([first["fitting_id"], second["fitting_id"]]).to eq([nil, id])
     theirs = first["marks"].to_h { |tag| tag.values_at("label", "mark") }
     moving = mine.keys.reject { |label| mine[label] == theirs[label] }
-    expect(first["moves"].map { |move| move.values_at("label", "from", "to") }).to eq(moving.map { |label| [label, mine[label], theirs[label]] })
+    expect(first["moves"].map { |move| move.values_at("label", "from", "to") }).to eq(
+      moving.map { |label| [label, mine[label], theirs[label]] }
+    )
     expect(second["moves"].map { |move| move["by"] }).to eq(first["moves"].map { |move| -move["by"] })
     expect(call(:get, "/api/fittings/#{id}/set-up")["lines"].map { |line| line["move"] }).to all(be_nil)
   end
@@ -104,7 +197,9 @@ RSpec.describe "Setting up again, and who comes next" do
     path = "/api/machines/#{here[:id]}/queue"
     call(:put, path, { clients: [tall[:id]], version: 0 })
     stale = call(:put, path, { clients: [person[:id]], version: 0 })
-    expect([status, stale["code"], stale["current"]["entries"].map { |entry| entry["client"]["name"] }]).to eq([409, "stale", ["Wendell Achterberg"]])
+    expect([status, stale["code"], stale["current"]["entries"].map { |entry| entry["client"]["name"] }]).to eq(
+      [409, "stale", ["Wendell Achterberg"]]
+    )
     call(:put, path, { clients: [SecureRandom.uuid], version: 1 })
     expect(status).to eq(404)
     expect(call(:put, path, { clients: [tall[:id], tall[:id]], version: 1 })["path"]).to eq("/clients")

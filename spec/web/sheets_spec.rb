@@ -10,32 +10,79 @@ RSpec.describe "A fitting's sheet over HTTP" do
 
   before { sign_in }
 
-  def open_on(machine, exercise: "") = call(:post, "/api/fittings", { client_id: person[:id], machine_id: machine[:id], exercise: exercise })["id"]
+  def open_on(machine, exercise: "")
+    call(:post, "/api/fittings", { client_id: person[:id], machine_id: machine[:id], exercise: exercise })["id"]
+  end
 
   describe "on a machine that is not taped" do
-    let(:untaped) { machine(loft, "curl_plain", name: "Leg curl 3").then { |row| row.merge(loft.machines.update(row[:id], version: 1, by: account, description: bare(row))) } }
+    let(:untaped) do
+      machine(loft, "curl_plain", name: "Leg curl 3").then do |row|
+        row.merge(loft.machines.update(row[:id], version: 1, by: account, description: bare(row)))
+      end
+    end
     let(:id) { open_on(untaped) }
     let(:marks) { { "back pad" => "3", "roller" => "B", "thigh pad" => "5" } }
 
-    def bare(row) = { constants: {}, adjusters: row[:adjusters].map { |adjuster| adjuster.merge("travel" => nil) }, exercises: {}, taped: {} }
+    def bare(row)
+      {
+        constants: {
+        },
+        adjusters: row[:adjusters].map { |adjuster| adjuster.merge("travel" => nil) },
+        exercises: {
+        },
+        taped: {
+        }
+      }
+    end
 
     it "claims nothing, advises nothing, and takes marks, load, signs and a note" do
       shown = call(:get, "/api/fittings/#{id}")
       expect(shown["advice"]).to include("status" => nil, "marks" => {}, "shortfalls" => [])
-      expect(shown["evaluation"]).to include("grade" => nil, "findings" => [], "scene" => nil, "targets" => [], "motion" => nil)
+      expect(shown["evaluation"]).to include(
+        "grade" => nil,
+        "findings" => [],
+        "scene" => nil,
+        "targets" => [],
+        "motion" => nil
+      )
       expect(shown["steps"].map { |step| step["do"] }).to include("Set Roller by eye, as the maker's plate says.")
-      call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, load: "25 kg", signs: %w[hips_lift leg_flies_back], note: "Prefers the narrow pad." })
+      call(
+        :post,
+        "/api/fittings/#{id}/acceptance",
+        {
+          marks: marks,
+          version: 1,
+          load: "25 kg",
+          signs: %w[hips_lift leg_flies_back],
+          note: "Prefers the narrow pad."
+        }
+      )
       record = call(:get, "/api/fittings/#{id}")
-      expect(record).to include("marks" => marks, "load" => "25 kg", "signs" => %w[hips_lift leg_flies_back], "note" => "Prefers the narrow pad.")
-      expect(call(:get,
-                  "/api/clients/#{person[:id]}")["card"].first["accepted"]).to include("grade" => nil, "load" => "25 kg",
-                                                                                       "worst" => "Marks and load, no geometry: the machine was not taped.")
+      expect(record).to include(
+        "marks" => marks,
+        "load" => "25 kg",
+        "signs" => %w[hips_lift leg_flies_back],
+        "note" => "Prefers the narrow pad."
+      )
+      expect(call(:get, "/api/clients/#{person[:id]}")["card"].first["accepted"]).to include(
+        "grade" => nil,
+        "load" => "25 kg",
+        "worst" => "Marks and load, no geometry: the machine was not taped."
+      )
     end
 
     it "refuses signs that are none of this machine's, and a load that is too long" do
-      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, signs: %w[hips_rise] })).to include("code" => "not_allowed", "path" => "/signs")
-      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, load: "x" * 41 })).to include("code" => "too_long", "path" => "/load")
-      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, knee_off_mm: 101 })).to include("path" => "/knee_off_mm")
+      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, signs: %w[hips_rise] })).to include(
+        "code" => "not_allowed",
+        "path" => "/signs"
+      )
+      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, load: "x" * 41 })).to include(
+        "code" => "too_long",
+        "path" => "/load"
+      )
+      expect(call(:patch, "/api/fittings/#{id}", { marks: marks, version: 1, knee_off_mm: 101 })).to include(
+        "path" => "/knee_off_mm"
+      )
     end
   end
 
@@ -56,7 +103,11 @@ RSpec.describe "A fitting's sheet over HTTP" do
 
     def accept(machine, **sheet)
       id = open_on(machine)
-      call(:post, "/api/fittings/#{id}/acceptance", { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, **sheet })
+      call(
+        :post,
+        "/api/fittings/#{id}/acceptance",
+        { marks: call(:get, "/api/fittings/#{id}")["marks"], version: 1, **sheet }
+      )
       id
     end
 
@@ -101,16 +152,30 @@ RSpec.describe "A fitting's sheet over HTTP" do
 
   describe "on a station" do
     let(:station) { machine(loft, "shared_seat", name: "Leg station") }
-    let(:person) { client(loft, account, name: "Solveig Arkwright", sex: nil, stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541) }
+    let(:person) do
+      client(
+        loft,
+        account,
+        name: "Solveig Arkwright",
+        sex: nil,
+        stature: 1700,
+        seat_to_kneecap: 604,
+        floor_to_knee_top: 541
+      )
+    end
 
     it "asks which exercise, and opens each at the seat that serves both" do
-      expect(call(:post, "/api/fittings", { client_id: person[:id], machine_id: station[:id] })).to include("code" => "not_allowed", "path" => "/exercise")
+      expect(call(:post, "/api/fittings", { client_id: person[:id], machine_id: station[:id] })).to include(
+        "code" => "not_allowed",
+        "path" => "/exercise"
+      )
       pages = %w[extension curl].map { |exercise| call(:get, "/api/fittings/#{open_on(station, exercise: exercise)}") }
       expect(pages.map { |page| page["machine"]["name"] }).to eq(["Leg station: extension", "Leg station: curl"])
       expect(pages.map { |page| page["marks"]["back pad"] }.uniq.size).to eq(1)
       expect(pages.last["station"]).to include("shared" => ["back pad"], "other" => nil)
-      expect(pages.last["station"]["exercises"].map { |one| [one["name"], one["active"], one["fitting_id"]] })
-        .to eq([["extension", false, pages.first["id"]], ["curl", true, pages.last["id"]]])
+      expect(pages.last["station"]["exercises"].map { |one| [one["name"], one["active"], one["fitting_id"]] }).to eq(
+        [["extension", false, pages.first["id"]], ["curl", true, pages.last["id"]]]
+      )
     end
 
     it "moves the seat of both when one moves, and shows a colleague at the other that it did" do
@@ -125,14 +190,21 @@ RSpec.describe "A fitting's sheet over HTTP" do
     end
 
     it "says on set-up list and card of each what is set anew between the two" do
-      done = %w[extension curl].zip(%w[4 2]).to_h do |exercise, seat|
-        id = open_on(station, exercise: exercise)
-        marks = call(:get, "/api/fittings/#{id}")["marks"].merge("back pad" => seat)
-        call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, reason: "As each likes it." })
-        [exercise, id]
-      end
-      expect(done.values.map { |id| call(:get, "/api/fittings/#{id}/set-up")["aids"].last })
-        .to eq(["After the curl: back pad from 2 to 4, re-pin the arm.", "After the extension: back pad from 4 to 2, re-pin the arm."])
+      done =
+        %w[extension curl]
+          .zip(%w[4 2])
+          .to_h do |exercise, seat|
+            id = open_on(station, exercise: exercise)
+            marks = call(:get, "/api/fittings/#{id}")["marks"].merge("back pad" => seat)
+            call(:post, "/api/fittings/#{id}/acceptance", { marks: marks, version: 1, reason: "As each likes it." })
+            [exercise, id]
+          end
+      expect(done.values.map { |id| call(:get, "/api/fittings/#{id}/set-up")["aids"].last }).to eq(
+        [
+          "After the curl: back pad from 2 to 4, re-pin the arm.",
+          "After the extension: back pad from 4 to 2, re-pin the arm."
+        ]
+      )
       get "/api/clients/#{person[:id]}/card.txt"
       expect(last_response.body).to include("After the curl: back pad from 2 to 4, re-pin the arm.")
     end
@@ -144,22 +216,44 @@ RSpec.describe "A fitting's sheet over HTTP" do
       curl = call(:get, "/api/fittings/#{open_on(station, exercise: "curl")}")
       expect(curl["marks"]["back pad"]).to eq(shown["marks"]["back pad"])
       call(:patch, "/api/fittings/#{curl["id"]}", { marks: curl["marks"].merge("back pad" => "1"), version: 1 })
-      expect(call(:get, "/api/fittings/#{curl["id"]}")["station"]["other"]).to match(/\AExtension was accepted at back pad \d\. Fit it again after this, or set it anew between\.\z/)
+      expect(call(:get, "/api/fittings/#{curl["id"]}")["station"]["other"]).to match(
+        /\AExtension was accepted at back pad \d\. Fit it again after this, or set it anew between\.\z/
+      )
       call(:post, "/api/fittings/#{curl["id"]}/acceptance", { marks: curl["marks"], version: 2 })
-      expect(call(:get, "/api/clients/#{person[:id]}")["card"].map { |line| line["exercise"] }).to match_array(%w[extension curl])
+      expect(call(:get, "/api/clients/#{person[:id]}")["card"].map { |line| line["exercise"] }).to match_array(
+        %w[extension curl]
+      )
     end
 
     it "tells what an exercise gave up for the shared seat, against its own best" do
-      bench = ->(exercise) { Verglas::Application::Meeting.new(loft, client: person, machine_row: station, exercise: exercise) }
+      bench = ->(exercise) do
+        Verglas::Application::Meeting.new(loft, client: person, machine_row: station, exercise: exercise)
+      end
       db[:readings].exclude(observation: %w[stature seat_to_kneecap]).delete
-      torn = (1500..1950).step(50).to_a.product([0.31, 0.33, 0.35, 0.37]).lazy.map do |stature, share|
-        db[:readings].where(observation: "stature").update(value_mm: stature)
-        db[:readings].where(observation: "seat_to_kneecap").update(value_mm: (stature * share).round)
-        %w[extension curl].find { |exercise| bench.call(exercise).then { |at| at.station_advice.alone[exercise].evaluation.grade != at.advice.evaluation.grade } }
-      end.find(&:itself)
+      torn =
+        (1500..1950)
+          .step(50)
+          .to_a
+          .product([0.31, 0.33, 0.35, 0.37])
+          .lazy
+          .map do |stature, share|
+            db[:readings].where(observation: "stature").update(value_mm: stature)
+            db[:readings].where(observation: "seat_to_kneecap").update(value_mm: (stature * share).round)
+            %w[extension curl].find do |exercise|
+              bench
+                .call(exercise)
+                .then { |at| at.station_advice.alone[exercise].evaluation.grade != at.advice.evaluation.grade }
+            end
+          end
+          .find(&:itself)
       expect(torn).not_to be_nil
       page = call(:get, "/api/fittings/#{open_on(station, exercise: torn)}")
-      expect(page["station"]["gave_up"]).to match(/\AOne place serves both\. #{torn.capitalize} alone would be (in line|close|off); shared, it is (close|off|wrong)\.\z/)
+      expect(page["station"]["gave_up"]).to match(
+        Regexp.new(
+          "\\AOne place serves both\\. #{torn.capitalize} alone would be (in line|close|off); " \
+            "shared, it is (close|off|wrong)\\.\\z"
+        )
+      )
     end
   end
 
@@ -170,15 +264,29 @@ RSpec.describe "A fitting's sheet over HTTP" do
 
     it "advises the thinnest cushion that helps, only where the maker allows one, and takes it into the numbers" do
       here = machine(loft)
-      plain = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}")
+      plain =
+        call(
+          :get,
+          "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}"
+        )
       expect(plain["aids"]).to include("cushion_back_mm" => 0)
       expect(plain["machine"]["aids"]).to eq([])
       loft.machines.update(here[:id], version: 1, by: account, cushions_allowed: true)
       db[:fittings].delete
-      padded = call(:get, "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}")
+      padded =
+        call(
+          :get,
+          "/api/fittings/#{call(:post, "/api/fittings", { client_id: short[:id], machine_id: here[:id] })["id"]}"
+        )
       expect(padded["aids"]["cushion_back_mm"]).to be_positive
-      expect(padded["advice"]["aids_says"].first).to match(/\AWith the \d0 mm cushion behind the back; without one: (off|close)\./)
-      knee = ->(aids) { call(:post, "/api/fittings/#{padded["id"]}/evaluation", { marks: padded["marks"], aids: aids })["quantities"]["knee_s_mm"] }
+      expect(padded["advice"]["aids_says"].first).to match(
+        /\AWith the \d0 mm cushion behind the back; without one: (off|close)\./
+      )
+      knee = ->(aids) do
+        call(:post, "/api/fittings/#{padded["id"]}/evaluation", { marks: padded["marks"], aids: aids })["quantities"][
+          "knee_s_mm"
+        ]
+      end
       expect(knee.call({ cushion_back_mm: 40 }) - knee.call({})).to be_within(0.01).of(40)
     end
 

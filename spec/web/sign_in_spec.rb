@@ -9,7 +9,13 @@ RSpec.describe "Signing in" do
     call(:get, "/api/me")
     expect(status).to eq(401)
     sign_in
-    expect(call(:get, "/api/me")).to include("name" => "Maren Oldcastle", "gym" => { "name" => "The Net Loft", "locale" => "en-GB" })
+    expect(call(:get, "/api/me")).to include(
+      "name" => "Maren Oldcastle",
+      "gym" => {
+        "name" => "The Net Loft",
+        "locale" => "en-GB"
+      }
+    )
     call(:post, "/auth/logout", {})
     expect(call(:get, "/api/me")["code"]).to eq("sign_in_needed")
   end

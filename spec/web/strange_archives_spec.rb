@@ -23,7 +23,11 @@ RSpec.describe "Strange archives" do
     person, = known[:ids]["clients"]
     machine, station = known[:ids]["machines"]
     call(:put, "/api/clients/#{person}/cautions", { caution: "loose_joints", version: nil, note: "since school" })
-    call(:put, "/api/clients/#{person}/limits/hip_bend", { value: 100, version: known[:gym].clients.find(person)[:version] })
+    call(
+      :put,
+      "/api/clients/#{person}/limits/hip_bend",
+      { value: 100, version: known[:gym].clients.find(person)[:version] }
+    )
     known[:gym].queues.put(machine, "", clients: [person], version: 0, by: known[:account])
     known[:gym].queues.stands(station, "extension", { "back pad" => "3" }, by: known[:account])
     known[:gym].rules.set_for_client(person, "grip", "hard", reason: "asks for it", by: known[:account])
@@ -41,12 +45,16 @@ RSpec.describe "Strange archives" do
 
   # Somewhere below a value: the holder and the key there.
   def place_in(value, holder = nil, key = nil)
-    inside = case value
-             when Hash then value.keys
-             when Array then (0...value.size).to_a
-             else []
-             end
-    return [holder, key] if inside.empty? || (holder && random.rand(5).zero?)
+    inside =
+      case value
+      when Hash
+        value.keys
+      when Array
+        (0...value.size).to_a
+      else
+        []
+      end
+    return holder, key if inside.empty? || (holder && random.rand(5).zero?)
 
     chosen = pick(inside)
     place_in(value[chosen], value, chosen)
@@ -65,22 +73,33 @@ RSpec.describe "Strange archives" do
     return pick([nil, 0, "x", [], {}, [1], { "x" => 1 }]) if random.rand(8).zero?
 
     case value
-    when Numeric then pick([0, -value, value + 1, value * 2, 99, 0.5])
-    when String then pick([*words, *strings[section].first(40)])
-    when Array then pick([[], value.drop(1), value + value.first(1), value.shuffle(random: random)])
-    when Hash then pick([{}, value.except(value.keys.sample(random: random)), value.to_a.first(2).to_h])
-    else pick([nil, true, false, 1, "x"])
+    when Numeric
+      pick([0, -value, value + 1, value * 2, 99, 0.5])
+    when String
+      pick([*words, *strings[section].first(40)])
+    when Array
+      pick([[], value.drop(1), value + value.first(1), value.shuffle(random: random)])
+    when Hash
+      pick([{}, value.except(value.keys.sample(random: random)), value.to_a.first(2).to_h])
+    else
+      pick([nil, true, false, 1, "x"])
     end
   end
 
   # Texts that a section holds.
-  def strings = @strings ||= Hash.new { |known, section| known[section] = texts(whole_document[section]).uniq.shuffle(random: random) }
+  def strings
+    @strings ||=
+      Hash.new { |known, section| known[section] = texts(whole_document[section]).uniq.shuffle(random: random) }
+  end
 
   def texts(value)
     case value
-    when Hash then value.values.flat_map { |one| texts(one) }
-    when Array then value.flat_map { |one| texts(one) }
-    else [*(value if value.is_a?(String))]
+    when Hash
+      value.values.flat_map { |one| texts(one) }
+    when Array
+      value.flat_map { |one| texts(one) }
+    else
+      [*(value if value.is_a?(String))]
     end
   end
 
@@ -91,7 +110,9 @@ RSpec.describe "Strange archives" do
     reading.flat_map { |_, path, operation| addresses(path, ids).product(questions(operation, ids)).map(&:join) }
   end
 
-  def addresses(path, ids) = path.include?("{id}") ? ids.fetch(path.split("/")[2], []).map { |id| path.sub("{id}", id) } : [path]
+  def addresses(path, ids)
+    path.include?("{id}") ? ids.fetch(path.split("/")[2], []).map { |id| path.sub("{id}", id) } : [path]
+  end
 
   # Histories are asked for of a machine.
   def questions(operation, ids)

@@ -74,7 +74,9 @@ RSpec.describe "Shared tablets" do
     both_sign_in
     expect(switch(stranger, "1111")["code"]).to eq("pin_missing")
     call(:post, "/auth/logout", {})
-    expect([switch(maren, "2468")["code"], tablet]).to eq(["sign_in_needed", { "locked" => false, "me" => nil, "staff" => [] }])
+    expect([switch(maren, "2468")["code"], tablet]).to eq(
+      ["sign_in_needed", { "locked" => false, "me" => nil, "staff" => [] }]
+    )
   end
 
   it "keeps a PIN only for who knows the password, as a hash, and only digits" do

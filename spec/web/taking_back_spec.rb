@@ -8,10 +8,33 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:here) { machine(loft, "curl_plain", name: "Leg curl 1") }
-  let(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572, thigh_depth: 150) }
+  let(:person) do
+    client(
+      loft,
+      account,
+      name: "Matteus Orr",
+      sex: "man",
+      stature: 1822,
+      seat_to_kneecap: 641,
+      floor_to_knee_top: 572,
+      thigh_depth: 150
+    )
+  end
   let(:id) { opened }
   let(:path) { "/api/fittings/#{id}" }
-  let(:work) { { load_kg: nil, left_kg: nil, right_kg: nil, repetitions: 10, sets: 2, last: nil, felt: nil, felt_side: nil, belt: nil } }
+  let(:work) do
+    {
+      load_kg: nil,
+      left_kg: nil,
+      right_kg: nil,
+      repetitions: 10,
+      sets: 2,
+      last: nil,
+      felt: nil,
+      felt_side: nil,
+      belt: nil
+    }
+  end
 
   before { sign_in }
 
@@ -23,10 +46,13 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
   end
 
   def shown = call(:get, "/api/clients/#{person[:id]}")
-  def take_back(id, version, reason = "Wrong client") = call(:post, "/api/fittings/#{id}/taking-back", { version: version, reason: reason })
+  def take_back(id, version, reason = "Wrong client")
+    call(:post, "/api/fittings/#{id}/taking-back", { version: version, reason: reason })
+  end
 
   describe "what was seen" do
-    it "accepts nothing while the pad is seen on the kneecap or a thigh is numb, however well the numbers fit, nor with a reason" do
+    it "accepts nothing while the pad is seen on the kneecap or a thigh is numb, however well the numbers fit, nor " \
+         "with a reason" do
       %w[pad_on_kneecap numb_thigh].each do |sign|
         refused = accept(id, signs: [sign], reason: "She wants it.")
         expect([status, refused["code"]]).to eq([422, "seen_#{sign}"])
@@ -38,13 +64,19 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
 
     it "accepts nothing that is felt in a joint: the exercise stops for today, and says so" do
       expect(accept(id, work: { **work, felt: "joint" })["code"]).to eq("joint_pain")
-      stopped = call(:post, "#{path}/stop", { stop_sign: "joint_pain", sheet: { marks: call(:get, path)["marks"], version: 1 } })
+      stopped =
+        call(
+          :post,
+          "#{path}/stop",
+          { stop_sign: "joint_pain", sheet: { marks: call(:get, path)["marks"], version: 1 } }
+        )
       expect(stopped).to include("state" => "stopped", "stop_sign" => "joint_pain")
       expect(shown["history"].first["stopped"]).to eq("Pain in a joint")
     end
 
     it "knows no stop sign that is none" do
-      refused = call(:post, "#{path}/stop", { stop_sign: "hiccups", sheet: { marks: call(:get, path)["marks"], version: 1 } })
+      refused =
+        call(:post, "#{path}/stop", { stop_sign: "hiccups", sheet: { marks: call(:get, path)["marks"], version: 1 } })
       expect(refused).to include("code" => "not_allowed", "path" => "/stop_sign")
     end
 
@@ -71,7 +103,10 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
       page = shown
       expect([page["card"].first["accepted"]["id"], page["learned"]]).to eq([first["id"], []])
       expect(page["history"].map { |line| line["taken_back"]&.fetch("reason") }).to contain_exactly("Wrong client", nil)
-      expect(call(:get, "/api/fittings/#{wrong}")["taken_back"]).to include("reason" => "Wrong client", "by" => "Maren Oldcastle")
+      expect(call(:get, "/api/fittings/#{wrong}")["taken_back"]).to include(
+        "reason" => "Wrong client",
+        "by" => "Maren Oldcastle"
+      )
       expect(db[:fittings].where(id: wrong).get(:taken_back_cipher)).not_to include("Wrong")
     end
 
@@ -90,9 +125,25 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
       accept(id)
       take_back(id, 2)
       expect(call(:get, "#{path}/set-up")["code"]).to eq("not_found")
-      loft.machines.update(here[:id], version: 1, by: account,
-                                      description: { constants: here[:constants].to_h.merge("roller_reach" => 330), adjusters: here[:adjusters].to_a, exercises: {}, taped: {} })
-      expect(db[:machine_descriptions].where(machine_id: here[:id]).order(:number).map { |row| row[:constants]["roller_reach"] }).to eq([here[:constants]["roller_reach"], 330])
+      loft.machines.update(
+        here[:id],
+        version: 1,
+        by: account,
+        description: {
+          constants: here[:constants].to_h.merge("roller_reach" => 330),
+          adjusters: here[:adjusters].to_a,
+          exercises: {
+          },
+          taped: {
+          }
+        }
+      )
+      expect(
+        db[:machine_descriptions]
+          .where(machine_id: here[:id])
+          .order(:number)
+          .map { |row| row[:constants]["roller_reach"] }
+      ).to eq([here[:constants]["roller_reach"], 330])
     end
   end
 
@@ -101,9 +152,17 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
       call(:post, "#{path}/discard", { version: 1 })
       expect([shown["discarded"], call(:get, "/api/floor")["discarded"]]).to eq([[], []])
       again = opened
-      call(:patch, "/api/fittings/#{again}", { marks: call(:get, "/api/fittings/#{again}")["marks"], version: 1, note: "Half done" })
+      call(
+        :patch,
+        "/api/fittings/#{again}",
+        { marks: call(:get, "/api/fittings/#{again}")["marks"], version: 1, note: "Half done" }
+      )
       call(:post, "/api/fittings/#{again}/discard", { version: 2 })
-      expect([shown["discarded"], call(:get, "/api/floor")["discarded"]].map { |lines| lines.map { |line| line.values_at("id", "machine_name") } }).to all(eq([[again, "Leg curl 1"]]))
+      expect(
+        [shown["discarded"], call(:get, "/api/floor")["discarded"]].map do |lines|
+          lines.map { |line| line.values_at("id", "machine_name") }
+        end
+      ).to all(eq([[again, "Leg curl 1"]]))
       db[:fittings].update(updated_at: Time.now - (8 * 86_400))
       expect(shown["discarded"]).to be_empty
     end
@@ -111,7 +170,14 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
     it "says on the card that a length was read since somebody was fitted, until they are fitted again" do
       accept(id)
       expect(shown["card"].first["accepted"]["remeasured"]).to be(false)
-      loft.readings.put(client_id: person[:id], observation: "knee_to_ankle", value_mm: 440, unit: "cm", confirmed: false, taken_by: account)
+      loft.readings.put(
+        client_id: person[:id],
+        observation: "knee_to_ankle",
+        value_mm: 440,
+        unit: "cm",
+        confirmed: false,
+        taken_by: account
+      )
       expect(shown["card"].first["accepted"]["remeasured"]).to be(true)
       accept(opened)
       expect(shown["card"].first["accepted"]["remeasured"]).to be(false)
@@ -119,15 +185,26 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
 
     it "says in one line what stands from last time, what is advised today and why they differ" do
       accept(id, marks: call(:get, path)["marks"].merge("roller" => "A"), reason: "It suits.")
-      expect(call(:get, "/api/fittings/#{opened}")["since"]).to match(/\ALast time: roller A\. Today: roller [B-E], because last time it was set otherwise than advised\.\z/)
-      loft.readings.put(client_id: person[:id], observation: "knee_to_ankle", value_mm: 440, unit: "cm", confirmed: false, taken_by: account)
+      expect(call(:get, "/api/fittings/#{opened}")["since"]).to match(
+        /\ALast time: roller A\. Today: roller [B-E], because last time it was set otherwise than advised\.\z/
+      )
+      loft.readings.put(
+        client_id: person[:id],
+        observation: "knee_to_ankle",
+        value_mm: 440,
+        unit: "cm",
+        confirmed: false,
+        taken_by: account
+      )
       expect(call(:get, "/api/fittings/#{opened}")["since"]).to end_with("a length was read since.")
     end
 
     it "says of a card's row that it is barred, and why, instead of offering a fitting" do
       here
       call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil })
-      expect(shown["machines"].first["bars"]).to eq({ "" => ["Knee pain or injury: this machine is not advised until a clinician has cleared it."] })
+      expect(shown["machines"].first["bars"]).to eq(
+        { "" => ["Knee pain or injury: this machine is not advised until a clinician has cleared it."] }
+      )
     end
   end
 
@@ -135,22 +212,34 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
     let(:station) { machine(loft, "shared_seat", name: "Leg station 1") }
 
     it "ends neither in a deadlock nor in the other's conflict, twenty times over" do
-      ids = %w[extension curl].map { |exercise| call(:post, "/api/fittings", { client_id: person[:id], machine_id: station[:id], exercise: exercise })["id"] }
+      ids =
+        %w[extension curl].map do |exercise|
+          call(:post, "/api/fittings", { client_id: person[:id], machine_id: station[:id], exercise: exercise })["id"]
+        end
       seats = station[:adjusters].first["marks"]
       failures = []
       20.times do |round|
-        ids.map.with_index do |one, index|
-          Thread.new do
-            db.transaction do
-              loft.fittings.hold(one)
-              row = loft.fittings.find(one)
-              changed = loft.fittings.save(one, version: row[:version], marks: row[:marks].to_h.merge("back pad" => seats[(round + index) % seats.size]), by: account)
-              loft.fittings.share(changed, changed[:marks].to_h.slice("back pad"), by: account)
+        ids
+          .map
+          .with_index do |one, index|
+            Thread.new do
+              db.transaction do
+                loft.fittings.hold(one)
+                row = loft.fittings.find(one)
+                changed =
+                  loft.fittings.save(
+                    one,
+                    version: row[:version],
+                    marks: row[:marks].to_h.merge("back pad" => seats[(round + index) % seats.size]),
+                    by: account
+                  )
+                loft.fittings.share(changed, changed[:marks].to_h.slice("back pad"), by: account)
+              end
+            rescue StandardError => e
+              failures << e.class
             end
-          rescue StandardError => e
-            failures << e.class
           end
-        end.each(&:join)
+          .each(&:join)
       end
       expect(failures).to be_empty
       expect(ids.map { |one| loft.fittings.find(one)[:marks]["back pad"] }.uniq.size).to eq(1)

@@ -10,8 +10,13 @@ RSpec.describe "Ways in" do
 
   # A try from an address, as a stranger who keeps no cookies makes it.
   def try(password: "guess", email: "maren@netloft.example", from: "203.0.113.7", stack: self.stack, **headers)
-    Rack::MockRequest.new(stack).post("http://localhost/auth/login", "CONTENT_TYPE" => "application/json", "REMOTE_ADDR" => from, input: JSON.generate({ email: email, password: password }),
-                                                                     **headers)
+    Rack::MockRequest.new(stack).post(
+      "http://localhost/auth/login",
+      "CONTENT_TYPE" => "application/json",
+      "REMOTE_ADDR" => from,
+      :input => JSON.generate({ email: email, password: password }),
+      **headers
+    )
   end
 
   def code_of(answer) = JSON.parse(answer.body)["code"]
@@ -22,8 +27,15 @@ RSpec.describe "Ways in" do
       answers = Array.new(11) { try }
       expect(answers.map(&:status)).to eq(([401] * 10) + [429])
       refused = try(password: Given::PASSWORD)
-      expect([refused.status, code_of(refused), refused.headers["retry-after"].to_i]).to match([429, "too_many_passwords", be_between(1, 900)])
-      expect([try(password: Given::PASSWORD, from: "203.0.113.8"), try(password: Given::PASSWORD, email: "tobias@netloft.example")].map(&:status)).to eq([200, 200])
+      expect([refused.status, code_of(refused), refused.headers["retry-after"].to_i]).to match(
+        [429, "too_many_passwords", be_between(1, 900)]
+      )
+      expect(
+        [
+          try(password: Given::PASSWORD, from: "203.0.113.8"),
+          try(password: Given::PASSWORD, email: "tobias@netloft.example")
+        ].map(&:status)
+      ).to eq([200, 200])
     end
 
     it "from many addresses is slowed down too, but not for a device on which the account signed in before" do
@@ -60,7 +72,11 @@ RSpec.describe "Ways in" do
       logger = Logger.new(told)
       db.loggers << logger
       yield
-      told.string.scan(/: ((?:SELECT|INSERT|UPDATE|DELETE|SET)[^\n]*)/).flatten.map { |text| text.gsub(/'[^']*'|\d+/, "?") }
+      told
+        .string
+        .scan(/: ((?:SELECT|INSERT|UPDATE|DELETE|SET)[^\n]*)/)
+        .flatten
+        .map { |text| text.gsub(/'[^']*'|\d+/, "?") }
     ensure
       db.loggers.delete(logger)
     end
@@ -71,7 +87,8 @@ RSpec.describe "Ways in" do
       unknown = try(email: "nobody@netloft.example")
       expect(Argon2::Password).to have_received(:verify_password).twice
       expect([known.status, known.body]).to eq([unknown.status, unknown.body])
-      statements = %w[maren@netloft.example nobody@netloft.example].map { |email| asked_of_the_database { try(email: email) } }
+      statements =
+        %w[maren@netloft.example nobody@netloft.example].map { |email| asked_of_the_database { try(email: email) } }
       expect(statements.first - statements.last).to eq([])
       expect(db[Sequel[:kept][:audit]].where(account_id: 0).count).to eq(0)
       10.times { try(email: "nobody@netloft.example") }
@@ -82,7 +99,9 @@ RSpec.describe "Ways in" do
       limited = Verglas::Web::Stack.build(db)
       # More than two windows of a minute let through, so that the clock cannot save anybody.
       answers = Array.new(45) { |number| try(email: "a#{number}@b.example", stack: limited) }
-      expect([answers.first.status, answers.count { |answer| answer.status == 401 }, answers.last.status]).to match([401, be <= 40, 429])
+      expect([answers.first.status, answers.count { |answer| answer.status == 401 }, answers.last.status]).to match(
+        [401, be <= 40, 429]
+      )
       expect(answers.last.headers["retry-after"].to_i).to be_between(1, 60)
     end
   end
@@ -94,11 +113,18 @@ RSpec.describe "Ways in" do
     end
 
     it "is believed of a configured proxy alone, and only its own word" do
-      behind = Verglas::Web::Stack.build(db, limits: false, site: Verglas::Web::Site.new({ "TRUSTED_PROXIES" => "10.0.0.0/8" }))
-      11.times { try(from: "10.0.0.2", stack: behind, "HTTP_X_FORWARDED_FOR" => "192.0.2.1, 198.51.100.1") }
-      expect(try(from: "10.0.0.2", stack: behind, "HTTP_X_FORWARDED_FOR" => "192.0.2.250, 198.51.100.1").status).to eq(429)
-      expect(try(from: "10.0.0.2", stack: behind, "HTTP_X_FORWARDED_FOR" => "198.51.100.2").status).to eq(401)
-      expect(try(from: "192.0.2.77", stack: behind, "HTTP_X_FORWARDED_FOR" => "198.51.100.1").status).to eq(401)
+      behind =
+        Verglas::Web::Stack.build(
+          db,
+          limits: false,
+          site: Verglas::Web::Site.new({ "TRUSTED_PROXIES" => "10.0.0.0/8" })
+        )
+      11.times { try(:from => "10.0.0.2", :stack => behind, "HTTP_X_FORWARDED_FOR" => "192.0.2.1, 198.51.100.1") }
+      expect(
+        try(:from => "10.0.0.2", :stack => behind, "HTTP_X_FORWARDED_FOR" => "192.0.2.250, 198.51.100.1").status
+      ).to eq(429)
+      expect(try(:from => "10.0.0.2", :stack => behind, "HTTP_X_FORWARDED_FOR" => "198.51.100.2").status).to eq(401)
+      expect(try(:from => "192.0.2.77", :stack => behind, "HTTP_X_FORWARDED_FOR" => "198.51.100.1").status).to eq(401)
     end
   end
 
@@ -156,51 +182,81 @@ RSpec.describe "Ways in" do
   end
 
   def expect_shut
-    [[:get, "/auth/tablet"], [:post, "/auth/lock", {}], [:post, "/auth/pin", { password: Given::PASSWORD, pin: "2468" }], [:post, "/auth/switch", { account_id: maren, pin: "2468" }],
-     [:get, "/api/me"]].each do |asked|
-      expect([call(*asked)["code"], status]).to eq(["sign_in_needed", 401]), asked.inspect
-    end
+    [
+      [:get, "/auth/tablet"],
+      [:post, "/auth/lock", {}],
+      [:post, "/auth/pin", { password: Given::PASSWORD, pin: "2468" }],
+      [:post, "/auth/switch", { account_id: maren, pin: "2468" }],
+      [:get, "/api/me"]
+    ].each { |asked| expect([call(*asked)["code"], status]).to eq(["sign_in_needed", 401]), asked.inspect }
   end
 
   describe "by another name" do
-    def get_as(host, stack: self.stack, **headers) = Rack::MockRequest.new(stack).get("http://#{host}/healthz", **headers)
+    def get_as(host, stack: self.stack, **headers)
+      Rack::MockRequest.new(stack).get("http://#{host}/healthz", **headers)
+    end
 
     it "are refused: this server answers to its own hosts" do
-      expect(%w[localhost 127.0.0.1:4567 [::1]].map { |host| get_as("localhost", "HTTP_HOST" => host).status }).to eq([200] * 3)
+      expect(%w[localhost 127.0.0.1:4567 [::1]].map { |host| get_as("localhost", "HTTP_HOST" => host).status }).to eq(
+        [200] * 3
+      )
       ["evil.example", "localhost.evil.example", "127.0.0.1.evil.example", "", "localhost@evil.example"].each do |host|
         expect([get_as("localhost", "HTTP_HOST" => host).status, host]).to eq([403, host])
       end
-      expect(JSON.parse(get_as("localhost", "HTTP_HOST" => "evil.example").body)).to include("code" => "other_host", "message" => /does not answer/)
+      expect(JSON.parse(get_as("localhost", "HTTP_HOST" => "evil.example").body)).to include(
+        "code" => "other_host",
+        "message" => /does not answer/
+      )
     end
 
     it "of its public address are taken, over TLS with cookies of this host alone" do
       site = Verglas::Web::Site.new({ "PUBLIC_URL" => "https://fit.example.org" })
       stack = Verglas::Web::Stack.build(db, limits: false, site: site)
-      answer = Rack::MockRequest.new(stack).post("http://fit.example.org/auth/login", "CONTENT_TYPE" => "application/json", "HTTP_ORIGIN" => "https://fit.example.org",
-                                                                                      input: JSON.generate({ email: "maren@netloft.example", password: Given::PASSWORD }))
+      answer =
+        Rack::MockRequest.new(stack).post(
+          "http://fit.example.org/auth/login",
+          "CONTENT_TYPE" => "application/json",
+          "HTTP_ORIGIN" => "https://fit.example.org",
+          :input => JSON.generate({ email: "maren@netloft.example", password: Given::PASSWORD })
+        )
       cookies = Array(answer.headers["set-cookie"]).flat_map { |line| line.split("\n") }
       expect(answer.status).to eq(200)
-      expect(cookies).to contain_exactly(start_with("__Host-verglas_session=").and(match(%r{; path=/;.*secure;}i)), start_with("__Host-verglas_tablet=").and(match(%r{; path=/;.*secure;}i)))
+      expect(cookies).to contain_exactly(
+        start_with("__Host-verglas_session=").and(match(%r{; path=/;.*secure;}i)),
+        start_with("__Host-verglas_tablet=").and(match(%r{; path=/;.*secure;}i))
+      )
       expect(cookies.join).not_to match(/domain/i)
       expect(answer.headers["strict-transport-security"]).to match(/max-age=\d{8}/)
       expect(get_as("fit.example.com", stack: stack).status).to eq(403)
-      expect(Rack::MockRequest.new(stack).post("http://fit.example.org/auth/login", "HTTP_ORIGIN" => "https://evil.example").status).to eq(403)
+      expect(
+        Rack::MockRequest
+          .new(stack)
+          .post("http://fit.example.org/auth/login", "HTTP_ORIGIN" => "https://evil.example")
+          .status
+      ).to eq(403)
     end
 
     it "that is none is told to who starts the server" do
-      ["fit.example.org", "ftp://fit.example.org", "https://fit.example.org/app"].each { |url| expect { Verglas::Web::Site.new({ "PUBLIC_URL" => url }) }.to raise_error(ArgumentError, /PUBLIC_URL/) }
+      %w[fit.example.org ftp://fit.example.org https://fit.example.org/app].each do |url|
+        expect { Verglas::Web::Site.new({ "PUBLIC_URL" => url }) }.to raise_error(ArgumentError, /PUBLIC_URL/)
+      end
     end
   end
 
   it "by Ruby objects in a session cookie are none: it holds JSON, encrypted" do
     sign_in
-    encryptor = Rack::Session::Encryptor.new(ENV.fetch("SESSION_SECRET"), purpose: "verglas_session", serialize_json: true)
+    encryptor =
+      Rack::Session::Encryptor.new(ENV.fetch("SESSION_SECRET"), purpose: "verglas_session", serialize_json: true)
     expect(encryptor.decrypt(rack_mock_session.cookie_jar["verglas_session"])).to include("account_id" => maren)
   end
 
   it "tell browsers to keep our pages apart from others and to ask for nothing" do
     get "/"
-    expect(last_response.headers).to include("cross-origin-opener-policy" => "same-origin", "permissions-policy" => /camera=\(\)/, "x-content-type-options" => "nosniff")
+    expect(last_response.headers).to include(
+      "cross-origin-opener-policy" => "same-origin",
+      "permissions-policy" => /camera=\(\)/,
+      "x-content-type-options" => "nosniff"
+    )
     expect(last_response.headers).not_to have_key("strict-transport-security")
   end
 end

@@ -8,7 +8,12 @@ RSpec.describe Verglas::Application::Told::Finding do
 
   def evaluation(body = "middle", machine: self.machine, indices: [2, 2, 2], **wishes)
     estimate = body.is_a?(String) ? Worked.exact(body) : Verglas::Body::Estimate.exact(body)
-    Verglas::Fitting::Evaluation.new(machine: machine, estimate: estimate, wishes: Worked.wishes(machine, **wishes), indices: indices)
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: estimate,
+      wishes: Worked.wishes(machine, **wishes),
+      indices: indices
+    )
   end
 
   def says(code, *given, **wishes)
@@ -17,9 +22,9 @@ RSpec.describe Verglas::Application::Told::Finding do
   end
 
   it "says where the knee is: ahead, behind, above, below, and both where both matter" do
-    [0, 1, 2, 3, 4].zip(["53 mm ahead of", "28 mm ahead of", "3 mm ahead of", "22 mm behind", "47 mm behind"]) do |mark, words|
-      expect(says(:offset, indices: [mark, 2, 2])).to eq("Knee #{words} the pivot.")
-    end
+    [0, 1, 2, 3, 4].zip(
+      ["53 mm ahead of", "28 mm ahead of", "3 mm ahead of", "22 mm behind", "47 mm behind"]
+    ) { |mark, words| expect(says(:offset, indices: [mark, 2, 2])).to eq("Knee #{words} the pivot.") }
     low = Verglas::Body::Dimensions.from(Worked.body("middle").to_h.merge(knee_under: 48.0))
     expect(says(:offset, low)).to eq("Knee 18 mm below the pivot.")
     high = Verglas::Body::Dimensions.from(Worked.body("middle").to_h.merge(knee_under: 84.0, hip_depth: 140.0))
@@ -40,7 +45,9 @@ RSpec.describe Verglas::Application::Told::Finding do
   it "says where the roller lies, and calls the foot and the calf by name" do
     expect(says(:contact)).to eq("On the shin, just above the ankle.")
     expect(says(:contact, indices: [2, 1, 2])).to match(/\ARoller \d+ mm higher than wanted\.\z/)
-    expect(says(:contact, indices: [2, 3, 2], contact_above_ankle_mm: 110.0)).to match(/\ARoller \d+ mm lower than wanted\.\z/)
+    expect(says(:contact, indices: [2, 3, 2], contact_above_ankle_mm: 110.0)).to match(
+      /\ARoller \d+ mm lower than wanted\.\z/
+    )
     short = Verglas::Body::Dimensions.from(Worked.body("middle").to_h.merge(shank: 372.0))
     expect(says(:contact, short, indices: [2, 4, 2])).to start_with("Roller on the foot")
     long = Verglas::Body::Dimensions.from(Worked.body("middle").to_h.merge(shank: 560.0))
@@ -72,15 +79,20 @@ RSpec.describe Verglas::Application::Told::Finding do
     thick = Verglas::Body::Dimensions.from(Worked.body("middle").to_h.merge(knee_front: 77.0))
     expect(says(:offset, thick, machine: bench, indices: [2])).to eq("Knee 20 mm above the pivot.")
     expect(says(:kneecap_clear, machine: bench, indices: [2])).to eq("Kneecaps just off the end of the pad.")
-    expect(says(:kneecap_clear, machine: bench, indices: [2], knee_laid_mm: -30.0)).to eq("Kneecaps 30 mm too far up: the pad's end presses on them.")
-    expect(says(:kneecap_clear, machine: bench, indices: [2], knee_laid_mm: 30.0)).to eq("Kneecaps 30 mm too far beyond the pad's end.")
+    expect(says(:kneecap_clear, machine: bench, indices: [2], knee_laid_mm: -30.0)).to eq(
+      "Kneecaps 30 mm too far up: the pad's end presses on them."
+    )
+    expect(says(:kneecap_clear, machine: bench, indices: [2], knee_laid_mm: 30.0)).to eq(
+      "Kneecaps 30 mm too far beyond the pad's end."
+    )
   end
 
   it "says in few words what a step would show, for every rule that decides an adjuster" do
-    shorts = lambda do |name, indices|
-      shown = evaluation("middle", machine: Worked.machine(name), indices: indices)
-      shown.mechanics.class::RULES.keys.to_h { |rule| [rule, described_class.short(rule, shown)] }
-    end
+    shorts =
+      lambda do |name, indices|
+        shown = evaluation("middle", machine: Worked.machine(name), indices: indices)
+        shown.mechanics.class::RULES.keys.to_h { |rule| [rule, described_class.short(rule, shown)] }
+      end
     seated = shorts.call("curl_plain", [3, 2, 4])
     lying = shorts.call("lie_hinged", [2, 1])
     expect([*seated.values, *lying.values]).to all(match(/\d/))
@@ -101,6 +113,9 @@ RSpec.describe Verglas::Application::Told::Finding do
     expect(keys.size).to be > 100
     expect { Verglas::Formats::FamilyWords.check!(families) }.not_to raise_error
     allow(I18n).to receive(:exists?) { |key| key != "steps.pivot.look" }
-    expect { Verglas::Formats::FamilyWords.check!(families) }.to raise_error(ArgumentError, /\Aconfig.messages needs steps\.pivot\.look\z/)
+    expect { Verglas::Formats::FamilyWords.check!(families) }.to raise_error(
+      ArgumentError,
+      /\Aconfig.messages needs steps\.pivot\.look\z/
+    )
   end
 end

@@ -7,9 +7,18 @@ module Verglas
       # whole, of the rest what is told here.
       module Health
         SECTIONS = %i[cautions].freeze
-        LEFT = { clients: %i[limits], client_rules: %i[reason], fittings: %i[signs trail flow note cue reason stop_sign], put_off: %i[reason] }.freeze
-        KEPT = { result: %w[format grade], computed_from: %w[model readings mean_mm sd_mm machine advised advised_status],
-                 work: %w[load_kg left_kg right_kg repetitions sets last belt], how: %w[last reached] }.freeze
+        LEFT = {
+          clients: %i[limits],
+          client_rules: %i[reason],
+          fittings: %i[signs trail flow note cue reason stop_sign],
+          put_off: %i[reason]
+        }.freeze
+        KEPT = {
+          result: %w[format grade],
+          computed_from: %w[model readings mean_mm sd_mm machine advised advised_status],
+          work: %w[load_kg left_kg right_kg repetitions sets last belt],
+          how: %w[last reached]
+        }.freeze
 
         module_function
 

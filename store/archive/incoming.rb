@@ -23,7 +23,9 @@ module Verglas
 
         # Those of these ids under which something stands already, in whichever gym.
         def taken(section, ids)
-          return [] unless section.table != :accounts && @db[section.table].columns.include?(:id) && !section.left.include?(:id)
+          unless section.table != :accounts && @db[section.table].columns.include?(:id) && !section.left.include?(:id)
+            return []
+          end
 
           @db[section.table].where(id: ids.grep(ID)).select_map(:id)
         end
@@ -31,7 +33,11 @@ module Verglas
         # records: plain data, of one section. Raises Invalid for what the database refuses.
         def write(section, records)
           ConstraintErrors.translate do
-            section.name == :staff ? staff(records) : Copy.rows(@db, section.table, columns(section), records.map { |record| row(section, record) })
+            if section.name == :staff
+              staff(records)
+            else
+              Copy.rows(@db, section.table, columns(section), records.map { |record| row(section, record) })
+            end
           end
           @ids = nil if section.name == :staff
         end
@@ -46,7 +52,8 @@ module Verglas
         def staff(records)
           records.each do |record|
             fields = record.slice("email", "name", "length_unit", "created_at", "short_bench").transform_keys(&:to_sym)
-            known = @db[:accounts].where(gym_id: @gym.id).where(Sequel.function(:lower, :email) => record["email"].downcase)
+            known =
+              @db[:accounts].where(gym_id: @gym.id).where(Sequel.function(:lower, :email) => record["email"].downcase)
             @db[:accounts].insert(gym_id: @gym.id, role: record["role"], **fields) if known.update(fields).zero?
           end
         end
@@ -61,17 +68,23 @@ module Verglas
 
         def made(section, given)
           case section.name
-          when :clients then { detail_digest: Tables::Clients.detail_digest(@gym.id, given.fetch(:detail, "")) }
-          when :cautions then { caution_digest: Tables::Cautions.digests(given[:client_id], given[:body]["caution"]).first }
-          else {}
+          when :clients
+            { detail_digest: Tables::Clients.detail_digest(@gym.id, given.fetch(:detail, "")) }
+          when :cautions
+            { caution_digest: Tables::Cautions.digests(given[:client_id], given[:body]["caution"]).first }
+          else
+            {}
           end
         end
 
         def column(name, value)
           case value
-          when String then value_of(name, value)
-          when Hash, Array then JSON.generate(value)
-          else value
+          when String
+            value_of(name, value)
+          when Hash, Array
+            JSON.generate(value)
+          else
+            value
           end
         end
 

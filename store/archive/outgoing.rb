@@ -19,11 +19,13 @@ module Verglas
           return to_enum unless block_given?
 
           yield "{\n\"format\":#{JSON.generate(FORMAT)},\n\"version\":#{VERSION},\n\"health_notes\":#{@health},\n"
-          @gym.db.transaction(isolation: :repeatable, read_only: true) do
-            @gym.allow(TAKEN_MS)
-            yield "\"gym\":#{JSON.generate(@gym.row.slice(*GYM))}"
-            SECTIONS.each_value { |section| write(section, &) if @health || !Health::SECTIONS.include?(section.name) }
-          end
+          @gym
+            .db
+            .transaction(isolation: :repeatable, read_only: true) do
+              @gym.allow(TAKEN_MS)
+              yield "\"gym\":#{JSON.generate(@gym.row.slice(*GYM))}"
+              SECTIONS.each_value { |section| write(section, &) if @health || !Health::SECTIONS.include?(section.name) }
+            end
           yield "\n}\n"
         end
 
@@ -32,10 +34,12 @@ module Verglas
         def write(section)
           yield ",\n#{JSON.generate(section.name)}:["
           first = true
-          rows(section).use_cursor(rows_per_fetch: FETCHED).each do |row|
-            yield "#{"," unless first}\n#{JSON.generate(record(section, row))}"
-            first = false
-          end
+          rows(section)
+            .use_cursor(rows_per_fetch: FETCHED)
+            .each do |row|
+              yield "#{"," unless first}\n#{JSON.generate(record(section, row))}"
+              first = false
+            end
           yield "\n]"
         end
 
@@ -47,20 +51,30 @@ module Verglas
         def record(section, row)
           Sealed.open(section.table, row) if section.sealed.any?
           record = row.to_h { |name, value| [name, plain(name, value)] }
-          record[:taped] = record[:taped].transform_values { |one| one.merge("by" => emails[one["by"]]) } if record.key?(:taped)
+          record[:taped] = record[:taped].transform_values do |one|
+            one.merge("by" => emails[one["by"]])
+          end if record.key?(:taped)
           @health ? record : Health.without(section, record)
         end
 
         def plain(name, value)
           case value
-          when Integer then name.end_with?("_by") ? emails.fetch(value) : value
-          when BigDecimal then value.to_f
-          when Time then value.utc.iso8601(6)
-          when Date then value.iso8601
-          when Sequel::SQL::Blob then [value].pack("m0")
-          when Sequel::Postgres::JSONHash then value.to_h
-          when Sequel::Postgres::JSONArray then value.to_a
-          else value
+          when Integer
+            name.end_with?("_by") ? emails.fetch(value) : value
+          when BigDecimal
+            value.to_f
+          when Time
+            value.utc.iso8601(6)
+          when Date
+            value.iso8601
+          when Sequel::SQL::Blob
+            [value].pack("m0")
+          when Sequel::Postgres::JSONHash
+            value.to_h
+          when Sequel::Postgres::JSONArray
+            value.to_a
+          else
+            value
           end
         end
 

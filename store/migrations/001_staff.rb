@@ -5,7 +5,8 @@ Sequel.migration do
   up do
     run "CREATE EXTENSION IF NOT EXISTS pg_trgm"
     run "CREATE EXTENSION IF NOT EXISTS unaccent"
-    # Accents, case, hyphens and apostrophes taken off. unaccent is only STABLE, because its dictionary could change; ours does not, and an index needs IMMUTABLE.
+    # Accents, case, hyphens and apostrophes taken off. unaccent is only STABLE, because its dictionary could change;
+    # ours does not, and an index needs IMMUTABLE.
     run <<~SQL
       CREATE FUNCTION folded(value text) RETURNS text LANGUAGE sql IMMUTABLE PARALLEL SAFE STRICT
       RETURN translate(lower(public.unaccent('public.unaccent'::regdictionary, value)), '-''', '  ')
@@ -61,7 +62,12 @@ Sequel.migration do
   end
 
   down do
-    drop_table :account_active_session_keys, :account_lockouts, :account_login_failures, :account_password_hashes, :accounts, :gyms
+    drop_table :account_active_session_keys,
+               :account_lockouts,
+               :account_login_failures,
+               :account_password_hashes,
+               :accounts,
+               :gyms
     run "DROP FUNCTION folded(text)"
     run "DROP EXTENSION unaccent"
     run "DROP EXTENSION pg_trgm"

@@ -37,8 +37,20 @@ Sequel.migration do
       foreign_key :taken_by, :accounts, type: :Bignum, null: false
       column :taken_at, :timestamptz, null: false, default: Sequel::CURRENT_TIMESTAMP
       unique %i[client_id observation], name: :one_reading_an_observation
-      constraint :reading_observation_known, observation: %w[stature seat_to_crease seat_to_kneecap floor_to_knee_top floor_to_crease
-                                                             knee_to_ankle hip_to_knee floor_to_hip floor_to_shoulder heel_to_toe thigh_depth]
+      constraint :reading_observation_known,
+                 observation: %w[
+                   stature
+                   seat_to_crease
+                   seat_to_kneecap
+                   floor_to_knee_top
+                   floor_to_crease
+                   knee_to_ankle
+                   hip_to_knee
+                   floor_to_hip
+                   floor_to_shoulder
+                   heel_to_toe
+                   thigh_depth
+                 ]
       constraint :reading_unit_known, unit: %w[cm in]
       constraint(:reading_value_range) { value_mm =~ (20..2500) }
       constraint(:stature_range) { Sequel.~(observation: "stature") | (value_mm =~ (1200..2300)) }

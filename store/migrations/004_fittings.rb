@@ -22,7 +22,10 @@ Sequel.migration do
       column :computed_from, :json
       foreign_key %i[client_id gym_id], :clients, key: %i[id gym_id], name: :fitting_client_of_gym
       foreign_key %i[machine_id gym_id], :machines, key: %i[id gym_id], name: :fitting_machine_of_gym
-      foreign_key %i[machine_id description_number], :machine_descriptions, key: %i[machine_id number], name: :fitting_description
+      foreign_key %i[machine_id description_number],
+                  :machine_descriptions,
+                  key: %i[machine_id number],
+                  name: :fitting_description
       constraint :fitting_state_known, state: %w[draft accepted]
       constraint(:fitting_marks_are_an_object, Sequel.function(:json_typeof, :marks) => "object")
       constraint(:accepted_whole, Sequel.lit(<<~SQL))

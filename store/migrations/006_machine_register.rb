@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Machines that a gym enters and tapes itself: who stands where, what the walk-round found, what the maker allows, photographs;
-# stations with several exercises; who taped each length; and the cushions and pads that the gym owns.
+# Machines that a gym enters and tapes itself: who stands where, what the walk-round found, what the maker allows,
+# photographs; stations with several exercises; who taped each length; and the cushions and pads that the gym owns.
 Sequel.migration do
   up do
     alter_table(:machines) do
@@ -21,7 +21,8 @@ Sequel.migration do
       add_constraint(:machine_code_length) { char_length(code) <= 20 }
       add_constraint :machine_state_known, state: %w[in_use out_of_order retired]
       add_constraint(:machine_words_length) do
-        (char_length(state_note) <= 200) & (char_length(getting_in) <= 400) & (char_length(getting_out) <= 400) & (char_length(left_behind) <= 400)
+        (char_length(state_note) <= 200) & (char_length(getting_in) <= 400) & (char_length(getting_out) <= 400) &
+          (char_length(left_behind) <= 400)
       end
       add_constraint(:machine_slack_range) { slack_from_deg =~ (-60..180) }
       add_constraint(:machine_mass_limit_range) { user_mass_limit_kg =~ (40..400) }
@@ -68,10 +69,29 @@ Sequel.migration do
     end
     alter_table(:machines) do
       drop_index %i[gym_id code], name: :machine_codes_differ
-      %i[machine_code_length machine_state_known machine_words_length machine_slack_range machine_mass_limit_range machine_least_age_range].each { |name| drop_constraint name }
-      %i[code state state_note getting_in getting_out left_behind slack_from_deg user_mass_limit_kg least_age_years cushions_allowed copied_from version updated_at].each do |name|
-        drop_column name
-      end
+      %i[
+        machine_code_length
+        machine_state_known
+        machine_words_length
+        machine_slack_range
+        machine_mass_limit_range
+        machine_least_age_range
+      ].each { |name| drop_constraint name }
+      %i[
+        code
+        state
+        state_note
+        getting_in
+        getting_out
+        left_behind
+        slack_from_deg
+        user_mass_limit_kg
+        least_age_years
+        cushions_allowed
+        copied_from
+        version
+        updated_at
+      ].each { |name| drop_column name }
     end
   end
 end

@@ -19,8 +19,12 @@ Sequel.migration do
       primary_key %i[client_id caution]
       constraint :caution_side_known, side: ["", "left", "right", "both"]
       constraint(:caution_clearance_signed) { Sequel.lit("(cleared_by = '') = (cleared_on IS NULL)") }
-      constraint(:caution_degrees_are_a_clinicians) { Sequel.lit("cleared_on IS NOT NULL OR (bend_from_deg IS NULL AND bend_to_deg IS NULL)") }
-      constraint(:caution_degrees_in_range) { Sequel.lit("bend_from_deg BETWEEN 0 AND 160 AND bend_to_deg BETWEEN 0 AND 160 AND bend_from_deg <= bend_to_deg") }
+      constraint(:caution_degrees_are_a_clinicians) do
+        Sequel.lit("cleared_on IS NOT NULL OR (bend_from_deg IS NULL AND bend_to_deg IS NULL)")
+      end
+      constraint(:caution_degrees_in_range) do
+        Sequel.lit("bend_from_deg BETWEEN 0 AND 160 AND bend_to_deg BETWEEN 0 AND 160 AND bend_from_deg <= bend_to_deg")
+      end
       constraint(:caution_cleared_by_length) { char_length(cleared_by) <= 80 }
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# How machines are loaded, as printed on them; the gym's plates; limits measured of a client's joints; and cautions with which
-# a gym is stricter than the table.
+# How machines are loaded, as printed on them; the gym's plates; limits measured of a client's joints; and cautions with
+# which a gym is stricter than the table.
 Sequel.migration do
   up do
     alter_table(:machines) do

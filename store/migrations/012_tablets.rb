@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Several people at one machine: who comes next. Several members of staff at one tablet: who signed in there in full, and the
-# short PIN with which each takes it over.
+# Several people at one machine: who comes next. Several members of staff at one tablet: who signed in there in full,
+# and the short PIN with which each takes it over.
 Sequel.migration do
   up do
     add_column :account_active_session_keys, :locked, :boolean, null: false, default: false

@@ -10,7 +10,9 @@ Sequel.migration do
       drop_constraint :fitting_state_known
       drop_constraint :accepted_whole
       add_constraint :fitting_state_known, state: %w[draft accepted stopped discarded]
-      add_constraint(:accepted_whole) { Sequel.lit("(state IN ('draft', 'discarded') AND #{open}) OR (state IN ('accepted', 'stopped') AND #{whole})") }
+      add_constraint(:accepted_whole) do
+        Sequel.lit("(state IN ('draft', 'discarded') AND #{open}) OR (state IN ('accepted', 'stopped') AND #{whole})")
+      end
     end
   end
 

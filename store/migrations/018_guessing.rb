@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Counts of what was tried (passwords, PINs) within a time, shared by all processes, under a digest of who and from where. They
-# stand in the place of a lock that anybody could turn on an account from outside.
+# Counts of what was tried (passwords, PINs) within a time, shared by all processes, under a digest of who and from
+# where. They stand in the place of a lock that anybody could turn on an account from outside.
 Sequel.migration do
   up do
     create_table(:counters) do

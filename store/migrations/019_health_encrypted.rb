@@ -2,9 +2,10 @@
 
 require "json"
 
-# What speaks of somebody's health lies encrypted: which cautions a client has and whose word about them, limits, what tells
-# namesakes apart, why a rule is otherwise for somebody; of a fitting the signs, the work, the load as typed, the trail, the stop
-# sign, the result and what it was computed from. Where a question asks whether two are the same, a keyed digest stands beside it.
+# What speaks of somebody's health lies encrypted: which cautions a client has and whose word about them, limits, what
+# tells namesakes apart, why a rule is otherwise for somebody; of a fitting the signs, the work, the load as typed, the
+# trail, the stop sign, the result and what it was computed from. Where a question asks whether two are the same, a
+# keyed digest stands beside it.
 lock = ->(text, purpose) { Verglas::Store::Secrets.lock(text.to_s, purpose) }
 open = ->(cipher, purpose) { Verglas::Store::Secrets.open(cipher, purpose) }
 digest = ->(text, purpose) { Verglas::Store::Secrets.digest(text, purpose) }
@@ -15,8 +16,19 @@ sealed = ->(value, purpose) { empty.include?(text = value.to_s) ? nil : lock.cal
 plain = [
   [:clients, :id, { detail: [:detail, false, ""], limits: [:limits, true, "{}"] }],
   [:client_rules, %i[client_id question], { reason: [:rule_reason, false, ""] }],
-  [:fittings, :id, { signs: [:signs, true, "[]"], work: [:work, true, "{}"], trail: [:trail, true, "[]"], load: [:load, false, ""], stop_sign: [:stop_sign, false, ""],
-                     result: [:result, true, nil], computed_from: [:computed_from, true, nil] }]
+  [
+    :fittings,
+    :id,
+    {
+      signs: [:signs, true, "[]"],
+      work: [:work, true, "{}"],
+      trail: [:trail, true, "[]"],
+      load: [:load, false, ""],
+      stop_sign: [:stop_sign, false, ""],
+      result: [:result, true, nil],
+      computed_from: [:computed_from, true, nil]
+    }
+  ]
 ]
 key_of = ->(row, key) { Array(key).to_h { |name| [name, row[name]] } }
 text_of = ->(column, json) { json ? Sequel.cast(column, :text).as(column) : column }
@@ -26,19 +38,25 @@ Sequel.migration do
     run "SET LOCAL statement_timeout = 0"
     plain.each do |table, key, columns|
       columns.each_key { |name| add_column table, :"#{name}_cipher", :text }
-      from(table).select(*Array(key), *columns.map { |name, (_, json)| text_of.call(name, json) }).paged_each(rows_per_fetch: 500) do |row|
-        fields = columns.to_h { |name, (purpose, _)| [:"#{name}_cipher", sealed.call(row[name], purpose)] }
-        from(table).where(key_of.call(row, key)).update(fields) if fields.values.any?
-      end
+      from(table)
+        .select(*Array(key), *columns.map { |name, (_, json)| text_of.call(name, json) })
+        .paged_each(rows_per_fetch: 500) do |row|
+          fields = columns.to_h { |name, (purpose, _)| [:"#{name}_cipher", sealed.call(row[name], purpose)] }
+          from(table).where(key_of.call(row, key)).update(fields) if fields.values.any?
+        end
     end
 
     alter_table(:clients) do
       add_column :detail_digest, :text
       add_column :rules_version, :integer, null: false, default: 1
     end
-    from(:clients).select(:id, :gym_id, Sequel.function(:folded, :detail).as(:folded)).paged_each(rows_per_fetch: 500) do |row|
-      from(:clients).where(id: row[:id]).update(detail_digest: row[:folded].empty? ? "" : digest.call("#{row[:gym_id]}:#{row[:folded]}", :detail))
-    end
+    from(:clients)
+      .select(:id, :gym_id, Sequel.function(:folded, :detail).as(:folded))
+      .paged_each(rows_per_fetch: 500) do |row|
+        from(:clients).where(id: row[:id]).update(
+          detail_digest: row[:folded].empty? ? "" : digest.call("#{row[:gym_id]}:#{row[:folded]}", :detail)
+        )
+      end
     alter_table(:clients) do
       %i[clients_by_name clients_namesakes].each { |name| drop_index [], name: name }
       drop_constraint :client_limits_are_an_object
@@ -58,18 +76,30 @@ Sequel.migration do
     alter_table(:fittings) do
       add_column :grade, :text
       add_column :contact_above_ankle_mm, "numeric(6,1)"
-      %i[accepted_whole fitting_stop_sign_form fitting_stopped_by_a_sign fitting_signs_are_a_list fitting_work_is_an_object fitting_trail_is_a_list fitting_load_length].each do |name|
-        drop_constraint name
-      end
+      %i[
+        accepted_whole
+        fitting_stop_sign_form
+        fitting_stopped_by_a_sign
+        fitting_signs_are_a_list
+        fitting_work_is_an_object
+        fitting_trail_is_a_list
+        fitting_load_length
+      ].each { |name| drop_constraint name }
     end
-    from(:fittings).exclude(result: nil).update(grade: Sequel.lit("result->>'grade'"),
-                                                contact_above_ankle_mm: Sequel.lit("round((computed_from->'wishes'->>'contact_above_ankle_mm')::numeric, 1)"))
+    from(:fittings).exclude(result: nil).update(
+      grade: Sequel.lit("result->>'grade'"),
+      contact_above_ankle_mm: Sequel.lit("round((computed_from->'wishes'->>'contact_above_ankle_mm')::numeric, 1)")
+    )
     alter_table(:fittings) do
       %i[signs work trail load stop_sign result computed_from].each { |name| drop_column name }
       add_constraint(:fitting_stopped_by_a_sign) { Sequel.lit("(state = 'stopped') = (stop_sign_cipher IS NOT NULL)") }
       add_constraint(:accepted_whole) do
-        Sequel.lit("(state IN ('draft', 'discarded') AND num_nonnulls(accepted_by, accepted_at, result_cipher, computed_from_cipher) = 0) OR " \
-                   "(state IN ('accepted', 'stopped', 'taken_back') AND num_nonnulls(accepted_by, accepted_at, result_cipher, computed_from_cipher) = 4)")
+        Sequel.lit(
+          "(state IN ('draft', 'discarded') AND num_nonnulls(accepted_by, accepted_at, result_cipher, " \
+            "computed_from_cipher) = 0) OR " \
+            "(state IN ('accepted', 'stopped', 'taken_back') AND num_nonnulls(accepted_by, accepted_at, " \
+            "result_cipher, computed_from_cipher) = 4)"
+        )
       end
       add_constraint(:fitting_grade_length) { char_length(grade) =~ (1..40) }
     end
@@ -79,18 +109,42 @@ Sequel.migration do
       add_column :caution_digest, :text
       add_column :body_cipher, :text
     end
-    cautions = from(:client_cautions).select(:id, :client_id, :caution, :side, :since, :cleared_by, :cleared_on, :load_to_kg, Sequel.cast(:degrees, :text).as(:degrees))
+    cautions =
+      from(:client_cautions).select(
+        :id,
+        :client_id,
+        :caution,
+        :side,
+        :since,
+        :cleared_by,
+        :cleared_on,
+        :load_to_kg,
+        Sequel.cast(:degrees, :text).as(:degrees)
+      )
     cautions.paged_each(rows_per_fetch: 500) do |row|
-      body = row.slice(:caution, :side, :cleared_by).merge(since: row[:since]&.iso8601, cleared_on: row[:cleared_on]&.iso8601, load_to_kg: row[:load_to_kg]&.to_f,
-                                                           degrees: JSON.parse(row[:degrees]))
-      from(:client_cautions).where(id: row[:id]).update(body_cipher: lock.call(JSON.generate(body), :caution_body),
-                                                        caution_digest: digest.call("#{row[:client_id]}:#{row[:caution]}",
-                                                                                    :caution_kind))
+      body =
+        row.slice(:caution, :side, :cleared_by).merge(
+          since: row[:since]&.iso8601,
+          cleared_on: row[:cleared_on]&.iso8601,
+          load_to_kg: row[:load_to_kg]&.to_f,
+          degrees: JSON.parse(row[:degrees])
+        )
+      from(:client_cautions).where(id: row[:id]).update(
+        body_cipher: lock.call(JSON.generate(body), :caution_body),
+        caution_digest: digest.call("#{row[:client_id]}:#{row[:caution]}", :caution_kind)
+      )
     end
     alter_table(:client_cautions) do
       drop_constraint :client_cautions_pkey
-      %i[caution_side_known caution_clearance_signed caution_cleared_by_length caution_load_range caution_load_is_a_clinicians caution_degrees_are_an_object caution_degrees_are_a_clinicians]
-        .each { |name| drop_constraint name }
+      %i[
+        caution_side_known
+        caution_clearance_signed
+        caution_cleared_by_length
+        caution_load_range
+        caution_load_is_a_clinicians
+        caution_degrees_are_an_object
+        caution_degrees_are_a_clinicians
+      ].each { |name| drop_constraint name }
       %i[caution side since cleared_by cleared_on load_to_kg degrees].each { |name| drop_column name }
       set_column_not_null :caution_digest
       set_column_not_null :body_cipher
@@ -99,7 +153,11 @@ Sequel.migration do
     end
 
     # What has no row of its own to carry a version.
-    alter_table(:gyms) { %i[equipment_version plates_version rules_version].each { |name| add_column name, :integer, null: false, default: 1 } }
+    alter_table(:gyms) do
+      %i[equipment_version plates_version rules_version].each do |name|
+        add_column name, :integer, null: false, default: 1
+      end
+    end
   end
 
   down do
@@ -114,11 +172,15 @@ Sequel.migration do
       add_column :load_to_kg, "numeric(5,1)"
       add_column :degrees, :json, null: false, default: "{}"
     end
-    from(:client_cautions).select(:id, :body_cipher).paged_each(rows_per_fetch: 500) do |row|
-      body = JSON.parse(open.call(row[:body_cipher], :caution_body))
-      from(:client_cautions).where(id: row[:id]).update(**body.slice("caution", "side", "since", "cleared_by", "cleared_on", "load_to_kg").transform_keys(&:to_sym),
-                                                        degrees: Sequel.cast(JSON.generate(body["degrees"]), :json))
-    end
+    from(:client_cautions)
+      .select(:id, :body_cipher)
+      .paged_each(rows_per_fetch: 500) do |row|
+        body = JSON.parse(open.call(row[:body_cipher], :caution_body))
+        from(:client_cautions).where(id: row[:id]).update(
+          **body.slice("caution", "side", "since", "cleared_by", "cleared_on", "load_to_kg").transform_keys(&:to_sym),
+          degrees: Sequel.cast(JSON.generate(body["degrees"]), :json)
+        )
+      end
     alter_table(:client_cautions) do
       drop_constraint :one_caution_of_a_kind
       drop_constraint :client_cautions_pkey
@@ -133,24 +195,35 @@ Sequel.migration do
       add_constraint(:caution_degrees_are_a_clinicians) { Sequel.lit("cleared_on IS NOT NULL OR degrees::text = '{}'") }
     end
 
-    alter_table(:fittings) { %i[fitting_stopped_by_a_sign accepted_whole fitting_grade_length].each { |name| drop_constraint name } }
+    alter_table(:fittings) do
+      %i[fitting_stopped_by_a_sign accepted_whole fitting_grade_length].each { |name| drop_constraint name }
+    end
     plain.each do |table, key, columns|
-      columns.each { |name, (_, json, none)| add_column table, name, json ? :json : :text, **(none ? { null: false, default: none } : {}) }
-      from(table).select(*Array(key), *columns.keys.map { |name| :"#{name}_cipher" }).paged_each(rows_per_fetch: 500) do |row|
-        fields = columns.filter_map do |name, (purpose, json, _)|
-          cipher = row[:"#{name}_cipher"]
-          cipher && [name, json ? Sequel.cast(open.call(cipher, purpose), :json) : open.call(cipher, purpose)]
-        end
-        from(table).where(key_of.call(row, key)).update(fields.to_h) if fields.any?
+      columns.each do |name, (_, json, none)|
+        add_column table, name, json ? :json : :text, **(none ? { null: false, default: none } : {})
       end
+      from(table)
+        .select(*Array(key), *columns.keys.map { |name| :"#{name}_cipher" })
+        .paged_each(rows_per_fetch: 500) do |row|
+          fields =
+            columns.filter_map do |name, (purpose, json, _)|
+              cipher = row[:"#{name}_cipher"]
+              cipher && [name, json ? Sequel.cast(open.call(cipher, purpose), :json) : open.call(cipher, purpose)]
+            end
+          from(table).where(key_of.call(row, key)).update(fields.to_h) if fields.any?
+        end
       columns.each_key { |name| drop_column table, :"#{name}_cipher" }
     end
     alter_table(:fittings) do
       drop_column :grade
       drop_column :contact_above_ankle_mm
       add_constraint(:accepted_whole) do
-        Sequel.lit("(state IN ('draft', 'discarded') AND num_nonnulls(accepted_by, accepted_at, result, computed_from) = 0) OR " \
-                   "(state IN ('accepted', 'stopped', 'taken_back') AND num_nonnulls(accepted_by, accepted_at, result, computed_from) = 4)")
+        Sequel.lit(
+          "(state IN ('draft', 'discarded') AND num_nonnulls(accepted_by, accepted_at, result, computed_from) = 0) " \
+            "OR " \
+            "(state IN ('accepted', 'stopped', 'taken_back') AND num_nonnulls(accepted_by, accepted_at, result, " \
+            "computed_from) = 4)"
+        )
       end
       add_constraint(:fitting_stopped_by_a_sign) { Sequel.lit("(state = 'stopped') = (stop_sign <> '')") }
       add_constraint(:fitting_stop_sign_form) { Sequel.lit("stop_sign ~ '\\A[a-z_]{0,40}\\Z'") }

@@ -1,10 +1,13 @@
 # frozen_string_literal: true
 
-# What was lifted between fittings: a visit to a machine that was set up from an accepted fitting, and its sets. How a set went (last
-# repetition, range, where it was felt, a sign) lies encrypted; beside it stand the two answers which are asked for of many at once.
+# What was lifted between fittings: a visit to a machine that was set up from an accepted fitting, and its sets. How a
+# set went (last repetition, range, where it was felt, a sign) lies encrypted; beside it stand the two answers which are
+# asked for of many at once.
 Sequel.migration do
   up do
-    alter_table(:fittings) { add_unique_constraint %i[id client_id machine_id exercise], name: :fitting_of_client_and_machine }
+    alter_table(:fittings) do
+      add_unique_constraint %i[id client_id machine_id exercise], name: :fitting_of_client_and_machine
+    end
 
     create_table(:visits) do
       column :id, :uuid, primary_key: true, default: Sequel.function(:gen_random_uuid)
@@ -20,7 +23,10 @@ Sequel.migration do
       column :last_at, :timestamptz, null: false, default: Sequel::CURRENT_TIMESTAMP
       foreign_key %i[client_id gym_id], :clients, key: %i[id gym_id], name: :visit_client_of_gym, on_delete: :cascade
       foreign_key %i[machine_id gym_id], :machines, key: %i[id gym_id], name: :visit_machine_of_gym
-      foreign_key %i[fitting_id client_id machine_id exercise], :fittings, key: %i[id client_id machine_id exercise], name: :visit_set_up_from
+      foreign_key %i[fitting_id client_id machine_id exercise],
+                  :fittings,
+                  key: %i[id client_id machine_id exercise],
+                  name: :visit_set_up_from
       unique %i[id gym_id], name: :visit_in_gym
       constraint(:visit_planned_range) { planned_kg =~ (0..1000) }
       constraint(:visit_ends_after_it_began) { last_at >= begun_at }

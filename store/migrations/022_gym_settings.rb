@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What a gym says of itself: the address at which its own network finds Verglas (printed as a code on cards), and how names stand on sheets
-# that hang on a wall.
+# What a gym says of itself: the address at which its own network finds Verglas (printed as a code on cards), and how
+# names stand on sheets that hang on a wall.
 Sequel.migration do
   up do
     alter_table(:gyms) do

@@ -14,7 +14,11 @@ Sequel.migration do
       column :snoozed_at, :timestamptz, null: false, default: Sequel::CURRENT_TIMESTAMP
       primary_key %i[client_id machine_id exercise]
       foreign_key %i[client_id gym_id], :clients, key: %i[id gym_id], name: :snooze_client_of_gym, on_delete: :cascade
-      foreign_key %i[machine_id gym_id], :machines, key: %i[id gym_id], name: :snooze_machine_of_gym, on_delete: :cascade
+      foreign_key %i[machine_id gym_id],
+                  :machines,
+                  key: %i[id gym_id],
+                  name: :snooze_machine_of_gym,
+                  on_delete: :cascade
       index %i[gym_id until], name: :snoozes_of_gym
       index %i[machine_id gym_id], name: :snoozes_of_machine
     end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What is left of the fittings of somebody who was erased, where the gym keeps it for its machines: which marks stood, nothing of a person,
-# no day but the month.
+# What is left of the fittings of somebody who was erased, where the gym keeps it for its machines: which marks stood,
+# nothing of a person, no day but the month.
 Sequel.migration do
   change do
     create_table(:nameless_fittings) do

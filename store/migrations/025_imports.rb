@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Files on their way in: the bytes as they came, the rows that were read of them and what each would do. All of it lies encrypted, belongs to
-# one gym, and is forgotten when it was taken in, let go, or a day has passed.
+# Files on their way in: the bytes as they came, the rows that were read of them and what each would do. All of it lies
+# encrypted, belongs to one gym, and is forgotten when it was taken in, let go, or a day has passed.
 Sequel.migration do
   change do
     create_table(:imports) do
@@ -40,7 +40,8 @@ Sequel.migration do
       primary_key %i[import_id number]
     end
 
-    # What a row is known by, and what it refers to, so that what stands twice or points at nothing is found without holding it all.
+    # What a row is known by, and what it refers to, so that what stands twice or points at nothing is found without
+    # holding it all.
     create_table(:import_keys) do
       foreign_key :import_id, :imports, type: :uuid, null: false, on_delete: :cascade
       column :row, :integer, null: false

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# A gym's table by aim: how many sets, of how many repetitions or seconds, at which tempo, with how much rest between them.
+# A gym's table by aim: how many sets, of how many repetitions or seconds, at which tempo, with how much rest between
+# them.
 Sequel.migration do
   change do
     create_table(:gym_aims) do
@@ -21,7 +22,12 @@ Sequel.migration do
       constraint(:aim_counts_something) { Sequel.lit("num_nonnulls(repetitions, seconds) > 0") }
       constraint(:aim_rest_range) { rest_s =~ (0..900) }
       constraint(:aim_tempo_whole) { Sequel.lit("num_nulls(up_s, hold_s, down_s, pause_s) IN (0, 4)") }
-      constraint(:aim_tempo_range) { Sequel.lit("up_s BETWEEN 0.5 AND 60 AND down_s BETWEEN 0.5 AND 60 AND hold_s BETWEEN 0 AND 60 AND pause_s BETWEEN 0 AND 60") }
+      constraint(:aim_tempo_range) do
+        Sequel.lit(
+          "up_s BETWEEN 0.5 AND 60 AND down_s BETWEEN 0.5 AND 60 AND hold_s BETWEEN 0 AND 60 AND pause_s BETWEEN 0 " \
+            "AND 60"
+        )
+      end
     end
     alter_table(:gyms) { add_column :aims_version, :integer, null: false, default: 1 }
   end

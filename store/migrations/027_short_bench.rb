@@ -2,7 +2,5 @@
 
 # Whether somebody who works here has the steps of the bench folded away.
 Sequel.migration do
-  change do
-    alter_table(:accounts) { add_column :short_bench, :boolean, null: false, default: false }
-  end
+  change { alter_table(:accounts) { add_column :short_bench, :boolean, null: false, default: false } }
 end

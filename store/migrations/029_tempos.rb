@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# A gym's own seconds for a family of machines, where they are not those of the school it chose: up (of which so many may be slow, over so many
-# degrees), held, down, paused.
+# A gym's own seconds for a family of machines, where they are not those of the school it chose: up (of which so many
+# may be slow, over so many degrees), held, down, paused.
 Sequel.migration do
   up do
     create_table(:gym_tempos) do
@@ -12,7 +12,12 @@ Sequel.migration do
       column :slow_deg, :integer
       primary_key %i[gym_id family]
       constraint(:tempo_family_form) { Sequel.lit("family ~ '^[a-z_]{1,40}$'") }
-      constraint(:tempo_range) { Sequel.lit("up_s BETWEEN 0.5 AND 60 AND down_s BETWEEN 0.5 AND 60 AND hold_s BETWEEN 0 AND 60 AND pause_s BETWEEN 0 AND 60") }
+      constraint(:tempo_range) do
+        Sequel.lit(
+          "up_s BETWEEN 0.5 AND 60 AND down_s BETWEEN 0.5 AND 60 AND hold_s BETWEEN 0 AND 60 AND pause_s BETWEEN 0 " \
+            "AND 60"
+        )
+      end
       constraint(:tempo_slow_whole) { Sequel.lit("num_nulls(slow_s, slow_deg) IN (0, 2)") }
       constraint(:tempo_slow_range) { Sequel.lit("slow_s > 0 AND slow_s < up_s AND slow_deg BETWEEN 1 AND 90") }
     end

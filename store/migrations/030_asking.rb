@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The day on which somebody asked a client about cautions: an unanswered one bars. Whoever was entered before this was asked is taken to have been asked
-# then, and is asked again after the time that the gym sets.
+# The day on which somebody asked a client about cautions: an unanswered one bars. Whoever was entered before this was
+# asked is taken to have been asked then, and is asked again after the time that the gym sets.
 Sequel.migration do
   up do
     alter_table(:clients) { add_column :cautions_asked_on, :date }

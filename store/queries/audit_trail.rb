@@ -38,20 +38,36 @@ module Verglas
           @gym.db.select(Sequel.cast(id, :uuid)).union(fittings, all: true, from_self: false)
         end
 
-        ENTRY, FITTING, SET, VISIT, CLIENT, MACHINE = %i[entry fittings sets visits clients machines].map { |table| Sequel[table] }
-        SHOWN = [ENTRY[:id], ENTRY[:at], ENTRY[:action], Sequel[:accounts][:name].as(:by), CLIENT[:id].as(:client_id), CLIENT[:name].as(:client_name), MACHINE[:id].as(:machine_id),
-                 MACHINE[:name].as(:machine_name), FITTING[:id].as(:fitting_id)].freeze
+        ENTRY, FITTING, SET, VISIT, CLIENT, MACHINE =
+          %i[entry fittings sets visits clients machines].map { |table| Sequel[table] }
+        SHOWN = [
+          ENTRY[:id],
+          ENTRY[:at],
+          ENTRY[:action],
+          Sequel[:accounts][:name].as(:by),
+          CLIENT[:id].as(:client_id),
+          CLIENT[:name].as(:client_name),
+          MACHINE[:id].as(:machine_id),
+          MACHINE[:name].as(:machine_name),
+          FITTING[:id].as(:fitting_id)
+        ].freeze
         # A subject is a client, a machine, or a fitting or set of both.
-        OF = { client: [CLIENT, :client_id], machine: [MACHINE, :machine_id] }.transform_values do |table, name|
-          { table[:id] => Sequel.function(:coalesce, FITTING[name], VISIT[name], ENTRY[:subject]) }
-        end
+        OF =
+          { client: [CLIENT, :client_id], machine: [MACHINE, :machine_id] }.transform_values do |table, name|
+            { table[:id] => Sequel.function(:coalesce, FITTING[name], VISIT[name], ENTRY[:subject]) }
+          end
         private_constant :ENTRY, :FITTING, :SET, :VISIT, :CLIENT, :MACHINE, :SHOWN, :OF
 
         def named(page)
-          @gym.db[page.as(:entry)].left_join(:accounts, id: ENTRY[:account_id]).left_join(:fittings, id: ENTRY[:subject]).left_join(:sets, id: ENTRY[:subject])
-              .left_join(:visits, id: SET[:visit_id])
-              .left_join(:clients, { **OF[:client], CLIENT[:gym_id] => @gym.id }).left_join(:machines, { **OF[:machine], MACHINE[:gym_id] => @gym.id })
-              .order(Sequel.desc(ENTRY[:id])).select(*SHOWN)
+          @gym.db[page.as(:entry)]
+            .left_join(:accounts, id: ENTRY[:account_id])
+            .left_join(:fittings, id: ENTRY[:subject])
+            .left_join(:sets, id: ENTRY[:subject])
+            .left_join(:visits, id: SET[:visit_id])
+            .left_join(:clients, { **OF[:client], CLIENT[:gym_id] => @gym.id })
+            .left_join(:machines, { **OF[:machine], MACHINE[:gym_id] => @gym.id })
+            .order(Sequel.desc(ENTRY[:id]))
+            .select(*SHOWN)
         end
       end
     end

@@ -14,8 +14,18 @@ module Verglas
 
         # {rows:, of:}; of: how many cards those fittings are, all: whether they are all there is.
         def call(limit:)
-          lately = @gym.fittings.dataset.where(state: "accepted").order(Sequel.desc(:accepted_at)).limit(LATEST).select(:client_id, :machine_id, :exercise, :accepted_at)
-          latest = @gym.db[:lately].select_group(:client_id, :machine_id, :exercise).select_append { max(accepted_at).as(accepted_at) }
+          lately =
+            @gym
+              .fittings
+              .dataset
+              .where(state: "accepted")
+              .order(Sequel.desc(:accepted_at))
+              .limit(LATEST)
+              .select(:client_id, :machine_id, :exercise, :accepted_at)
+          latest =
+            @gym.db[:lately]
+              .select_group(:client_id, :machine_id, :exercise)
+              .select_append { max(accepted_at).as(accepted_at) }
           cards = @gym.db[:latest].with(:lately, lately).with(:latest, latest)
           { rows: cards.order(Sequel.desc(:accepted_at)).limit(limit).all, of: cards.count }
         end

@@ -14,28 +14,59 @@ module Verglas
         def call(client_id) = Sealed.open_all(:fittings, prepared.call(client_id: client_id, gym_id: @gym.id))
 
         # {client id => rows} of several clients, in one statement.
-        def of_many(client_ids) = Sealed.open_all(:fittings, latest(seen(client_ids, @gym.id)).order(:accepted_at).all).group_by { |row| row[:client_id] }
+        def of_many(client_ids)
+          Sealed
+            .open_all(:fittings, latest(seen(client_ids, @gym.id)).order(:accepted_at).all)
+            .group_by { |row| row[:client_id] }
+        end
 
         private
 
         def prepared
           @gym.db.prepared_statement(:checked_fittings) ||
-            latest(seen(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid))).order(:accepted_at).prepare(:select, :checked_fittings)
+            latest(seen(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid))).order(:accepted_at).prepare(
+              :select,
+              :checked_fittings
+            )
         end
 
         def seen(client, gym)
-          @gym.db[:fittings].where(Sequel[:fittings][:client_id] => client, Sequel[:fittings][:gym_id] => gym)
-              .where(Sequel[:fittings][:state] => "accepted").where(Sequel.~(knee_off_mm: nil) | :roller_seen)
+          @gym.db[:fittings]
+            .where(Sequel[:fittings][:client_id] => client, Sequel[:fittings][:gym_id] => gym)
+            .where(Sequel[:fittings][:state] => "accepted")
+            .where(Sequel.~(knee_off_mm: nil) | :roller_seen)
         end
 
         def latest(seen)
           each = [Sequel[:fittings][:client_id], Sequel[:fittings][:machine_id]]
-          rows = seen.join(:machines, id: Sequel[:fittings][:machine_id])
-                     .join(:machine_descriptions, machine_id: Sequel[:fittings][:machine_id], number: Sequel[:fittings][:description_number])
-                     .distinct(*each).order(*each, Sequel.desc(:accepted_at))
-                     .select(Sequel[:fittings][:client_id], Sequel[:fittings][:id].as(:fitting_id), Sequel[:fittings][:machine_id].as(:id), :exercise, :marks, :aids, :signs_cipher,
-                             :knee_off_mm, :roller_seen, :accepted_at, Sequel.cast(:contact_above_ankle_mm, Float).as(:contact_above_ankle_mm),
-                             :family, :name, :constants, :adjusters, :exercises)
+          rows =
+            seen
+              .join(:machines, id: Sequel[:fittings][:machine_id])
+              .join(
+                :machine_descriptions,
+                machine_id: Sequel[:fittings][:machine_id],
+                number: Sequel[:fittings][:description_number]
+              )
+              .distinct(*each)
+              .order(*each, Sequel.desc(:accepted_at))
+              .select(
+                Sequel[:fittings][:client_id],
+                Sequel[:fittings][:id].as(:fitting_id),
+                Sequel[:fittings][:machine_id].as(:id),
+                :exercise,
+                :marks,
+                :aids,
+                :signs_cipher,
+                :knee_off_mm,
+                :roller_seen,
+                :accepted_at,
+                Sequel.cast(:contact_above_ankle_mm, Float).as(:contact_above_ankle_mm),
+                :family,
+                :name,
+                :constants,
+                :adjusters,
+                :exercises
+              )
           @gym.db[:latest].with(:latest, rows)
         end
       end

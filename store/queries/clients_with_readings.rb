@@ -18,7 +18,10 @@ module Verglas
 
         # {client id => readings} of some, in the order in which they were taken.
         def readings(clients)
-          @gym.db[:readings].where(gym_id: @gym.id, client_id: clients.map { |client| client[:id] }).order(:taken_at, :observation).to_hash_groups(:client_id)
+          @gym.db[:readings]
+            .where(gym_id: @gym.id, client_id: clients.map { |client| client[:id] })
+            .order(:taken_at, :observation)
+            .to_hash_groups(:client_id)
         end
       end
     end

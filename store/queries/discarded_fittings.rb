@@ -21,10 +21,23 @@ module Verglas
         private
 
         def joined(**of)
-          @gym.fittings.discarded(limit: LIMIT, **of)
-              .join(:machines, id: Sequel[:fittings][:machine_id]).join(:clients, id: Sequel[:fittings][:client_id]).join(:accounts, id: Sequel[:fittings][:updated_by])
-              .select(Sequel[:fittings][:id], :client_id, :exercise, Sequel[:fittings][:version], Sequel[:fittings][:updated_at], Sequel[:clients][:name].as(:client_name),
-                      Sequel[:clients][:detail_cipher].as(:client_detail_cipher), Sequel[:machines][:name].as(:machine_name), Sequel[:accounts][:name].as(:by_name))
+          @gym
+            .fittings
+            .discarded(limit: LIMIT, **of)
+            .join(:machines, id: Sequel[:fittings][:machine_id])
+            .join(:clients, id: Sequel[:fittings][:client_id])
+            .join(:accounts, id: Sequel[:fittings][:updated_by])
+            .select(
+              Sequel[:fittings][:id],
+              :client_id,
+              :exercise,
+              Sequel[:fittings][:version],
+              Sequel[:fittings][:updated_at],
+              Sequel[:clients][:name].as(:client_name),
+              Sequel[:clients][:detail_cipher].as(:client_detail_cipher),
+              Sequel[:machines][:name].as(:machine_name),
+              Sequel[:accounts][:name].as(:by_name)
+            )
         end
       end
     end

@@ -5,14 +5,19 @@ module Verglas
     module Queries
       # Which of the gym's clients are meant: by ids, or by what they are called.
       class KnownClients
-        COLUMNS = %i[id name sex birth_date body_mass_kg version detail_cipher detail_digest].map { |name| Sequel[:clients][name] }.freeze
+        COLUMNS =
+          %i[id name sex birth_date body_mass_kg version detail_cipher detail_digest]
+            .map { |name| Sequel[:clients][name] }
+            .freeze
 
         def initialize(gym)
           @gym = gym
         end
 
         # {id => row}
-        def by_ids(ids) = ids.empty? ? {} : opened(rows.where(Sequel[:clients][:id] => ids)).to_h { |row| [row[:id], row] }
+        def by_ids(ids)
+          ids.empty? ? {} : opened(rows.where(Sequel[:clients][:id] => ids)).to_h { |row| [row[:id], row] }
+        end
 
         # Those of these ids under which something stands that is not this gym's.
         def elsewhere(ids) = ids.empty? ? [] : @gym.db[:clients].where(id: ids).exclude(gym_id: @gym.id).select_map(:id)
@@ -21,9 +26,17 @@ module Verglas
         def by_names(names)
           return {} if names.empty?
 
-          wanted = @gym.db.values(names.uniq.each_with_index.map { |name, number| [number, name] }).as(:wanted, %i[number wanted_name])
+          wanted =
+            @gym
+              .db
+              .values(names.uniq.each_with_index.map { |name, number| [number, name] })
+              .as(:wanted, %i[number wanted_name])
           called = Sequel.join([" ", Sequel.function(:folded, Sequel[:wanted][:wanted_name])])
-          found = @gym.db.from(wanted).join(:clients, { Sequel[:clients][:gym_id] => @gym.id, Sequel[:clients][:search_name] => called })
+          found =
+            @gym
+              .db
+              .from(wanted)
+              .join(:clients, { Sequel[:clients][:gym_id] => @gym.id, Sequel[:clients][:search_name] => called })
           opened(found.select(*COLUMNS, Sequel[:wanted][:wanted_name])).group_by { |row| row[:wanted_name] }
         end
 

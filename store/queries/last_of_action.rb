@@ -22,8 +22,12 @@ module Verglas
         private
 
         def latest(rows, time, of)
-          rows.select(:machine_id, :exercise, time).from_self(alias: :done).join(:machines, id: Sequel[:done][:machine_id])
-              .where([Sequel[:machines][:family], Sequel[:done][:exercise]] => of).max(Sequel[:done][time])
+          rows
+            .select(:machine_id, :exercise, time)
+            .from_self(alias: :done)
+            .join(:machines, id: Sequel[:done][:machine_id])
+            .where([Sequel[:machines][:family], Sequel[:done][:exercise]] => of)
+            .max(Sequel[:done][time])
         end
       end
     end

@@ -14,26 +14,54 @@ module Verglas
         end
 
         # {[machine id, exercise] => {load_kg:, repetitions:, done_at:, family:, name:}}
-        def call(client_id) = latest({ client_id: client_id }, %i[machine_id exercise]).to_h { |row| [row.values_at(:machine_id, :exercise), row] }
+        def call(client_id)
+          latest({ client_id: client_id }, %i[machine_id exercise]).to_h do |row|
+            [row.values_at(:machine_id, :exercise), row]
+          end
+        end
 
         # {client id => the same}
         def on(machine_id, exercise, client_ids)
-          latest({ machine_id: machine_id, exercise: exercise, client_id: client_ids }, [:client_id]).to_h { |row| [row[:client_id], row] }
+          latest({ machine_id: machine_id, exercise: exercise, client_id: client_ids }, [:client_id]).to_h do |row|
+            [row[:client_id], row]
+          end
         end
 
         private
 
         def latest(of, each)
           place = each.map { |name| Sequel[:visit][name] }
-          @gym.db[:sets].join(visits(of, each).as(:visit), id: :visit_id).join(:machines, id: Sequel[:visit][:machine_id])
-              .where(Sequel[:sets][:taken_back_at] => nil, Sequel[:sets][:leg] => "").exclude(Sequel[:sets][:load_kg] => nil)
-              .distinct(*place).order(*place, Sequel.desc(Sequel[:sets][:done_at]))
-              .select(*place, Sequel.cast(Sequel[:sets][:load_kg], Float).as(:load_kg), Sequel[:sets][:repetitions], Sequel[:sets][:done_at], :family, :name).all
+          @gym.db[:sets]
+            .join(visits(of, each).as(:visit), id: :visit_id)
+            .join(:machines, id: Sequel[:visit][:machine_id])
+            .where(Sequel[:sets][:taken_back_at] => nil, Sequel[:sets][:leg] => "")
+            .exclude(Sequel[:sets][:load_kg] => nil)
+            .distinct(*place)
+            .order(*place, Sequel.desc(Sequel[:sets][:done_at]))
+            .select(
+              *place,
+              Sequel.cast(Sequel[:sets][:load_kg], Float).as(:load_kg),
+              Sequel[:sets][:repetitions],
+              Sequel[:sets][:done_at],
+              :family,
+              :name
+            )
+            .all
         end
 
         def visits(of, each)
-          numbered = @gym.visits.dataset.where(of)
-                         .select(:id, :client_id, :machine_id, :exercise, Sequel.function(:row_number).over(partition: each, order: Sequel.desc(:begun_at)).as(:back))
+          numbered =
+            @gym
+              .visits
+              .dataset
+              .where(of)
+              .select(
+                :id,
+                :client_id,
+                :machine_id,
+                :exercise,
+                Sequel.function(:row_number).over(partition: each, order: Sequel.desc(:begun_at)).as(:back)
+              )
           @gym.db[:numbered].with(:numbered, numbered).where { back <= BACK }
         end
       end

@@ -23,8 +23,15 @@ module Verglas
         private
 
         def fittings(of, most)
-          rows = @gym.fittings.dataset.where(state: "accepted", **of).order(Sequel.desc(:accepted_at)).limit(most)
-                     .select(:id, :marks, :accepted_at, :grade, *Sealed.names(:fittings, %i[work signs])).all
+          rows =
+            @gym
+              .fittings
+              .dataset
+              .where(state: "accepted", **of)
+              .order(Sequel.desc(:accepted_at))
+              .limit(most)
+              .select(:id, :marks, :accepted_at, :grade, *Sealed.names(:fittings, %i[work signs]))
+              .all
           Sealed.open_all(:fittings, rows).reverse
         end
       end

@@ -19,14 +19,30 @@ module Verglas
         private
 
         def standing
-          rows = @gym.db[:machine_queues].where(gym_id: @gym.id).exclude(standing: nil).select(:machine_id, :exercise, :standing).all
-          rows.group_by { |row| row[:machine_id] }.transform_values { |own| own.to_h { |row| [row[:exercise], row[:standing].to_h] } }
+          rows =
+            @gym.db[:machine_queues]
+              .where(gym_id: @gym.id)
+              .exclude(standing: nil)
+              .select(:machine_id, :exercise, :standing)
+              .all
+          rows
+            .group_by { |row| row[:machine_id] }
+            .transform_values { |own| own.to_h { |row| [row[:exercise], row[:standing].to_h] } }
         end
 
         # The latest of each, from the index of a machine's fittings.
         def fitted
-          latest = @gym.db[:fittings].where(Sequel[:fittings][:machine_id] => Sequel[:machines][:id], state: "accepted").order(Sequel.desc(:accepted_at)).limit(1).select(:accepted_at)
-          @gym.db.from(@gym.machines.dataset.select(:id).as(:machines)).cross_join(latest.lateral.as(:latest)).select(:id, :accepted_at)
+          latest =
+            @gym.db[:fittings]
+              .where(Sequel[:fittings][:machine_id] => Sequel[:machines][:id], :state => "accepted")
+              .order(Sequel.desc(:accepted_at))
+              .limit(1)
+              .select(:accepted_at)
+          @gym
+            .db
+            .from(@gym.machines.dataset.select(:id).as(:machines))
+            .cross_join(latest.lateral.as(:latest))
+            .select(:id, :accepted_at)
         end
       end
     end

@@ -15,19 +15,48 @@ module Verglas
 
         # Visits that go on, the latest first, with how many sets stand in each.
         def visits(now = Time.now)
-          rows = @gym.visits.dataset.where { last_at > now - GONE_AFTER_S }.order(Sequel.desc(:last_at)).limit(MOST).from_self(alias: :visits)
-          rows.join(:clients, id: Sequel[:visits][:client_id]).join(:machines, id: Sequel[:visits][:machine_id]).order(Sequel.desc(:last_at))
-              .select(Sequel[:visits][:fitting_id], Sequel[:visits][:client_id], Sequel[:visits][:machine_id], :exercise, :last_at, :stopped, Sequel[:clients][:name].as(:client_name),
-                      Sequel[:machines][:name].as(:machine_name), sets.as(:sets)).all
+          rows =
+            @gym
+              .visits
+              .dataset
+              .where { last_at > now - GONE_AFTER_S }
+              .order(Sequel.desc(:last_at))
+              .limit(MOST)
+              .from_self(alias: :visits)
+          rows
+            .join(:clients, id: Sequel[:visits][:client_id])
+            .join(:machines, id: Sequel[:visits][:machine_id])
+            .order(Sequel.desc(:last_at))
+            .select(
+              Sequel[:visits][:fitting_id],
+              Sequel[:visits][:client_id],
+              Sequel[:visits][:machine_id],
+              :exercise,
+              :last_at,
+              :stopped,
+              Sequel[:clients][:name].as(:client_name),
+              Sequel[:machines][:name].as(:machine_name),
+              sets.as(:sets)
+            )
+            .all
         end
 
         # {machine_id:, machine_name:, exercise:, clients: [{id:, name:}] in their order} of each queue in which
         # somebody waits.
         def queues
-          rows = @gym.db[:machine_queues].where(Sequel[:machine_queues][:gym_id] => @gym.id).where(Sequel.lit("json_array_length(clients) > 0"))
-                     .join(:machines, id: :machine_id).select(:machine_id, :exercise, :clients, Sequel[:machines][:name].as(:machine_name)).order(:machine_name, :exercise).all
-          names = @gym.clients.dataset.where(id: rows.flat_map { |row| row[:clients].to_a }.uniq).select_hash(:id, :name)
-          rows.map { |row| row.merge(clients: row[:clients].to_a.filter_map { |id| names[id] && { id: id, name: names[id] } }) }
+          rows =
+            @gym.db[:machine_queues]
+              .where(Sequel[:machine_queues][:gym_id] => @gym.id)
+              .where(Sequel.lit("json_array_length(clients) > 0"))
+              .join(:machines, id: :machine_id)
+              .select(:machine_id, :exercise, :clients, Sequel[:machines][:name].as(:machine_name))
+              .order(:machine_name, :exercise)
+              .all
+          names =
+            @gym.clients.dataset.where(id: rows.flat_map { |row| row[:clients].to_a }.uniq).select_hash(:id, :name)
+          rows.map do |row|
+            row.merge(clients: row[:clients].to_a.filter_map { |id| names[id] && { id: id, name: names[id] } })
+          end
         end
 
         private

@@ -20,10 +20,22 @@ module Verglas
           checked = CheckedFittings.new(@gym).of_many(ids)
           cautions = @gym.cautions.of_many(ids)
           rules = @gym.rules.of_many(ids)
-          ids.uniq.filter_map { |id| rows[id] }.to_h do |row|
-            id = row[:id]
-            [id, Person.new(row, readings.fetch(id, []), checked.fetch(id, []), cautions.fetch(id, []), rules.fetch(id, {}))]
-          end
+          ids
+            .uniq
+            .filter_map { |id| rows[id] }
+            .to_h do |row|
+              id = row[:id]
+              [
+                id,
+                Person.new(
+                  row,
+                  readings.fetch(id, []),
+                  checked.fetch(id, []),
+                  cautions.fetch(id, []),
+                  rules.fetch(id, {})
+                )
+              ]
+            end
         end
       end
     end

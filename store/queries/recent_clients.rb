@@ -13,11 +13,23 @@ module Verglas
         end
 
         def call(limit: 6)
-          latest = @gym.fittings.dataset.where(state: "accepted").order(Sequel.desc(:accepted_at)).limit(LATEST).select(:client_id, :accepted_at)
-          rows = @gym.db[:latest].with(:latest, latest).join(:clients, id: :client_id)
-                     .select_group(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher])
-                     .select_append { max(accepted_at).as(fitted_at) }
-                     .order(Sequel.desc(:fitted_at), :name).limit(limit).all
+          latest =
+            @gym
+              .fittings
+              .dataset
+              .where(state: "accepted")
+              .order(Sequel.desc(:accepted_at))
+              .limit(LATEST)
+              .select(:client_id, :accepted_at)
+          rows =
+            @gym.db[:latest]
+              .with(:latest, latest)
+              .join(:clients, id: :client_id)
+              .select_group(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher])
+              .select_append { max(accepted_at).as(fitted_at) }
+              .order(Sequel.desc(:fitted_at), :name)
+              .limit(limit)
+              .all
           Sealed.open_all(:clients, rows)
         end
       end

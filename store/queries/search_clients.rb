@@ -44,7 +44,10 @@ module Verglas
         def starting(text) = like("% ", text)
 
         def like(before, text)
-          Sequel.lit("search_name LIKE ?", Sequel.join([before, Sequel.function(:folded, @gym.clients.dataset.escape_like(text)), "%"]))
+          Sequel.lit(
+            "search_name LIKE ?",
+            Sequel.join([before, Sequel.function(:folded, @gym.clients.dataset.escape_like(text)), "%"])
+          )
         end
       end
     end

@@ -12,43 +12,112 @@ module Verglas
           @gym = gym
         end
 
-        def clients = each(:clients, @gym.clients.dataset.order(:search_name, :id).select(:id, :name, :detail_cipher, :sex, :birth_date, :body_mass_kg))
+        def clients
+          each(
+            :clients,
+            @gym
+              .clients
+              .dataset
+              .order(:search_name, :id)
+              .select(:id, :name, :detail_cipher, :sex, :birth_date, :body_mass_kg)
+          )
+        end
 
         def readings
           rows = of_clients(:readings).left_join(:accounts, id: Sequel[:readings][:taken_by])
-          each(nil, rows.order(*by_client, Sequel[:readings][:taken_at], :observation)
-                        .select(:client_id, *who, :observation, :value_mm, :unit, :confirmed, :taken_at, Sequel[:accounts][:email].as(:taken_by)))
+          each(
+            nil,
+            rows.order(*by_client, Sequel[:readings][:taken_at], :observation).select(
+              :client_id,
+              *who,
+              :observation,
+              :value_mm,
+              :unit,
+              :confirmed,
+              :taken_at,
+              Sequel[:accounts][:email].as(:taken_by)
+            )
+          )
         end
 
         def fittings
-          rows = on_machines(:fittings).where(Sequel[:fittings][:state] => "accepted").left_join(:accounts, id: Sequel[:fittings][:accepted_by])
+          rows =
+            on_machines(:fittings).where(Sequel[:fittings][:state] => "accepted").left_join(
+              :accounts,
+              id: Sequel[:fittings][:accepted_by]
+            )
           own = %i[exercise marks grade knee_off_mm roller_seen load_cipher work_cipher accepted_at]
-          each(:fittings, rows.order(*by_client, :accepted_at, Sequel[:fittings][:id])
-                              .select(Sequel[:fittings][:id], :client_id, *who, :machine_id, *what, *own, Sequel[:accounts][:email].as(:accepted_by)))
+          each(
+            :fittings,
+            rows.order(*by_client, :accepted_at, Sequel[:fittings][:id]).select(
+              Sequel[:fittings][:id],
+              :client_id,
+              *who,
+              :machine_id,
+              *what,
+              *own,
+              Sequel[:accounts][:email].as(:accepted_by)
+            )
+          )
         end
 
         # A row a set that stands; one for a visit without any.
         def visits
           own = %i[load_kg repetitions leg how_cipher clean sends_back done_at].map { |name| Sequel[:sets][name] }
           rows = with_staff(on_machines(:visits).left_join(standing_sets, visit_id: Sequel[:visits][:id]))
-          each(:sets, rows.order(*by_client, :begun_at, Sequel[:visits][:id], Sequel[:sets][:number])
-                          .select(Sequel[:visits][:id].as(:visit_id), :fitting_id, :client_id, *who, :machine_id, *what, :exercise, :begun_at, :planned_kg, Sequel[:sets][:number], *own,
-                                  Sequel[:watched][:email].as(:watched_by), Sequel[:done][:email].as(:done_by)))
+          each(
+            :sets,
+            rows.order(*by_client, :begun_at, Sequel[:visits][:id], Sequel[:sets][:number]).select(
+              Sequel[:visits][:id].as(:visit_id),
+              :fitting_id,
+              :client_id,
+              *who,
+              :machine_id,
+              *what,
+              :exercise,
+              :begun_at,
+              :planned_kg,
+              Sequel[:sets][:number],
+              *own,
+              Sequel[:watched][:email].as(:watched_by),
+              Sequel[:done][:email].as(:done_by)
+            )
+          )
         end
 
         private
 
         def standing_sets
-          @gym.db[:sets].where(taken_back_at: nil).select(:visit_id, :number, :load_kg, :repetitions, :leg, :how_cipher, :clean, :sends_back, :watched_by, :done_by, :done_at).as(:sets)
+          @gym.db[:sets]
+            .where(taken_back_at: nil)
+            .select(
+              :visit_id,
+              :number,
+              :load_kg,
+              :repetitions,
+              :leg,
+              :how_cipher,
+              :clean,
+              :sends_back,
+              :watched_by,
+              :done_by,
+              :done_at
+            )
+            .as(:sets)
         end
 
         # Who watched, and who wrote it down: of a visit without a set, who began it.
         def with_staff(rows)
           done = Sequel.function(:coalesce, Sequel[:sets][:done_by], Sequel[:visits][:begun_by])
-          rows.left_join(Sequel[:accounts].as(:watched), id: Sequel[:sets][:watched_by]).left_join(Sequel[:accounts].as(:done), id: done)
+          rows.left_join(Sequel[:accounts].as(:watched), id: Sequel[:sets][:watched_by]).left_join(
+            Sequel[:accounts].as(:done),
+            id: done
+          )
         end
 
-        def of_clients(table) = @gym.db[table].where(Sequel[table][:gym_id] => @gym.id).join(:clients, id: Sequel[table][:client_id])
+        def of_clients(table)
+          @gym.db[table].where(Sequel[table][:gym_id] => @gym.id).join(:clients, id: Sequel[table][:client_id])
+        end
         def on_machines(table) = of_clients(table).join(:machines, id: Sequel[table][:machine_id])
         def by_client = [Sequel[:clients][:search_name], Sequel[:clients][:id]]
         def who = [Sequel[:clients][:name].as(:client)]
@@ -56,10 +125,14 @@ module Verglas
 
         def each(sealed, rows)
           Enumerator.new do |told|
-            @gym.db.transaction(isolation: :repeatable, read_only: true) do
-              @gym.allow(Archive::TAKEN_MS)
-              rows.use_cursor(rows_per_fetch: FETCHED).each { |row| told << (sealed ? Sealed.open(sealed, row) : row) }
-            end
+            @gym
+              .db
+              .transaction(isolation: :repeatable, read_only: true) do
+                @gym.allow(Archive::TAKEN_MS)
+                rows
+                  .use_cursor(rows_per_fetch: FETCHED)
+                  .each { |row| told << (sealed ? Sealed.open(sealed, row) : row) }
+              end
           end
         end
       end

@@ -18,7 +18,11 @@ module Verglas
         def replace(rows, version:)
           @gym.revise(:aims, version: version) do
             dataset.delete
-            ConstraintErrors.translate { rows.each_with_index { |row, position| dataset.insert(gym_id: @gym.id, position: position, **row.slice(*COLUMNS)) } }
+            ConstraintErrors.translate do
+              rows.each_with_index do |row, position|
+                dataset.insert(gym_id: @gym.id, position: position, **row.slice(*COLUMNS))
+              end
+            end
           end
           @all = nil
         end

@@ -36,31 +36,60 @@ module Verglas
 
         # Those that were taken out, the latest first, with by whom.
         def removed(client_id)
-          opened(dataset.exclude(removed_at: nil).where(client_id: client_id)
-                        .left_join(:accounts, id: :removed_by).select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:removed_by_name)).all)
-            .sort_by { |row| row[:removed_at] }.reverse
+          opened(
+            dataset
+              .exclude(removed_at: nil)
+              .where(client_id: client_id)
+              .left_join(:accounts, id: :removed_by)
+              .select_all(:client_cautions)
+              .select_append(Sequel[:accounts][:name].as(:removed_by_name))
+              .all
+          ).sort_by { |row| row[:removed_at] }.reverse
         end
 
         # version: that the writer saw, nil where none stands. Raises Stale with what stands there otherwise.
         def put(client_id, caution, version:, by:, note:, **fields)
           body = { caution: caution, side: "", cleared_by: "", degrees: {}, **fields.slice(*WRITABLE) }
-          fields = { **Sealed.columns(:client_cautions, { body: written(body), note: note }), set_by: by, set_at: Sequel::CURRENT_TIMESTAMP }
+          fields = {
+            **Sealed.columns(:client_cautions, { body: written(body), note: note }),
+            set_by: by,
+            set_at: Sequel::CURRENT_TIMESTAMP
+          }
           @gym.clients.hold_to_write(client_id)
-          ConstraintErrors.translate { version ? change(standing, client_id, caution, version, fields) : add(client_id, caution, fields) }
+          ConstraintErrors.translate do
+            version ? change(standing, client_id, caution, version, fields) : add(client_id, caution, fields)
+          end
         end
 
         # One and the same, without a word about it, for clients who have none of its kind.
         def add_to_all(client_ids, caution, by:)
           columns = %i[client_id caution_digest set_by body_cipher]
-          body = Sealed.columns(:client_cautions, { body: written({ caution: caution, side: "", cleared_by: "", degrees: {} }) }).values
+          body =
+            Sealed.columns(
+              :client_cautions,
+              { body: written({ caution: caution, side: "", cleared_by: "", degrees: {} }) }
+            ).values
           ConstraintErrors.translate do
-            Copy.rows(@gym.db, :client_cautions, columns, client_ids.map { |id| [id, self.class.digests(id, caution).first, by, *body] })
+            Copy.rows(
+              @gym.db,
+              :client_cautions,
+              columns,
+              client_ids.map { |id| [id, self.class.digests(id, caution).first, by, *body] }
+            )
           end
         end
 
         def remove(client_id, caution, version:, by:, reason:)
           @gym.clients.hold_to_write(client_id)
-          change(standing, client_id, caution, version, removed_at: Sequel::CURRENT_TIMESTAMP, removed_by: by, **Sealed.columns(:client_cautions, { removal: reason }))
+          change(
+            standing,
+            client_id,
+            caution,
+            version,
+            removed_at: Sequel::CURRENT_TIMESTAMP,
+            removed_by: by,
+            **Sealed.columns(:client_cautions, { removal: reason })
+          )
         end
 
         def put_back(client_id, caution, version:)
@@ -83,13 +112,17 @@ module Verglas
         def opened(rows)
           rows.each do |row|
             self.class.opened(row)
-            row[:stricter] = row.delete(:stricter_names).to_s.split(",").include?(row[:caution]) if row.key?(:stricter_names)
+            row[:stricter] = row.delete(:stricter_names).to_s.split(",").include?(row[:caution]) if row.key?(
+              :stricter_names
+            )
           end
           rows.sort_by { |row| row[:caution] }
         end
 
         # Days as ISO 8601, kilograms to a tenth.
-        def written(body) = body.merge(load_to_kg: body[:load_to_kg]&.round(1), **DATES.to_h { |name| [name, body[name]&.to_s] })
+        def written(body)
+          body.merge(load_to_kg: body[:load_to_kg]&.round(1), **DATES.to_h { |name| [name, body[name]&.to_s] })
+        end
 
         def prepared
           @gym.db.prepared_statement(:cautions_of) || with_names.prepare(:select, :cautions_of)
@@ -98,14 +131,18 @@ module Verglas
         # stricter_names: of the gym's cautions with which it is stricter.
         def with_names(client = Sequel.cast(:$client_id, :uuid), gym = Sequel.cast(:$gym_id, :uuid))
           stricter = @gym.db[:gym_cautions].where(gym_id: gym).select { string_agg(:caution, ",") }
-          @gym.db[:client_cautions].where(:client_id => client, Sequel[:client_cautions][:removed_at] => nil)
-              .left_join(:accounts, id: Sequel[:client_cautions][:set_by])
-              .select_all(:client_cautions).select_append(Sequel[:accounts][:name].as(:by_name), stricter.as(:stricter_names))
+          @gym.db[:client_cautions]
+            .where(:client_id => client, Sequel[:client_cautions][:removed_at] => nil)
+            .left_join(:accounts, id: Sequel[:client_cautions][:set_by])
+            .select_all(:client_cautions)
+            .select_append(Sequel[:accounts][:name].as(:by_name), stricter.as(:stricter_names))
         end
 
         def dataset = @gym.db[:client_cautions].where(client_id: @gym.clients.dataset.select(:id))
         def standing = dataset.where(removed_at: nil)
-        def of_kind(among, client_id, caution) = among.where(client_id: client_id, caution_digest: self.class.digests(client_id, caution))
+        def of_kind(among, client_id, caution)
+          among.where(client_id: client_id, caution_digest: self.class.digests(client_id, caution))
+        end
 
         def row(client_id, caution)
           found = of_kind(dataset, client_id, caution).first
@@ -121,11 +158,19 @@ module Verglas
         end
 
         def insert(client_id, caution, fields)
-          @gym.db[:client_cautions].insert_conflict.returning.insert(client_id: client_id, caution_digest: self.class.digests(client_id, caution).first, **fields).first
+          @gym.db[:client_cautions]
+            .insert_conflict
+            .returning
+            .insert(client_id: client_id, caution_digest: self.class.digests(client_id, caution).first, **fields)
+            .first
         end
 
         def change(among, client_id, caution, version, fields)
-          rows = of_kind(among, client_id, caution).where(version: version).returning.update(**fields, version: Sequel[:version] + 1)
+          rows =
+            of_kind(among, client_id, caution)
+              .where(version: version)
+              .returning
+              .update(**fields, version: Sequel[:version] + 1)
           rows.first || raise(Stale, row(client_id, caution))
         end
       end

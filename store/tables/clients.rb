@@ -26,7 +26,12 @@ module Verglas
         def hold_to_write(id) = dataset.where(id: id).lock_style(FOR_WRITING).get(:id)
 
         def insert(fields)
-          ConstraintErrors.translate { Sealed.open(:clients, dataset.returning.insert(gym_id: @gym.id, **columns({ detail: "", **fields.slice(*WRITABLE) })).first) }
+          ConstraintErrors.translate do
+            Sealed.open(
+              :clients,
+              dataset.returning.insert(gym_id: @gym.id, **columns({ detail: "", **fields.slice(*WRITABLE) })).first
+            )
+          end
         end
 
         # Many at once; each with an id.
@@ -53,7 +58,9 @@ module Verglas
         # Lets the block change this client's own rules, over the version which the writer saw.
         def revise_rules(id, version:)
           @gym.db.transaction do
-            raise Stale, { rules_of: id } unless dataset.where(id: id, rules_version: version).update(rules_version: Sequel[:rules_version] + 1) == 1
+            unless dataset.where(id: id, rules_version: version).update(rules_version: Sequel[:rules_version] + 1) == 1
+              raise Stale, { rules_of: id }
+            end
 
             yield
           end
@@ -65,13 +72,19 @@ module Verglas
         private_constant :FOR_WRITING
 
         def write(id, version, **fields)
-          rows = dataset.where(id: id, version: version).returning.update(**columns(fields), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
+          rows =
+            dataset
+              .where(id: id, version: version)
+              .returning
+              .update(**columns(fields), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
           Sealed.open(:clients, rows.first) || raise(Stale, find(id))
         end
 
         # Two of one name must not be told apart by the same words: of those a digest is kept.
         def columns(fields)
-          fields = { **fields, detail_digest: self.class.detail_digest(@gym.id, fields[:detail]) } if fields.key?(:detail)
+          fields = { **fields, detail_digest: self.class.detail_digest(@gym.id, fields[:detail]) } if fields.key?(
+            :detail
+          )
           Sealed.columns(:clients, fields)
         end
       end

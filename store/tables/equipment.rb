@@ -17,7 +17,13 @@ module Verglas
         end
 
         # {kg => pairs}, heaviest first.
-        def plates = @gym.db[:gym_plates].where(gym_id: @gym.id).order(Sequel.desc(:mass_kg)).select_hash(:mass_kg, :pairs).transform_keys(&:to_f)
+        def plates
+          @gym.db[:gym_plates]
+            .where(gym_id: @gym.id)
+            .order(Sequel.desc(:mass_kg))
+            .select_hash(:mass_kg, :pairs)
+            .transform_keys(&:to_f)
+        end
 
         def replace_plates(plates)
           @gym.db.transaction do
@@ -29,7 +35,8 @@ module Verglas
         def replace(sizes)
           @gym.db.transaction do
             @gym.db[:gym_equipment].where(gym_id: @gym.id).delete
-            rows = sizes.flat_map { |kind, list| list.uniq.map { |size| { gym_id: @gym.id, kind: kind, size_mm: size } } }
+            rows =
+              sizes.flat_map { |kind, list| list.uniq.map { |size| { gym_id: @gym.id, kind: kind, size_mm: size } } }
             @gym.db[:gym_equipment].multi_insert(rows)
           end
         end

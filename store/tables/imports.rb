@@ -32,11 +32,16 @@ module Verglas
         def look_at_keys = @gym.db.run("ANALYZE import_keys")
 
         def insert(kind:, bytes:, units:, by:)
-          dataset.returning.insert(gym_id: @gym.id, kind: kind, bytes: bytes, units: Sequel.pg_json(units), made_by: by).first
+          dataset
+            .returning
+            .insert(gym_id: @gym.id, kind: kind, bytes: bytes, units: Sequel.pg_json(units), made_by: by)
+            .first
         end
 
         def update(id, **fields)
-          dataset.where(id: id).update(fields.transform_values { |value| value.is_a?(Hash) ? Sequel.pg_json(value) : value })
+          dataset.where(id: id).update(
+            fields.transform_values { |value| value.is_a?(Hash) ? Sequel.pg_json(value) : value }
+          )
         end
 
         def delete(id) = dataset.where(id: id).delete
@@ -44,7 +49,11 @@ module Verglas
         # Takes the place of what came under the same number before.
         def put_chunk(id, number, bytes)
           fields = { size: bytes.bytesize, **Sealed.columns(:import_chunks, { bytes: [bytes].pack("m0") }) }
-          @gym.db[:import_chunks].insert_conflict(target: %i[import_id number], update: fields).insert(import_id: id, number: number, **fields)
+          @gym.db[:import_chunks].insert_conflict(target: %i[import_id number], update: fields).insert(
+            import_id: id,
+            number: number,
+            **fields
+          )
         end
 
         def arrived(id) = @gym.db[:import_chunks].where(import_id: id).sum(:size).to_i
@@ -52,22 +61,40 @@ module Verglas
         # Yields the bytes of each chunk, in turn.
         def each_chunk(id)
           of = @gym.db[:import_chunks].where(import_id: id).order(:number)
-          of.select_map(:number).each { |number| yield Sealed.open(:import_chunks, of.first(number: number))[:bytes].unpack1("m0") }
+          of
+            .select_map(:number)
+            .each { |number| yield Sealed.open(:import_chunks, of.first(number: number))[:bytes].unpack1("m0") }
         end
 
         def forget_chunks(id) = @gym.db[:import_chunks].where(import_id: id).delete
 
         # rows: plain data.
-        def add_piece(id, number, rows) = @gym.db[:import_pieces].insert(import_id: id, number: number, **Sealed.columns(:import_pieces, { rows: rows }))
-        def piece(id, number) = Sealed.open(:import_pieces, @gym.db[:import_pieces].first(import_id: id, number: number))[:rows]
+        def add_piece(id, number, rows)
+          @gym.db[:import_pieces].insert(
+            import_id: id,
+            number: number,
+            **Sealed.columns(:import_pieces, { rows: rows })
+          )
+        end
+        def piece(id, number)
+          Sealed.open(:import_pieces, @gym.db[:import_pieces].first(import_id: id, number: number))[:rows]
+        end
 
         def put_outcomes(id, number, outcomes)
-          @gym.db[:import_pieces].where(import_id: id, number: number).update(Sealed.columns(:import_pieces, { outcomes: outcomes }))
+          @gym.db[:import_pieces].where(import_id: id, number: number).update(
+            Sealed.columns(:import_pieces, { outcomes: outcomes })
+          )
         end
 
         # {piece => outcomes}, in turn, of those that have something to tell.
         def outcomes(id)
-          rows = @gym.db[:import_pieces].where(import_id: id).exclude(outcomes_cipher: nil).order(:number).select(:number, :outcomes_cipher).all
+          rows =
+            @gym.db[:import_pieces]
+              .where(import_id: id)
+              .exclude(outcomes_cipher: nil)
+              .order(:number)
+              .select(:number, :outcomes_cipher)
+              .all
           Sealed.open_all(:import_pieces, rows).to_h { |row| [row[:number], row[:outcomes]] }
         end
 
@@ -80,7 +107,11 @@ module Verglas
         # {line => Invalid} of what was found there.
         def refused_lines(id)
           row = Sealed.open(:import_pieces, @gym.db[:import_pieces].first(import_id: id, number: WHOLE))
-          row ? row[:outcomes].to_h { |line, _, wrong| [line, Invalid.new(wrong["code"].to_sym, path: wrong["path"])] } : {}
+          if row
+            row[:outcomes].to_h { |line, _, wrong| [line, Invalid.new(wrong["code"].to_sym, path: wrong["path"])] }
+          else
+            {}
+          end
         end
 
         # Ids of those on their way in which any of these stands by itself, in whatever encoding a table may come.
@@ -117,14 +148,20 @@ module Verglas
         def bytes_say?(id, words)
           bytes = "".b
           each_chunk(id) { |chunk| bytes << chunk }
-          encodings(bytes).any? { |encoding| say?(bytes.encode(Encoding::UTF_8, encoding, invalid: :replace, undef: :replace).scrub, words) }
+          encodings(bytes).any? do |encoding|
+            say?(bytes.encode(Encoding::UTF_8, encoding, invalid: :replace, undef: :replace).scrub, words)
+          end
         end
 
         # In which it may be text: a zero stands in no other than those of sixteen bits.
         def encodings(bytes)
-          return [Encoding::UTF_16LE, Encoding::UTF_16BE] if bytes.include?("\0")
+          return Encoding::UTF_16LE, Encoding::UTF_16BE if bytes.include?("\0")
 
-          bytes.dup.force_encoding(Encoding::UTF_8).valid_encoding? ? [Encoding::UTF_8] : [Encoding::UTF_8, Encoding::ISO_8859_1]
+          if bytes.dup.force_encoding(Encoding::UTF_8).valid_encoding?
+            [Encoding::UTF_8]
+          else
+            [Encoding::UTF_8, Encoding::ISO_8859_1]
+          end
         end
         private :say?, :rows_say?, :bytes_say?, :encodings
 
@@ -137,13 +174,26 @@ module Verglas
 
         def dangling(id, limit:)
           keys = @gym.db[:import_keys].where(import_id: id)
-          known = @gym.db[Sequel[:import_keys].as(:known)].where(Sequel[:known][:import_id] => id, Sequel[:known][:refers] => false, Sequel[:known][:key] => Sequel[:import_keys][:key])
-          keys.where(:refers).exclude(known.select(1).exists).distinct(:row).order(:row).limit(limit).select_map(%i[row key])
+          known =
+            @gym.db[Sequel[:import_keys].as(:known)].where(
+              Sequel[:known][:import_id] => id,
+              Sequel[:known][:refers] => false,
+              Sequel[:known][:key] => Sequel[:import_keys][:key]
+            )
+          keys
+            .where(:refers)
+            .exclude(known.select(1).exists)
+            .distinct(:row)
+            .order(:row)
+            .limit(limit)
+            .select_map(%i[row key])
         end
 
         # Whoever left them lying.
         def self.sweep(db)
-          db[:imports].where { made_at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{KEPT_SECONDS} seconds'") }.delete
+          db[:imports]
+            .where { made_at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{KEPT_SECONDS} seconds'") }
+            .delete
         end
       end
     end

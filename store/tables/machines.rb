@@ -5,7 +5,23 @@ module Verglas
     module Tables
       # The machines of one gym with a version of their description; rows become core values here.
       class Machines
-        FACTS = %i[name code place state state_note getting_in getting_out left_behind slack_from_deg user_mass_limit_kg least_age_years cushions_allowed belt one_leg loading].freeze
+        FACTS = %i[
+          name
+          code
+          place
+          state
+          state_note
+          getting_in
+          getting_out
+          left_behind
+          slack_from_deg
+          user_mass_limit_kg
+          least_age_years
+          cushions_allowed
+          belt
+          one_leg
+          loading
+        ].freeze
         DESCRIPTION = %i[constants adjusters exercises taped].freeze
 
         def initialize(gym)
@@ -32,21 +48,41 @@ module Verglas
 
         # A row as the plain data that the core reads.
         def self.data(row)
-          { "id" => row[:id], "family" => row[:family], "name" => row[:name],
-            "constants" => row[:constants].to_h, "adjusters" => row[:adjusters].to_a, "exercises" => row[:exercises].to_h }
+          {
+            "id" => row[:id],
+            "family" => row[:family],
+            "name" => row[:name],
+            "constants" => row[:constants].to_h,
+            "adjusters" => row[:adjusters].to_a,
+            "exercises" => row[:exercises].to_h
+          }
         end
 
         # The names of the exercises that are done on a row's machine: [nil] where there is one.
         def self.exercises(row) = Verglas::Machines::Families.fetch(row[:family]).exercises.keys
 
         # {exercise => adjusters} as plain data: those that all of them share under "".
-        def self.parts(row) = { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
+        def self.parts(row)
+          { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
+        end
 
         # description: {constants:, adjusters:, exercises:, taped:}; nothing is known of what is left out.
         def insert(family:, description:, by: nil, copied_from: nil, id: nil, **facts)
           ConstraintErrors.translate do
             @gym.db.transaction do
-              made = dataset.returning(:id).insert(gym_id: @gym.id, family: family, copied_from: copied_from, **{ id: id }.compact, **columns(facts)).first[:id]
+              made =
+                dataset
+                  .returning(:id)
+                  .insert(
+                    gym_id: @gym.id,
+                    family: family,
+                    copied_from: copied_from,
+                    **{ id: id }.compact,
+                    **columns(facts)
+                  )
+                  .first[
+                  :id
+                ]
               describe(made, 1, { constants: {}, adjusters: [], exercises: {}, taped: {}, **description }, by: by)
               made
             end
@@ -57,8 +93,12 @@ module Verglas
         # closed fitting rests is kept as it was: the new one gets the next number.
         def update(id, version:, by:, description: nil, **facts)
           ConstraintErrors.translate do
-            changed = dataset.where(id: id, version: version).returning
-                             .update(**columns(facts), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP).first
+            changed =
+              dataset
+                .where(id: id, version: version)
+                .returning
+                .update(**columns(facts), version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
+                .first
             raise Stale, find(id) unless changed
 
             rewrite(changed, description, by: by) if description
@@ -75,15 +115,26 @@ module Verglas
         end
 
         def described(number = Sequel[:machines][:description_number])
-          dataset.join(:machine_descriptions, machine_id: Sequel[:machines][:id], number: number)
-                 .select_all(:machines).select_append(:number, :constants, :adjusters, :exercises, :taped, :taped_at)
+          dataset
+            .join(:machine_descriptions, machine_id: Sequel[:machines][:id], number: number)
+            .select_all(:machines)
+            .select_append(:number, :constants, :adjusters, :exercises, :taped, :taped_at)
         end
 
         def rewrite(machine, description, by:)
           number = machine[:description_number]
-          rested_on = @gym.db[:fittings].where(machine_id: machine[:id], description_number: number, state: %w[accepted stopped taken_back])
+          rested_on =
+            @gym.db[:fittings].where(
+              machine_id: machine[:id],
+              description_number: number,
+              state: %w[accepted stopped taken_back]
+            )
           if rested_on.empty?
-            @gym.db[:machine_descriptions].where(machine_id: machine[:id], number: number).update(taped_by: by, taped_at: Sequel::CURRENT_TIMESTAMP, **json(description))
+            @gym.db[:machine_descriptions].where(machine_id: machine[:id], number: number).update(
+              taped_by: by,
+              taped_at: Sequel::CURRENT_TIMESTAMP,
+              **json(description)
+            )
           else
             describe(machine[:id], number + 1, description, by: by)
             dataset.where(id: machine[:id]).update(description_number: number + 1)

@@ -15,9 +15,19 @@ module Verglas
 
         # Takes the place of an earlier one.
         def put(machine_id:, adjuster:, jpeg:, width_px:, height_px:, taken_by:)
-          fields = { id: Sequel.function(:gen_random_uuid), jpeg: Sequel.blob(jpeg), width_px: width_px, height_px: height_px, taken_by: taken_by, taken_at: Sequel::CURRENT_TIMESTAMP }
-          @gym.db[:machine_photographs].insert_conflict(target: %i[machine_id adjuster], update: fields)
-              .insert(machine_id: machine_id, adjuster: adjuster, **fields)
+          fields = {
+            id: Sequel.function(:gen_random_uuid),
+            jpeg: Sequel.blob(jpeg),
+            width_px: width_px,
+            height_px: height_px,
+            taken_by: taken_by,
+            taken_at: Sequel::CURRENT_TIMESTAMP
+          }
+          @gym.db[:machine_photographs].insert_conflict(target: %i[machine_id adjuster], update: fields).insert(
+            machine_id: machine_id,
+            adjuster: adjuster,
+            **fields
+          )
         end
 
         def delete(machine_id:, adjuster:) = dataset.where(machine_id: machine_id, adjuster: adjuster).delete

@@ -35,7 +35,9 @@ module Verglas
 
         # Over the version which the writer saw; raises Stale with what stands there otherwise.
         def put(machine_id, exercise, clients:, version:, by:)
-          row = change(machine_id, exercise, clients, version, by) || (version.zero? && add(machine_id, exercise, clients, by))
+          row =
+            change(machine_id, exercise, clients, version, by) ||
+              (version.zero? && add(machine_id, exercise, clients, by))
           row || raise(Stale, { queue: of(machine_id, exercise), machine_id: machine_id, exercise: exercise })
         end
 
@@ -47,19 +49,44 @@ module Verglas
         def hold(machine_id) = dataset.where(machine_id: machine_id).order(:exercise).for_update.select_map(:exercise)
 
         def stand_for_others(machine_id, exercise, marks)
-          dataset.where(machine_id: machine_id).exclude(exercise: exercise).exclude(standing: nil).select(:exercise, :standing).all.each do |row|
-            dataset.where(machine_id: machine_id, exercise: row[:exercise]).update(standing: Sequel.pg_json(row[:standing].to_h.merge(marks)))
-          end
+          dataset
+            .where(machine_id: machine_id)
+            .exclude(exercise: exercise)
+            .exclude(standing: nil)
+            .select(:exercise, :standing)
+            .all
+            .each do |row|
+              dataset.where(machine_id: machine_id, exercise: row[:exercise]).update(
+                standing: Sequel.pg_json(row[:standing].to_h.merge(marks))
+              )
+            end
         end
 
         def add(machine_id, exercise, clients, by)
-          @gym.db[:machine_queues].insert_conflict.returning
-              .insert(gym_id: @gym.id, machine_id: machine_id, exercise: exercise, clients: Sequel.pg_json(clients), updated_by: by).first
+          @gym.db[:machine_queues]
+            .insert_conflict
+            .returning
+            .insert(
+              gym_id: @gym.id,
+              machine_id: machine_id,
+              exercise: exercise,
+              clients: Sequel.pg_json(clients),
+              updated_by: by
+            )
+            .first
         end
 
         def change(machine_id, exercise, clients, version, by)
-          dataset.where(machine_id: machine_id, exercise: exercise, version: version).returning
-                 .update(clients: Sequel.pg_json(clients), version: Sequel[:version] + 1, updated_by: by, updated_at: Sequel::CURRENT_TIMESTAMP).first
+          dataset
+            .where(machine_id: machine_id, exercise: exercise, version: version)
+            .returning
+            .update(
+              clients: Sequel.pg_json(clients),
+              version: Sequel[:version] + 1,
+              updated_by: by,
+              updated_at: Sequel::CURRENT_TIMESTAMP
+            )
+            .first
         end
       end
     end

@@ -14,7 +14,9 @@ module Verglas
 
         # The whole table as one column of a question that is asked anyway (jsonb, nil for none); gym_id: as SQL.
         def self.column(db, gym_id)
-          db[:gym_tempos].where(gym_id: gym_id).select(Sequel.function(:jsonb_object_agg, :family, Sequel.function(:to_jsonb, Sequel[:gym_tempos])))
+          db[:gym_tempos].where(gym_id: gym_id).select(
+            Sequel.function(:jsonb_object_agg, :family, Sequel.function(:to_jsonb, Sequel[:gym_tempos]))
+          )
         end
 
         # {family => row}, seconds as floats. Read once a request; at the bench it comes along
@@ -23,14 +25,22 @@ module Verglas
 
         # What is in such a column.
         def read(column)
-          @all = column.to_h.to_h { |family, row| [family.to_sym, COLUMNS.to_h { |name| [name, SECONDS.include?(name) ? row[name.to_s]&.to_f : row[name.to_s]] }] }
+          @all =
+            column.to_h.to_h do |family, row|
+              [
+                family.to_sym,
+                COLUMNS.to_h { |name| [name, SECONDS.include?(name) ? row[name.to_s]&.to_f : row[name.to_s]] }
+              ]
+            end
         end
 
         # rows: {family:, up_s: ...} each, the whole table. Over the version which the writer saw.
         def replace(rows, version:)
           @gym.revise(:tempos, version: version) do
             dataset.delete
-            ConstraintErrors.translate { rows.each { |row| dataset.insert(gym_id: @gym.id, family: row[:family].to_s, **row.slice(*COLUMNS)) } }
+            ConstraintErrors.translate do
+              rows.each { |row| dataset.insert(gym_id: @gym.id, family: row[:family].to_s, **row.slice(*COLUMNS)) }
+            end
           end
           @all = nil
         end

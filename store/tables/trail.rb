@@ -19,7 +19,12 @@ module Verglas
 
         # The same done to each of many.
         def add_all(action, subjects, by:)
-          Copy.rows(@gym.db, TABLE, %i[gym_id account_id action subject], subjects.map { |subject| [@gym.id, by, action, subject] })
+          Copy.rows(
+            @gym.db,
+            TABLE,
+            %i[gym_id account_id action subject],
+            subjects.map { |subject| [@gym.id, by, action, subject] }
+          )
         end
       end
     end

@@ -14,19 +14,38 @@ module Verglas
         def find(id) = dataset.first(id: id)
 
         # The visit that goes on: the latest from this fitting whose last set was done since; nil where none does.
-        def going_on(fitting_id, since:) = dataset.where(fitting_id: fitting_id).where { last_at >= since }.order(Sequel.desc(:last_at)).first
+        def going_on(fitting_id, since:)
+          dataset.where(fitting_id: fitting_id).where { last_at >= since }.order(Sequel.desc(:last_at)).first
+        end
 
         # fitting: an accepted one's row. The one that goes on, or a new one.
         def begin(fitting, planned_kg:, since:, by:)
           going_on(fitting[:id], since: since) ||
-            dataset.returning.insert(gym_id: @gym.id, fitting_id: fitting[:id], **fitting.slice(:client_id, :machine_id, :exercise), planned_kg: planned_kg, begun_by: by).first
+            dataset
+              .returning
+              .insert(
+                gym_id: @gym.id,
+                fitting_id: fitting[:id],
+                **fitting.slice(:client_id, :machine_id, :exercise),
+                planned_kg: planned_kg,
+                begun_by: by
+              )
+              .first
         end
 
         # set: {load_kg, repetitions, leg, how, clean, sends_back, watched_by}; stops: whether it ends the exercise for
         # today.
         def add(id, stops:, by:, **set)
           number = @gym.db[:sets].where(visit_id: id).max(:number).to_i + 1
-          ConstraintErrors.translate { @gym.db[:sets].insert(gym_id: @gym.id, visit_id: id, number: number, done_by: by, **Sealed.columns(:sets, set)) }
+          ConstraintErrors.translate do
+            @gym.db[:sets].insert(
+              gym_id: @gym.id,
+              visit_id: id,
+              number: number,
+              done_by: by,
+              **Sealed.columns(:sets, set)
+            )
+          end
           dataset.where(id: id).update(last_at: Sequel::CURRENT_TIMESTAMP, stopped: Sequel.|(:stopped, stops))
         end
 
@@ -35,8 +54,12 @@ module Verglas
           return [] if client_ids.empty? && ids.empty?
 
           numbers = @gym.db[:sets].where(visit_id: Sequel[:visits][:id]).select { array_agg(:number) }
-          dataset.where(Sequel.|({ client_id: client_ids }, { id: ids })).select_all(:visits).select_append(Sequel.cast(numbers, :text).as(:numbers)).all
-                 .each { |row| row[:numbers] = row[:numbers].to_s.scan(/\d+/).map(&:to_i) }
+          dataset
+            .where(Sequel.|({ client_id: client_ids }, { id: ids }))
+            .select_all(:visits)
+            .select_append(Sequel.cast(numbers, :text).as(:numbers))
+            .all
+            .each { |row| row[:numbers] = row[:numbers].to_s.scan(/\d+/).map(&:to_i) }
         end
 
         ADDED = %i[id client_id machine_id exercise fitting_id planned_kg begun_at last_at].freeze
@@ -44,13 +67,27 @@ module Verglas
 
         # Many at once: {**ADDED, by:}.
         def add_all(rows)
-          ConstraintErrors.translate { Copy.rows(@gym.db, :visits, [:gym_id, :begun_by, *ADDED], rows.map { |row| [@gym.id, row[:by], *row.values_at(*ADDED)] }) }
+          ConstraintErrors.translate do
+            Copy.rows(
+              @gym.db,
+              :visits,
+              [:gym_id, :begun_by, *ADDED],
+              rows.map { |row| [@gym.id, row[:by], *row.values_at(*ADDED)] }
+            )
+          end
         end
 
         # {**ADDED_SETS, how:}
         def add_sets(rows)
           names = [:gym_id, :how_cipher, *ADDED_SETS]
-          ConstraintErrors.translate { Copy.rows(@gym.db, :sets, names, rows.map { |row| [@gym.id, *Sealed.columns(:sets, row.slice(:how)).values, *row.values_at(*ADDED_SETS)] }) }
+          ConstraintErrors.translate do
+            Copy.rows(
+              @gym.db,
+              :sets,
+              names,
+              rows.map { |row| [@gym.id, *Sealed.columns(:sets, row.slice(:how)).values, *row.values_at(*ADDED_SETS)] }
+            )
+          end
         end
 
         # [set, visit] of a set that stands; nil where the gym has none.
@@ -61,14 +98,23 @@ module Verglas
 
         # stopped: whether what is left of its visit still ends the exercise for today.
         def take_back(set, stopped:, by:)
-          sets.where(id: set[:id], taken_back_at: nil).update(taken_back_by: by, taken_back_at: Sequel::CURRENT_TIMESTAMP)
+          sets.where(id: set[:id], taken_back_at: nil).update(
+            taken_back_by: by,
+            taken_back_at: Sequel::CURRENT_TIMESTAMP
+          )
           dataset.where(id: set[:visit_id]).update(stopped: stopped)
         end
 
         # {visit id => sets} that stand, in the order in which they were done, with the name of who watched.
         def sets_of(visit_ids)
-          rows = sets.where(visit_id: visit_ids, taken_back_at: nil).left_join(:accounts, id: :watched_by).select_all(:sets)
-                     .select_append(Sequel[:accounts][:name].as(:watched_by_name)).order(:visit_id, :number).all
+          rows =
+            sets
+              .where(visit_id: visit_ids, taken_back_at: nil)
+              .left_join(:accounts, id: :watched_by)
+              .select_all(:sets)
+              .select_append(Sequel[:accounts][:name].as(:watched_by_name))
+              .order(:visit_id, :number)
+              .all
           Sealed.open_all(:sets, rows).group_by { |row| row[:visit_id] }
         end
 

@@ -10,7 +10,11 @@ module Verglas
           raise Invalid.new(:blank, path: "/aims") if name.empty?
           raise Invalid.new(:aim_counts_nothing, path: "/aims") unless aim["repetitions"] || aim["seconds"]
 
-          { name: name, **aim.slice("sets", "repetitions", "seconds", "rest_s").transform_keys(&:to_sym), **aim["tempo"].to_h.transform_keys(&:to_sym) }
+          {
+            name: name,
+            **aim.slice("sets", "repetitions", "seconds", "rest_s").transform_keys(&:to_sym),
+            **aim["tempo"].to_h.transform_keys(&:to_sym)
+          }
         end
       end
     end

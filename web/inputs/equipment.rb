@@ -22,7 +22,10 @@ module Verglas
         end
 
         def sizes_of(kind, given)
-          sizes = given.fetch(kind) { raise Invalid.new(:missing, path: "/sizes/#{kind}", name: kind) }.map { |size| size.to_f.round(MM_DIGITS) }
+          sizes =
+            given
+              .fetch(kind) { raise Invalid.new(:missing, path: "/sizes/#{kind}", name: kind) }
+              .map { |size| size.to_f.round(MM_DIGITS) }
           raise Invalid.new(:repeated, path: "/sizes/#{kind}") unless sizes.uniq.size == sizes.size
 
           sizes
@@ -38,7 +41,9 @@ module Verglas
 
         def kilograms(plate, index)
           kg = Loading::Units.kg(plate["mass"], plate["unit"].to_sym).round(KG_DIGITS)
-          raise Invalid.new(:out_of_range, path: "/plates/#{index}/mass", low: LIGHTEST_KG, high: HEAVIEST_KG) unless kg.between?(LIGHTEST_KG, HEAVIEST_KG)
+          unless kg.between?(LIGHTEST_KG, HEAVIEST_KG)
+            raise Invalid.new(:out_of_range, path: "/plates/#{index}/mass", low: LIGHTEST_KG, high: HEAVIEST_KG)
+          end
 
           kg
         end

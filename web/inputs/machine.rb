@@ -12,7 +12,9 @@ module Verglas
         # Only what was sent is answered: a correction may leave facts out.
         def facts(input)
           facts = input.slice(*Store::Tables::Machines::FACTS)
-          %i[name code place state_note getting_in getting_out left_behind].each { |name| facts[name] = facts[name].strip.gsub(/\s+/, " ") if facts.key?(name) }
+          %i[name code place state_note getting_in getting_out left_behind].each do |name|
+            facts[name] = facts[name].strip.gsub(/\s+/, " ") if facts.key?(name)
+          end
           raise Invalid.new(:blank, path: "/name") if facts[:name] == ""
 
           check_loading(facts[:loading]) if facts[:loading]
@@ -28,7 +30,13 @@ module Verglas
         # A description's adjusters and exercises, for a family. before: the description they take the place of; an
         # adjuster of the same name and marks keeps its travel, another has to be taped anew.
         def adjusters(input, family, before: {})
-          shared = list(input.fetch(:adjusters, []), [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)].uniq, "", before.fetch(:adjusters, []))
+          shared =
+            list(
+              input.fetch(:adjusters, []),
+              [*family.shared_kinds, *family.exercises.values.flat_map(&:choosable_kinds)].uniq,
+              "",
+              before.fetch(:adjusters, [])
+            )
           exercises = exercises(input, family, before.fetch(:exercises, {}))
           Verglas::Machines::Tries.check(family.exercises, shared, exercises)
           { adjusters: shared, exercises: exercises }
@@ -36,11 +44,20 @@ module Verglas
 
         def exercises(input, family, before)
           given = input.fetch(:exercises, nil).to_h
-          family.exercises.except(nil).to_h do |name, exercise|
-            old = before.fetch(name, {})
-            adjusters = list(given.dig(name, "adjusters").to_a, exercise.choosable_kinds, "/exercises/#{name}", old.fetch("adjusters", []))
-            [name, { "constants" => old.fetch("constants", {}), "adjusters" => adjusters }]
-          end
+          family
+            .exercises
+            .except(nil)
+            .to_h do |name, exercise|
+              old = before.fetch(name, {})
+              adjusters =
+                list(
+                  given.dig(name, "adjusters").to_a,
+                  exercise.choosable_kinds,
+                  "/exercises/#{name}",
+                  old.fetch("adjusters", [])
+                )
+              [name, { "constants" => old.fetch("constants", {}), "adjusters" => adjusters }]
+            end
         end
 
         # possible: kinds that may be chosen there.
@@ -53,7 +70,9 @@ module Verglas
         end
 
         def one(adjuster, possible, before)
-          kind = possible.find { |one| one.name.to_s == adjuster["kind"] } || raise(Invalid.new(:not_allowed, path: "/kind", known: possible.map(&:name)))
+          kind =
+            possible.find { |one| one.name.to_s == adjuster["kind"] } ||
+              raise(Invalid.new(:not_allowed, path: "/kind", known: possible.map(&:name)))
 
           marks = adjuster["marks"].map(&:strip)
           raise Invalid.new(:blank, path: "/marks") if marks.any?(&:empty?)
@@ -62,8 +81,13 @@ module Verglas
           raise Invalid.new(:blank, path: "/label") if label.empty?
 
           drives = kind.driven(forwards: adjuster.fetch("forwards", true)).transform_keys(&:to_s)
-          { "label" => label, "marks" => marks, "travel" => kept_travel(before, label, marks, drives), "drives" => drives,
-            "walk_round" => adjuster.fetch("walk_round", {}).slice(*WALK_ROUND) }
+          {
+            "label" => label,
+            "marks" => marks,
+            "travel" => kept_travel(before, label, marks, drives),
+            "drives" => drives,
+            "walk_round" => adjuster.fetch("walk_round", {}).slice(*WALK_ROUND)
+          }
         end
 
         # What cannot be loaded is refused where it was typed.
@@ -74,7 +98,10 @@ module Verglas
         end
 
         def kept_travel(before, label, marks, drives)
-          old = before.find { |candidate| candidate["label"] == label && candidate["marks"] == marks && candidate["drives"] == drives }
+          old =
+            before.find do |candidate|
+              candidate["label"] == label && candidate["marks"] == marks && candidate["drives"] == drives
+            end
           old && old["travel"]
         end
         private_class_method :exercises, :list, :one, :check_loading, :kept_travel

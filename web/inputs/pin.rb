@@ -17,7 +17,9 @@ module Verglas
         # keys.
         def simple?(pin) = COLUMNS.include?(pin) || repeats?(pin) || run?(pin.squeeze)
 
-        def repeats?(pin) = (1..(pin.size / 2)).any? { |length| (pin.size % length).zero? && pin == pin[0, length] * (pin.size / length) }
+        def repeats?(pin)
+          (1..(pin.size / 2)).any? { |length| (pin.size % length).zero? && pin == pin[0, length] * (pin.size / length) }
+        end
 
         # From 9 a row goes on with 0.
         def run?(pin)

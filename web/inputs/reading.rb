@@ -12,13 +12,23 @@ module Verglas
         def of(input, observation)
           Body::Observation.fetch(observation)
           value_mm = (input[:value] * MM_PER.fetch(input[:unit])).round(1)
-          refuse_outside(Body::Reading.range_mm(observation), value_mm, input[:unit], observation == "stature" ? :stature_out_of_range : :length_out_of_range)
-          Body::Reading.new(observation: observation.to_sym, value_mm: value_mm, confirmed: input.fetch(:confirmed, false))
+          refuse_outside(
+            Body::Reading.range_mm(observation),
+            value_mm,
+            input[:unit],
+            observation == "stature" ? :stature_out_of_range : :length_out_of_range
+          )
+          Body::Reading.new(
+            observation: observation.to_sym,
+            value_mm: value_mm,
+            confirmed: input.fetch(:confirmed, false)
+          )
         end
 
         # What no tape can have read, with the limits in the unit that was typed.
         def refuse_outside(range_mm, value_mm, unit, code)
-          raise Invalid.new(code, path: "/value", low: said(range_mm.min, unit), high: said(range_mm.max, unit)) unless range_mm.cover?(value_mm)
+          return if range_mm.cover?(value_mm)
+          raise Invalid.new(code, path: "/value", low: said(range_mm.min, unit), high: said(range_mm.max, unit))
         end
 
         # A length as somebody with that unit reads it.
@@ -35,10 +45,17 @@ module Verglas
 
         def slip(report, others, unit)
           half = Statistics::Gaussian::INTERVAL * report.sigma_mm
-          Invalid.new(:slip, path: "/value", observation: report.reading.observation, expected_mm: report.expected_mm.round(1),
-                             low_mm: (report.expected_mm - half).round(1), high_mm: (report.expected_mm + half).round(1),
-                             difference: said(report.innovation_mm.abs, unit), direction: report.innovation_mm.positive? ? "more" : "less",
-                             what: others.any? { |row| row[:observation] == "stature" } ? "this height" : "this body")
+          Invalid.new(
+            :slip,
+            path: "/value",
+            observation: report.reading.observation,
+            expected_mm: report.expected_mm.round(1),
+            low_mm: (report.expected_mm - half).round(1),
+            high_mm: (report.expected_mm + half).round(1),
+            difference: said(report.innovation_mm.abs, unit),
+            direction: report.innovation_mm.positive? ? "more" : "less",
+            what: others.any? { |row| row[:observation] == "stature" } ? "this height" : "this body"
+          )
         end
         private_class_method :refuse_outside, :said, :slip
       end

@@ -8,7 +8,9 @@ module Verglas
         USUAL_WEEKS = 4
 
         def self.registered(app)
-          app.get("/api/board") { reply(Views::Board.of(gym, weeks: (params["weeks"] || USUAL_WEEKS).to_i, place: params["place"])) }
+          app.get("/api/board") do
+            reply(Views::Board.of(gym, weeks: (params["weeks"] || USUAL_WEEKS).to_i, place: params["place"]))
+          end
         end
       end
     end

@@ -15,7 +15,13 @@ module Verglas
 
           app.put("/api/clients/:id/cautions") do |id|
             write_caution(id) do |client, caution|
-              gym.cautions.put(client, caution, version: input[:version], by: staff[:id], **Inputs::Caution.fields(input))
+              gym.cautions.put(
+                client,
+                caution,
+                version: input[:version],
+                by: staff[:id],
+                **Inputs::Caution.fields(input)
+              )
               # Whoever wrote down a clinician's word is named for it.
               gym.trail.add("cleared_caution", by: staff[:id], subject: client) if input[:cleared_on]
             end
@@ -25,7 +31,11 @@ module Verglas
           app.post("/api/clients/:id/cautions/asking") do |id|
             write_once do
               client = client_row(id)
-              Application::Asking.new(gym, client, by: staff[:id]).answered(input[:seen], none: input[:none], version: input[:version])
+              Application::Asking.new(gym, client, by: staff[:id]).answered(
+                input[:seen],
+                none: input[:none],
+                version: input[:version]
+              )
               Views::Cautions.page(gym, client_row(id))
             end
           end
@@ -35,7 +45,9 @@ module Verglas
             reason = input[:reason].strip
             raise Invalid.new(:removal_unexplained, path: "/reason") if reason.empty?
 
-            write_caution(id) { |client, caution| gym.cautions.remove(client, caution, version: input[:version], by: staff[:id], reason: reason) }
+            write_caution(id) do |client, caution|
+              gym.cautions.remove(client, caution, version: input[:version], by: staff[:id], reason: reason)
+            end
           end
 
           app.post("/api/clients/:id/cautions/return") do |id|

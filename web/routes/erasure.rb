@@ -30,7 +30,9 @@ module Verglas
             write_once do
               lead_only
               rows = past_their_time.select { |row| input[:ids].include?(row[:id]) }
-              raise Invalid.new(:number_differs, path: "/number") unless input[:number] == input[:ids].size && rows.size == input[:ids].size
+              unless input[:number] == input[:ids].size && rows.size == input[:ids].size
+                raise Invalid.new(:number_differs, path: "/number")
+              end
 
               gym.trail.add_all("erase_client", rows.map { |row| row[:id] }, by: staff[:id])
               erase(rows.map { |row| { **gym.clients.find(row[:id]), version: row[:version] } })

@@ -10,16 +10,32 @@ module Verglas
           app.helpers Helpers
 
           Formats::Csv::Sheets::ALL.each_key do |kind|
-            app.get("/api/export/#{kind}.csv") { stream("#{kind}.csv", "text/csv; charset=utf-8", Application::Outgoing.new(gym).lines(kind)) }
+            app.get("/api/export/#{kind}.csv") do
+              stream("#{kind}.csv", "text/csv; charset=utf-8", Application::Outgoing.new(gym).lines(kind))
+            end
           end
 
-          app.get("/api/export/gym.json") { stream("gym.json", "application/json", Store::Archive::Outgoing.new(gym, health: false)) }
-          app.get("/api/export/gym-with-health-notes.json") { stream("gym-with-health-notes.json", "application/json", Store::Archive::Outgoing.new(gym, health: true)) }
+          app.get("/api/export/gym.json") do
+            stream("gym.json", "application/json", Store::Archive::Outgoing.new(gym, health: false))
+          end
+          app.get("/api/export/gym-with-health-notes.json") do
+            stream("gym-with-health-notes.json", "application/json", Store::Archive::Outgoing.new(gym, health: true))
+          end
 
           app.post("/api/imports") do
             write_once(status: 201) do
               lead_only
-              Views::Import.state(intake.begin(kind: input[:kind], bytes: input[:bytes], units: { "length" => input[:length_unit], "mass" => input[:mass_unit] }), gym)
+              Views::Import.state(
+                intake.begin(
+                  kind: input[:kind],
+                  bytes: input[:bytes],
+                  units: {
+                    "length" => input[:length_unit],
+                    "mass" => input[:mass_unit]
+                  }
+                ),
+                gym
+              )
             end
           end
 
@@ -30,13 +46,9 @@ module Verglas
           end
 
           # Its bytes, as many requests as it takes.
-          app.put("/api/imports/:id/chunks") do |id|
-            go_on(id) { |row| intake.receive(row, input[:number], chunk) }
-          end
+          app.put("/api/imports/:id/chunks") { |id| go_on(id) { |row| intake.receive(row, input[:number], chunk) } }
 
-          app.post("/api/imports/:id/step") do |id|
-            go_on(id) { |row| intake.step(row) }
-          end
+          app.post("/api/imports/:id/step") { |id| go_on(id) { |row| intake.step(row) } }
 
           app.post("/api/imports/:id/taking") do |id|
             write_once do

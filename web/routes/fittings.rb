@@ -31,7 +31,15 @@ module Verglas
 
           app.post("/api/fittings/:id/signs") do |id|
             meeting = meeting(id)
-            reply(signs: Views::Signs.of(evaluation(meeting), input[:signs].map(&:to_sym), seen: meeting.seen_knee(input.fetch(:creep, {})), sizes: meeting.aid_sizes))
+            reply(
+              signs:
+                Views::Signs.of(
+                  evaluation(meeting),
+                  input[:signs].map(&:to_sym),
+                  seen: meeting.seen_knee(input.fetch(:creep, {})),
+                  sizes: meeting.aid_sizes
+                )
+            )
           end
 
           # What the last moves disturbed of what was seen before.
@@ -53,7 +61,13 @@ module Verglas
             write_once do
               gym.fittings.hold_drafts(id)
               meeting = meeting(id)
-              row = gym.fittings.save(id, version: input[:version], by: staff[:id], **Application::Sheet.of_input(meeting, input))
+              row =
+                gym.fittings.save(
+                  id,
+                  version: input[:version],
+                  by: staff[:id],
+                  **Application::Sheet.of_input(meeting, input)
+                )
               share_seat(meeting, row)
               Views::Fitting.state(row, by: staff[:name])
             end
@@ -67,7 +81,13 @@ module Verglas
               refuse_unacceptable(meeting, closing)
               row = gym.fittings.accept(id, **closing)
               share_seat(meeting, row)
-              gym.queues.stands(row[:machine_id], row[:exercise], row[:marks].to_h, by: staff[:id], one_part: meeting.one_part)
+              gym.queues.stands(
+                row[:machine_id],
+                row[:exercise],
+                row[:marks].to_h,
+                by: staff[:id],
+                one_part: meeting.one_part
+              )
               { **Views::Fitting.state(row, by: staff[:name]), learned: Application::Taught.of(meeting, row) }
             end
           end
@@ -75,7 +95,9 @@ module Verglas
           # A stop sign ends the fitting: it is kept with what stood there, and never goes on a card.
           app.post("/api/fittings/:id/stop") do |id|
             write_once do
-              raise Invalid.new(:not_allowed, path: "/stop_sign") unless Guidance::Signs::STOPS.include?(input[:stop_sign].to_sym)
+              unless Guidance::Signs::STOPS.include?(input[:stop_sign].to_sym)
+                raise Invalid.new(:not_allowed, path: "/stop_sign")
+              end
 
               gym.fittings.hold(id)
               closing = closing(meeting(id), input[:sheet].transform_keys(&:to_sym))
@@ -92,7 +114,10 @@ module Verglas
 
               gym.clients.hold_to_write(meeting(id).client[:id])
 
-              Views::Fitting.state(gym.fittings.take_back(id, version: input[:version], by: staff[:id], reason: reason), by: staff[:name])
+              Views::Fitting.state(
+                gym.fittings.take_back(id, version: input[:version], by: staff[:id], reason: reason),
+                by: staff[:name]
+              )
             end
           end
 
@@ -101,7 +126,10 @@ module Verglas
             app.post("/api/fittings/:id/#{address}") do |id|
               write_once do
                 meeting(id)
-                Views::Fitting.state(gym.fittings.public_send(change, id, version: input[:version], by: staff[:id]), by: staff[:name])
+                Views::Fitting.state(
+                  gym.fittings.public_send(change, id, version: input[:version], by: staff[:id]),
+                  by: staff[:name]
+                )
               end
             end
           end
@@ -118,8 +146,14 @@ module Verglas
           def closing(meeting, given = input)
             sheet = Application::Sheet.of_input(meeting, given)
             aids = sheet.fetch(:aids) { meeting.fitting[:aids].to_h }
-            { version: given[:version], by: staff[:id], **Application::Record.of(meeting, given[:marks], aids),
-              description_number: meeting.machine_row[:number], **sheet, aids: aids }
+            {
+              version: given[:version],
+              by: staff[:id],
+              **Application::Record.of(meeting, given[:marks], aids),
+              description_number: meeting.machine_row[:number],
+              **sheet,
+              aids: aids
+            }
           end
 
           # What is never accepted, whatever the reason; and what is off without one.
@@ -146,9 +180,23 @@ module Verglas
             raise Invalid.new(:machine_retired, path: "/machine_id") if machine[:state] == "retired"
 
             meeting = Application::Meeting.new(gym, client: client, machine_row: machine, exercise: exercise)
-            sheet = Application::Sheet.at_opening(meeting, last: gym.fittings.last_accepted(client[:id], machine[:id], exercise),
-                                                           sibling: meeting.station? ? gym.fittings.sibling(client[:id], machine[:id], exercise) : nil)
-            gym.fittings.open(client_id: client[:id], machine_id: machine[:id], exercise: exercise, description_number: machine[:number], by: staff[:id], **sheet).first
+            sheet =
+              Application::Sheet.at_opening(
+                meeting,
+                last: gym.fittings.last_accepted(client[:id], machine[:id], exercise),
+                sibling: meeting.station? ? gym.fittings.sibling(client[:id], machine[:id], exercise) : nil
+              )
+            gym
+              .fittings
+              .open(
+                client_id: client[:id],
+                machine_id: machine[:id],
+                exercise: exercise,
+                description_number: machine[:number],
+                by: staff[:id],
+                **sheet
+              )
+              .first
           end
 
           # A station has one seat: its marks move in every draft that is open on it.

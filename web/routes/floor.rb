@@ -11,9 +11,7 @@ module Verglas
           app.get("/api/me") { reply(me(staff)) }
 
           # A choice of one's own: the later one holds.
-          app.put("/api/me") do
-            write_once { me(Store::Staff.choose(db, staff[:id], input.slice(:short_bench))) }
-          end
+          app.put("/api/me") { write_once { me(Store::Staff.choose(db, staff[:id], input.slice(:short_bench))) } }
 
           # As little as a route here can do: benchmarks compare the others with it.
           app.get("/api/ping") { reply({ ok: true }) }

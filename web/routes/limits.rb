@@ -40,7 +40,11 @@ module Verglas
               meeting = found(Application::Meeting.of(gym, id))
               limit = Guidance::Limits.fetch(name)
               client = meeting.client
-              gym.clients.measure(client[:id], version: input[:client_version], limits: client[:limits].merge(name => found_limit(meeting, limit)))
+              gym.clients.measure(
+                client[:id],
+                version: input[:client_version],
+                limits: client[:limits].merge(name => found_limit(meeting, limit))
+              )
               Views::Limits.page(gym, client_row(client[:id]))
             end
           end
@@ -57,12 +61,16 @@ module Verglas
           def found_limit(meeting, limit)
             refuse_skipped(meeting.client, limit)
             evaluation = meeting.evaluation(input[:marks], Application::Aids.sent(input[:aids]))
-            signed(**Application::FoundLimit.read(evaluation, limit, input[:share].to_f), on: meeting.machine_row[:name])
+            signed(
+              **Application::FoundLimit.read(evaluation, limit, input[:share].to_f),
+              on: meeting.machine_row[:name]
+            )
           end
 
           # Not measured, nor shown, under a caution that nobody cleared.
           def refuse_skipped(client, limit, path = "/reading")
-            uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
+            uncleared =
+              gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
             raise Invalid.new(:limit_skipped, path: path) unless limit.skipped_for(uncleared).empty?
           end
 

@@ -14,7 +14,13 @@ module Verglas
           app.post("/api/machines") do
             write_once(status: 201) do
               family = Verglas::Machines::Families.fetch(input[:family])
-              id = gym.machines.insert(family: input[:family], description: Inputs::Machine.adjusters(input, family), by: staff[:id], **Inputs::Machine.facts(input))
+              id =
+                gym.machines.insert(
+                  family: input[:family],
+                  description: Inputs::Machine.adjusters(input, family),
+                  by: staff[:id],
+                  **Inputs::Machine.facts(input)
+                )
               checked_page(id)
             end
           end
@@ -22,7 +28,13 @@ module Verglas
           app.patch("/api/machines/:id") do |id|
             write_once do
               row = machine_row(id)
-              gym.machines.update(id, version: input[:version], by: staff[:id], description: new_description(row), **Inputs::Machine.facts(input))
+              gym.machines.update(
+                id,
+                version: input[:version],
+                by: staff[:id],
+                description: new_description(row),
+                **Inputs::Machine.facts(input)
+              )
               checked_page(id)
             end
           end
@@ -51,7 +63,9 @@ module Verglas
           app.get("/api/machines/:id/changes") do |id|
             row = machine_row(id)
             earlier = row[:number] > 1 && gym.machines.described_as(id, row[:number] - 1)
-            reply(earlier ? Application::Population.new(gym, row).changed_since(earlier) : { clients: [], asked: 0, of: 0 })
+            reply(
+              earlier ? Application::Population.new(gym, row).changed_since(earlier) : { clients: [], asked: 0, of: 0 }
+            )
           end
         end
 
@@ -61,7 +75,9 @@ module Verglas
           # it.
           def checked_page(id)
             row = machine_row(id)
-            Store::Tables::Machines.exercises(row).each { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
+            Store::Tables::Machines
+              .exercises(row)
+              .each { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
             Views::MachinePage.of(gym, row)
           end
 
@@ -94,8 +110,22 @@ module Verglas
           def copy(row)
             taped = row[:taped].to_h.transform_values { |one| one.merge("copied" => true) }
             facts = row.slice(*Store::Tables::Machines::FACTS - %i[name code state state_note])
-            parts = { constants: row[:constants].to_h, adjusters: row[:adjusters].to_a, exercises: row[:exercises].to_h }
-            gym.machines.insert(family: row[:family], name: Inputs::Machine.name(input[:name]), description: { **parts, taped: taped }, by: staff[:id], copied_from: row[:id], **facts)
+            parts = {
+              constants: row[:constants].to_h,
+              adjusters: row[:adjusters].to_a,
+              exercises: row[:exercises].to_h
+            }
+            gym.machines.insert(
+              family: row[:family],
+              name: Inputs::Machine.name(input[:name]),
+              description: {
+                **parts,
+                taped: taped
+              },
+              by: staff[:id],
+              copied_from: row[:id],
+              **facts
+            )
           end
         end
       end

@@ -16,7 +16,11 @@ module Verglas
             row = client_row(id)
             on_record(id)
             cautions_on_record(row)
-            pdf "card", CARDS.fetch(params.fetch("paper", "a6")).new(Views::Card.of(gym, row, day: day_asked), address: address_of("clients/#{row[:id]}")).render
+            pdf "card",
+                CARDS
+                  .fetch(params.fetch("paper", "a6"))
+                  .new(Views::Card.of(gym, row, day: day_asked), address: address_of("clients/#{row[:id]}"))
+                  .render
           end
 
           app.get("/api/machines/:id/sheet") { |id| reply(sheet(machine_row(id))) }
@@ -28,7 +32,10 @@ module Verglas
 
           # In true size, for an adjuster whose marks are to be stuck on.
           app.get("/api/machines/:id/scale.pdf") do |id|
-            pdf "scale", Formats::Paper::Scale.new(**Views::Scale.of(machine_row(id), params["exercise"].to_s, params["adjuster"].to_s)).render
+            pdf "scale",
+                Formats::Paper::Scale.new(
+                  **Views::Scale.of(machine_row(id), params["exercise"].to_s, params["adjuster"].to_s)
+                ).render
           end
 
           app.get("/api/clients/:id/card.txt") do |id|
@@ -52,12 +59,20 @@ module Verglas
 
           # A paper that somebody's cautions are read on.
           def cautions_on_record(client)
-            gym.trail.add("cautions_on_paper", by: staff[:id], subject: client[:id]) if gym.cautions.of(client[:id]).any?
+            return unless gym.cautions.of(client[:id]).any?
+            gym.trail.add("cautions_on_paper", by: staff[:id], subject: client[:id])
           end
 
           # As the address asks for it: which columns, in which order, names in which way.
           def sheet(row)
-            Views::WallSheet.of(gym, row, exercise_of(row, params["exercise"]), columns: params["columns"]&.split(","), sort: params.fetch("sort", "name"), names: params["names"])
+            Views::WallSheet.of(
+              gym,
+              row,
+              exercise_of(row, params["exercise"]),
+              columns: params["columns"]&.split(","),
+              sort: params.fetch("sort", "name"),
+              names: params["names"]
+            )
           end
 
           # Where a place of this gym is found on its own network; nil where nobody said.

@@ -21,7 +21,12 @@ module Verglas
           app.put("/api/machines/:id/photographs") do |id|
             write_once do
               row = machine_row(id)
-              gym.photographs.put(machine_id: id, adjuster: adjuster_of(row), taken_by: staff[:id], **Inputs::Picture.of(input[:jpeg_base64]))
+              gym.photographs.put(
+                machine_id: id,
+                adjuster: adjuster_of(row),
+                taken_by: staff[:id],
+                **Inputs::Picture.of(input[:jpeg_base64])
+              )
               { photographs: gym.photographs.of(id) }
             end
           end
@@ -40,7 +45,9 @@ module Verglas
           def adjuster_of(row)
             label = input[:adjuster]
             adjusters = Store::Tables::Machines.parts(row).values.flatten(1)
-            raise Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label) unless label.empty? || adjusters.any? { |adjuster| adjuster["label"] == label }
+            unless label.empty? || adjusters.any? { |adjuster| adjuster["label"] == label }
+              raise Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label)
+            end
 
             label
           end

@@ -12,8 +12,14 @@ module Verglas
               reading = Inputs::Reading.of(input, observation)
               Inputs::Reading.check_slip!(client_row(id), gym.readings.of(id), reading, input[:unit])
               gym.clients.touch(id, version: input[:version])
-              gym.readings.put(client_id: id, observation: observation, value_mm: reading.value_mm, unit: input[:unit],
-                               confirmed: reading.confirmed, taken_by: staff[:id])
+              gym.readings.put(
+                client_id: id,
+                observation: observation,
+                value_mm: reading.value_mm,
+                unit: input[:unit],
+                confirmed: reading.confirmed,
+                taken_by: staff[:id]
+              )
               Views::ClientPage.of(gym, client_row(id))
             end
           end

@@ -17,7 +17,14 @@ module Verglas
               reason = input[:reason].strip
               raise Invalid.new(:snooze_unexplained, path: "/reason") if reason.empty?
 
-              gym.snoozes.put(client[:id], machine[:id], exercise_of(machine), until_day: Date.today + (7 * input[:weeks]), reason: reason, by: staff[:id])
+              gym.snoozes.put(
+                client[:id],
+                machine[:id],
+                exercise_of(machine),
+                until_day: Date.today + (7 * input[:weeks]),
+                reason: reason,
+                by: staff[:id]
+              )
               Views::Refits.of(Application::RefitsDue.new(gym).call)
             end
           end

@@ -26,7 +26,9 @@ module Verglas
           app.put("/api/gym/cautions/:caution") do |name|
             write_once do
               caution = Guidance::Cautions.fetch(name).name.to_s
-              gym.revise(:rules, version: input[:version]) { gym.cautions.set_stricter(caution, input[:stricter], by: staff[:id]) }
+              gym.revise(:rules, version: input[:version]) do
+                gym.cautions.set_stricter(caution, input[:stricter], by: staff[:id])
+              end
               Views::Rules.of_gym(gym)
             end
           end
@@ -38,9 +40,17 @@ module Verglas
               client = client_row(id)
               school = input[:school] && school_of(name).to_s
               Guidance::HouseRules.fetch(name)
-              gym.clients.revise_rules(client[:id], version: input[:version]) do
-                gym.rules.set_for_client(client[:id], name, school, reason: input.fetch(:reason, "").strip, by: staff[:id])
-              end
+              gym
+                .clients
+                .revise_rules(client[:id], version: input[:version]) do
+                  gym.rules.set_for_client(
+                    client[:id],
+                    name,
+                    school,
+                    reason: input.fetch(:reason, "").strip,
+                    by: staff[:id]
+                  )
+                end
               Views::Rules.of_client(gym, client_row(id))
             end
           end

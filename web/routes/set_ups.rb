@@ -42,13 +42,21 @@ module Verglas
             reply(Views::Progress.page(meeting, gym, Application::Logbook.of(meeting)))
           end
 
-          app.get("/api/machines/:id/queue") { |id| reply(Views::Queue.of(gym, machine_row(id), exercise_of(machine_row(id), params["exercise"]))) }
+          app.get("/api/machines/:id/queue") do |id|
+            reply(Views::Queue.of(gym, machine_row(id), exercise_of(machine_row(id), params["exercise"])))
+          end
 
           app.put("/api/machines/:id/queue") do |id|
             write_once do
               machine = machine_row(id)
               exercise = exercise_of(machine)
-              gym.queues.put(id, exercise, clients: input[:clients].map { |client| client_row(client)[:id] }, version: input[:version], by: staff[:id])
+              gym.queues.put(
+                id,
+                exercise,
+                clients: input[:clients].map { |client| client_row(client)[:id] },
+                version: input[:version],
+                by: staff[:id]
+              )
               Views::Queue.of(gym, machine, exercise)
             end
           end

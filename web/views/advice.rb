@@ -12,41 +12,76 @@ module Verglas
 
         def of(meeting)
           advice = meeting.advice
-          { status: advice.status, status_name: Formats::Words.say("status.#{advice.status || "untaped"}"), marks: advised_marks(advice), aids: meeting.advised_aids,
-            aids_says: aids_says(meeting, advice), grade: advice.evaluation.grade,
+          {
+            status: advice.status,
+            status_name: Formats::Words.say("status.#{advice.status || "untaped"}"),
+            marks: advised_marks(advice),
+            aids: meeting.advised_aids,
+            aids_says: aids_says(meeting, advice),
+            grade: advice.evaluation.grade,
             adjusters: advice.adjusters.map { |adjuster| adjuster(meeting, adjuster) },
             runner_up: advice.runner_up && { marks: advice.runner_up.marks, grade: advice.runner_up.grade },
-            shortfalls: advice.shortfalls.select(&:mend).map { |shortfall| shortfall(shortfall, advice.evaluation.kind(shortfall.code)) },
-            instead: instead(meeting), from: meeting.taken, learned: Told::Estimate.learned(meeting.checked_rows), next_reading: next_reading(advice) }
+            shortfalls:
+              advice
+                .shortfalls
+                .select(&:mend)
+                .map { |shortfall| shortfall(shortfall, advice.evaluation.kind(shortfall.code)) },
+            instead: instead(meeting),
+            from: meeting.taken,
+            learned: Told::Estimate.learned(meeting.checked_rows),
+            next_reading: next_reading(advice)
+          }
         end
 
         # Other machines that do the same and fit, where this one does not.
         def instead(meeting)
-          Application::Substitutes.of(meeting).map do |found|
-            name = Told::Names.machine(found.row[:name], found.exercise)
-            { machine_id: found.row[:id], exercise: found.exercise, name: name, grade: found.advice.evaluation.grade,
-              says: Formats::Words.say("instead.fits", name: name, place: found.row[:place]) }
-          end
+          Application::Substitutes
+            .of(meeting)
+            .map do |found|
+              name = Told::Names.machine(found.row[:name], found.exercise)
+              {
+                machine_id: found.row[:id],
+                exercise: found.exercise,
+                name: name,
+                grade: found.advice.evaluation.grade,
+                says: Formats::Words.say("instead.fits", name: name, place: found.row[:place])
+              }
+            end
         end
 
         # Of what is advised; what is recorded only stands as it is.
-        def advised_marks(advice) = advice.adjusters.reject { |adjuster| adjuster.mark.nil? }.to_h { |adjuster| [adjuster.label, adjuster.mark] }
+        def advised_marks(advice)
+          advice.adjusters.reject { |adjuster| adjuster.mark.nil? }.to_h { |adjuster| [adjuster.label, adjuster.mark] }
+        end
 
         # Cushions and pads in words, and what they are for.
         def aids_says(meeting, advice)
-          Application::Aids.laid(meeting.advised_aids).map do |name, size|
-            missing = advice.missing_without(name.to_sym).ceil
-            Formats::Words.say("aids.#{name}.advised", size: size.round, without: advice.grade_without_cushions, missing: missing)
-          end
+          Application::Aids
+            .laid(meeting.advised_aids)
+            .map do |name, size|
+              missing = advice.missing_without(name.to_sym).ceil
+              Formats::Words.say(
+                "aids.#{name}.advised",
+                size: size.round,
+                without: advice.grade_without_cushions,
+                missing: missing
+              )
+            end
         end
 
         def adjuster(meeting, adjuster)
           requirement = adjuster.requirement
           machine_adjuster = meeting.machine.adjuster(adjuster.label)
-          { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), mark: adjuster.mark, probability: adjuster.probability&.round(3),
+          {
+            label: adjuster.label,
+            name: Formats::Words.adjuster(adjuster.label),
+            mark: adjuster.mark,
+            probability: adjuster.probability&.round(3),
             also: worth_naming(meeting, adjuster).map { |mark, share| { mark: mark, probability: share.round(3) } },
-            moves_joint: meeting.machine.family.group_of(machine_adjuster) == :joint, sure: requirement && sure(meeting, adjuster, requirement),
-            too_far: too_far(meeting, adjuster) }
+            moves_joint: meeting.machine.family.group_of(machine_adjuster) == :joint,
+            sure: requirement && sure(meeting, adjuster, requirement),
+            too_far: too_far(meeting, adjuster)
+          }
         end
 
         # How sure, and from what.
@@ -55,8 +90,16 @@ module Verglas
 
           machine_adjuster = meeting.machine.adjuster(adjuster.label)
           pitch = machine_adjuster.pitch(machine_adjuster.index(adjuster.mark)).round
-          [Formats::Words.say("sure.#{source(meeting)}", machines: learned(meeting), sd: requirement.sd.round, pitch: pitch, readings: readings(meeting.taken)),
-           *also(meeting, adjuster)].join(" ")
+          [
+            Formats::Words.say(
+              "sure.#{source(meeting)}",
+              machines: learned(meeting),
+              sd: requirement.sd.round,
+              pitch: pitch,
+              readings: readings(meeting.taken)
+            ),
+            *also(meeting, adjuster)
+          ].join(" ")
         end
 
         # Other marks worth naming; where one is likelier by its own rule, what decided against it.
@@ -79,10 +122,14 @@ module Verglas
         # Not a mark at which something would be off, unless it is the likelier one: then it is said what is against it.
         def worth_naming(meeting, adjuster)
           here = meeting.advice.evaluation.score.worst
-          adjuster.also.select { |mark, share| share > adjuster.probability || at(meeting, adjuster, mark).score.worst <= [here, 1].max }
+          adjuster.also.select do |mark, share|
+            share > adjuster.probability || at(meeting, adjuster, mark).score.worst <= [here, 1].max
+          end
         end
 
-        def at(meeting, adjuster, mark) = meeting.evaluation(meeting.advice.evaluation.marks.merge(adjuster.label => mark), meeting.advised_aids)
+        def at(meeting, adjuster, mark)
+          meeting.evaluation(meeting.advice.evaluation.marks.merge(adjuster.label => mark), meeting.advised_aids)
+        end
 
         # Whether what a mark decides is in line where it stands.
         def in_line?(meeting, adjuster)
@@ -96,7 +143,11 @@ module Verglas
         def against(meeting, adjuster, mark)
           here = meeting.advice.evaluation
           there = at(meeting, adjuster, mark)
-          gained = there.findings.zip(here.findings).map { |one, other| [[one.severity - other.severity, one.cost - other.cost], one] }
+          gained =
+            there
+              .findings
+              .zip(here.findings)
+              .map { |one, other| [[one.severity - other.severity, one.cost - other.cost], one] }
           worse = gained.select { |gain, _| (gain <=> [0, 0]).positive? }.max_by(&:first)&.last
           worse && Told::Finding.lower(Told::Finding.says(worse, there)).delete_suffix(".")
         end
@@ -117,7 +168,12 @@ module Verglas
         end
 
         def shortfall(shortfall, kind)
-          { code: shortfall.code, by: shortfall.by.round(1), says: Formats::Words.say("mends.#{shortfall.mend}", amount: Told::Finding.amount(shortfall.amount, kind.unit)) }
+          {
+            code: shortfall.code,
+            by: shortfall.by.round(1),
+            says:
+              Formats::Words.say("mends.#{shortfall.mend}", amount: Told::Finding.amount(shortfall.amount, kind.unit))
+          }
         end
 
         # What is worth the client's time, where a screen in whole mm can show that it is.
@@ -125,10 +181,16 @@ module Verglas
           offer = advice.next_readings.first
           return unless offer&.worth_taking?
 
-          before, after = [offer.variance_before_mm2, offer.variance_after_mm2].map { |variance| Math.sqrt([variance, 0].max) }
+          before, after =
+            [offer.variance_before_mm2, offer.variance_after_mm2].map { |variance| Math.sqrt([variance, 0].max) }
           return if before.round == after.round
 
-          { observation: offer.observation, title: Formats::Words.say("observations.#{offer.observation}.title"), before_mm: before.round(1), after_mm: after.round(1) }
+          {
+            observation: offer.observation,
+            title: Formats::Words.say("observations.#{offer.observation}.title"),
+            before_mm: before.round(1),
+            after_mm: after.round(1)
+          }
         end
       end
     end

@@ -14,7 +14,10 @@ module Verglas
         end
 
         def one(aim)
-          { **aim.to_h.slice(:name, :sets, :repetitions, :seconds, :rest_s), tempo: aim.tempo&.transform_values { |seconds| (seconds % 1).zero? ? seconds.to_i : seconds } }
+          {
+            **aim.to_h.slice(:name, :sets, :repetitions, :seconds, :rest_s),
+            tempo: aim.tempo&.transform_values { |seconds| (seconds % 1).zero? ? seconds.to_i : seconds }
+          }
         end
       end
     end

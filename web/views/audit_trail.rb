@@ -11,17 +11,31 @@ module Verglas
 
         # next: the id to go on from; nil where there is nothing further.
         def of(rows)
-          { entries: counted(rows).map { |row, count| entry(row, count) }, next: rows.size == Store::Queries::AuditTrail::PAGE ? rows.last[:id] : nil }
+          {
+            entries: counted(rows).map { |row, count| entry(row, count) },
+            next: rows.size == Store::Queries::AuditTrail::PAGE ? rows.last[:id] : nil
+          }
         end
 
         # What was tried again and again stands once, with how often; at the last time.
         def counted(rows)
-          rows.chunk_while { |one, other| COUNTED.include?(one[:action]) && one.values_at(:action, :by) == other.values_at(:action, :by) }.map { |some| [some.first, some.size] }
+          rows
+            .chunk_while do |one, other|
+              COUNTED.include?(one[:action]) && one.values_at(:action, :by) == other.values_at(:action, :by)
+            end
+            .map { |some| [some.first, some.size] }
         end
 
         def entry(row, count)
-          { id: row[:id], at: Application::Told.time(row[:at]), by: row[:by], says: Formats::Words.maybe("audit.#{row[:action]}", count: count) || row[:action].tr("_", " "),
-            client: named(*row.values_at(:client_id, :client_name)), machine: named(*row.values_at(:machine_id, :machine_name)), fitting_id: row[:fitting_id] }
+          {
+            id: row[:id],
+            at: Application::Told.time(row[:at]),
+            by: row[:by],
+            says: Formats::Words.maybe("audit.#{row[:action]}", count: count) || row[:action].tr("_", " "),
+            client: named(*row.values_at(:client_id, :client_name)),
+            machine: named(*row.values_at(:machine_id, :machine_name)),
+            fitting_id: row[:fitting_id]
+          }
         end
 
         def named(id, name) = id && { id: id, name: name }

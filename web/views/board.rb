@@ -14,15 +14,34 @@ module Verglas
           columns = columns(gym).select { |column| place.nil? || column[:place] == place }
           due = Application::RefitsDue.new(gym).call.to_h { |one| [one.row[:id], Refits.reasons(one)] }
           kept_off = Application::KeptOff.new(gym, found[:people].map { |row| row[:id] })
-          { places: gym.machines.in_service.map { |row| row[:place] }.uniq, machines: columns.map { |column| column.except(:row) },
-            people: found[:people].map do |row|
-              { **Client.summary(row).slice(:id, :name, :detail), seen_at: Application::Told.time(row[:seen_at]), cells: cells(row, columns, found[:cards], due, kept_off) }
-            end }
+          {
+            places: gym.machines.in_service.map { |row| row[:place] }.uniq,
+            machines: columns.map { |column| column.except(:row) },
+            people:
+              found[:people].map do |row|
+                {
+                  **Client.summary(row).slice(:id, :name, :detail),
+                  seen_at: Application::Told.time(row[:seen_at]),
+                  cells: cells(row, columns, found[:cards], due, kept_off)
+                }
+              end
+          }
         end
 
         def columns(gym)
           gym.machines.in_service.flat_map do |row|
-            Store::Tables::Machines.exercises(row).map { |exercise| { row: row, id: row[:id], exercise: exercise.to_s, code: row[:code], name: Told::Names.machine(row[:name], exercise.to_s), place: row[:place] } }
+            Store::Tables::Machines
+              .exercises(row)
+              .map do |exercise|
+                {
+                  row: row,
+                  id: row[:id],
+                  exercise: exercise.to_s,
+                  code: row[:code],
+                  name: Told::Names.machine(row[:name], exercise.to_s),
+                  place: row[:place]
+                }
+              end
           end
         end
 

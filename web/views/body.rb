@@ -16,8 +16,13 @@ module Verglas
           taped = taped(estimation)
           learned = speaks_of(estimation.learned.flatten.map(&:row))
           mean.map do |name, value|
-            { name: name, title: Formats::Words.say("dimensions.#{name}"), mm: value.round(1), sd_mm: sds[name].round(1),
-              source: source(name, taped, learned) }
+            {
+              name: name,
+              title: Formats::Words.say("dimensions.#{name}"),
+              mm: value.round(1),
+              sd_mm: sds[name].round(1),
+              source: source(name, taped, learned)
+            }
           end
         end
 
@@ -29,19 +34,33 @@ module Verglas
 
         # Parameters which some used reading speaks of directly.
         def taped(estimation)
-          speaks_of(estimation.reports.reject(&:refused).map { |report| Verglas::Body::Observation.fetch(report.reading.observation).row })
+          speaks_of(
+            estimation
+              .reports
+              .reject(&:refused)
+              .map { |report| Verglas::Body::Observation.fetch(report.reading.observation).row }
+          )
         end
 
-        def speaks_of(rows) = rows.flat_map { |row| Verglas::Body::PARAMETERS.zip(row).reject { |_, factor| factor.zero? }.map(&:first) }.uniq
+        def speaks_of(rows)
+          rows
+            .flat_map { |row| Verglas::Body::PARAMETERS.zip(row).reject { |_, factor| factor.zero? }.map(&:first) }
+            .uniq
+        end
 
         # Every way of taping: what is expected (judged by all other readings), and what was read.
         def observations(client, rows, estimation, ranking)
           reports = estimation.reports.to_h { |report| [report.reading.observation, report] }
           Verglas::Body::Observation::ALL.each_value.map do |observation|
             row = rows.find { |candidate| candidate[:observation] == observation.name.to_s }
-            { name: observation.name, title: Formats::Words.say("observations.#{observation.name}.title"),
+            {
+              name: observation.name,
+              title: Formats::Words.say("observations.#{observation.name}.title"),
               how: Formats::Words.say("observations.#{observation.name}.how"),
-              **expected(client, rows, observation), gain: gain(ranking, observation), reading: row && reading(row, reports[observation.name]) }
+              **expected(client, rows, observation),
+              gain: gain(ranking, observation),
+              reading: row && reading(row, reports[observation.name])
+            }
           end
         end
 
@@ -49,11 +68,21 @@ module Verglas
           others = rows.reject { |row| row[:observation] == observation.name.to_s }
           estimation = Application::ClientBody.estimation(client, others)
           mean, sd = estimation.estimate.expected(observation, estimation.build)
-          { expected_mm: mean.round(1), low_mm: (mean - (INTERVAL * sd)).round(1), high_mm: (mean + (INTERVAL * sd)).round(1) }
+          {
+            expected_mm: mean.round(1),
+            low_mm: (mean - (INTERVAL * sd)).round(1),
+            high_mm: (mean + (INTERVAL * sd)).round(1)
+          }
         end
 
         def reading(row, report)
-          { value_mm: row[:value_mm].to_f, unit: row[:unit], state: Told::Estimate.state(report), taken_at: Told.time(row[:taken_at]), taken_by: row[:taken_by_name] }
+          {
+            value_mm: row[:value_mm].to_f,
+            unit: row[:unit],
+            state: Told::Estimate.state(report),
+            taken_at: Told.time(row[:taken_at]),
+            taken_by: row[:taken_by_name]
+          }
         end
 
         # The share of what is still unsure about the open settings that this reading would take away, 0..1.

@@ -11,50 +11,109 @@ module Verglas
 
         # day: Date, nil for today.
         def of(gym, row, day: nil)
-          common = { client: row[:name], number: Client.number(row), detail: row[:detail], gym: gym.row[:name], day: (words(:as_of, day: dated(day)) if day) }
+          common = {
+            client: row[:name],
+            number: Client.number(row),
+            detail: row[:detail],
+            gym: gym.row[:name],
+            day: (words(:as_of, day: dated(day)) if day)
+          }
           fitted = day ? on_day(gym, row, day) : today(gym, row)
           return { **common, cautions: [], fitted: fitted, predicted: [], barred: [] } if day
 
           others = not_fitted(gym, row, fitted)
-          fitted, kept_off = fitted.partition { |line| line[:bars].empty? } # nothing is carried that nobody may be set up from
-          { **common, cautions: Told::Caution.lines(gym.cautions.of(row[:id])).map { |line| caution(line) }, **others, fitted: fitted, barred: [*kept_off, *others[:barred]] }
+          # Nothing is carried that nobody may be set up from.
+          fitted, kept_off = fitted.partition { |line| line[:bars].empty? }
+          {
+            **common,
+            cautions: Told::Caution.lines(gym.cautions.of(row[:id])).map { |line| caution(line) },
+            **others,
+            fitted: fitted,
+            barred: [*kept_off, *others[:barred]]
+          }
         end
 
         # As it is set up again.
         def today(gym, row)
-          meetings = accepted(Store::Queries::ClientCard.new(gym).call(row[:id])).map { |line| Application::Meeting.again(gym, line[:id]) }
+          meetings =
+            accepted(Store::Queries::ClientCard.new(gym).call(row[:id])).map do |line|
+              Application::Meeting.again(gym, line[:id])
+            end
           kept = meetings.reject { |meeting| meeting.machine_row[:state] == "retired" }
-          kept.map { |meeting| Application::OneLine.of(meeting.machine_row[:id], -> { not_computed(meeting) }) { fitted(SetUp.of(meeting, gym)) } }.sort_by { |line| line[:name] }
+          kept
+            .map do |meeting|
+              Application::OneLine.of(meeting.machine_row[:id], -> { not_computed(meeting) }) do
+                fitted(SetUp.of(meeting, gym))
+              end
+            end
+            .sort_by { |line| line[:name] }
         end
 
         def not_computed(meeting)
           row = meeting.machine_row
-          { id: row[:id], exercise: meeting.exercise, name: Told::Names.machine(row[:name], meeting.exercise), place: row[:place], by: nil, bars: Told::Barred.of([Application::OneLine::BAR]) }
+          {
+            id: row[:id],
+            exercise: meeting.exercise,
+            name: Told::Names.machine(row[:name], meeting.exercise),
+            place: row[:place],
+            by: nil,
+            bars: Told::Barred.of([Application::OneLine::BAR])
+          }
         end
 
         def accepted(lines) = lines.select { |line| line[:state] == "accepted" }
 
         def fitted(set_up)
           today = set_up[:visit][:today]
-          { id: set_up[:machine][:id], exercise: set_up[:exercise], name: set_up[:machine][:name], place: set_up[:machine][:place], bars: set_up[:bars],
-            marks: [*set_up[:lines].map { |line| { name: line[:name], mark: line[:mark] || "–" } }, *tags(set_up[:placed])],
-            load: today ? today[:load][:text] : set_up[:load_text][/.+/], told: told(set_up, today),
-            cautions: set_up[:cautions].map { |line| caution(line) }, by: words(:by, name: set_up[:by].to_s, day: dated(Time.iso8601(set_up[:accepted_at]))) }
+          {
+            id: set_up[:machine][:id],
+            exercise: set_up[:exercise],
+            name: set_up[:machine][:name],
+            place: set_up[:machine][:place],
+            bars: set_up[:bars],
+            marks: [
+              *set_up[:lines].map { |line| { name: line[:name], mark: line[:mark] || "–" } },
+              *tags(set_up[:placed])
+            ],
+            load: today ? today[:load][:text] : set_up[:load_text][/.+/],
+            told: told(set_up, today),
+            cautions: set_up[:cautions].map { |line| caution(line) },
+            by: words(:by, name: set_up[:by].to_s, day: dated(Time.iso8601(set_up[:accepted_at])))
+          }
         end
 
         def told(set_up, today)
-          titled(light: (today[:light][:text] if today && !today[:alone]), first: [*set_up[:left_behind][/.+/], *set_up[:aids]].join(" ")[/.+/], in: set_up[:getting_in][/.+/],
-                 how: set_up[:allowed].join(" ")[/.+/], sets: words(:sets_of, sets: set_up[:visit][:sets], repetitions: set_up[:visit][:repetitions], tempo: set_up[:tempo][:says]),
-                 belt: set_up[:belt]&.fetch(:says), cue: set_up[:cue][/.+/], out: set_up[:getting_out][/.+/])
+          titled(
+            light: (today[:light][:text] if today && !today[:alone]),
+            first: [*set_up[:left_behind][/.+/], *set_up[:aids]].join(" ")[/.+/],
+            in: set_up[:getting_in][/.+/],
+            how: set_up[:allowed].join(" ")[/.+/],
+            sets:
+              words(
+                :sets_of,
+                sets: set_up[:visit][:sets],
+                repetitions: set_up[:visit][:repetitions],
+                tempo: set_up[:tempo][:says]
+              ),
+            belt: set_up[:belt]&.fetch(:says),
+            cue: set_up[:cue][/.+/],
+            out: set_up[:getting_out][/.+/]
+          )
         end
 
         # Machines in use on which nobody fitted this client: what the bench would advise.
         def not_fitted(gym, row, fitted)
           names = gym.machines.in_service.to_h { |machine| [machine[:id], machine] }
-          lines = Predictions.of(gym, row[:id])[:predictions].reject { |one| fitted.any? { |line| line.values_at(:id, :exercise) == one.values_at(:machine_id, :exercise) } }
-          open, kept_off = lines.select { |one| names[one[:machine_id]][:state] == "in_use" }.partition { |one| one[:bars].empty? }
-          { predicted: open.filter_map { |one| predicted(names[one[:machine_id]], one) if one[:status] },
-            barred: kept_off.map { |one| { **head(names[one[:machine_id]], one), by: nil, bars: one[:bars] } } }
+          lines =
+            Predictions.of(gym, row[:id])[:predictions].reject do |one|
+              fitted.any? { |line| line.values_at(:id, :exercise) == one.values_at(:machine_id, :exercise) }
+            end
+          open, kept_off =
+            lines.select { |one| names[one[:machine_id]][:state] == "in_use" }.partition { |one| one[:bars].empty? }
+          {
+            predicted: open.filter_map { |one| predicted(names[one[:machine_id]], one) if one[:status] },
+            barred: kept_off.map { |one| { **head(names[one[:machine_id]], one), by: nil, bars: one[:bars] } }
+          }
         end
 
         def head(machine, one) = { name: Told::Names.machine(machine[:name], one[:exercise]), place: machine[:place] }
@@ -63,20 +122,38 @@ module Verglas
           instead = one[:instead].any? ? words(:instead, names: one[:instead].join(", ")) : nil
           from = "#{one[:from].sub(/\A./, &:upcase)}. #{Formats::Words.say("status.#{one[:status]}")}."
           fits = one[:status] != :impossible # what does not fit is nothing to set up from
-          { **head(machine, one), marks: fits ? tags(one[:marks]) : [], load: nil, by: nil, told: titled(never_tried: from, first: one[:aids].join(" ")[/.+/], instead: instead) }
+          {
+            **head(machine, one),
+            marks: fits ? tags(one[:marks]) : [],
+            load: nil,
+            by: nil,
+            told: titled(never_tried: from, first: one[:aids].join(" ")[/.+/], instead: instead)
+          }
         end
 
         # From the records of that day and before.
         def on_day(gym, row, day)
-          accepted(Store::Queries::ClientCard.new(gym).call(row[:id], upto: day + 1)).map { |line| recorded(line, line[:computed_from]) }.sort_by { |line| line[:name] }
+          accepted(Store::Queries::ClientCard.new(gym).call(row[:id], upto: day + 1))
+            .map { |line| recorded(line, line[:computed_from]) }
+            .sort_by { |line| line[:name] }
         end
 
         # kept: what the record was computed from.
         def recorded(line, kept)
-          { name: Told::Names.machine(line[:machine_name], line[:exercise]), place: line[:machine_place], bars: [],
-            marks: tags(Told::Names.tags(line[:marks].to_h, Application::Aids.of(line[:aids].to_h))), load: line[:load][/.+/],
-            told: titled(how: kept.fetch("allowed", []).join(" ")[/.+/], first: Application::Aids.says(Application::Aids.of(line[:aids].to_h)).join(" ")[/.+/]),
-            cautions: kept.fetch("cautions", []).map { |one| caution(one.transform_keys(&:to_sym)) }, by: words(:by, name: line[:by_name].to_s, day: dated(line[:accepted_at])) }
+          {
+            name: Told::Names.machine(line[:machine_name], line[:exercise]),
+            place: line[:machine_place],
+            bars: [],
+            marks: tags(Told::Names.tags(line[:marks].to_h, Application::Aids.of(line[:aids].to_h))),
+            load: line[:load][/.+/],
+            told:
+              titled(
+                how: kept.fetch("allowed", []).join(" ")[/.+/],
+                first: Application::Aids.says(Application::Aids.of(line[:aids].to_h)).join(" ")[/.+/]
+              ),
+            cautions: kept.fetch("cautions", []).map { |one| caution(one.transform_keys(&:to_sym)) },
+            by: words(:by, name: line[:by_name].to_s, day: dated(line[:accepted_at]))
+          }
         end
 
         # What is said, under its title; what is not is left out.
@@ -86,15 +163,43 @@ module Verglas
         # To be pasted into a message.
         def text(card)
           barred = card[:barred].map { |line| [line[:name], *line[:bars]].join("\n") }
-          fitted = card[:fitted].map { |line| [line[:name], *line[:bars], settings(line), *line[:told].map { |name, said| "#{name}: #{said}" }].join("\n") }
-          [[card[:client], card[:day]].compact.join(", "), *card[:cautions], *fitted, *barred, Formats::Words.say("paper.pain")].join("\n\n")
+          fitted =
+            card[:fitted].map do |line|
+              [line[:name], *line[:bars], settings(line), *line[:told].map { |name, said| "#{name}: #{said}" }].join(
+                "\n"
+              )
+            end
+          [
+            [card[:client], card[:day]].compact.join(", "),
+            *card[:cautions],
+            *fitted,
+            *barred,
+            Formats::Words.say("paper.pain")
+          ].join("\n\n")
         end
 
         def settings(line) = [*line[:marks].map { |tag| "#{tag[:name]} #{tag[:mark]}" }, *line[:load]].join(" · ")
-        def caution(line) = words(:caution, title: Told::Caution.title(line), does: [line[:does], *Told::Caution.allows(line)].join(" "))
-        def dated(time) = words(:day, day: time.day, month: Formats::Words.say("paper.months").fetch(time.month - 1), year: time.year)
+        def caution(line)
+          words(:caution, title: Told::Caution.title(line), does: [line[:does], *Told::Caution.allows(line)].join(" "))
+        end
+        def dated(time)
+          words(:day, day: time.day, month: Formats::Words.say("paper.months").fetch(time.month - 1), year: time.year)
+        end
         def words(key, **params) = Formats::Words.say("paper.#{key}", **params)
-        private_class_method :today, :accepted, :fitted, :told, :titled, :tags, :not_fitted, :head, :predicted, :on_day, :recorded, :settings, :caution, :words
+        private_class_method :today,
+                             :accepted,
+                             :fitted,
+                             :told,
+                             :titled,
+                             :tags,
+                             :not_fitted,
+                             :head,
+                             :predicted,
+                             :on_day,
+                             :recorded,
+                             :settings,
+                             :caution,
+                             :words
       end
     end
   end

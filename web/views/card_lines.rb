@@ -13,10 +13,24 @@ module Verglas
         def of(gym, client, rows, machines:, readings:, known:)
           described = machines.to_h { |machine| [machine[:id], machine] }
           lifted = Store::Queries::LatestLoads.new(gym).call(client[:id])
-          given = { rules_chosen: gym.rules.chosen(client[:id]), equipment: gym.equipment.sizes, plates: gym.equipment.plates, **known }
+          given = {
+            rules_chosen: gym.rules.chosen(client[:id]),
+            equipment: gym.equipment.sizes,
+            plates: gym.equipment.plates,
+            **known
+          }
           rows.map do |row|
             machine = described[row[:machine_id]] if row[:state] == "accepted"
-            meeting = machine && Application::Meeting.new(gym, client: client, machine_row: machine, exercise: row[:exercise], readings: readings, given: given)
+            meeting =
+              machine &&
+                Application::Meeting.new(
+                  gym,
+                  client: client,
+                  machine_row: machine,
+                  exercise: row[:exercise],
+                  readings: readings,
+                  given: given
+                )
             line(row, meeting, lifted[row.values_at(:machine_id, :exercise)])
           end
         end
@@ -25,9 +39,17 @@ module Verglas
         def line(row, meeting, lifted)
           draft = row[:state] == "draft" ? row : row[:draft]
           accepted = row[:state] == "accepted" ? Fitting.history_line(row) : nil
-          { machine: { id: row[:machine_id], name: row[:machine_name], place: row[:machine_place] }, exercise: row[:exercise],
-            accepted: accepted && { **accepted, **today(row, meeting, lifted) }, outdated: meeting ? outdated(meeting, row) : [],
-            draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) } }
+          {
+            machine: {
+              id: row[:machine_id],
+              name: row[:machine_name],
+              place: row[:machine_place]
+            },
+            exercise: row[:exercise],
+            accepted: accepted && { **accepted, **today(row, meeting, lifted) },
+            outdated: meeting ? outdated(meeting, row) : [],
+            draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) }
+          }
         end
 
         # The load that was lifted last, as printed; none where it is not known to be allowed.

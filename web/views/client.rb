@@ -9,16 +9,29 @@ module Verglas
 
         # As little as tells people apart on a wall: "Imre T.", or a number.
         # A first name and so many letters of the rest.
-        def self.initialled(name, letters = 1) = name.split(/\s+/, 2).then { |first, rest| [first, *("#{rest[0, letters]}." if rest)].join(" ") }
+        def self.initialled(name, letters = 1)
+          name.split(/\s+/, 2).then { |first, rest| [first, *("#{rest[0, letters]}." if rest)].join(" ") }
+        end
 
         # {id => name} of people: as the block calls each with so many letters, more of them until those who are called
         # alike differ; whom no letter tells apart, the number does.
         def self.told_apart(people)
           longest = people.map { |row| row[:name].length }.max.to_i
-          people.group_by { |row| yield(row, 1) }.values.flat_map do |alike|
-            letters = alike.size == 1 ? 1 : (1..longest).find { |count| alike.map { |row| yield(row, count) }.uniq.size == alike.size }
-            alike.map { |row| [row[:id], letters ? yield(row, letters) : "#{yield(row, longest)} #{number(row)}"] }
-          end.to_h
+          people
+            .group_by { |row| yield(row, 1) }
+            .values
+            .flat_map do |alike|
+              letters =
+                (
+                  if alike.size == 1
+                    1
+                  else
+                    (1..longest).find { |count| alike.map { |row| yield(row, count) }.uniq.size == alike.size }
+                  end
+                )
+              alike.map { |row| [row[:id], letters ? yield(row, letters) : "#{yield(row, longest)} #{number(row)}"] }
+            end
+            .to_h
         end
 
         def self.number(row) = row[:id][0, 4].upcase

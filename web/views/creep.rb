@@ -10,8 +10,16 @@ module Verglas
         # seen: Fitting::SeenKnee; evaluation: at the marks that stand now.
         def of(seen, evaluation)
           knee = seen.at(evaluation)
-          Told.rounded(knee: { s: knee.s, n: knee.n }, sds_mm: seen.sds_mm, says: "#{where(knee, evaluation)} #{Formats::Words.say("creep.sure", mm: seen.sds_mm.max.round)}",
-                       probability: seen.probability_within(evaluation.plane.band.in_line.max, evaluation), move: move(seen, evaluation))
+          Told.rounded(
+            knee: {
+              s: knee.s,
+              n: knee.n
+            },
+            sds_mm: seen.sds_mm,
+            says: "#{where(knee, evaluation)} #{Formats::Words.say("creep.sure", mm: seen.sds_mm.max.round)}",
+            probability: seen.probability_within(evaluation.plane.band.in_line.max, evaluation),
+            move: move(seen, evaluation)
+          )
         end
 
         # Where to read: evenly over the arm's way, lightest load, arm held still.
@@ -20,7 +28,11 @@ module Verglas
 
           from, upto = evaluation.parameters.values_at(:start_angle, :end_angle)
           %i[start first second end].each_with_index.map do |name, third|
-            { name: name, title: Formats::Words.say("creep.at.#{name}"), arm_deg: (from + ((upto - from) * third / 3.0)).round(1) }
+            {
+              name: name,
+              title: Formats::Words.say("creep.at.#{name}"),
+              arm_deg: (from + ((upto - from) * third / 3.0)).round(1)
+            }
           end
         end
 

@@ -10,11 +10,19 @@ module Verglas
         # Every kind that some family can use.
         def cushions(gym)
           sizes = gym.equipment.sizes
-          kinds = Application::Aids::KINDS.map { |kind| { name: kind, title: words(kind, :owned), hint: words(kind, :hint), sizes: sizes.fetch(kind, []) } }
+          kinds =
+            Application::Aids::KINDS.map do |kind|
+              { name: kind, title: words(kind, :owned), hint: words(kind, :hint), sizes: sizes.fetch(kind, []) }
+            end
           { kinds: kinds.sort_by { |kind| kind[:title] }, version: gym.versions[:equipment] }
         end
 
-        def plates(gym) = { plates: gym.equipment.plates.map { |kg, pairs| { mass_kg: kg, pairs: pairs } }, version: gym.versions[:plates] }
+        def plates(gym)
+          {
+            plates: gym.equipment.plates.map { |kg, pairs| { mass_kg: kg, pairs: pairs } },
+            version: gym.versions[:plates]
+          }
+        end
         def words(kind, part) = Formats::Words.say("aids.#{kind}_mm.#{part}")
         private_class_method :words
       end

@@ -9,14 +9,25 @@ module Verglas
 
         def all
           ordered.map do |family|
-            { id: family.id, scenes: pictures(family), name: Formats::Words.say("families.#{family.id}"), hint: Formats::Words.say("family_hints.#{family.id}"),
+            {
+              id: family.id,
+              scenes: pictures(family),
+              name: Formats::Words.say("families.#{family.id}"),
+              hint: Formats::Words.say("family_hints.#{family.id}"),
               exercises: family.exercises.map { |name, one| exercise(family, name, one) },
-              asked: family.asked_kinds.map(&:name), shared_kinds: kinds(family.shared_kinds) }
+              asked: family.asked_kinds.map(&:name),
+              shared_kinds: kinds(family.shared_kinds)
+            }
           end
         end
 
         def exercise(family, name, one)
-          { name: name.to_s, title: name && Formats::Words.say("exercises.#{name}"), kinds: kinds(one.choosable_kinds), asked: asked(family, name) }
+          {
+            name: name.to_s,
+            title: name && Formats::Words.say("exercises.#{name}"),
+            kinds: kinds(one.choosable_kinds),
+            asked: asked(family, name)
+          }
         end
 
         # Those that an exercise is of, in the same order.
@@ -24,13 +35,20 @@ module Verglas
 
         # By what they train, then by name.
         def ordered
-          Machines::Families.all.sort_by { |family| [Machines::Declaration::ACTIONS.index(family.exercises.values.first.action), Formats::Words.say("families.#{family.id}")] }
+          Machines::Families.all.sort_by do |family|
+            [
+              Machines::Declaration::ACTIONS.index(family.exercises.values.first.action),
+              Formats::Words.say("families.#{family.id}")
+            ]
+          end
         end
 
         # What one looks like, a middle body on it, each exercise. Worked out once.
         def pictures(family)
           (@pictures ||= {})[family.id] ||= family.exercises.values.map do |exercise|
-            Told::Scene.of(Scenes::Tapes.new(exercise, {}).scene.with(poses: [], curve: nil, plate: nil, dimensions: [], labels: []))
+            Told::Scene.of(
+              Scenes::Tapes.new(exercise, {}).scene.with(poses: [], curve: nil, plate: nil, dimensions: [], labels: [])
+            )
           end
         end
 
@@ -39,7 +57,14 @@ module Verglas
         def kinds(kinds)
           kinds.map do |kind|
             words = ->(part) { Formats::Words.say("adjuster_kinds.#{kind.name}.#{part}") }
-            { name: kind.name, decides: kind.decides, title: words["title"], label: words["label"], forwards: words["forwards"], backwards: words["backwards"] }
+            {
+              name: kind.name,
+              decides: kind.decides,
+              title: words["title"],
+              label: words["label"],
+              forwards: words["forwards"],
+              backwards: words["backwards"]
+            }
           end
         end
         private_class_method :ordered, :exercise, :pictures, :asked, :kinds

@@ -6,7 +6,18 @@ module Verglas
       # Fittings: the bench's page, a card's line, a line of what was left open.
       module Fitting
         # Of a record nothing is advised any more.
-        NOT_ASKED = { advice: nil, steps: [], creep_angles: [], findable: [], ready: nil, bars: [], narrowed: nil, gates: [], since: nil, repaired: false }.freeze
+        NOT_ASKED = {
+          advice: nil,
+          steps: [],
+          creep_angles: [],
+          findable: [],
+          ready: nil,
+          bars: [],
+          narrowed: nil,
+          gates: [],
+          since: nil,
+          repaired: false
+        }.freeze
 
         module_function
 
@@ -17,62 +28,145 @@ module Verglas
           row = meeting.fitting
           kept = Application::Upcaster.read(row.slice(:result, :computed_from), meeting.machine.family)
           back = taken_back(row)&.merge(by: staff_name(gym, row[:updated_by]))
-          { **common(meeting, gym, of: row[:accepted_by]), **NOT_ASKED, taken_back: back, evaluation: kept[:result], computed_from: kept[:computed_from],
-                                                                        cautions: kept[:computed_from].fetch("cautions", []) }
+          {
+            **common(meeting, gym, of: row[:accepted_by]),
+            **NOT_ASKED,
+            taken_back: back,
+            evaluation: kept[:result],
+            computed_from: kept[:computed_from],
+            cautions: kept[:computed_from].fetch("cautions", [])
+          }
         end
 
         # A draft whose marks were chosen on an older description is shown with those that still stand.
         def draft(meeting, gym)
           marks = Application::Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
           evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
-          shown = { marks: marks, repaired: marks != meeting.fitting[:marks].to_h, computed_from: nil, evaluation: told(meeting, evaluation), advice: Advice.of(meeting),
-                    steps: Steps.of(meeting), creep_angles: Creep.angles(evaluation), findable: findable(meeting, evaluation), ready: meeting.bars.any? ? nil : Told::Ready.of(meeting) }
-          { **common(meeting, gym, of: meeting.fitting[:updated_by]), since: Since.of(meeting, gym), gates: gates(meeting), **Cautions.on_bench(meeting), **shown }
+          shown = {
+            marks: marks,
+            repaired: marks != meeting.fitting[:marks].to_h,
+            computed_from: nil,
+            evaluation: told(meeting, evaluation),
+            advice: Advice.of(meeting),
+            steps: Steps.of(meeting),
+            creep_angles: Creep.angles(evaluation),
+            findable: findable(meeting, evaluation),
+            ready: meeting.bars.any? ? nil : Told::Ready.of(meeting)
+          }
+          {
+            **common(meeting, gym, of: meeting.fitting[:updated_by]),
+            since: Since.of(meeting, gym),
+            gates: gates(meeting),
+            **Cautions.on_bench(meeting),
+            **shown
+          }
         end
 
-        def gates(meeting) = Limits.gates(meeting.client, Guidance::Gates.before(meeting.machine.family), uncleared(meeting))
+        def gates(meeting)
+          Limits.gates(meeting.client, Guidance::Gates.before(meeting.machine.family), uncleared(meeting))
+        end
         def uncleared(meeting) = meeting.safety.cautions.reject(&:cleared).map(&:name)
 
         # Of a draft: under today's cautions. input: with the aim, where it is another.
-        def told(meeting, evaluation, input = {}) = Told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.asked(input))
+        def told(meeting, evaluation, input = {})
+          Told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.asked(input))
+        end
 
         # Limits that can be read off the machine where somebody sees them reached.
         def findable(meeting, evaluation)
-          Application::FoundLimit.offered(evaluation, uncleared(meeting)).map { |limit| { limit: limit.name, says: Formats::Words.say("found.#{limit.name}"), how: Formats::Words.say("found_how.#{limit.name}") } }
+          Application::FoundLimit
+            .offered(evaluation, uncleared(meeting))
+            .map do |limit|
+              {
+                limit: limit.name,
+                says: Formats::Words.say("found.#{limit.name}"),
+                how: Formats::Words.say("found_how.#{limit.name}")
+              }
+            end
         end
 
         def common(meeting, gym, of:)
-          { **state(meeting.fitting, by: staff_name(gym, of)), client: Client.summary(meeting.client), machine: Machine.on_bench(meeting),
-                                                               station: meeting.station? ? Station.of(meeting, gym) : nil, stops: Signs.stops }
+          {
+            **state(meeting.fitting, by: staff_name(gym, of)),
+            client: Client.summary(meeting.client),
+            machine: Machine.on_bench(meeting),
+            station: meeting.station? ? Station.of(meeting, gym) : nil,
+            stops: Signs.stops
+          }
         end
 
         def state(row, by:)
-          { id: row[:id], state: row[:state], version: row[:version], stop_sign: row[:stop_sign], taken_back: taken_back(row), **Application::Sheet.of_row(row), laid: cushions(row), by: by,
-            updated_at: Told.time(row[:updated_at]), accepted_at: Told.time(row[:accepted_at]) }
+          {
+            id: row[:id],
+            state: row[:state],
+            version: row[:version],
+            stop_sign: row[:stop_sign],
+            taken_back: taken_back(row),
+            **Application::Sheet.of_row(row),
+            laid: cushions(row),
+            by: by,
+            updated_at: Told.time(row[:updated_at]),
+            accepted_at: Told.time(row[:accepted_at])
+          }
         end
 
         def open_line(row)
-          { id: row[:id], client: { id: row[:client_id], name: row[:client_name], detail: row[:client_detail] },
-            machine: { id: row[:machine_id], name: Told::Names.machine(row[:machine_name], row[:exercise]), place: row[:machine_place] },
-            marks: Told::Names.tags(row[:marks].to_h, Application::Aids.of(row[:aids].to_h)), by: row[:by_name], updated_at: Told.time(row[:updated_at]) }
+          {
+            id: row[:id],
+            client: {
+              id: row[:client_id],
+              name: row[:client_name],
+              detail: row[:client_detail]
+            },
+            machine: {
+              id: row[:machine_id],
+              name: Told::Names.machine(row[:machine_name], row[:exercise]),
+              place: row[:machine_place]
+            },
+            marks: Told::Names.tags(row[:marks].to_h, Application::Aids.of(row[:aids].to_h)),
+            by: row[:by_name],
+            updated_at: Told.time(row[:updated_at])
+          }
         end
 
         def discarded_line(row)
-          { id: row[:id], version: row[:version], client: { id: row[:client_id], name: row[:client_name], detail: row[:client_detail] },
-            machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), by: row[:by_name], updated_at: Told.time(row[:updated_at]) }
+          {
+            id: row[:id],
+            version: row[:version],
+            client: {
+              id: row[:client_id],
+              name: row[:client_name],
+              detail: row[:client_detail]
+            },
+            machine_name: Told::Names.machine(row[:machine_name], row[:exercise]),
+            by: row[:by_name],
+            updated_at: Told.time(row[:updated_at])
+          }
         end
 
         def history_line(row)
           worst = row[:result]["findings"].max_by { |finding| finding["severity"] }
-          { **row.slice(:id, :machine_id, :exercise, :load), machine_name: Told::Names.machine(row[:machine_name], row[:exercise]), marks: Told::Names.tags(row[:marks].to_h, Application::Aids.of(row[:aids].to_h)),
-                                                             grade: row[:result]["grade"],
-                                                             worst: worst ? worst["says"] : nothing_found(row[:result]), stopped: stopped(row), taken_back: taken_back(row),
-                                                             version: row[:version], remeasured: row.fetch(:remeasured, false), cushions: cushions(row),
-                                                             checked: !row[:knee_off_mm].nil? || row[:roller_seen], by: row[:by_name], accepted_at: Told.time(row[:accepted_at]) }
+          {
+            **row.slice(:id, :machine_id, :exercise, :load),
+            machine_name: Told::Names.machine(row[:machine_name], row[:exercise]),
+            marks: Told::Names.tags(row[:marks].to_h, Application::Aids.of(row[:aids].to_h)),
+            grade: row[:result]["grade"],
+            worst: worst ? worst["says"] : nothing_found(row[:result]),
+            stopped: stopped(row),
+            taken_back: taken_back(row),
+            version: row[:version],
+            remeasured: row.fetch(:remeasured, false),
+            cushions: cushions(row),
+            checked: !row[:knee_off_mm].nil? || row[:roller_seen],
+            by: row[:by_name],
+            accepted_at: Told.time(row[:accepted_at])
+          }
         end
 
         # Not taped then, or not computed here.
-        def nothing_found(result) = Formats::Words.say(result.key?("quantities") ? "taping.untaped.record" : "records.nothing_computed")
+        def nothing_found(result)
+          Formats::Words.say(result.key?("quantities") ? "taping.untaped.record" : "records.nothing_computed")
+        end
 
         # Why, and when; nil where it stands.
         def taken_back(row)

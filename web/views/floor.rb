@@ -9,15 +9,29 @@ module Verglas
 
         def of(gym)
           floor = Store::Queries::OnTheFloor.new(gym)
-          { now: floor.visits.map { |row| visit(row) }, queues: floor.queues.map { |row| queue(row) }, open: Store::Queries::OpenFittings.new(gym).call.map { |row| Fitting.open_line(row) },
+          {
+            now: floor.visits.map { |row| visit(row) },
+            queues: floor.queues.map { |row| queue(row) },
+            open: Store::Queries::OpenFittings.new(gym).call.map { |row| Fitting.open_line(row) },
             discarded: Store::Queries::DiscardedFittings.new(gym).call.map { |row| Fitting.discarded_line(row) },
-            recent: Store::Queries::RecentClients.new(gym).call.map { |row| Client.recent(row) }, machines: Machine.list(gym) }
+            recent: Store::Queries::RecentClients.new(gym).call.map { |row| Client.recent(row) },
+            machines: Machine.list(gym)
+          }
         end
 
         # Set up, and something lifted or about to be.
         def visit(row)
-          { fitting_id: row[:fitting_id], client: { id: row[:client_id], name: row[:client_name] }, machine: machine(row), sets: row[:sets], stopped: row[:stopped],
-            at: Told.time(row[:last_at]) }
+          {
+            fitting_id: row[:fitting_id],
+            client: {
+              id: row[:client_id],
+              name: row[:client_name]
+            },
+            machine: machine(row),
+            sets: row[:sets],
+            stopped: row[:stopped],
+            at: Told.time(row[:last_at])
+          }
         end
 
         def queue(row) = { machine: machine(row), exercise: row[:exercise], clients: row[:clients] }

@@ -7,7 +7,14 @@ module Verglas
       module GymSettings
         def self.of(gym)
           row = gym.row
-          { name: row[:name], address: row[:address], wall_names: row[:wall_names], keep_years: row[:keep_years], ask_again_months: row[:ask_again_months], version: row[:settings_version] }
+          {
+            name: row[:name],
+            address: row[:address],
+            wall_names: row[:wall_names],
+            keep_years: row[:keep_years],
+            ask_again_months: row[:ask_again_months],
+            version: row[:settings_version]
+          }
         end
       end
     end

@@ -12,8 +12,20 @@ module Verglas
         def state(row, gym)
           head = row[:head].to_h
           counts = row[:counts].to_h
-          { id: row[:id], kind: row[:kind], state: row[:state], bytes: row[:bytes], arrived: arrived(row, gym), rows: row[:rows], pieces: row[:pieces], checked: row[:checked],
-            counts: ACTIONS.to_h { |action| [action, counts.fetch(action, 0)] }, encoding: head["encoding"], unknown: head.fetch("unknown", []), health_notes: head["health_notes"] }
+          {
+            id: row[:id],
+            kind: row[:kind],
+            state: row[:state],
+            bytes: row[:bytes],
+            arrived: arrived(row, gym),
+            rows: row[:rows],
+            pieces: row[:pieces],
+            checked: row[:checked],
+            counts: ACTIONS.to_h { |action| [action, counts.fetch(action, 0)] },
+            encoding: head["encoding"],
+            unknown: head.fetch("unknown", []),
+            health_notes: head["health_notes"]
+          }
         end
 
         # With the rows of which there is something to tell.
@@ -23,7 +35,13 @@ module Verglas
         end
 
         def told(line, action, wrong, about, tells = nil)
-          { line: line, action: action, about: about, column: wrong && wrong["path"], says: wrong ? wrong["message"] : tells }
+          {
+            line: line,
+            action: action,
+            about: about,
+            column: wrong && wrong["path"],
+            says: wrong ? wrong["message"] : tells
+          }
         end
 
         def arrived(row, gym) = row[:state] == "arriving" ? gym.imports.arrived(row[:id]) : row[:bytes]

@@ -9,8 +9,14 @@ module Verglas
 
         def page(gym, client)
           uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
-          { client: Client.summary(client), gates: gates(client, Verglas::Guidance::Gates::ALL.each_value, uncleared),
-            limits: Verglas::Guidance::Limits::ALL.each_value.map { |limit| one(limit, client[:limits][limit.name.to_s], uncleared) } }
+          {
+            client: Client.summary(client),
+            gates: gates(client, Verglas::Guidance::Gates::ALL.each_value, uncleared),
+            limits:
+              Verglas::Guidance::Limits::ALL.each_value.map do |limit|
+                one(limit, client[:limits][limit.name.to_s], uncleared)
+              end
+          }
         end
 
         # Whether each of these was seen, and by whom; right: nil where nobody has noted it.
@@ -18,17 +24,35 @@ module Verglas
           gates.map do |gate|
             words = %i[title how kept not_yet].to_h { |part| [part, Formats::Words.say("gates.#{gate.name}.#{part}")] }
             noted = client[:limits][gate.name.to_s].to_h
-            { name: gate.name, **words, right: noted["right"], by: noted["by"], at: noted["at"], skipped: skipped(gate, uncleared) }
+            {
+              name: gate.name,
+              **words,
+              right: noted["right"],
+              by: noted["by"],
+              at: noted["at"],
+              skipped: skipped(gate, uncleared)
+            }
           end
         end
 
         # Titles of the cautions under which it is not asked for; of a limit or a gate.
-        def skipped(asked, uncleared) = asked.skipped_for(uncleared).map { |name| Formats::Words.say("cautions.#{name}.title") }
+        def skipped(asked, uncleared)
+          asked.skipped_for(uncleared).map { |name| Formats::Words.say("cautions.#{name}.title") }
+        end
 
         def one(limit, entry, uncleared)
-          { name: limit.name, title: words(limit, :title), how: words(limit, :how), unit: limit.per_cm ? "cm" : "deg", default_deg: limit.default_deg, decides: words(limit, :decides),
-            measured: entry && { deg: entry["deg"], reading: entry["reading"], by: entry["by"], at: entry["at"], on: entry["on"] },
-            skipped: skipped(limit, uncleared) }
+          {
+            name: limit.name,
+            title: words(limit, :title),
+            how: words(limit, :how),
+            unit: limit.per_cm ? "cm" : "deg",
+            default_deg: limit.default_deg,
+            decides: words(limit, :decides),
+            measured:
+              entry &&
+                { deg: entry["deg"], reading: entry["reading"], by: entry["by"], at: entry["at"], on: entry["on"] },
+            skipped: skipped(limit, uncleared)
+          }
         end
 
         def words(limit, part) = Formats::Words.say("limits.#{limit.name}.#{part}")

@@ -14,8 +14,17 @@ module Verglas
         def of(meeting, input)
           tempo = meeting.pace.asked(input)
           made = meeting.rig ? made(meeting, input) : undescribed(meeting)
-          { **made, belt: belt(meeting, input[:wanted_kg]), remarks: remarks(meeting, input), tempo: { **tempo.to_h, says: Told::Tempo.figures(tempo) },
-                    set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]), aims: aims(meeting) }
+          {
+            **made,
+            belt: belt(meeting, input[:wanted_kg]),
+            remarks: remarks(meeting, input),
+            tempo: {
+              **tempo.to_h,
+              says: Told::Tempo.figures(tempo)
+            },
+            set_seconds: tempo.seconds_of_set(input[:repetitions] || USUAL[:repetitions]),
+            aims: aims(meeting)
+          }
         end
 
         # The gym's, as a caution leaves them.
@@ -26,7 +35,17 @@ module Verglas
         end
 
         USUAL = Tables[:loads][:usual]
-        NOTHING = { kind: nil, unit: nil, says: nil, load: nil, light: nil, up: nil, down: nil, next_time: nil, felt: nil }.freeze
+        NOTHING = {
+          kind: nil,
+          unit: nil,
+          says: nil,
+          load: nil,
+          light: nil,
+          up: nil,
+          down: nil,
+          next_time: nil,
+          felt: nil
+        }.freeze
 
         # Where the body is the load there is nothing to describe.
         def undescribed(meeting)
@@ -38,24 +57,48 @@ module Verglas
           rig = meeting.rig
           load = wanted(meeting, rig, input[:wanted_kg])
           known = !input[:wanted_kg].nil?
-          { kind: rig.kind, unit: rig.unit, felt: felt(rig, load), says: known ? nil : words(:nothing_known), load: Load.one(rig, load), light: known ? light(meeting, rig, load) : nil,
-            up: Load.one(rig, allowed(meeting, rig.choices.next_up(load.mass_kg))), down: Load.one(rig, rig.choices.next_down(load.mass_kg)),
-            next_time: next_time(meeting, rig, load, input[:last]) }
+          {
+            kind: rig.kind,
+            unit: rig.unit,
+            felt: felt(rig, load),
+            says: known ? nil : words(:nothing_known),
+            load: Load.one(rig, load),
+            light: known ? light(meeting, rig, load) : nil,
+            up: Load.one(rig, allowed(meeting, rig.choices.next_up(load.mass_kg))),
+            down: Load.one(rig, rig.choices.next_down(load.mass_kg)),
+            next_time: next_time(meeting, rig, load, input[:last])
+          }
         end
 
         def light(meeting, rig, load)
-          Load.one(rig, Loading::Remarks.light_set(rig.choices, load.mass_kg, share_of_usual: meeting.caution_effect.light_share))
+          Load.one(
+            rig,
+            Loading::Remarks.light_set(rig.choices, load.mass_kg, share_of_usual: meeting.caution_effect.light_share)
+          )
         end
 
         def next_time(meeting, rig, load, last)
-          last && Load.one(rig, allowed(meeting, Loading::Progress.next(rig.choices, load.mass_kg, last.to_sym, in_hand: !meeting.caution_effect.in_hand.nil?)) || load)
+          last &&
+            Load.one(
+              rig,
+              allowed(
+                meeting,
+                Loading::Progress.next(
+                  rig.choices,
+                  load.mass_kg,
+                  last.to_sym,
+                  in_hand: !meeting.caution_effect.in_hand.nil?
+                )
+              ) || load
+            )
         end
 
         # The nearest to what is wanted, never above what a clinician allows.
         def wanted(meeting, rig, wanted_kg)
           return rig.choices.lightest unless wanted_kg
 
-          allowed(meeting, rig.choices.nearest(wanted_kg)) || rig.choices.at_most(meeting.load_limit_kg) || rig.choices.lightest
+          allowed(meeting, rig.choices.nearest(wanted_kg)) || rig.choices.at_most(meeting.load_limit_kg) ||
+            rig.choices.lightest
         end
 
         def allowed(meeting, choice)
@@ -65,7 +108,12 @@ module Verglas
 
         def felt(rig, load)
           felt_kg = rig.felt_kg(load.mass_kg)
-          felt_kg && words(rig.incline_deg ? :felt_on_rail : :felt_by_lever, mass: Load.number(rig.printed(felt_kg).round), unit: rig.unit)
+          felt_kg &&
+            words(
+              rig.incline_deg ? :felt_on_rail : :felt_by_lever,
+              mass: Load.number(rig.printed(felt_kg).round),
+              unit: rig.unit
+            )
         end
 
         # Whether it is worn, and why; nil where the machine has none.
@@ -92,14 +140,30 @@ module Verglas
         end
 
         def remarks(meeting, input)
-          [*Told::Allowed.load(meeting), *sides(meeting, *input.values_at(:left_kg, :right_kg)), *one_leg(meeting, input), *beside_the_other(meeting, input[:wanted_kg])]
+          [
+            *Told::Allowed.load(meeting),
+            *sides(meeting, *input.values_at(:left_kg, :right_kg)),
+            *one_leg(meeting, input),
+            *beside_the_other(meeting, input[:wanted_kg])
+          ]
         end
 
         def sides(meeting, left, right)
           return unless left&.positive? && right&.positive?
 
-          share = Loading::Remarks.sides(left, right, meeting.rig&.choices, before: Application::Logbook.of(meeting).sides_before)
-          words(share.remarked ? :sides_differ : :sides_alike, percent: (share.share * 100).round, weaker: words(left < right ? :left : :right)) if share.share.positive?
+          share =
+            Loading::Remarks.sides(
+              left,
+              right,
+              meeting.rig&.choices,
+              before: Application::Logbook.of(meeting).sides_before
+            )
+          return unless share.share.positive?
+          words(
+            share.remarked ? :sides_differ : :sides_alike,
+            percent: (share.share * 100).round,
+            weaker: words(left < right ? :left : :right)
+          )
         end
 
         # Where both legs push one plate, one takes half at most.
@@ -108,14 +172,24 @@ module Verglas
           return unless both && meeting.machine.family.tags[:on_a_plate]
 
           most = Loading::Remarks.one_leg_most_kg(both)
-          words(:one_leg_heavy, most: Load.number(meeting.rig ? meeting.rig.printed(most) : most), unit: meeting.rig&.unit || "kg") if [left, right].compact.any? { |kg| kg > most }
+          return unless [left, right].compact.any? { |kg| kg > most }
+          words(
+            :one_leg_heavy,
+            most: Load.number(meeting.rig ? meeting.rig.printed(most) : most),
+            unit: meeting.rig&.unit || "kg"
+          )
         end
 
         # Loads compare on one machine only: on a station's two exercises.
         def beside_the_other(meeting, load_kg)
           return unless meeting.shared.any? && load_kg&.positive?
 
-          beside = meeting.gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)&.dig(:work, "load_kg")
+          beside =
+            meeting
+              .gym
+              .fittings
+              .sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
+              &.dig(:work, "load_kg")
           return unless beside&.positive?
 
           share = Loading::Remarks.beside(meeting.machine.family.action, load_kg, beside)
@@ -123,7 +197,20 @@ module Verglas
         end
 
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :aims, :made, :undescribed, :light, :next_time, :felt, :wanted, :allowed, :belt_reason, :remarks, :sides, :one_leg, :beside_the_other, :words
+        private_class_method :aims,
+                             :made,
+                             :undescribed,
+                             :light,
+                             :next_time,
+                             :felt,
+                             :wanted,
+                             :allowed,
+                             :belt_reason,
+                             :remarks,
+                             :sides,
+                             :one_leg,
+                             :beside_the_other,
+                             :words
       end
     end
   end

@@ -10,10 +10,19 @@ module Verglas
         module_function
 
         def summary(row)
-          { id: row[:id], name: row[:name], code: row[:code], place: row[:place], family: row[:family], family_name: Formats::Words.say("families.#{row[:family]}"),
-            state: row[:state], state_note: row[:state_note], taped: taped(row),
+          {
+            id: row[:id],
+            name: row[:name],
+            code: row[:code],
+            place: row[:place],
+            family: row[:family],
+            family_name: Formats::Words.say("families.#{row[:family]}"),
+            state: row[:state],
+            state_note: row[:state_note],
+            taped: taped(row),
             adjusters: adjusters(row[:adjusters].to_a),
-            exercises: Store::Tables::Machines.exercises(row).compact.map { |name| exercise(row, name) } }
+            exercises: Store::Tables::Machines.exercises(row).compact.map { |name| exercise(row, name) }
+          }
         end
 
         # Every machine with how it stands and when somebody was last fitted on it.
@@ -21,7 +30,11 @@ module Verglas
           glance = Store::Queries::MachinesAtAGlance.new(gym).call
           gym.machines.all.map do |row|
             known = glance.fetch(row[:id], {})
-            standing = known.fetch(:standing, {}).sort.map { |exercise, marks| { exercise: exercise, marks: Told::Names.tags(marks) } }
+            standing =
+              known
+                .fetch(:standing, {})
+                .sort
+                .map { |exercise, marks| { exercise: exercise, marks: Told::Names.tags(marks) } }
             { **summary(row), standing: standing, fitted_at: Told.time(known[:fitted_at]) }
           end
         end
@@ -35,18 +48,41 @@ module Verglas
         # One exercise's machine: its own adjusters, the shared ones first. aids: sizes to choose from.
         def on_bench(meeting)
           row = meeting.machine_row
-          { id: row[:id], name: Told::Names.machine(row[:name], meeting.exercise), place: row[:place], family: row[:family],
-            family_name: Formats::Words.say("families.#{row[:family]}"), state: row[:state], taped: taped(row),
-            slack_from_deg: row[:slack_from_deg]&.to_f, signs: signs(meeting.machine), aids: aids(meeting.aid_sizes),
-            one_leg: row[:one_leg], loaded: !row[:loading].nil?,
-            adjusters: adjusters(meeting.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }) }
+          {
+            id: row[:id],
+            name: Told::Names.machine(row[:name], meeting.exercise),
+            place: row[:place],
+            family: row[:family],
+            family_name: Formats::Words.say("families.#{row[:family]}"),
+            state: row[:state],
+            taped: taped(row),
+            slack_from_deg: row[:slack_from_deg]&.to_f,
+            signs: signs(meeting.machine),
+            aids: aids(meeting.aid_sizes),
+            one_leg: row[:one_leg],
+            loaded: !row[:loading].nil?,
+            adjusters:
+              adjusters(
+                meeting.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }
+              )
+          }
         end
 
         # Cushions and pads to choose from.
-        def aids(sizes) = sizes.map { |name, list| { name: name, title: Formats::Words.say("aids.#{name}.title"), sizes: list } }
+        def aids(sizes)
+          sizes.map { |name, list| { name: name, title: Formats::Words.say("aids.#{name}.title"), sizes: list } }
+        end
 
         def signs(machine)
-          Verglas::Guidance::Signs.of(machine).map { |sign| { name: sign, title: Formats::Words.say("signs.#{sign}"), never: Verglas::Guidance::Signs.never([sign]).any? } }
+          Verglas::Guidance::Signs
+            .of(machine)
+            .map do |sign|
+              {
+                name: sign,
+                title: Formats::Words.say("signs.#{sign}"),
+                never: Verglas::Guidance::Signs.never([sign]).any?
+              }
+            end
         end
 
         # How far it is taped: untaped (nothing can be told), partly, taped. A description stays as it is until it is
@@ -54,7 +90,10 @@ module Verglas
         def taped(row) = TAPED.fetch(row.values_at(:id, :family, :number, :taped_at)) { how_far(row) }
 
         def how_far(row)
-          machines = Store::Tables::Machines.exercises(row).map { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
+          machines =
+            Store::Tables::Machines
+              .exercises(row)
+              .map { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
           told = machines.zip(families(row)).map { |machine, family| told(machine, family) }
           return "taped" if told.all?(:all)
 
@@ -71,7 +110,9 @@ module Verglas
         def families(row) = Machines::Families.fetch(row[:family]).exercises.values
 
         def adjusters(list)
-          list.map { |adjuster| { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"] } }
+          list.map do |adjuster|
+            { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"] }
+          end
         end
 
         private_class_method :aids, :signs, :exercise, :how_far, :families, :told

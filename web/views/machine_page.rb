@@ -12,14 +12,34 @@ module Verglas
 
         def of(gym, row)
           names = staff_names(gym, row)
-          { machine: Machine.summary(row), facts: facts(row), number: row[:number], version: row[:version], copied_from: copied_from(gym, row),
+          {
+            machine: Machine.summary(row),
+            facts: facts(row),
+            number: row[:number],
+            version: row[:version],
+            copied_from: copied_from(gym, row),
             exercises: parts(row).map { |exercise, family| exercise(row, exercise, family, names) },
-            photographs: gym.photographs.of(row[:id]), use: use(gym, row), fittings: fittings(gym, row) }
+            photographs: gym.photographs.of(row[:id]),
+            use: use(gym, row),
+            fittings: fittings(gym, row)
+          }
         end
 
         def facts(row)
-          { **row.slice(:getting_in, :getting_out, :left_behind, :cushions_allowed, :least_age_years, :belt, :one_leg, :loading),
-            slack_from_deg: row[:slack_from_deg]&.to_f, user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f }
+          {
+            **row.slice(
+              :getting_in,
+              :getting_out,
+              :left_behind,
+              :cushions_allowed,
+              :least_age_years,
+              :belt,
+              :one_leg,
+              :loading
+            ),
+            slack_from_deg: row[:slack_from_deg]&.to_f,
+            user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f
+          }
         end
 
         def copied_from(gym, row)
@@ -30,39 +50,94 @@ module Verglas
         # its first mark.
         def exercise(row, exercise, family, names)
           part = row[:exercises].to_h[exercise] || {}
-          adjusters = [*row[:adjusters].map { |adjuster| [adjuster, true] }, *part.fetch("adjusters", []).map { |adjuster| [adjuster, false] }]
+          adjusters = [
+            *row[:adjusters].map { |adjuster| [adjuster, true] },
+            *part.fetch("adjusters", []).map { |adjuster| [adjuster, false] }
+          ]
           taping = Application::Taping.new(row, exercise: exercise)
-          { name: exercise.to_s, title: exercise && Formats::Words.say("exercises.#{exercise}"), purpose: purpose(family),
-            lengths: family.constants.map { |name, constant| length(row, exercise, family.mechanism, name, constant, { **row[:constants].to_h, **part.fetch("constants", {}) }, names) },
-            adjusters: adjusters.map { |adjuster, shared| adjuster(row, exercise, family, adjuster, shared && !exercise.nil?, names) }, **trial(row, exercise, taping) }
+          {
+            name: exercise.to_s,
+            title: exercise && Formats::Words.say("exercises.#{exercise}"),
+            purpose: purpose(family),
+            lengths:
+              family.constants.map do |name, constant|
+                length(
+                  row,
+                  exercise,
+                  family.mechanism,
+                  name,
+                  constant,
+                  { **row[:constants].to_h, **part.fetch("constants", {}) },
+                  names
+                )
+              end,
+            adjusters:
+              adjusters.map do |adjuster, shared|
+                adjuster(row, exercise, family, adjuster, shared && !exercise.nil?, names)
+              end,
+            **trial(row, exercise, taping)
+          }
         end
 
         # What the exercise is for, in a sentence, and the muscles.
-        def purpose(family) = %i[title says muscles].to_h { |part| [part, Formats::Words.say("purposes.#{family.purpose}.#{part}")] }
+        def purpose(family)
+          %i[title says muscles].to_h { |part| [part, Formats::Words.say("purposes.#{family.purpose}.#{part}")] }
+        end
 
         # How people would sit on it: a description stays as it is until it is taped again.
-        def trial(row, exercise, taping) = TRIALS.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Taping.trial(taping) }
+        def trial(row, exercise, taping)
+          TRIALS.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Taping.trial(taping) }
+        end
 
         # What is said another way of a machine of another mechanism: an arm's angle, on a bench.
-        def of_mechanism(name, part, mechanism) = Formats::Words.maybe("constants.#{name}.#{part}_#{mechanism}") || Formats::Words.maybe("constants.#{name}.#{part}")
+        def of_mechanism(name, part, mechanism)
+          Formats::Words.maybe("constants.#{name}.#{part}_#{mechanism}") ||
+            Formats::Words.maybe("constants.#{name}.#{part}")
+        end
 
         def length(row, exercise, mechanism, name, constant, values, names)
           said = %i[title how plus minus].to_h { |part| [part, of_mechanism(name, part, mechanism)] }
-          { name: name, **said, unit: constant.unit, value: values[name.to_s], low: constant.range.min, high: constant.range.max,
-            usual_low: constant.usual.min, usual_high: constant.usual.max, default: constant.default, optional: constant.optional, taped: taped(row, exercise, name.to_s, names) }
+          {
+            name: name,
+            **said,
+            unit: constant.unit,
+            value: values[name.to_s],
+            low: constant.range.min,
+            high: constant.range.max,
+            usual_low: constant.usual.min,
+            usual_high: constant.usual.max,
+            default: constant.default,
+            optional: constant.optional,
+            taped: taped(row, exercise, name.to_s, names)
+          }
         end
 
         def adjuster(row, exercise, family, adjuster, shared, names)
           kinds = [*Machines::Families.fetch(row[:family]).shared_kinds, *family.kinds.values]
           kind, forwards = Machines::AdjusterKind.matching(kinds, adjuster["drives"].transform_keys(&:to_sym))
-          { label: adjuster["label"], name: Formats::Words.adjuster(adjuster["label"]), marks: adjuster["marks"], travel: adjuster["travel"],
-            drives: adjuster["drives"].keys, kind: kind&.name, unit: kind ? kind.unit : :mm, forwards: forwards.nil? || forwards, shared: shared,
-            walk_round: walk_round(adjuster.fetch("walk_round", {})), taped: taped(row, exercise, "#{adjuster["label"]}/travel", names) }
+          {
+            label: adjuster["label"],
+            name: Formats::Words.adjuster(adjuster["label"]),
+            marks: adjuster["marks"],
+            travel: adjuster["travel"],
+            drives: adjuster["drives"].keys,
+            kind: kind&.name,
+            unit: kind ? kind.unit : :mm,
+            forwards: forwards.nil? || forwards,
+            shared: shared,
+            walk_round: walk_round(adjuster.fetch("walk_round", {})),
+            taped: taped(row, exercise, "#{adjuster["label"]}/travel", names)
+          }
         end
 
         def walk_round(given)
-          { side: given.fetch("side", ""), handle: given.fetch("handle", ""), unlocks: given.fetch("unlocks", ""),
-            reachable_seated: given.fetch("reachable_seated", true), weight_off_first: given.fetch("weight_off_first", false) }
+          {
+            side: given.fetch("side", ""),
+            handle: given.fetch("handle", ""),
+            unlocks: given.fetch("unlocks", ""),
+            reachable_seated: given.fetch("reachable_seated", true),
+            weight_off_first: given.fetch("weight_off_first", false)
+          }
         end
 
         # Who taped it and when; a copy's lengths were taped on another machine and are to be checked here.
@@ -73,19 +148,54 @@ module Verglas
 
         # How often each mark stands on a card: the latest fitting of each client.
         def use(gym, row)
-          Store::Queries::MarkUse.new(gym).call(row[:id]).map { |line| { exercise: line[:exercise], label: line[:label], mark: line[:mark], count: line[:count] } }
+          Store::Queries::MarkUse
+            .new(gym)
+            .call(row[:id])
+            .map { |line| { exercise: line[:exercise], label: line[:label], mark: line[:mark], count: line[:count] } }
         end
 
         def fittings(gym, row)
-          Store::Queries::MachineFittings.new(gym).call(row[:id]).map do |line|
-            { id: line[:id], client: { id: line[:client_id], name: line[:client_name], detail: line[:client_detail] }, exercise: line[:exercise], marks: Told::Names.tags(line[:marks].to_h),
-              grade: line[:grade], by: line[:by_name], accepted_at: Told.time(line[:accepted_at]) }
-          end
+          Store::Queries::MachineFittings
+            .new(gym)
+            .call(row[:id])
+            .map do |line|
+              {
+                id: line[:id],
+                client: {
+                  id: line[:client_id],
+                  name: line[:client_name],
+                  detail: line[:client_detail]
+                },
+                exercise: line[:exercise],
+                marks: Told::Names.tags(line[:marks].to_h),
+                grade: line[:grade],
+                by: line[:by_name],
+                accepted_at: Told.time(line[:accepted_at])
+              }
+            end
         end
 
         def parts(row) = Machines::Families.fetch(row[:family]).exercises
-        def staff_names(gym, row) = gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(:id, :name)
-        private_class_method :facts, :copied_from, :exercise, :purpose, :trial, :of_mechanism, :length, :adjuster, :walk_round, :taped, :use, :fittings, :parts, :staff_names
+        def staff_names(gym, row)
+          gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(
+            :id,
+            :name
+          )
+        end
+        private_class_method :facts,
+                             :copied_from,
+                             :exercise,
+                             :purpose,
+                             :trial,
+                             :of_mechanism,
+                             :length,
+                             :adjuster,
+                             :walk_round,
+                             :taped,
+                             :use,
+                             :fittings,
+                             :parts,
+                             :staff_names
       end
     end
   end

@@ -9,11 +9,24 @@ module Verglas
 
         # by: marks to go, + in the printed order; nil where it stands there already, or nobody knows where it stands.
         def one(adjuster, from, to)
-          by = [from, to].all? { |mark| adjuster.marks.include?(mark) } ? adjuster.marks.index(to) - adjuster.marks.index(from) : 0
-          by.zero? ? nil : { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), from: from, to: to, by: by }
+          by =
+            (
+              if [from, to].all? { |mark| adjuster.marks.include?(mark) }
+                adjuster.marks.index(to) - adjuster.marks.index(from)
+              else
+                0
+              end
+            )
+          if by.zero?
+            nil
+          else
+            { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), from: from, to: to, by: by }
+          end
         end
 
-        def all(machine, from, to) = machine.adjusters.filter_map { |adjuster| one(adjuster, from[adjuster.label], to[adjuster.label]) }
+        def all(machine, from, to)
+          machine.adjusters.filter_map { |adjuster| one(adjuster, from[adjuster.label], to[adjuster.label]) }
+        end
       end
     end
   end

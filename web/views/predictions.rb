@@ -17,23 +17,56 @@ module Verglas
         end
 
         def computed(card)
-          lines = card.meetings.map do |(machine_id, exercise), meeting|
-            { machine_id: machine_id, exercise: exercise, **Application::OneLine.of(machine_id, -> { NOT_COMPUTED }) { one(card, meeting) } }
-          end
+          lines =
+            card.meetings.map do |(machine_id, exercise), meeting|
+              {
+                machine_id: machine_id,
+                exercise: exercise,
+                **Application::OneLine.of(machine_id, -> { NOT_COMPUTED }) { one(card, meeting) }
+              }
+            end
           { predictions: lines }
         end
 
         def one(card, meeting)
           bars = Told::Barred.before(meeting)
           return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
-          return NOTHING.merge(status: meeting.advice.status, from: from(meeting), why: why(meeting), instead: instead(card, meeting)) if Told::Barred.advised(meeting).any?
+          if Told::Barred.advised(meeting).any?
+            return(
+              NOTHING.merge(
+                status: meeting.advice.status,
+                from: from(meeting),
+                why: why(meeting),
+                instead: instead(card, meeting)
+              )
+            )
+          end
 
-          { status: meeting.advice.status, grade: meeting.advice.evaluation.grade, likely: meeting.advice.evaluation.likely?, marks: marks(meeting), bars: [],
-            aids: Application::Aids.says(meeting.advised_aids), from: from(meeting), why: why(meeting), instead: instead(card, meeting) }
+          {
+            status: meeting.advice.status,
+            grade: meeting.advice.evaluation.grade,
+            likely: meeting.advice.evaluation.likely?,
+            marks: marks(meeting),
+            bars: [],
+            aids: Application::Aids.says(meeting.advised_aids),
+            from: from(meeting),
+            why: why(meeting),
+            instead: instead(card, meeting)
+          }
         end
 
         # Barred, or not taped; where no mark can be accepted, that it does not fit.
-        NOTHING = { status: nil, grade: nil, likely: false, marks: [], aids: [], from: nil, why: nil, instead: [], bars: [] }.freeze
+        NOTHING = {
+          status: nil,
+          grade: nil,
+          likely: false,
+          marks: [],
+          aids: [],
+          from: nil,
+          why: nil,
+          instead: [],
+          bars: []
+        }.freeze
 
         NOT_COMPUTED = NOTHING.merge(bars: Told::Barred.of([Application::OneLine::BAR])).freeze
 
@@ -51,7 +84,9 @@ module Verglas
           Formats::Words.say("predicted.#{meeting.checked_rows.any? ? :checked : source}")
         end
 
-        def instead(card, meeting) = card.instead(meeting).map { |found| Told::Names.machine(found.row[:name], found.exercise) }
+        def instead(card, meeting)
+          card.instead(meeting).map { |found| Told::Names.machine(found.row[:name], found.exercise) }
+        end
         private_class_method :computed, :one, :marks, :why, :from, :instead
       end
     end

@@ -11,10 +11,20 @@ module Verglas
         module_function
 
         def page(meeting, gym, log)
-          { fitting_id: meeting.fitting[:id], client: Client.summary(meeting.client),
-            machine: { **meeting.machine_row.slice(:id, :place), name: Told::Names.machine(meeting.machine_row[:name], meeting.exercise) },
-            exercise: meeting.exercise, unit: meeting.rig&.unit, today: Today.load(meeting, log), ladder: Today.ladder(log.ladder), visits: points(meeting, log, log.entries),
-            cautions: cautions(meeting, gym, log) }
+          {
+            fitting_id: meeting.fitting[:id],
+            client: Client.summary(meeting.client),
+            machine: {
+              **meeting.machine_row.slice(:id, :place),
+              name: Told::Names.machine(meeting.machine_row[:name], meeting.exercise)
+            },
+            exercise: meeting.exercise,
+            unit: meeting.rig&.unit,
+            today: Today.load(meeting, log),
+            ladder: Today.ladder(log.ladder),
+            visits: points(meeting, log, log.entries),
+            cautions: cautions(meeting, gym, log)
+          }
         end
 
         # Oldest first.
@@ -24,10 +34,19 @@ module Verglas
 
         def point(meeting, log, earlier, entry)
           visit = entry.visit
-          { at: Application::Told.time(entry.at), kind: entry.row ? :visit : :fitting, load: load(meeting, visit.load_kg), sets: visit.sets.size,
-            repetitions: entry.row && entry.row[:sets].map { |set| set[:repetitions] }.max, outcome: visit.outcome, reached: visit.sets.filter_map(&:reached).min,
-            one_leg: visit.sets.last.one_leg, marks: Told::Names.tags(entry.fitting[:marks].to_h), **changed(log, earlier, entry),
-            watched_by: entry.row && entry.row[:sets].filter_map { |set| set[:watched_by_name] }.uniq.first }
+          {
+            at: Application::Told.time(entry.at),
+            kind: entry.row ? :visit : :fitting,
+            load: load(meeting, visit.load_kg),
+            sets: visit.sets.size,
+            repetitions: entry.row && entry.row[:sets].map { |set| set[:repetitions] }.max,
+            outcome: visit.outcome,
+            reached: visit.sets.filter_map(&:reached).min,
+            one_leg: visit.sets.last.one_leg,
+            marks: Told::Names.tags(entry.fitting[:marks].to_h),
+            **changed(log, earlier, entry),
+            watched_by: entry.row && entry.row[:sets].filter_map { |set| set[:watched_by_name] }.uniq.first
+          }
         end
 
         # broken: whether loads stop comparing here; changes: what moved since the visit before, in words.
@@ -44,17 +63,32 @@ module Verglas
         # When a caution was written, cleared or taken out, within the time that is shown.
         def cautions(meeting, gym, log)
           first = log.entries.first&.at or return []
-          standing = meeting.safety.rows.map { |row| { at: row[:set_at], says: words(row[:cleared_on] ? :cleared : :caution, row) } }
-          removed = gym.cautions.removed(meeting.client[:id]).map { |row| { at: row[:removed_at], says: words(:caution_out, row) } }
-          [*standing, *removed].select { |one| one[:at] >= first }.sort_by { |one| one[:at] }.map { |one| { **one, at: Application::Told.time(one[:at]) } }
+          standing =
+            meeting.safety.rows.map do |row|
+              { at: row[:set_at], says: words(row[:cleared_on] ? :cleared : :caution, row) }
+            end
+          removed =
+            gym
+              .cautions
+              .removed(meeting.client[:id])
+              .map { |row| { at: row[:removed_at], says: words(:caution_out, row) } }
+          [*standing, *removed].select { |one| one[:at] >= first }
+            .sort_by { |one| one[:at] }
+            .map { |one| { **one, at: Application::Told.time(one[:at]) } }
         end
 
-        def words(key, row) = Formats::Words.say("visits.#{key}", caution: Formats::Words.say("cautions.#{row[:caution]}.title"))
+        def words(key, row)
+          Formats::Words.say("visits.#{key}", caution: Formats::Words.say("cautions.#{row[:caution]}.title"))
+        end
 
         def load(meeting, load_kg)
           return unless load_kg
 
-          meeting.rig ? { **Told::Load.one(meeting.rig, meeting.rig.choices.nearest(load_kg)), kg: load_kg.round(3) } : { kg: load_kg.round(3), text: "#{Told::Load.number(load_kg)} kg", how: "" }
+          if meeting.rig
+            { **Told::Load.one(meeting.rig, meeting.rig.choices.nearest(load_kg)), kg: load_kg.round(3) }
+          else
+            { kg: load_kg.round(3), text: "#{Told::Load.number(load_kg)} kg", how: "" }
+          end
         end
         private_class_method :point, :changed, :cautions, :words
       end

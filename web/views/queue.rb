@@ -11,18 +11,34 @@ module Verglas
         def of(gym, machine_row, exercise)
           queue = gym.queues.of(machine_row[:id], exercise)
           stands = queue[:standing]
-          entries = Application::KeptOff.benches(gym, machine_row, exercise, queue[:clients]).map do |meeting, last|
-            entry(meeting, last, stands).tap { |one| stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } if one[:bars].empty? }
-          end
-          { machine: { id: machine_row[:id], name: Told::Names.machine(machine_row[:name], exercise), place: machine_row[:place] }, exercise: exercise, version: queue[:version],
-            standing: queue[:standing] && Told::Names.tags(queue[:standing]), entries: entries }
+          entries =
+            Application::KeptOff
+              .benches(gym, machine_row, exercise, queue[:clients])
+              .map do |meeting, last|
+                entry(meeting, last, stands).tap do |one|
+                  stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } if one[:bars].empty?
+                end
+              end
+          {
+            machine: {
+              id: machine_row[:id],
+              name: Told::Names.machine(machine_row[:name], exercise),
+              place: machine_row[:place]
+            },
+            exercise: exercise,
+            version: queue[:version],
+            standing: queue[:standing] && Told::Names.tags(queue[:standing]),
+            entries: entries
+          }
         end
 
         # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as
         # advised. Nobody moves anything for whom the machine is barred.
         def entry(meeting, last, stands)
           head = { client: Client.summary(meeting.client), fitting_id: last && last[:id] }
-          Application::OneLine.of(meeting.machine_row[:id], -> { { **head, **NOT_COMPUTED } }) { computed(meeting, last, stands, head) }
+          Application::OneLine.of(meeting.machine_row[:id], -> { { **head, **NOT_COMPUTED } }) do
+            computed(meeting, last, stands, head)
+          end
         end
 
         NOTHING = { marks: [], moves: nil, load: "" }.freeze
@@ -30,10 +46,17 @@ module Verglas
 
         def computed(meeting, last, stands, head)
           marks = last ? Application::Sheet.repaired(meeting, last[:marks].to_h) : meeting.advice.marks
-          bars = last ? Told::Barred.at(meeting, meeting.evaluation(marks, last[:aids].to_h)) : Told::Barred.advised(meeting)
+          bars =
+            last ? Told::Barred.at(meeting, meeting.evaluation(marks, last[:aids].to_h)) : Told::Barred.advised(meeting)
           return { **head, bars: bars, **NOTHING } if bars.any?
 
-          { **head, bars: bars, marks: Told::Names.tags(marks.compact), moves: stands ? Moves.all(meeting.machine, stands, marks) : nil, load: last ? last[:load] : "" }
+          {
+            **head,
+            bars: bars,
+            marks: Told::Names.tags(marks.compact),
+            moves: stands ? Moves.all(meeting.machine, stands, marks) : nil,
+            load: last ? last[:load] : ""
+          }
         end
         private_class_method :entry, :computed
       end

@@ -13,10 +13,23 @@ module Verglas
 
         def line(due)
           row = due.row
-          { client: { id: row[:client_id], name: row[:client_name], detail: row[:client_detail] },
-            machine: { id: row[:machine_id], name: Told::Names.machine(row[:machine_name], row[:exercise]), place: row[:machine_place] }, exercise: row[:exercise],
-            fitting_id: row[:id], accepted_at: Application::Told.time(row[:accepted_at]), reasons: due.reasons.map { |reason| { name: reason.name, says: says(reason) } },
-            bars: Told::Barred.of(due.bars) }
+          {
+            client: {
+              id: row[:client_id],
+              name: row[:client_name],
+              detail: row[:client_detail]
+            },
+            machine: {
+              id: row[:machine_id],
+              name: Told::Names.machine(row[:machine_name], row[:exercise]),
+              place: row[:machine_place]
+            },
+            exercise: row[:exercise],
+            fitting_id: row[:id],
+            accepted_at: Application::Told.time(row[:accepted_at]),
+            reasons: due.reasons.map { |reason| { name: reason.name, says: says(reason) } },
+            bars: Told::Barred.of(due.bars)
+          }
         end
 
         # Why, in sentences.
@@ -27,9 +40,15 @@ module Verglas
         def calendar(gym, refits, today:, now:)
           due = refits.call.to_h { |one| [one.row[:id], one] }
           named = names(gym, refits.days.map(&:first))
-          days = refits.days.map do |row, day|
-            { id: row[:id], day: due[row[:id]] ? today : [day, today].max, title: title(named.fetch(row[:client_id]), row), text: text(due[row[:id]]) }
-          end
+          days =
+            refits.days.map do |row, day|
+              {
+                id: row[:id],
+                day: due[row[:id]] ? today : [day, today].max,
+                title: title(named.fetch(row[:client_id]), row),
+                text: text(due[row[:id]])
+              }
+            end
           Formats::Calendar.of(days, name: words(:calendar, gym: gym.row[:name]), now: now)
         end
 
@@ -39,10 +58,18 @@ module Verglas
           WallSheet::NAMES.fetch(gym.row[:wall_names]).call(people)
         end
 
-        def title(name, row) = words(:title, client: name, machine: Told::Names.machine(row[:machine_name], row[:exercise]))
+        def title(name, row)
+          words(:title, client: name, machine: Told::Names.machine(row[:machine_name], row[:exercise]))
+        end
 
         # Why, but for what speaks of somebody's health: a calendar is read by others too.
-        def text(due) = due ? due.reasons.reject { |reason| HEALTH.include?(reason.name) }.map { |reason| says(reason) }.join(" ") : ""
+        def text(due)
+          if due
+            due.reasons.reject { |reason| HEALTH.include?(reason.name) }.map { |reason| says(reason) }.join(" ")
+          else
+            ""
+          end
+        end
 
         HEALTH = %i[caution_changed sign_unsolved].freeze
 

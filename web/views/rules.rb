@@ -9,40 +9,68 @@ module Verglas
 
         def of_gym(gym)
           chosen = gym.rules.of_gym
-          { questions: questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } }, cautions: Cautions.of_gym(gym),
-            version: gym.versions[:rules] }
+          {
+            questions:
+              questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } },
+            cautions: Cautions.of_gym(gym),
+            version: gym.versions[:rules]
+          }
         end
 
         # chosen: null where it is as the gym has it.
         def of_client(gym, client)
           own = gym.rules.of_client(client[:id]).to_h { |row| [row[:question].to_sym, row] }
           gyms = gym.rules.of_gym
-          { client: Client.summary(client), version: client[:rules_version],
-            questions: questions do |question|
-              row = own[question.name]
-              { chosen: row && row[:school], gym: gyms.fetch(question.name, question.default), reason: row ? row[:reason] : "", by: row && row[:by_name] }
-            end }
+          {
+            client: Client.summary(client),
+            version: client[:rules_version],
+            questions:
+              questions do |question|
+                row = own[question.name]
+                {
+                  chosen: row && row[:school],
+                  gym: gyms.fetch(question.name, question.default),
+                  reason: row ? row[:reason] : "",
+                  by: row && row[:by_name]
+                }
+              end
+          }
         end
 
         # What was chosen for one client alone, in words, but for what their cautions keep back: a bench says what they
         # leave of it.
         def own(gym, client, cautions)
           names = cautions.map { |row| row[:caution] }
-          rows = gym.rules.of_client(client[:id]).reject { |row| Guidance::Cautions.keep_back?(names, row[:question].to_sym, row[:school].to_sym) }
+          rows =
+            gym
+              .rules
+              .of_client(client[:id])
+              .reject { |row| Guidance::Cautions.keep_back?(names, row[:question].to_sym, row[:school].to_sym) }
           rows.map do |row|
-            "#{words(row[:question], :title)}: #{Told::Finding.lower(words(row[:question], "schools.#{row[:school]}.title"))}"
+            "#{words(row[:question], :title)}: " \
+              "#{Told::Finding.lower(words(row[:question], "schools.#{row[:school]}.title"))}"
           end
         end
 
         def questions
           Verglas::Guidance::HouseRules::QUESTIONS.each_value.map do |question|
-            { name: question.name, title: words(question.name, :title), computed: question.schools.values.any?(&:any?), default: question.default,
-              schools: question.schools.keys.map { |school| school(question.name, school) }, **yield(question) }
+            {
+              name: question.name,
+              title: words(question.name, :title),
+              computed: question.schools.values.any?(&:any?),
+              default: question.default,
+              schools: question.schools.keys.map { |school| school(question.name, school) },
+              **yield(question)
+            }
           end
         end
 
         def school(question, school)
-          { name: school, title: words(question, "schools.#{school}.title"), reason: words(question, "schools.#{school}.reason") }
+          {
+            name: school,
+            title: words(question, "schools.#{school}.title"),
+            reason: words(question, "schools.#{school}.reason")
+          }
         end
 
         def words(question, part) = Told::Rules.words(question, part)

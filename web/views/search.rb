@@ -8,11 +8,21 @@ module Verglas
         module_function
 
         def of(search, text)
-          { clients: search.clients(text).map { |row| Client.summary(row) }, machines: search.machines(text).map { |found| machine(found) } }
+          {
+            clients: search.clients(text).map { |row| Client.summary(row) },
+            machines: search.machines(text).map { |found| machine(found) }
+          }
         end
 
         def machine(found)
-          { id: found.row[:id], name: found.row[:name], place: found.row[:place], state: found.row[:state], why: found.why && why(found.why), marks: !found.why&.fetch(:mark, nil).nil? }
+          {
+            id: found.row[:id],
+            name: found.row[:name],
+            place: found.row[:place],
+            state: found.row[:state],
+            why: found.why && why(found.why),
+            marks: !found.why&.fetch(:mark, nil).nil?
+          }
         end
 
         def why(why)

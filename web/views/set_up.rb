@@ -14,12 +14,26 @@ module Verglas
           sheet = Application::Sheet.of_row(row)
           marks = Application::Sheet.repaired(meeting, sheet[:marks])
           evaluation = meeting.evaluation(marks, sheet[:aids])
-          { id: row[:id], client: Client.summary(meeting.client), machine: machine(meeting), exercise: meeting.exercise, repaired: marks != sheet[:marks],
-            lines: lines(meeting, marks, gym), placed: Told::Names.tags({}, sheet[:aids]), aids: [*aids(sheet[:aids]), *Told::Between.of(meeting, marks)], cue: sheet[:cue],
-            **meeting.machine_row.slice(:left_behind, :getting_in, :getting_out), **load(meeting, sheet),
+          {
+            id: row[:id],
+            client: Client.summary(meeting.client),
+            machine: machine(meeting),
+            exercise: meeting.exercise,
+            repaired: marks != sheet[:marks],
+            lines: lines(meeting, marks, gym),
+            placed: Told::Names.tags({}, sheet[:aids]),
+            aids: [*aids(sheet[:aids]), *Told::Between.of(meeting, marks)],
+            cue: sheet[:cue],
+            **meeting.machine_row.slice(:left_behind, :getting_in, :getting_out),
+            **load(meeting, sheet),
             begins: Told::Tempo.quickens(evaluation, meeting.pace.tempo)&.fetch(:says),
-            cautions: Cautions.on_machine(meeting), allowed: Told::Allowed.of(meeting, evaluation), bars: Told::Barred.at(meeting, evaluation),
-            visit: Visit.of(meeting, gym), by: Fitting.staff_name(gym, row[:accepted_by]), accepted_at: Told.time(row[:accepted_at]) }
+            cautions: Cautions.on_machine(meeting),
+            allowed: Told::Allowed.of(meeting, evaluation),
+            bars: Told::Barred.at(meeting, evaluation),
+            visit: Visit.of(meeting, gym),
+            by: Fitting.staff_name(gym, row[:accepted_by]),
+            accepted_at: Told.time(row[:accepted_at])
+          }
         end
 
         def machine(meeting)
@@ -31,13 +45,25 @@ module Verglas
         def lines(meeting, marks, gym)
           photographs = gym.photographs.of(meeting.machine_row[:id]).to_h { |row| [row[:adjuster], row[:id]] }
           now = gym.queues.of(meeting.machine_row[:id], meeting.exercise)[:standing]
-          meeting.machine.adjusters.map { |adjuster| line(meeting, adjuster, marks, now).merge(photograph: photographs[adjuster.label]) }.partition { |one| one[:standing] }.flatten
+          meeting
+            .machine
+            .adjusters
+            .map { |adjuster| line(meeting, adjuster, marks, now).merge(photograph: photographs[adjuster.label]) }
+            .partition { |one| one[:standing] }
+            .flatten
         end
 
         def line(meeting, adjuster, marks, now)
           facts = meeting.walk_round.fetch(adjuster.label, {})
-          { label: adjuster.label, name: Formats::Words.adjuster(adjuster.label), mark: marks[adjuster.label], how: WalkRound.words(facts), standing: facts[:reachable_seated] == false,
-            weight_off: facts[:weight_off_first] == true, move: Moves.one(adjuster, now&.fetch(adjuster.label, nil), marks[adjuster.label]) }
+          {
+            label: adjuster.label,
+            name: Formats::Words.adjuster(adjuster.label),
+            mark: marks[adjuster.label],
+            how: WalkRound.words(facts),
+            standing: facts[:reachable_seated] == false,
+            weight_off: facts[:weight_off_first] == true,
+            move: Moves.one(adjuster, now&.fetch(adjuster.label, nil), marks[adjuster.label])
+          }
         end
 
         def aids(aids) = Application::Aids.says(aids)
@@ -45,7 +71,14 @@ module Verglas
         def load(meeting, sheet)
           work = sheet[:work]
           loads = Loads.of(meeting, { wanted_kg: work["load_kg"], repetitions: work["repetitions"] })
-          asked = meeting.overloaded?(work) ? { load_text: loads[:load]&.fetch(:text).to_s, limited: Told::Allowed.load(meeting) } : { load_text: sheet[:load], limited: nil }
+          asked =
+            (
+              if meeting.overloaded?(work)
+                { load_text: loads[:load]&.fetch(:text).to_s, limited: Told::Allowed.load(meeting) }
+              else
+                { load_text: sheet[:load], limited: nil }
+              end
+            )
           { **asked, **loads.slice(:belt, :tempo), repetitions: work["repetitions"], sets: work["sets"] }
         end
         private_class_method :machine, :lines, :line, :aids, :load

@@ -19,13 +19,21 @@ module Verglas
           differing = [*marks(meeting, last), *aids(meeting, last)]
           return if differing.empty?
 
-          words(:differs, then: differing.map(&:first).join(", "), now: differing.map(&:last).join(", "), why: why(meeting, last))
+          words(
+            :differs,
+            then: differing.map(&:first).join(", "),
+            now: differing.map(&:last).join(", "),
+            why: why(meeting, last)
+          )
         end
 
         # [as it stands from then, as advised today], adjusters that differ only.
         def marks(meeting, last)
           advised = Advice.advised_marks(meeting.advice)
-          last[:marks].to_h.select { |label, mark| advised.key?(label) && advised[label] != mark }.map { |label, mark| ["#{label} #{mark}", "#{label} #{advised[label]}"] }
+          last[:marks]
+            .to_h
+            .select { |label, mark| advised.key?(label) && advised[label] != mark }
+            .map { |label, mark| ["#{label} #{mark}", "#{label} #{advised[label]}"] }
         end
 
         # A cushion that is to be taken out, or put in, is said as such.
@@ -43,7 +51,8 @@ module Verglas
 
         def why(meeting, last)
           from = last[:computed_from]
-          return words(:"why.chosen") unless from.key?("rules") # nothing was computed here, so nothing can be told of why
+          # nothing was computed here, so nothing can be told of why
+          return words(:"why.chosen") unless from.key?("rules")
 
           changed = basis(meeting).reject { |reason, now| past(from).fetch(reason) == now }.keys
           (changed.empty? ? [:chosen] : changed).map { |reason| words(:"why.#{reason}") }.join(", ")
@@ -55,8 +64,14 @@ module Verglas
         end
 
         def past(from)
-          { described: from.dig("machine", "description_number"), read: from["readings"], learned: from["learned"].to_a.map { |line| line["machine"] },
-            spared: from.values_at("cautions", "limits"), ruled: from["rules"], shown: from["wishes"].to_h.slice(*SHOWN) }
+          {
+            described: from.dig("machine", "description_number"),
+            read: from["readings"],
+            learned: from["learned"].to_a.map { |line| line["machine"] },
+            spared: from.values_at("cautions", "limits"),
+            ruled: from["rules"],
+            shown: from["wishes"].to_h.slice(*SHOWN)
+          }
         end
 
         def words(key, **params) = Formats::Words.say("since.#{key}", **params)

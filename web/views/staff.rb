@@ -7,7 +7,18 @@ module Verglas
       module Staff
         # pin: whether a PIN is kept, with which a shared tablet is taken over.
         def self.of(row, gym, pin:)
-          { id: row[:id], name: row[:name], role: row[:role], length_unit: row[:length_unit], short_bench: row[:short_bench], pin: pin, gym: { name: gym[:name], locale: gym[:locale] } }
+          {
+            id: row[:id],
+            name: row[:name],
+            role: row[:role],
+            length_unit: row[:length_unit],
+            short_bench: row[:short_bench],
+            pin: pin,
+            gym: {
+              name: gym[:name],
+              locale: gym[:locale]
+            }
+          }
         end
       end
     end

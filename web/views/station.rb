@@ -10,13 +10,23 @@ module Verglas
 
         def of(meeting, gym)
           other = other(meeting, gym)
-          { exercises: meeting.exercises.keys.map { |name| exercise(meeting, gym, name) }, shared: meeting.shared, gave_up: (gave_up(meeting) unless other), other: other }
+          {
+            exercises: meeting.exercises.keys.map { |name| exercise(meeting, gym, name) },
+            shared: meeting.shared,
+            gave_up: (gave_up(meeting) unless other),
+            other: other
+          }
         end
 
         # fitting_id: the draft that is open, if any.
         def exercise(meeting, gym, name)
           draft = gym.fittings.draft(meeting.client[:id], meeting.machine_row[:id], name)
-          { name: name, title: Formats::Words.say("exercises.#{name}"), fitting_id: draft && draft[:id], active: name == meeting.exercise }
+          {
+            name: name,
+            title: Formats::Words.say("exercises.#{name}"),
+            fitting_id: draft && draft[:id],
+            active: name == meeting.exercise
+          }
         end
 
         # What sharing costs this exercise; nothing where it costs no grade. No second place is named beside the advised
@@ -24,8 +34,15 @@ module Verglas
         def gave_up(meeting)
           return if meeting.fitting[:state] != "draft"
 
-          alone, shared = [meeting.station_advice.alone[meeting.exercise], meeting.advice].map { |advice| advice.evaluation.grade }
-          Formats::Words.say("station.gave_up", exercise: Formats::Words.say("exercises.#{meeting.exercise}"), alone: band(alone), shared: band(shared)) unless alone == shared
+          alone, shared =
+            [meeting.station_advice.alone[meeting.exercise], meeting.advice].map { |advice| advice.evaluation.grade }
+          return if alone == shared
+          Formats::Words.say(
+            "station.gave_up",
+            exercise: Formats::Words.say("exercises.#{meeting.exercise}"),
+            alone: band(alone),
+            shared: band(shared)
+          )
         end
 
         def band(grade) = grade == "fault" ? Formats::Words.say("station.fault") : grade
@@ -33,9 +50,16 @@ module Verglas
         # Where the other exercise was accepted with another seat: said, since the seat is one.
         def other(meeting, gym)
           row = gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
-          return if row.nil? || meeting.fitting[:state] != "draft" || meeting.shared.all? { |label| row[:marks].to_h[label] == meeting.fitting[:marks].to_h[label] }
+          if row.nil? || meeting.fitting[:state] != "draft" ||
+               meeting.shared.all? { |label| row[:marks].to_h[label] == meeting.fitting[:marks].to_h[label] }
+            return
+          end
 
-          Formats::Words.say("station.other_#{row[:state]}", exercise: Formats::Words.say("exercises.#{row[:exercise]}"), marks: marks(meeting, row[:marks].to_h))
+          Formats::Words.say(
+            "station.other_#{row[:state]}",
+            exercise: Formats::Words.say("exercises.#{row[:exercise]}"),
+            marks: marks(meeting, row[:marks].to_h)
+          )
         end
 
         def marks(meeting, marks) = meeting.shared.map { |label| "#{label} #{marks[label]}" }.join(", ")

@@ -9,8 +9,18 @@ module Verglas
         module_function
 
         def of(meeting)
-          steps = meeting.advice.status ? meeting.steps : meeting.steps.reject(&:choice) # what is not taped is placed by eye
-          steps.map { |step| { id: step.id, stage: step.stage, adjuster: step.adjuster, choice: step.choice, first: first(meeting, step), **in_words(meeting, step) } }
+          # What is not taped is placed by eye.
+          steps = meeting.advice.status ? meeting.steps : meeting.steps.reject(&:choice)
+          steps.map do |step|
+            {
+              id: step.id,
+              stage: step.stage,
+              adjuster: step.adjuster,
+              choice: step.choice,
+              first: first(meeting, step),
+              **in_words(meeting, step)
+            }
+          end
         end
 
         # What has to be seen with a step: how a pin is safely drawn, cautions and cares, the belt, how far one goes.
@@ -21,16 +31,30 @@ module Verglas
         def unsafe_else(meeting, step)
           return [] unless step.adjuster
 
-          [*(say(:standing, own_words(meeting, :standing, :note), {}) if step.standing), *(say(:weight_off, :note, {}) if step.weight_off)]
+          [
+            *(say(:standing, own_words(meeting, :standing, :note), {}) if step.standing),
+            *(say(:weight_off, :note, {}) if step.weight_off)
+          ]
         end
 
         def cares(meeting, step)
           case step.stage
-          when :before then [*ask_again(meeting), *cautions(meeting), *child(meeting), *heavy(meeting), *meeting.voice.warnings.map { |says| Formats::Words.of(says) }]
-          when :secure then [*belt(meeting)]
-          when :light, :watch then careful(meeting, step.stage)
-          when :range, :working then Told::Allowed.ending(meeting, meeting.advice.evaluation)
-          else []
+          when :before
+            [
+              *ask_again(meeting),
+              *cautions(meeting),
+              *child(meeting),
+              *heavy(meeting),
+              *meeting.voice.warnings.map { |says| Formats::Words.of(says) }
+            ]
+          when :secure
+            [*belt(meeting)]
+          when :light, :watch
+            careful(meeting, step.stage)
+          when :range, :working
+            Told::Allowed.ending(meeting, meeting.advice.evaluation)
+          else
+            []
           end
         end
 
@@ -61,7 +85,12 @@ module Verglas
         # do not say, it says itself.
         def variants(meeting, stage)
           family = meeting.machine.family
-          [*(:"#{stage}_with_aid" if aid_mm(meeting).positive?), :"#{stage}_#{family.id}", :"#{stage}_#{family.mechanism}", stage]
+          [
+            *(:"#{stage}_with_aid" if aid_mm(meeting).positive?),
+            :"#{stage}_#{family.id}",
+            :"#{stage}_#{family.mechanism}",
+            stage
+          ]
         end
 
         def in_own_words(variants, part, numbers)
@@ -71,16 +100,38 @@ module Verglas
         def own(meeting, step)
           advised = meeting.advice.adjusters.find { |adjuster| adjuster.label == step.adjuster }
           rule = (step.rule && meeting.voice.step_words(step.rule)) || (advised.mark ? :other : :recorded)
-          numbers = { **numbers(meeting), adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster, mark: advised.mark }
-          { title: say(rule, :title, numbers), do: say(rule, :do, numbers), look: say(rule, :look, numbers), right: say(rule, :right, numbers),
-            notes: [*handling(meeting, step), *Told::Topics.at(step.stage, meeting)] }
+          numbers = {
+            **numbers(meeting),
+            adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster,
+            mark: advised.mark
+          }
+          {
+            title: say(rule, :title, numbers),
+            do: say(rule, :do, numbers),
+            look: say(rule, :look, numbers),
+            right: say(rule, :right, numbers),
+            notes: [*handling(meeting, step), *Told::Topics.at(step.stage, meeting)]
+          }
         end
 
         def numbers(meeting)
-          { wanted: nil, wanted_deg: nil, end_deg: nil, bottom_deg: nil, drop: drop(meeting),
-            **placed(meeting), **own_numbers(meeting), **Told::Topics.within(meeting), aid: aid_mm(meeting).round,
-            **Told::Nouns.of(meeting), felt: Told::Nouns.felt(meeting.machine.family), in_hand: meeting.caution_effect.in_hand,
-            light: Told::Manner.of_working(meeting.caution_effect), first: Told::Manner.first_of_range(meeting.caution_effect), tempo: Told::Tempo.words(meeting.pace.tempo) }
+          {
+            wanted: nil,
+            wanted_deg: nil,
+            end_deg: nil,
+            bottom_deg: nil,
+            drop: drop(meeting),
+            **placed(meeting),
+            **own_numbers(meeting),
+            **Told::Topics.within(meeting),
+            aid: aid_mm(meeting).round,
+            **Told::Nouns.of(meeting),
+            felt: Told::Nouns.felt(meeting.machine.family),
+            in_hand: meeting.caution_effect.in_hand,
+            light: Told::Manner.of_working(meeting.caution_effect),
+            first: Told::Manner.first_of_range(meeting.caution_effect),
+            tempo: Told::Tempo.words(meeting.pace.tempo)
+          }
         end
 
         # At the advised marks.
@@ -92,11 +143,19 @@ module Verglas
           deg.positive? ? say(:drop, :to, { deg: deg }) : say(:drop, :level, {})
         end
 
-        def placed(meeting) = meeting.advised_aids.slice(*Application::Aids::PLACED).to_h { |name, size| [name.to_sym, size.round] }
+        def placed(meeting)
+          meeting.advised_aids.slice(*Application::Aids::PLACED).to_h { |name, size| [name.to_sym, size.round] }
+        end
 
         # Of what the mechanism adds by itself to this client (mm): a pad under the hips.
         def aid_mm(meeting)
-          meeting.machine.family.choices.each_value.reject { |choice| choice.sought? || choice.placed? }.sum { |choice| meeting.advised_aids.fetch(choice.name.to_s, 0.0) }
+          meeting
+            .machine
+            .family
+            .choices
+            .each_value
+            .reject { |choice| choice.sought? || choice.placed? }
+            .sum { |choice| meeting.advised_aids.fetch(choice.name.to_s, 0.0) }
         end
 
         # How the adjuster is met: which side, which colour, how it unlocks.
@@ -104,10 +163,14 @@ module Verglas
 
         def notes(meeting, stage)
           case stage
-          when :before then before(meeting)
-          when :practise then Told::Ready.of(meeting)&.fetch(:says).to_a
-          when :working then [*Told::Topics.at(stage, meeting), *slack(meeting), *asides(meeting)]
-          else Told::Topics.at(stage, meeting)
+          when :before
+            before(meeting)
+          when :practise
+            Told::Ready.of(meeting)&.fetch(:says).to_a
+          when :working
+            [*Told::Topics.at(stage, meeting), *slack(meeting), *asides(meeting)]
+          else
+            Told::Topics.at(stage, meeting)
           end
         end
 
@@ -135,12 +198,17 @@ module Verglas
 
         # As they are meant on this machine.
         def cautions(meeting)
-          meeting.safety.rows.map { |row| Told::Caution.line(row, meeting: meeting) }.map { |line| "#{Told::Caution.title(line)}: #{line[:does]}" }
+          meeting
+            .safety
+            .rows
+            .map { |row| Told::Caution.line(row, meeting: meeting) }
+            .map { |line| "#{Told::Caution.title(line)}: #{line[:does]}" }
         end
 
         def lightest(meeting)
           light = meeting.rig && Told::Load.one(meeting.rig, meeting.rig.choices.lightest)
-          light && light[:kg].positive? && [say(:lightest, :note, { load: light[:text], how: Told::Finding.lower(light[:how]) })]
+          light && light[:kg].positive? &&
+            [say(:lightest, :note, { load: light[:text], how: Told::Finding.lower(light[:how]) })]
         end
 
         # From which share of body mass the lightest that rests on the shoulders is remarked.
@@ -152,7 +220,16 @@ module Verglas
           lightest = meeting.rig && meeting.rig.choices.lightest.mass_kg
           return [] unless meeting.machine.family.tags[:hacks] && mass && lightest && lightest >= HEAVY_SHARE * mass
 
-          [say(:lightest, :heavy, { load: Told::Load.one(meeting.rig, meeting.rig.choices.lightest)[:text], share: (lightest / mass * 100).round })]
+          [
+            say(
+              :lightest,
+              :heavy,
+              {
+                load: Told::Load.one(meeting.rig, meeting.rig.choices.lightest)[:text],
+                share: (lightest / mass * 100).round
+              }
+            )
+          ]
         end
 
         def belt(meeting) = Loads.belt(meeting, meeting.fitting&.dig(:work).to_h["load_kg"])&.fetch(:says)
@@ -167,8 +244,19 @@ module Verglas
         def together(meeting)
           return [] if meeting.bars.any?
 
-          marks = meeting.advice.status ? meeting.advice.adjusters.select(&:mark).map { |one| "#{one.label} #{one.mark}" } : []
-          marks.size > 1 ? [say(:together, own_words(meeting, :together, :note), { marks: marks.join(", ").sub(/\A./, &:upcase) })] : []
+          marks =
+            (
+              if meeting.advice.status
+                meeting.advice.adjusters.select(&:mark).map { |one| "#{one.label} #{one.mark}" }
+              else
+                []
+              end
+            )
+          if marks.size > 1
+            [say(:together, own_words(meeting, :together, :note), { marks: marks.join(", ").sub(/\A./, &:upcase) })]
+          else
+            []
+          end
         end
 
         # One leg at a time, and what else is done on the machine.
@@ -176,8 +264,13 @@ module Verglas
           at = meeting.advice.evaluation
           return [] if meeting.bars.any? || meeting.advice.status.nil? || at.findings.any?(&:fault)
 
-          one_leg = meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate] && !meeting.caution_effect.without.include?(:one_leg)
-          [*(say(:one_leg, :note, {}) if one_leg), *at.voice.asides(without: meeting.caution_effect.without).map { |says| Formats::Words.of(says) }]
+          one_leg =
+            meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate] &&
+              !meeting.caution_effect.without.include?(:one_leg)
+          [
+            *(say(:one_leg, :note, {}) if one_leg),
+            *at.voice.asides(without: meeting.caution_effect.without).map { |says| Formats::Words.of(says) }
+          ]
         end
 
         def slack(meeting)
@@ -186,8 +279,35 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :first, :unsafe_else, :cares, :in_words, :child, :cautions, :placing, :placed, :fixed, :variants, :in_own_words, :own, :numbers, :aid_mm,
-                             :handling, :notes, :before, :lightest, :heavy, :belt, :own_words, :own_numbers, :drop, :ask_again, :careful, :together, :asides, :slack, :say
+        private_class_method :first,
+                             :unsafe_else,
+                             :cares,
+                             :in_words,
+                             :child,
+                             :cautions,
+                             :placing,
+                             :placed,
+                             :fixed,
+                             :variants,
+                             :in_own_words,
+                             :own,
+                             :numbers,
+                             :aid_mm,
+                             :handling,
+                             :notes,
+                             :before,
+                             :lightest,
+                             :heavy,
+                             :belt,
+                             :own_words,
+                             :own_numbers,
+                             :drop,
+                             :ask_again,
+                             :careful,
+                             :together,
+                             :asides,
+                             :slack,
+                             :say
       end
     end
   end

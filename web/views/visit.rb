@@ -15,24 +15,51 @@ module Verglas
         # meeting: of an accepted fitting; log: Application::Logbook.
         def of(meeting, gym, log = Application::Logbook.of(meeting))
           plan = meeting.fitting[:work]
-          { today: Today.load(meeting, log), one_leg: (Today.load(meeting, log, one_leg: true) if meeting.machine_row[:one_leg]), one_leg_possible: meeting.machine_row[:one_leg],
-            sets: plan["sets"] || Loads::USUAL[:sets], repetitions: plan["repetitions"] || Loads::USUAL[:repetitions], rest_s: meeting.pace.rest_s,
-            ladder: Today.ladder(log.ladder), going_on: going_on(meeting, log), history: Progress.points(meeting, log, log.before.last(SHOWN)),
-            remarks: remarks(meeting, gym, log), felt: felt(meeting), signs: signs(meeting), choices: choices(meeting, log), watchers: watchers(gym) }
+          {
+            today: Today.load(meeting, log),
+            one_leg: (Today.load(meeting, log, one_leg: true) if meeting.machine_row[:one_leg]),
+            one_leg_possible: meeting.machine_row[:one_leg],
+            sets: plan["sets"] || Loads::USUAL[:sets],
+            repetitions: plan["repetitions"] || Loads::USUAL[:repetitions],
+            rest_s: meeting.pace.rest_s,
+            ladder: Today.ladder(log.ladder),
+            going_on: going_on(meeting, log),
+            history: Progress.points(meeting, log, log.before.last(SHOWN)),
+            remarks: remarks(meeting, gym, log),
+            felt: felt(meeting),
+            signs: signs(meeting),
+            choices: choices(meeting, log),
+            watchers: watchers(gym)
+          }
         end
 
         def going_on(meeting, log)
           row = log.going_on or return
-          { id: row[:id], stopped: row[:stopped], sets: row[:sets].map { |set| set(meeting, set) }, begun_at: Application::Told.time(row[:begun_at]),
-            next_time: Today.next_time(meeting, log) }
+          {
+            id: row[:id],
+            stopped: row[:stopped],
+            sets: row[:sets].map { |set| set(meeting, set) },
+            begun_at: Application::Told.time(row[:begun_at]),
+            next_time: Today.next_time(meeting, log)
+          }
         end
 
         # As it was written down.
         def set(meeting, row)
           how = row[:how]
-          { id: row[:id], number: row[:number], load: Progress.load(meeting, row[:load_kg]&.to_f), repetitions: row[:repetitions], leg: row[:leg], last: how["last"],
-            reached: how["reached"]&.to_f, felt: how["felt"] && words("felt.#{how["felt"]}"), sign: how["sign"] && Formats::Words.say("signs.#{how["sign"]}"),
-            watched_by: row[:watched_by_name], done_at: Application::Told.time(row[:done_at]) }
+          {
+            id: row[:id],
+            number: row[:number],
+            load: Progress.load(meeting, row[:load_kg]&.to_f),
+            repetitions: row[:repetitions],
+            leg: row[:leg],
+            last: how["last"],
+            reached: how["reached"]&.to_f,
+            felt: how["felt"] && words("felt.#{how["felt"]}"),
+            sign: how["sign"] && Formats::Words.say("signs.#{how["sign"]}"),
+            watched_by: row[:watched_by_name],
+            done_at: Application::Told.time(row[:done_at])
+          }
         end
 
         # Beside what the same client lifts on the same station's other exercise: never between two machines.
@@ -44,20 +71,36 @@ module Verglas
         def beside(meeting, gym, load_kg)
           own = meeting.machine.family.action
           action = Loading::Remarks::BESIDE[own] or return
-          loads = Store::Queries::LatestLoads.new(gym).call(meeting.client[:id]).select { |(machine, exercise), row| machine == meeting.machine_row[:id] && of_action?(row, exercise, action) && row[:load_kg].positive? }
+          loads =
+            Store::Queries::LatestLoads
+              .new(gym)
+              .call(meeting.client[:id])
+              .select do |(machine, exercise), row|
+                machine == meeting.machine_row[:id] && of_action?(row, exercise, action) && row[:load_kg].positive?
+              end
           other = loads.values.max_by { |row| row[:done_at] } or return
           share = Loading::Remarks.beside(own, load_kg, other[:load_kg])
           words("beside_machine", share: format("%.2f", share.share), machine: other[:name]) if share.remarked
         end
 
-        def of_action?(row, exercise, action) = Verglas::Machines::Families.fetch(row[:family]).exercises[exercise[/.+/]]&.action == action
+        def of_action?(row, exercise, action)
+          Verglas::Machines::Families.fetch(row[:family]).exercises[exercise[/.+/]]&.action == action
+        end
 
         def felt(meeting)
           family = meeting.machine.family
-          Verglas::Guidance::Regions.of(family).map { |region| { name: region.name, title: words("felt.#{region.name}"), meaning: region.meaning(family) } }
+          Verglas::Guidance::Regions
+            .of(family)
+            .map do |region|
+              { name: region.name, title: words("felt.#{region.name}"), meaning: region.meaning(family) }
+            end
         end
 
-        def signs(meeting) = Verglas::Guidance::Signs.of(meeting.machine).map { |name| { name: name, title: Formats::Words.say("signs.#{name}") } }
+        def signs(meeting)
+          Verglas::Guidance::Signs
+            .of(meeting.machine)
+            .map { |name| { name: name, title: Formats::Words.say("signs.#{name}") } }
+        end
 
         # What can be chosen around today's, lightest first; nothing above what is allowed.
         def choices(meeting, log)

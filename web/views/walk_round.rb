@@ -10,7 +10,11 @@ module Verglas
         # "Right side, yellow, pull pin."; empty where nothing was noted.
         def words(facts)
           side = facts[:side].to_s
-          parts = [side.empty? ? nil : Formats::Words.say("walk_round.#{side.tr(" ", "_")}"), facts[:handle], facts[:unlocks]]
+          parts = [
+            side.empty? ? nil : Formats::Words.say("walk_round.#{side.tr(" ", "_")}"),
+            facts[:handle],
+            facts[:unlocks]
+          ]
           parts.map(&:to_s).reject(&:empty?).join(", ").sub(/\A./, &:upcase)
         end
       end

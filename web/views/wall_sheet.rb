@@ -10,7 +10,9 @@ module Verglas
         # How people are called on a wall: {id => name} of several, no two alike.
         NAMES = {
           "full" => ->(people) { Client.told_apart(people) { |row, _| row[:name] } },
-          "initial" => ->(people) { Client.told_apart(people) { |row, letters| Client.initialled(row[:name], letters) } },
+          "initial" => ->(people) do
+            Client.told_apart(people) { |row, letters| Client.initialled(row[:name], letters) }
+          end,
           "number" => ->(people) { people.to_h { |row| [row[:id], Client.number(row)] } }
         }.freeze
 
@@ -23,9 +25,18 @@ module Verglas
           chosen = [*labels, LOAD] & (columns || [*labels, LOAD])
           people = Store::Queries::MachineFittings.new(gym).clients(row[:id], limit: MOST)
           lines = lines(gym, row, exercise, people[:rows], NAMES.fetch(names || gym.row[:wall_names]))
-          { machine: Told::Names.machine(row[:name], exercise), place: row[:place], gym: gym.row[:name], of: people[:of], labels: labels.map { |label| column(label) },
+          {
+            machine: Told::Names.machine(row[:name], exercise),
+            place: row[:place],
+            gym: gym.row[:name],
+            of: people[:of],
+            labels: labels.map { |label| column(label) },
             columns: chosen.map { |label| column(label) },
-            rows: sorted(lines, row, exercise, sort).map { |line| { id: line[:id], name: line[:name], cells: chosen.map { |column| line[:cells].fetch(column, "–") } } } }
+            rows:
+              sorted(lines, row, exercise, sort).map do |line|
+                { id: line[:id], name: line[:name], cells: chosen.map { |column| line[:cells].fetch(column, "–") } }
+              end
+          }
         end
 
         LOAD = "@load"
@@ -35,26 +46,56 @@ module Verglas
         def column_name(label)
           return Formats::Words.say("paper.load") if label == LOAD
 
-          label.start_with?("@") ? Formats::Words.say("aids.#{label.delete_prefix("@")}.tag") : Formats::Words.adjuster(label)
+          if label.start_with?("@")
+            Formats::Words.say("aids.#{label.delete_prefix("@")}.tag")
+          else
+            Formats::Words.adjuster(label)
+          end
         end
 
         # The same for Formats::Paper.
         def to_print(sheet, day)
-          { **sheet.slice(:machine, :place, :gym), day: Card.dated(day), columns: sheet[:columns].map { |column| column[:name] },
-                                                   rows: sheet[:rows].map { |line| { name: Formats::Paper::Letters.printed_name(line[:name], Client.number(line)), cells: line[:cells] } } }
+          {
+            **sheet.slice(:machine, :place, :gym),
+            day: Card.dated(day),
+            columns: sheet[:columns].map { |column| column[:name] },
+            rows:
+              sheet[:rows].map do |line|
+                { name: Formats::Paper::Letters.printed_name(line[:name], Client.number(line)), cells: line[:cells] }
+              end
+          }
         end
 
         def lines(gym, row, exercise, people, name)
-          benches = Application::KeptOff.benches(gym, row, exercise, people.map { |person| person[:id] }).select { |meeting, fitting| fitting && allowed?(meeting, fitting) }
-          loads = Store::Queries::LatestLoads.new(gym).on(row[:id], exercise, benches.map { |meeting, _| meeting.client[:id] })
+          benches =
+            Application::KeptOff
+              .benches(gym, row, exercise, people.map { |person| person[:id] })
+              .select { |meeting, fitting| fitting && allowed?(meeting, fitting) }
+          loads =
+            Store::Queries::LatestLoads.new(gym).on(
+              row[:id],
+              exercise,
+              benches.map { |meeting, _| meeting.client[:id] }
+            )
           named = name.call(benches.map { |meeting, _| meeting.client.slice(:id, :name) })
           benches.map do |meeting, fitting|
             client = meeting.client
-            { id: client[:id], name: named.fetch(client[:id]), cells: { **marks(fitting), LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject { |_, text| text.empty? } }
+            {
+              id: client[:id],
+              name: named.fetch(client[:id]),
+              cells:
+                { **marks(fitting), LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject do |_, text|
+                  text.empty?
+                end
+            }
           end
         end
 
-        def marks(fitting) = Told::Names.tags(fitting[:marks].to_h, Application::Aids.of(fitting[:aids].to_h)).to_h { |tag| tag.values_at(:label, :mark) }
+        def marks(fitting)
+          Told::Names
+            .tags(fitting[:marks].to_h, Application::Aids.of(fitting[:aids].to_h))
+            .to_h { |tag| tag.values_at(:label, :mark) }
+        end
 
         # Whom something keeps off these marks today, or holds to a load, has nothing on a wall to be set up from.
         def allowed?(meeting, fitting)
@@ -73,10 +114,18 @@ module Verglas
         def sorted(lines, row, exercise, sort)
           adjuster = adjusters(row, exercise).find { |one| one["label"] == sort }
           by_name = lines.sort_by { |line| [line[:name].unicode_normalize(:nfkd).downcase, line[:id]] }
-          adjuster ? by_name.sort_by.with_index { |line, index| [adjuster["marks"].index(line[:cells][sort]) || adjuster["marks"].size, index] } : by_name
+          if adjuster
+            by_name.sort_by.with_index do |line, index|
+              [adjuster["marks"].index(line[:cells][sort]) || adjuster["marks"].size, index]
+            end
+          else
+            by_name
+          end
         end
 
-        def labels(row, exercise) = [*adjusters(row, exercise).map { |adjuster| adjuster["label"] }, *placed(row, exercise)]
+        def labels(row, exercise)
+          [*adjusters(row, exercise).map { |adjuster| adjuster["label"] }, *placed(row, exercise)]
+        end
 
         # What is placed on such a machine and read like a mark.
         def placed(row, exercise)
@@ -84,8 +133,19 @@ module Verglas
           choices.select { |name| Formats::Words.known?("aids.#{name}.tag") }.map { |name| "@#{name}" }
         end
 
-        def adjusters(row, exercise) = [*row[:adjusters].to_a, *row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
-        private_class_method :column, :column_name, :lines, :marks, :placed, :allowed?, :load, :sorted, :labels, :adjusters
+        def adjusters(row, exercise)
+          [*row[:adjusters].to_a, *row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
+        end
+        private_class_method :column,
+                             :column_name,
+                             :lines,
+                             :marks,
+                             :placed,
+                             :allowed?,
+                             :load,
+                             :sorted,
+                             :labels,
+                             :adjusters
       end
     end
   end

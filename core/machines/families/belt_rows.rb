@@ -25,11 +25,35 @@ module Verglas
         end
 
         def chain_findings
-          finding :chain_lift, graded: :lift_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_shorter chain_longer]
-          finding :chain_bottom, graded: :bottom_room_mm, group: :joint, rests_on: %i[lowest_anchor belt_drop], set_by: %i[link], mends: %i[chain_shorter chain_longer]
-          finding :chain_clip, graded: :clip_room_mm, shown: :clip_squat_mm, group: :joint, rests_on: %i[catch_height belt_drop], set_by: %i[link], mends: %i[chain_longer chain_shorter],
-                               never: %i[clips_too_deep]
-          finding :squat_depth, band: :knee_depth, graded: :depth_room_deg, shown: :knee_bend_deg, group: :joint, rests_on: %i[belt_drop], set_by: [], mends: [nil, nil], weighs: false
+          finding :chain_lift,
+                  graded: :lift_mm,
+                  group: :joint,
+                  rests_on: %i[catch_height belt_drop],
+                  set_by: %i[link],
+                  mends: %i[chain_shorter chain_longer]
+          finding :chain_bottom,
+                  graded: :bottom_room_mm,
+                  group: :joint,
+                  rests_on: %i[lowest_anchor belt_drop],
+                  set_by: %i[link],
+                  mends: %i[chain_shorter chain_longer]
+          finding :chain_clip,
+                  graded: :clip_room_mm,
+                  shown: :clip_squat_mm,
+                  group: :joint,
+                  rests_on: %i[catch_height belt_drop],
+                  set_by: %i[link],
+                  mends: %i[chain_longer chain_shorter],
+                  never: %i[clips_too_deep]
+          finding :squat_depth,
+                  band: :knee_depth,
+                  graded: :depth_room_deg,
+                  shown: :knee_bend_deg,
+                  group: :joint,
+                  rests_on: %i[belt_drop],
+                  set_by: [],
+                  mends: [nil, nil],
+                  weighs: false
           range_found rests_on: %i[belt_drop]
         end
       end

@@ -38,13 +38,26 @@ module Verglas
         end
 
         def hip_gap_found(band)
-          finding :hip_gap, band: band, graded: :gap_mm, group: :joint, rests_on: %i[pad_top], set_by: %i[hip_pad], mends: %i[lower_hip_pad raise_hip_pad]
+          finding :hip_gap,
+                  band: band,
+                  graded: :gap_mm,
+                  group: :joint,
+                  rests_on: %i[pad_top],
+                  set_by: %i[hip_pad],
+                  mends: %i[lower_hip_pad raise_hip_pad]
         end
 
         def bottom_found
           range_found rests_on: %i[pad_top]
-          finding :hinge_bottom, band: :bottom_room, graded: :bottom_room_deg, shown: :bottom_deg, group: :joint, rests_on: %i[pad_top], set_by: %i[bottom_deg], mends: [nil, nil],
-                                 never: %i[past_own_bend]
+          finding :hinge_bottom,
+                  band: :bottom_room,
+                  graded: :bottom_room_deg,
+                  shown: :bottom_deg,
+                  group: :joint,
+                  rests_on: %i[pad_top],
+                  set_by: %i[bottom_deg],
+                  mends: [nil, nil],
+                  never: %i[past_own_bend]
         end
       end
     end

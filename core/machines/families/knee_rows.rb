@@ -36,8 +36,16 @@ module Verglas
         end
 
         def thigh_pad
-          constant :thigh_pad_front, mm: -400..100, usual: -140..-20, group: :thigh_pad, tape: %i[thigh_pad_edge pivot_at_thigh_pad]
-          constant :thigh_pad_height, mm: 20..350, usual: 60..170, group: :thigh_pad, tape: %i[seat_below_thigh_pad thigh_pad_under]
+          constant :thigh_pad_front,
+                   mm: -400..100,
+                   usual: -140..-20,
+                   group: :thigh_pad,
+                   tape: %i[thigh_pad_edge pivot_at_thigh_pad]
+          constant :thigh_pad_height,
+                   mm: 20..350,
+                   usual: 60..170,
+                   group: :thigh_pad,
+                   tape: %i[seat_below_thigh_pad thigh_pad_under]
           adjuster :thigh_pad, drives: { thigh_pad_height: 1 }, decides: :thigh_press, stage: :near
           adjuster :thigh_pad_along, drives: { thigh_pad_front: 1 }, decides: :kneecap, stage: :near
           wish :thigh_press_mm, default: Declaration::BANDS[:thigh_press].target
@@ -53,27 +61,59 @@ module Verglas
 
         # mends: what brings the knee nearer to the pivot, too far back and too far forward, too low and too high.
         def offset_found(rests_on:, set_by:, mends:)
-          finding :offset, graded: :offset_mm, plane: %i[knee_s_mm knee_n_mm], group: :joint, rests_on: rests_on, set_by: set_by, mends: mends, guarded: { far_from_pivot: :knee }
+          finding :offset,
+                  graded: :offset_mm,
+                  plane: %i[knee_s_mm knee_n_mm],
+                  group: :joint,
+                  rests_on: rests_on,
+                  set_by: set_by,
+                  mends: mends,
+                  guarded: {
+                    far_from_pivot: :knee
+                  }
         end
 
         def seated_offset_found
-          offset_found rests_on: %i[back_face pivot_above_seat], set_by: %i[height pivot],
+          offset_found rests_on: %i[back_face pivot_above_seat],
+                       set_by: %i[height pivot],
                        mends: [%i[cushion_behind_back back_pad_further_back], %i[cushion_on_seat lower_seat]]
         end
 
         def crease_gap_found
-          finding :crease_gap, graded: :crease_gap_mm, group: :joint, rests_on: %i[back_face seat_edge], set_by: %i[crease support], mends: %i[cushion_behind_back longer_seat]
+          finding :crease_gap,
+                  graded: :crease_gap_mm,
+                  group: :joint,
+                  rests_on: %i[back_face seat_edge],
+                  set_by: %i[crease support],
+                  mends: %i[cushion_behind_back longer_seat]
         end
 
         def contact_found
-          finding :contact, graded: :above_ankle_mm, group: :arm, rests_on: %i[roller_reach roller_radius], set_by: %i[contact], mends: %i[shorter_roller_arm longer_roller_arm]
+          finding :contact,
+                  graded: :above_ankle_mm,
+                  group: :arm,
+                  rests_on: %i[roller_reach roller_radius],
+                  set_by: %i[contact],
+                  mends: %i[shorter_roller_arm longer_roller_arm]
         end
 
         def thigh_pad_found
-          finding :kneecap_gap, graded: :kneecap_gap_mm, group: :thigh_pad, rests_on: %i[thigh_pad_front], set_by: %i[thigh_press kneecap], mends: %i[seat_forward seat_back],
-                                never: %i[on_the_kneecap]
-          finding :thigh_press, graded: :thigh_press_mm, group: :thigh_pad, rests_on: %i[thigh_pad_height], set_by: %i[thigh_press], mends: %i[lower_thigh_pad raise_thigh_pad],
-                                by_hand: { thigh_depth: 10 }
+          finding :kneecap_gap,
+                  graded: :kneecap_gap_mm,
+                  group: :thigh_pad,
+                  rests_on: %i[thigh_pad_front],
+                  set_by: %i[thigh_press kneecap],
+                  mends: %i[seat_forward seat_back],
+                  never: %i[on_the_kneecap]
+          finding :thigh_press,
+                  graded: :thigh_press_mm,
+                  group: :thigh_pad,
+                  rests_on: %i[thigh_pad_height],
+                  set_by: %i[thigh_press],
+                  mends: %i[lower_thigh_pad raise_thigh_pad],
+                  by_hand: {
+                    thigh_depth: 10
+                  }
         end
 
         # Seated, what the hamstrings leave.
@@ -81,9 +121,21 @@ module Verglas
 
         def arc_found
           past = %i[past_knee_bend_limit past_straight_limit]
-          finding :start, graded: :knee_bend_start_deg, group: :arm, rests_on: %i[start_angle], set_by: %i[start], mends: %i[start_further_back start_nearer_straight], never: past
-          finding :end, graded: :knee_bend_end_deg, group: :arm, rests_on: %i[end_angle], set_by: %i[end], mends: %i[end_further_bent end_nearer_straight], never: past,
-                        where_driven: :end_angle
+          finding :start,
+                  graded: :knee_bend_start_deg,
+                  group: :arm,
+                  rests_on: %i[start_angle],
+                  set_by: %i[start],
+                  mends: %i[start_further_back start_nearer_straight],
+                  never: past
+          finding :end,
+                  graded: :knee_bend_end_deg,
+                  group: :arm,
+                  rests_on: %i[end_angle],
+                  set_by: %i[end],
+                  mends: %i[end_further_bent end_nearer_straight],
+                  never: past,
+                  where_driven: :end_angle
           range_found group: :arm, rests_on: %i[start_angle end_angle roller_reach]
         end
       end

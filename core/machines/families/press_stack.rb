@@ -4,29 +4,35 @@ module Verglas
   module Machines
     module Families
       # Leg press seated with a stack: the seat decides how deep it begins, for the plate rests there by itself.
-      PressStack = define(:press_stack, mechanism: :leg_press, ends: :rest_x) do
-        extend RailRows
+      PressStack =
+        define(:press_stack, mechanism: :leg_press, ends: :rest_x) do
+          extend RailRows
 
-        action :press
-        purpose :whole_leg
-        tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate presses],
-             no: %i[loads_calf head_down face_down hinges hangs_from_hips hacks kneels]
-        leg_moves
-        sits
-        constant :trunk_angle, deg: 60..175, usual: 90..140, group: :joint, tape: %i[corner rail_ahead back_top]
-        constant :seat_angle, deg: -40..60, usual: -10..30, group: :joint, tape: %i[corner rail_ahead seat_front]
-        plate usual_y: -250..150
-        constant :rest_x, mm: 100..1600, usual: 400..900, group: :joint, tape: %i[corner_on_rail plate_on_stop]
-        constant :stack_ratio, ratio: 0.1..4, usual: 0.4..2, default: 1.0, group: :joint
-        adjuster :recline, unit: :deg, drives: { trunk_angle: 1 }, decides: :recline, stage: :joint, first: true
-        adjuster :rest, drives: { rest_x: 1 }, decides: :rest, stage: :joint
-        rail_wishes
-        depth_found %i[trunk_angle plate_angle plate_y], set_by: %i[recline]
-        finding :rest_slack, graded: :slack_mm, group: :joint, rests_on: %i[rest_x], set_by: %i[rest foot_mm recline], mends: %i[seat_further seat_nearer],
-                             never: %i[past_hip_limit past_knee_limit]
-        feet_found
-        range_found rests_on: %i[trunk_angle plate_angle plate_y]
-      end
+          action :press
+          purpose :whole_leg
+          tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate presses],
+               no: %i[loads_calf head_down face_down hinges hangs_from_hips hacks kneels]
+          leg_moves
+          sits
+          constant :trunk_angle, deg: 60..175, usual: 90..140, group: :joint, tape: %i[corner rail_ahead back_top]
+          constant :seat_angle, deg: -40..60, usual: -10..30, group: :joint, tape: %i[corner rail_ahead seat_front]
+          plate usual_y: -250..150
+          constant :rest_x, mm: 100..1600, usual: 400..900, group: :joint, tape: %i[corner_on_rail plate_on_stop]
+          constant :stack_ratio, ratio: 0.1..4, usual: 0.4..2, default: 1.0, group: :joint
+          adjuster :recline, unit: :deg, drives: { trunk_angle: 1 }, decides: :recline, stage: :joint, first: true
+          adjuster :rest, drives: { rest_x: 1 }, decides: :rest, stage: :joint
+          rail_wishes
+          depth_found %i[trunk_angle plate_angle plate_y], set_by: %i[recline]
+          finding :rest_slack,
+                  graded: :slack_mm,
+                  group: :joint,
+                  rests_on: %i[rest_x],
+                  set_by: %i[rest foot_mm recline],
+                  mends: %i[seat_further seat_nearer],
+                  never: %i[past_hip_limit past_knee_limit]
+          feet_found
+          range_found rests_on: %i[trunk_angle plate_angle plate_y]
+        end
     end
   end
 end

@@ -46,25 +46,47 @@ module Verglas
 
         # set_by: what else than the feet sets it.
         def depth_found(rests_on, set_by: [])
-          finding :knee_depth, graded: :depth_room_deg, shown: :turning_bend_deg, group: :joint, rests_on: rests_on,
-                               set_by: [*set_by, :foot_mm], mends: [nil, nil], never: %i[not_upright]
+          finding :knee_depth,
+                  graded: :depth_room_deg,
+                  shown: :turning_bend_deg,
+                  group: :joint,
+                  rests_on: rests_on,
+                  set_by: [*set_by, :foot_mm],
+                  mends: [nil, nil],
+                  never: %i[not_upright]
         end
 
         # Both feet between the plate's edges, told where its width is taped. The stance is the client's: it weighs on
         # no mark.
         def feet_found
-          finding :feet_wide, graded: :feet_wide_mm, group: :width, rests_on: %i[plate_width], set_by: [], mends: [nil, nil], weighs: false
+          finding :feet_wide,
+                  graded: :feet_wide_mm,
+                  group: :width,
+                  rests_on: %i[plate_width],
+                  set_by: [],
+                  mends: [nil, nil],
+                  weighs: false
         end
 
         def stop_found(set_by: [])
           wish :stop_slack_mm, default: FIGURES[:stop][:slack_mm]
-          finding :stop_slack, graded: :slack_mm, group: :joint, rests_on: %i[stop_x], set_by: [:stop, :foot_mm, *set_by], mends: %i[stop_lower stop_higher],
-                               never: %i[past_hip_limit past_knee_limit]
+          finding :stop_slack,
+                  graded: :slack_mm,
+                  group: :joint,
+                  rests_on: %i[stop_x],
+                  set_by: [:stop, :foot_mm, *set_by],
+                  mends: %i[stop_lower stop_higher],
+                  never: %i[past_hip_limit past_knee_limit]
         end
 
         def latch_found(rests_on, set_by: [])
-          finding :latch_room, graded: :latch_room_mm, group: :joint, rests_on: rests_on, set_by: [:reach, *set_by], mends: %i[latch_nearer latch_nearer],
-                               never: %i[latch_out_of_reach]
+          finding :latch_room,
+                  graded: :latch_room_mm,
+                  group: :joint,
+                  rests_on: rests_on,
+                  set_by: [:reach, *set_by],
+                  mends: %i[latch_nearer latch_nearer],
+                  never: %i[latch_out_of_reach]
         end
       end
     end

@@ -37,12 +37,28 @@ module Verglas
         end
 
         def spread_found
-          finding :hip_offset, band: :offset, graded: :hip_offset_mm, plane: %i[hip_s_mm hip_n_mm], group: :joint,
-                               rests_on: %i[back_face pivot_depth pivot_half_width], set_by: %i[hip_pivot], mends: [%i[cushion_behind_back back_pad_further_back], %i[arms_apart arms_apart]]
-          finding :spread_start, graded: :thigh_start_deg, group: :arm, rests_on: %i[start_angle pad_reach], set_by: %i[spread_start], mends: %i[start_wider start_narrower],
-                                 never: %i[past_own_spread past_middle]
+          finding :hip_offset,
+                  band: :offset,
+                  graded: :hip_offset_mm,
+                  plane: %i[hip_s_mm hip_n_mm],
+                  group: :joint,
+                  rests_on: %i[back_face pivot_depth pivot_half_width],
+                  set_by: %i[hip_pivot],
+                  mends: [%i[cushion_behind_back back_pad_further_back], %i[arms_apart arms_apart]]
+          finding :spread_start,
+                  graded: :thigh_start_deg,
+                  group: :arm,
+                  rests_on: %i[start_angle pad_reach],
+                  set_by: %i[spread_start],
+                  mends: %i[start_wider start_narrower],
+                  never: %i[past_own_spread past_middle]
           range_found group: :arm, band: :range_left_spread, rests_on: %i[start_angle end_angle pad_reach]
-          finding :thigh_slope, graded: :thigh_slope_deg, group: :seat, rests_on: %i[seat_over_rest], set_by: %i[thigh_level support], mends: %i[lower_seat_or_other seat_higher]
+          finding :thigh_slope,
+                  graded: :thigh_slope_deg,
+                  group: :seat,
+                  rests_on: %i[seat_over_rest],
+                  set_by: %i[thigh_level support],
+                  mends: %i[lower_seat_or_other seat_higher]
         end
       end
     end

@@ -21,8 +21,12 @@ module Verglas
 
         # What a caution or a clinician leaves is the target; so is what the body leaves where as much as that is
         # wanted.
-        def deep_enough?(place, room) = room.abs < Linkages::FootWindow::TOUCHES || (room.negative? && (as_allowed?(place) || to_the_limit?(place)))
-        def to_the_limit?(place) = wishes[:target_bend_deg] >= TABLE[:depth][:pelvis_deg] && ENDED_BY.key?(deepest(place).by)
+        def deep_enough?(place, room)
+          room.abs < Linkages::FootWindow::TOUCHES || (room.negative? && (as_allowed?(place) || to_the_limit?(place)))
+        end
+        def to_the_limit?(place)
+          wishes[:target_bend_deg] >= TABLE[:depth][:pelvis_deg] && ENDED_BY.key?(deepest(place).by)
+        end
 
         def depth_fault(place)
           return :not_upright if reclined_too_far?(place)
@@ -38,7 +42,8 @@ module Verglas
         def reclined_too_far?(place)
           return false unless upright? && @machine.constants.key?(:trunk_angle)
 
-          trunk_deg(place) > @machine.reach(:trunk_angle).min + 0.5 || 180 - trunk_deg(place) - place[:rail_incline] < TABLE[:upright][:least_deg] - 0.5
+          trunk_deg(place) > @machine.reach(:trunk_angle).min + 0.5 ||
+            180 - trunk_deg(place) - place[:rail_incline] < TABLE[:upright][:least_deg] - 0.5
         end
       end
     end

@@ -2,19 +2,34 @@
 
 RSpec.describe Verglas::Body::CheckedFitting do
   def checked(machine: "leg extension", **given)
-    described_class.new(machine: machine, back_face_mm: -523, pitch_back_mm: 25, knee_off_mm: 0, roller_reach_mm: 343, roller_radius_mm: 50, pitch_roller_mm: 25,
-                        contact_above_ankle_mm: 60, **given)
+    described_class.new(
+      machine: machine,
+      back_face_mm: -523,
+      pitch_back_mm: 25,
+      knee_off_mm: 0,
+      roller_reach_mm: 343,
+      roller_radius_mm: 50,
+      pitch_roller_mm: 25,
+      contact_above_ankle_mm: 60,
+      **given
+    )
   end
 
   def estimation(*fittings, **readings)
-    Verglas::Body::Estimation.new(sex: "woman", readings: readings.map { |name, value| reading(name, value) }, checked: fittings)
+    Verglas::Body::Estimation.new(
+      sex: "woman",
+      readings: readings.map { |name, value| reading(name, value) },
+      checked: fittings
+    )
   end
 
   it "agrees with the worked example: both rows from the mean before the fitting" do
     example = Worked.examples("body").find { |one| one["expect"]["z_back"] }["expect"]
     known = estimation(checked, stature: 1648)
     seat, roller = known.learned.first
-    expect([seat.value_mm, seat.sd_mm, roller.value_mm, roller.sd_mm]).to match(example.values_at("z_back", "r_back", "z_roller", "r_roller").map { |value| be_within(0.1).of(value) })
+    expect([seat.value_mm, seat.sd_mm, roller.value_mm, roller.sd_mm]).to match(
+      example.values_at("z_back", "r_back", "z_roller", "r_roller").map { |value| be_within(0.1).of(value) }
+    )
     expect(known.estimate.mean.values).to match(example["mean"].values.map { |value| be_within(0.1).of(value) })
     expect(known.estimate.sd.values).to match(example["sd"].values.map { |value| be_within(0.1).of(value) })
   end
@@ -44,13 +59,21 @@ RSpec.describe Verglas::Body::CheckedFitting do
   describe Verglas::Fitting::Checked do
     def taught(name, indices, **seen)
       machine = Worked.machine(name)
-      evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: estimate(sex: "man", stature: 1760), wishes: Worked.wishes(machine), indices: indices)
+      evaluation =
+        Verglas::Fitting::Evaluation.new(
+          machine: machine,
+          estimate: estimate(sex: "man", stature: 1760),
+          wishes: Worked.wishes(machine),
+          indices: indices
+        )
       described_class.of(evaluation, machine: name, **seen)
     end
 
     it "reads the marks as lengths, with the pitch of the finest adjuster that moves the pad" do
       fitting = taught("slide_seat", [3, 4, 1], knee_off_mm: 0, roller_seen: true)
-      expect([fitting.back_face_mm, fitting.pitch_back_mm, fitting.roller_reach_mm, fitting.pitch_roller_mm]).to eq([-494 + 45 - 100, 15.0, 348.0, 35.0])
+      expect([fitting.back_face_mm, fitting.pitch_back_mm, fitting.roller_reach_mm, fitting.pitch_roller_mm]).to eq(
+        [-494 + 45 - 100, 15.0, 348.0, 35.0]
+      )
     end
 
     it "teaches nothing unless somebody looked, and nothing of a bench" do
@@ -62,7 +85,13 @@ RSpec.describe Verglas::Body::CheckedFitting do
     it "gives back the length of a body whose knee is seen where the marks put it" do
       machine = Worked.machine("slide_back")
       body = Worked.body("middle")
-      evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine), indices: [2, 2, 2])
+      evaluation =
+        Verglas::Fitting::Evaluation.new(
+          machine: machine,
+          estimate: Worked.exact("middle"),
+          wishes: Worked.wishes(machine),
+          indices: [2, 2, 2]
+        )
       fitting = described_class.of(evaluation, machine: "m", knee_off_mm: evaluation.quantities[:knee_s_mm])
       expect(fitting.observations(body).first.value_mm).to be_within(1e-9).of(body.hip_depth + body.thigh)
     end

@@ -4,16 +4,29 @@ RSpec.describe Verglas::Body::Envelope do
   def of(**spans) = described_class.new(spans)
 
   it "lets the strictest of all sources hold, joint by joint and end by end, in whatever order they come" do
-    sources = [of(knee_flexion: [10, 80]), of(knee_flexion: [nil, 95], hip_flexion: [nil, 115]), of(knee_flexion: [15, nil])]
-    sources.permutation.each { |order| expect(order.inject(described_class.open, :&)).to eq(of(knee_flexion: [15, 80], hip_flexion: [nil, 115])) }
+    sources = [
+      of(knee_flexion: [10, 80]),
+      of(knee_flexion: [nil, 95], hip_flexion: [nil, 115]),
+      of(knee_flexion: [15, nil])
+    ]
+    sources.permutation.each do |order|
+      expect(order.inject(described_class.open, :&)).to eq(of(knee_flexion: [15, 80], hip_flexion: [nil, 115]))
+    end
   end
 
   it "is narrower than each of two, and never wider (random ranges)" do
     random = Random.new(12)
     200.times do
-      one, other = Array.new(2) { of(knee_flexion: [random.rand < 0.3 ? nil : random.rand(0..40), random.rand < 0.3 ? nil : random.rand(60..140)]) }
+      one, other =
+        Array.new(2) do
+          of(
+            knee_flexion: [random.rand < 0.3 ? nil : random.rand(0..40), random.rand < 0.3 ? nil : random.rand(60..140)]
+          )
+        end
       angle = random.rand(-10..150)
-      expect((one & other).cover?(:knee_flexion, angle)).to eq(one.cover?(:knee_flexion, angle) && other.cover?(:knee_flexion, angle))
+      expect((one & other).cover?(:knee_flexion, angle)).to eq(
+        one.cover?(:knee_flexion, angle) && other.cover?(:knee_flexion, angle)
+      )
     end
   end
 

@@ -1,19 +1,23 @@
 # frozen_string_literal: true
 
 RSpec.describe Verglas::Body::Estimation do
-  Worked.examples("body").reject { |example| example["expect"]["z_back"] }.each do |example|
-    it "agrees with the worked example: #{example["what"]}, #{example["input"].slice("sex", "readings")}" do
-      estimation = Worked.subjects.estimation(example["input"])
-      expect_body(estimation.estimate, example["expect"])
-      expect_reports(estimation.reports, example["expect"].fetch("reports", []))
+  Worked
+    .examples("body")
+    .reject { |example| example["expect"]["z_back"] }
+    .each do |example|
+      it "agrees with the worked example: #{example["what"]}, #{example["input"].slice("sex", "readings")}" do
+        estimation = Worked.subjects.estimation(example["input"])
+        expect_body(estimation.estimate, example["expect"])
+        expect_reports(estimation.reports, example["expect"].fetch("reports", []))
+      end
     end
-  end
 
   def expect_body(estimate, expected)
     expected["mean"].each { |name, value| expect(estimate.mean[name.to_sym]).to be_within(0.1).of(value) }
     expected["sd"].each { |name, value| expect(estimate.sd[name.to_sym]).to be_within(0.1).of(value) }
     sum = Verglas::Body.row(hip_depth: 1, thigh: 1)
-    expect(estimate.normal.sd(sum)).to be_within(0.1).of(expected["sd_hip_depth_plus_thigh"]) if expected["sd_hip_depth_plus_thigh"]
+    return unless expected["sd_hip_depth_plus_thigh"]
+    expect(estimate.normal.sd(sum)).to be_within(0.1).of(expected["sd_hip_depth_plus_thigh"])
   end
 
   def expect_reports(reports, expected)
@@ -27,15 +31,25 @@ RSpec.describe Verglas::Body::Estimation do
 
   it "catches nearly every slip of 100 mm once the stature is known" do
     random = Random.new(3)
-    caught = Array.new(200) do
-      value = 559.7 + ((random.rand - 0.5) * 20) + 100
-      described_class.new(sex: "man", readings: [reading(:stature, 1760), reading(:floor_to_knee_top, value)]).reports.last.refused
-    end
+    caught =
+      Array.new(200) do
+        value = 559.7 + ((random.rand - 0.5) * 20) + 100
+        described_class
+          .new(sex: "man", readings: [reading(:stature, 1760), reading(:floor_to_knee_top, value)])
+          .reports
+          .last
+          .refused
+      end
     expect(caught.count(true)).to be > 190
   end
 
   it "does not depend on the order of readings" do
-    readings = [reading(:stature, 1702), reading(:seat_to_kneecap, 601), reading(:floor_to_knee_top, 540), reading(:thigh_depth, 141)]
+    readings = [
+      reading(:stature, 1702),
+      reading(:seat_to_kneecap, 601),
+      reading(:floor_to_knee_top, 540),
+      reading(:thigh_depth, 141)
+    ]
     means = readings.permutation.map { |order| described_class.new(sex: nil, readings: order).estimate.mean[:thigh] }
     expect(means.max - means.min).to be < 1e-6
   end
@@ -49,7 +63,10 @@ RSpec.describe Verglas::Body::Estimation do
   end
 
   it "doubles the soft parts' spread of a heavy body and nothing else" do
-    light, heavy = [60, 110].map { |mass| described_class.new(sex: "man", body_mass_kg: mass, readings: [reading(:stature, 1750)]).estimate.sd }
+    light, heavy =
+      [60, 110].map do |mass|
+        described_class.new(sex: "man", body_mass_kg: mass, readings: [reading(:stature, 1750)]).estimate.sd
+      end
     grown = heavy.select { |name, sd| sd > light[name] * 1.5 }.keys
     expect(grown).to contain_exactly(:hip_depth, :thigh_depth, :knee_under, :calf_half)
   end

@@ -4,7 +4,9 @@ RSpec.describe Verglas::Body::People do
   it "tries a machine on a small, a middle and a large person, known by stature alone" do
     three = described_class.three
     expect(three.keys).to eq(%i[small middle large])
-    expect(three.values.map { |person| person.dimensions.stature }).to match([1520, 1690, 1900].map { |stature| be_within(2).of(stature) })
+    expect(three.values.map { |person| person.dimensions.stature }).to match(
+      [1520, 1690, 1900].map { |stature| be_within(2).of(stature) }
+    )
     expect(three.values.map { |person| person.sd[:thigh] }).to all(be > 8)
   end
 

@@ -24,7 +24,9 @@ RSpec.describe Verglas::Fitting::Advice do
     places = Verglas::Fitting::Neighbours.lens(evaluation)
     expect(places.keys).to eq(["back pad"])
     expect(places["back pad"]["3"].s).to be_within(1e-9).of(evaluation.quantities[:knee_s_mm])
-    expect(places["back pad"].values.map(&:s).each_cons(2).map { |one, other| (other - one).round(6) }.uniq).to eq([-25.0])
+    expect(places["back pad"].values.map(&:s).each_cons(2).map { |one, other| (other - one).round(6) }.uniq).to eq(
+      [-25.0]
+    )
   end
 
   it "names a runner-up with another seat, no better than the advised" do
@@ -42,7 +44,10 @@ RSpec.describe Verglas::Fitting::Advice do
   end
 
   it "grows surer with each reading" do
-    sds = [{ stature: 1822 }, { stature: 1822, seat_to_kneecap: 641 }].map { |readings| advice("slide_back", estimate(**readings)).adjusters.first.requirement.sd }
+    sds =
+      [{ stature: 1822 }, { stature: 1822, seat_to_kneecap: 641 }].map do |readings|
+        advice("slide_back", estimate(**readings)).adjusters.first.requirement.sd
+      end
     expect(sds.last).to be < sds.first
   end
 
@@ -59,7 +64,12 @@ RSpec.describe Verglas::Fitting::Advice do
 
   it "is impossible where every combination is a fault" do
     machine = Worked.machine("slide_back")
-    limited = described_class.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine, knee_to_deg: 40.0))
+    limited =
+      described_class.new(
+        machine: machine,
+        estimate: Worked.exact("middle"),
+        wishes: Worked.wishes(machine, knee_to_deg: 40.0)
+      )
     expect(limited.status).to eq(:impossible)
     expect(limited.shortfalls.map(&:code)).to include(:start)
   end
@@ -74,7 +84,9 @@ RSpec.describe Verglas::Fitting::Advice do
 
   it "takes the thinnest cushions that lower the worst, singly or in pairs" do
     choices = Verglas::Fitting::Choices.new(sizes: { cushion_back_mm: [40, 20], cushion_seat_mm: [10] })
-    expect(choices.by_total(Worked.machine("slide_back").family).flatten.map(&:values)).to eq([[0, 10], [20, 0], [20, 10], [40, 0], [40, 10]])
+    expect(choices.by_total(Worked.machine("slide_back").family).flatten.map(&:values)).to eq(
+      [[0, 10], [20, 0], [20, 10], [40, 0], [40, 10]]
+    )
     expect { Verglas::Fitting::Choices.new(sizes: { cushion_back_mm: [0] }) }.to raise_error(Verglas::Invalid)
   end
 end

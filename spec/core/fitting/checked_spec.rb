@@ -3,7 +3,12 @@
 RSpec.describe Verglas::Fitting::Checked do
   def at(fixture, indices, **wishes)
     machine = Worked.machine(fixture)
-    Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine, **wishes), indices: indices)
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: Worked.exact("middle"),
+      wishes: Worked.wishes(machine, **wishes),
+      indices: indices
+    )
   end
 
   def of(evaluation, **seen) = described_class.of(evaluation, machine: "one", **seen)

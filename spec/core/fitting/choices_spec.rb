@@ -32,14 +32,15 @@ RSpec.describe Verglas::Fitting::Choices do
 
   it "proposes the thinnest total that lowers the worst, not the best of all" do
     plain = said.new(2, 9.0)
-    answer = owned.search(family, plain) do |way|
-      behind, below = way.values
-      if behind + below >= 40
-        said.new(behind == 40 && below == 20 ? 0 : 1, below.to_f)
-      else
-        plain
+    answer =
+      owned.search(family, plain) do |way|
+        behind, below = way.values
+        if behind + below >= 40
+          said.new(behind == 40 && below == 20 ? 0 : 1, below.to_f)
+        else
+          plain
+        end
       end
-    end
     expect(answer).to eq([way(40, 0), said.new(1, 0.0)])
   end
 

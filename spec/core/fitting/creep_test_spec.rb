@@ -2,21 +2,32 @@
 
 RSpec.describe Verglas::Fitting::CreepTest do
   def test(prior: [3, 2], covariance: [[144, 10], [10, 50]])
-    described_class.new(prior_knee: Verglas::Geometry::Point.new(*prior), prior_covariance: covariance, reach_mm: 368, clearance_mm: 94, side: 1)
+    described_class.new(
+      prior_knee: Verglas::Geometry::Point.new(*prior),
+      prior_covariance: covariance,
+      reach_mm: 368,
+      clearance_mm: 94,
+      side: 1
+    )
   end
 
   # From an independent implementation: readings, then e, zero and SDs.
-  [[[[95, 483.5], [60, 474.2], [25, 465.5], [-5, 460.8]], [12.9905, 5.686], 119.5784, [5.4503, 5.0945]],
-   [[[90, 401.1], [30, 405.1]], [-3.1167, 0.4527], 45.5445, [6.2256, 6.5367]]].each do |readings, knee, zero, sds|
+  [
+    [[[95, 483.5], [60, 474.2], [25, 465.5], [-5, 460.8]], [12.9905, 5.686], 119.5784, [5.4503, 5.0945]],
+    [[[90, 401.1], [30, 405.1]], [-3.1167, 0.4527], 45.5445, [6.2256, 6.5367]]
+  ].each do |readings, knee, zero, sds|
     it "agrees with the worked case of #{readings.size} readings" do
       answer = test.answer(readings)
-      expect([answer.knee.s, answer.knee.n, answer.zero_mm, *answer.sds_mm]).to match([*knee, zero, *sds].map { |value| be_within(0.1).of(value) })
+      expect([answer.knee.s, answer.knee.n, answer.zero_mm, *answer.sds_mm]).to match(
+        [*knee, zero, *sds].map { |value| be_within(0.1).of(value) }
+      )
     end
   end
 
   def readings_of(knee, zero, angles, noise: ->(_) { 0 })
     angles.map do |arm_deg|
-      contact = Verglas::Linkages::RollerContact.at(knee: knee, reach_mm: 368, clearance_mm: 94, side: 1, arm_deg: arm_deg)
+      contact =
+        Verglas::Linkages::RollerContact.at(knee: knee, reach_mm: 368, clearance_mm: 94, side: 1, arm_deg: arm_deg)
       [arm_deg, zero + contact.contact_mm + noise.call(arm_deg)]
     end
   end
@@ -33,12 +44,18 @@ RSpec.describe Verglas::Fitting::CreepTest do
     expect(sds.last).to be < sds.first
     random = Random.new(8)
     normal = ->(_ = nil) { Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand) }
-    errors = Array.new(300) do
-      real = Verglas::Geometry::Point.new(3 + (12 * normal.call), 2 + (Math.sqrt(50) * normal.call))
-      test(covariance: [[144, 0], [0, 50]]).answer(readings_of(real, 60.0, [95, 60, 25, -5], noise: ->(_) { 4 * normal.call })).knee.s - real.s
-    end
+    errors =
+      Array.new(300) do
+        real = Verglas::Geometry::Point.new(3 + (12 * normal.call), 2 + (Math.sqrt(50) * normal.call))
+        test(covariance: [[144, 0], [0, 50]])
+          .answer(readings_of(real, 60.0, [95, 60, 25, -5], noise: ->(_) { 4 * normal.call }))
+          .knee
+          .s - real.s
+      end
     spread = Math.sqrt(errors.sum { |error| error**2 } / errors.size)
-    expect(spread).to be_within(0.9).of(test(covariance: [[144, 0], [0, 50]]).answer(readings_of(knee, 60.0, [95, 60, 25, -5])).sds_mm.first)
+    expect(spread).to be_within(0.9).of(
+      test(covariance: [[144, 0], [0, 50]]).answer(readings_of(knee, 60.0, [95, 60, 25, -5])).sds_mm.first
+    )
   end
 
   it "wants two readings at the least" do

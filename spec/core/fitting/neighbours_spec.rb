@@ -5,7 +5,12 @@ RSpec.describe Verglas::Fitting::Neighbours do
   let(:indices) { [0, 3, 3] }
 
   def at(indices)
-    Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine), indices: indices)
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: Worked.exact("middle"),
+      wishes: Worked.wishes(machine),
+      indices: indices
+    )
   end
 
   it "steps each adjuster one mark either way, all else standing, and nowhere past its ends" do
@@ -19,19 +24,22 @@ RSpec.describe Verglas::Fitting::Neighbours do
   end
 
   it "grades a step as the marks themselves are graded" do
-    described_class.steps(at(indices)).each_value do |pair|
-      pair.compact.each { |step| expect(step.score.key).to eq(at(step.indices).score.key) }
-    end
+    described_class
+      .steps(at(indices))
+      .each_value { |pair| pair.compact.each { |step| expect(step.score.key).to eq(at(step.indices).score.key) } }
   end
 
   it "puts the joint where each mark would put it, for the adjusters that move it" do
     lens = described_class.lens(at(indices))
     expect(lens.keys).to eq(["seat", "back pad"])
-    machine.adjusters.first(2).each_with_index do |adjuster, place|
-      adjuster.marks.each_with_index do |mark, index|
-        there = at(indices.dup.tap { |moved| moved[place] = index }).quantities
-        expect(lens[adjuster.label][mark].to_a).to eq([there[:knee_s_mm], there[:knee_n_mm]])
+    machine
+      .adjusters
+      .first(2)
+      .each_with_index do |adjuster, place|
+        adjuster.marks.each_with_index do |mark, index|
+          there = at(indices.dup.tap { |moved| moved[place] = index }).quantities
+          expect(lens[adjuster.label][mark].to_a).to eq([there[:knee_s_mm], there[:knee_n_mm]])
+        end
       end
-    end
   end
 end

@@ -16,7 +16,14 @@ RSpec.describe Verglas::Fitting::Plausibility do
   end
 
   # A hand's width read wrong, constant by constant, on the plain curl: the remark names what to read again.
-  { back_face: 120, pivot_above_seat: 60, seat_edge: 100, roller_reach: 120, thigh_pad_front: 80, thigh_pad_height: 60 }.each do |constant, slip|
+  {
+    back_face: 120,
+    pivot_above_seat: 60,
+    seat_edge: 100,
+    roller_reach: 120,
+    thigh_pad_front: 80,
+    thigh_pad_height: 60
+  }.each do |constant, slip|
     it "asks again about a #{constant} which is #{slip} mm too large or too small" do
       [slip, -slip].each do |by|
         next if constant == :seat_edge && by.negative? # a longer gap behind the knee is told on a curl, never graded
@@ -27,7 +34,10 @@ RSpec.describe Verglas::Fitting::Plausibility do
   end
 
   it "says of how many people a finding would be off, and how far at the least" do
-    remark = remarks("slide_back", pivot_above_seat: 60).find { |one| one.code == :fits_few && one.params[:finding] == :offset }
+    remark =
+      remarks("slide_back", pivot_above_seat: 60).find do |one|
+        one.code == :fits_few && one.params[:finding] == :offset
+      end
     expect(remark.params).to include(off: 10, tried: 10)
     expect(remark.params[:least]).to be_positive
   end
@@ -39,7 +49,10 @@ RSpec.describe Verglas::Fitting::Plausibility do
 
   it "asks about what is taped while the rest is not" do
     data = Worked::MACHINES["curl_plain"]
-    half = Verglas::Machines::Reader.read_known(data.merge("constants" => data["constants"].merge("roller_reach" => nil, "pivot_above_seat" => 126)))
+    half =
+      Verglas::Machines::Reader.read_known(
+        data.merge("constants" => data["constants"].merge("roller_reach" => nil, "pivot_above_seat" => 126))
+      )
     expect(described_class.of(half).map(&:constants)).to include([:pivot_above_seat])
   end
 end

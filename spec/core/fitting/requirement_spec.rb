@@ -4,7 +4,13 @@ RSpec.describe Verglas::Fitting::Requirement do
   let(:known) { estimate(sex: "man", stature: 1822, seat_to_kneecap: 641) }
 
   def requirement(machine, label, indices)
-    described_class.of(machine: machine, estimate: known, wishes: Worked.wishes(machine), indices: indices, adjuster: machine.adjuster(label))
+    described_class.of(
+      machine: machine,
+      estimate: known,
+      wishes: Worked.wishes(machine),
+      indices: indices,
+      adjuster: machine.adjuster(label)
+    )
   end
 
   # Put a machine's constant where the requirement asks and look whether the target is met.

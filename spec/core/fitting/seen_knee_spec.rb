@@ -6,20 +6,30 @@ RSpec.describe Verglas::Fitting::SeenKnee do
   let(:base) { at([2, 3, 1]) }
 
   def at(indices)
-    Verglas::Fitting::Evaluation.new(machine: machine, estimate: estimate, wishes: Worked.wishes(machine), indices: indices)
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: estimate,
+      wishes: Worked.wishes(machine),
+      indices: indices
+    )
   end
 
   # Readings of an arm about a knee that is off by so much, the scale's zero 70 mm up the shin.
   def readings(knee, angles)
-    angles.map { |arm_deg| [arm_deg, 70 + base.mechanics.contact(Verglas::Mechanisms::Place.new(base.parameters, knee), arm_deg).contact_mm] }
+    angles.map do |arm_deg|
+      [arm_deg, 70 + base.mechanics.contact(Verglas::Mechanisms::Place.new(base.parameters, knee), arm_deg).contact_mm]
+    end
   end
 
-  def seen(s, n, angles: [90, 60, 30, 0]) = described_class.read(base, readings(Verglas::Geometry::Point.new(s, n), angles))
+  def seen(s, n, angles: [90, 60, 30, 0])
+    described_class.read(base, readings(Verglas::Geometry::Point.new(s, n), angles))
+  end
 
   it "lies between what was computed and what was read, nearer to the reading the more there are" do
     computed = base.quantities[:knee_s_mm]
     read = computed - 40.0
-    two, four = [[90, 0], [90, 60, 30, 0]].map { |angles| seen(read, base.quantities[:knee_n_mm], angles: angles).at(base).s }
+    two, four =
+      [[90, 0], [90, 60, 30, 0]].map { |angles| seen(read, base.quantities[:knee_n_mm], angles: angles).at(base).s }
     expect([two, four]).to all(be_between(read - 1, computed))
     expect((four - read).abs).to be <= (two - read).abs + 0.5
   end
@@ -40,7 +50,9 @@ RSpec.describe Verglas::Fitting::SeenKnee do
     label, best = knee.best(base)
     place = machine.adjusters.index { |adjuster| adjuster.label == label }
     others = Verglas::Fitting::Neighbours.along(base, place)
-    expect(knee.probability_within(15, best)).to be_within(0.02).of(others.map { |other| knee.probability_within(15, other) }.max)
+    expect(knee.probability_within(15, best)).to be_within(0.02).of(
+      others.map { |other| knee.probability_within(15, other) }.max
+    )
     expect(others.map { |other| knee.at(other).norm }.min).to be_within(1e-6).of(knee.at(best).norm)
   end
 
@@ -51,9 +63,10 @@ RSpec.describe Verglas::Fitting::SeenKnee do
     along, across = knee.sds_mm
     slope = knee.covariance_mm2 / (along**2)
     rest = Math.sqrt((across**2) - (slope * knee.covariance_mm2))
-    inside = Array.new(20_000) { [along * normal.call, normal.call] }.count do |s, free|
-      Math.hypot(knee.at(base).s + s, knee.at(base).n + (slope * s) + (rest * free)) <= 15
-    end
+    inside =
+      Array
+        .new(20_000) { [along * normal.call, normal.call] }
+        .count { |s, free| Math.hypot(knee.at(base).s + s, knee.at(base).n + (slope * s) + (rest * free)) <= 15 }
     expect(knee.probability_within(15, base)).to be_within(0.012).of(inside / 20_000.0)
   end
 end

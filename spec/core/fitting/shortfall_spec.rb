@@ -3,7 +3,13 @@
 RSpec.describe Verglas::Fitting::Shortfall do
   def all(fixture, body, indices)
     machine = Worked.machine(fixture)
-    evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact(body), wishes: Worked.wishes(machine), indices: indices)
+    evaluation =
+      Verglas::Fitting::Evaluation.new(
+        machine: machine,
+        estimate: Worked.exact(body),
+        wishes: Worked.wishes(machine),
+        indices: indices
+      )
     [described_class.all(evaluation), evaluation]
   end
 
@@ -23,14 +29,28 @@ RSpec.describe Verglas::Fitting::Shortfall do
   def mend(fixture, **constants)
     machine = Worked.machine(fixture)
     moved = machine.with(constants: machine.constants.merge(constants) { |_, old, by| old + by })
-    evaluation = Verglas::Fitting::Evaluation.new(machine: moved, estimate: Worked.exact("middle"), wishes: Worked.wishes(moved), indices: moved.adjusters.map { 2 })
+    evaluation =
+      Verglas::Fitting::Evaluation.new(
+        machine: moved,
+        estimate: Worked.exact("middle"),
+        wishes: Worked.wishes(moved),
+        indices: moved.adjusters.map { 2 }
+      )
     described_class.all(evaluation).find { |shortfall| shortfall.code == :offset }.mend
   end
 
   it "mends a knee by what lies further: along the seat, or across it" do
-    expect([mend("slide_back", back_face: -80), mend("slide_back", back_face: 80), mend("slide_back", pivot_above_seat: 80), mend("slide_back", pivot_above_seat: -80)])
-      .to eq(%i[cushion_behind_back back_pad_further_back cushion_on_seat lower_seat])
-    expect([mend("lie_flat", pivot_above_bench: 80), mend("lie_flat", pivot_above_bench: -80)]).to eq(%i[pad_under_thighs lower_bench])
+    expect(
+      [
+        mend("slide_back", back_face: -80),
+        mend("slide_back", back_face: 80),
+        mend("slide_back", pivot_above_seat: 80),
+        mend("slide_back", pivot_above_seat: -80)
+      ]
+    ).to eq(%i[cushion_behind_back back_pad_further_back cushion_on_seat lower_seat])
+    expect([mend("lie_flat", pivot_above_bench: 80), mend("lie_flat", pivot_above_bench: -80)]).to eq(
+      %i[pad_under_thighs lower_bench]
+    )
   end
 
   it "says nothing where everything is close or better" do
@@ -45,7 +65,13 @@ RSpec.describe Verglas::Fitting::Shortfall do
     offset = shortfalls.find { |shortfall| shortfall.code == :offset }
     expect(offset.mend).to eq(:cushion_behind_back)
     wishes = Worked.wishes(machine, cushion_back_mm: offset.amount)
-    mended = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact("small"), wishes: wishes, indices: evaluation.indices)
+    mended =
+      Verglas::Fitting::Evaluation.new(
+        machine: machine,
+        estimate: Worked.exact("small"),
+        wishes: wishes,
+        indices: evaluation.indices
+      )
     expect(mended.quantities[:knee_s_mm]).to be_within(1e-6).of(0)
   end
 end

@@ -2,8 +2,9 @@
 
 RSpec.describe Verglas::Geometry::Point do
   it "points along the seat at 0, straight down at 90 and up at -90" do
-    expect([0, 90, -90].map { |deg| described_class.towards(deg).to_a.map { |value| value.round(12) } })
-      .to eq([[1.0, 0.0], [0.0, -1.0], [0.0, 1.0]])
+    expect([0, 90, -90].map { |deg| described_class.towards(deg).to_a.map { |value| value.round(12) } }).to eq(
+      [[1.0, 0.0], [0.0, -1.0], [0.0, 1.0]]
+    )
   end
 
   it "finds again the angle it was made of" do

@@ -4,11 +4,26 @@ RSpec.describe Verglas::Guidance::Disturbance do
   let(:machine) { Worked.machine("curl_plain") }
   let(:steps) { Verglas::Guidance::Flow.steps(machine) }
   let(:exact) { Worked.exact("middle") }
-  let(:best) { Verglas::Fitting::Solver.new(machine: machine, body: exact.dimensions, wishes: Worked.wishes(machine)).solutions.first.indices }
+  let(:best) do
+    Verglas::Fitting::Solver
+      .new(machine: machine, body: exact.dimensions, wishes: Worked.wishes(machine))
+      .solutions
+      .first
+      .indices
+  end
 
-  def at(indices) = Verglas::Fitting::Evaluation.new(machine: machine, estimate: exact, wishes: Worked.wishes(machine), indices: indices)
+  def at(indices)
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: exact,
+      wishes: Worked.wishes(machine),
+      indices: indices
+    )
+  end
   def moved_back(by) = best.dup.tap { |copy| copy[0] += by }
-  def moved(now, seen) = described_class.new(at(now), steps: steps, seen: seen.transform_values { |indices| at(indices) }).moved
+  def moved(now, seen)
+    described_class.new(at(now), steps: steps, seen: seen.transform_values { |indices| at(indices) }).moved
+  end
 
   it "finds nothing where nothing moved since it was seen" do
     seen = steps.to_h { |step| [step.id, best] }
@@ -20,7 +35,9 @@ RSpec.describe Verglas::Guidance::Disturbance do
     found = moved(later, { "roller" => best, "thigh pad" => best, "@support" => best })
     expect(found.map { |one| one.step.id }).to contain_exactly("roller", "thigh pad", "@support")
     roller = found.find { |one| one.step.id == "roller" }
-    expect(roller.by).to be_within(1e-9).of(at(later).quantities[:above_ankle_mm] - at(best).quantities[:above_ankle_mm])
+    expect(roller.by).to be_within(1e-9).of(
+      at(later).quantities[:above_ankle_mm] - at(best).quantities[:above_ankle_mm]
+    )
     # A notch of the back pad moves knee, kneecap and crease by its pitch along the seat.
     pitch = machine.adjusters.first.pitch(best.first)
     expect(found.reject { |one| one.step.id == "roller" }.map { |one| one.by.abs }).to all(be_within(1e-6).of(pitch))

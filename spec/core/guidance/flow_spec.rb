@@ -4,10 +4,12 @@ RSpec.describe Verglas::Guidance::Flow do
   def ids(machine, **given) = described_class.steps(machine, **given).map(&:id)
 
   it "goes from before anyone sits to watching, each adjuster in the stage of what decides it" do
-    expect(ids(Worked.machine("curl_plain")))
-      .to eq(["@before", "back pad", "@support", "roller", "thigh pad", "@again", "@secure", "@light", "@watch", "@working"])
-    expect(described_class.steps(Worked.machine("slide_back")).map(&:stage))
-      .to eq(%i[before joint support range far again secure light watch working])
+    expect(ids(Worked.machine("curl_plain"))).to eq(
+      ["@before", "back pad", "@support", "roller", "thigh pad", "@again", "@secure", "@light", "@watch", "@working"]
+    )
+    expect(described_class.steps(Worked.machine("slide_back")).map(&:stage)).to eq(
+      %i[before joint support range far again secure light watch working]
+    )
   end
 
   it "sets before anyone sits what cannot be reached from the seat, whatever it decides" do
@@ -23,18 +25,21 @@ RSpec.describe Verglas::Guidance::Flow do
 
   it "lays a client down before any adjuster where the client slides" do
     lying = Worked::MACHINES.values.find { |data| data["family"] == "lying_curl" }
-    expect(ids(Worked.machine(lying["id"])).first(2)).to eq(["@before", "@lie"])
+    expect(ids(Worked.machine(lying["id"])).first(2)).to eq(%w[@before @lie])
   end
 
   it "has for every family each adjuster once, and each fixed step once" do
     Worked::MACHINES.each_value do |data|
-      Verglas::Machines::Families.fetch(data["family"]).exercises.each_key do |exercise|
-        machine = Verglas::Machines::Reader.read(data, exercise: exercise)
-        found = ids(machine)
-        expect(found).to eq(found.uniq)
-        expect(found - machine.adjusters.map(&:label)).to include(*described_class::FIXED.map { |stage| "@#{stage}" })
-        expect(machine.adjusters.map(&:label) - found).to be_empty
-      end
+      Verglas::Machines::Families
+        .fetch(data["family"])
+        .exercises
+        .each_key do |exercise|
+          machine = Verglas::Machines::Reader.read(data, exercise: exercise)
+          found = ids(machine)
+          expect(found).to eq(found.uniq)
+          expect(found - machine.adjusters.map(&:label)).to include(*described_class::FIXED.map { |stage| "@#{stage}" })
+          expect(machine.adjusters.map(&:label) - found).to be_empty
+        end
     end
   end
 

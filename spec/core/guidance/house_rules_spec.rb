@@ -9,8 +9,11 @@ RSpec.describe Verglas::Guidance::HouseRules do
     described_class::QUESTIONS.each_value do |question|
       expect(question.schools).to have_key(question.default)
       expect(question.schools.size).to be >= 2
-      question.schools.each_key { |school| expect(words.say("house_rules.#{question.name}.schools.#{school}.reason")).not_to be_empty }
-      expect(Verglas::Machines::Families.single.select { |one| question.asked_of?(one) }).not_to be_empty, question.name.to_s
+      question.schools.each_key do |school|
+        expect(words.say("house_rules.#{question.name}.schools.#{school}.reason")).not_to be_empty
+      end
+      expect(Verglas::Machines::Families.single.select { |one| question.asked_of?(one) }).not_to be_empty,
+      question.name.to_s
     end
   end
 
@@ -20,17 +23,30 @@ RSpec.describe Verglas::Guidance::HouseRules do
   end
 
   it "leaves a family's own aims as they are where the defaults hold" do
-    Verglas::Machines::Families.all.grep(Verglas::Machines::Family).each do |family|
-      wishes = Verglas::Mechanisms::Wishes.for(family, **described_class.wishes(family, described_class.chosen))
-      expect(wishes).to eq(Verglas::Mechanisms::Wishes.for(family)), family.id.to_s
-    end
+    Verglas::Machines::Families
+      .all
+      .grep(Verglas::Machines::Family)
+      .each do |family|
+        wishes = Verglas::Mechanisms::Wishes.for(family, **described_class.wishes(family, described_class.chosen))
+        expect(wishes).to eq(Verglas::Mechanisms::Wishes.for(family)), family.id.to_s
+      end
   end
 
   # Each school that computes something, with the number that it changes on an exactly known body.
   def told(machine, indices, **chosen)
     machine = Worked.machine(machine)
-    wishes = Verglas::Mechanisms::Wishes.for(machine.family, **described_class.wishes(machine.family, described_class.chosen(gym: chosen)))
-    evaluation = Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact("middle"), wishes: wishes, indices: indices)
+    wishes =
+      Verglas::Mechanisms::Wishes.for(
+        machine.family,
+        **described_class.wishes(machine.family, described_class.chosen(gym: chosen))
+      )
+    evaluation =
+      Verglas::Fitting::Evaluation.new(
+        machine: machine,
+        estimate: Worked.exact("middle"),
+        wishes: wishes,
+        indices: indices
+      )
     [evaluation, Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.exact("middle"), wishes: wishes)]
   end
 
@@ -40,7 +56,9 @@ RSpec.describe Verglas::Guidance::HouseRules do
     schools.each do |school, wanted|
       it "wants the roller #{wanted} mm above the ankle by the school #{school}" do
         evaluation, advice = told("slide_back", [2, 2, 2], question => school)
-        expect(evaluation.quantities[:contact_error_mm]).to be_within(1e-9).of(evaluation.quantities[:above_ankle_mm] - wanted)
+        expect(evaluation.quantities[:contact_error_mm]).to be_within(1e-9).of(
+          evaluation.quantities[:above_ankle_mm] - wanted
+        )
         expect((advice.evaluation.quantities[:above_ankle_mm] - wanted).abs).to be < 20
       end
     end
@@ -67,7 +85,9 @@ RSpec.describe Verglas::Guidance::HouseRules do
     short, = told("slide_back", [2, 2, 2], extension_end: :just_short)
     full, = told("slide_back", [2, 2, 2])
     expect([short.wishes[:end_bend_deg], full.wishes[:end_bend_deg]]).to eq([10.0, 0.0])
-    expect(short.findings.reject { |finding| finding.code == :range_left }).to eq(full.findings.reject { |finding| finding.code == :range_left })
+    expect(short.findings.reject { |finding| finding.code == :range_left }).to eq(
+      full.findings.reject { |finding| finding.code == :range_left }
+    )
     expect(short.findings.last.value - full.findings.last.value).to be_within(0.01).of(3.9 - 10)
   end
 

@@ -3,10 +3,11 @@
 require "spec_helper"
 
 RSpec.describe Verglas::Guidance::Ladder do
-  visit = Struct.new(:clean, :back) do
-    def clean? = clean
-    def sends_back? = back
-  end
+  visit =
+    Struct.new(:clean, :back) do
+      def clean? = clean
+      def sends_back? = back
+    end
   clean = visit.new(true, false)
   odd = visit.new(false, true)
   plain = visit.new(false, false)
@@ -20,7 +21,12 @@ RSpec.describe Verglas::Guidance::Ladder do
 
   it "goes one rung back after a sign or missing range, and begins the count anew" do
     expect(rungs(clean, clean, clean, odd, clean, clean)).to eq(%i[range control control range range control])
-    expect(described_class.of([clean, clean, odd])).to have_attributes(rung: :range, moved: :back, missing: 2, back: nil)
+    expect(described_class.of([clean, clean, odd])).to have_attributes(
+      rung: :range,
+      moved: :back,
+      missing: 2,
+      back: nil
+    )
     expect(described_class.of([odd, odd]).rung).to eq(:range)
   end
 

@@ -6,7 +6,12 @@ RSpec.describe Verglas::Guidance::NeverAccepted do
   def reasons(evaluation, barred: false) = described_class.reasons(evaluation, barred: barred)
 
   def at(indices, body: "middle", **wishes)
-    Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact(body), wishes: Worked.wishes(machine, **wishes), indices: indices)
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: Worked.exact(body),
+      wishes: Worked.wishes(machine, **wishes),
+      indices: indices
+    )
   end
 
   it "refuses a machine that a caution bars, however well it fits" do

@@ -1,7 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe Verglas::Guidance::Readiness do
-  def rungs = [60, 90, 110, 120, 140].map { |nm| Verglas::Mechanisms::Rung.new(wishes: {}, deg: nil, held_kg: 0, band_n: 0, top_nm: nm.to_f) }
+  def rungs
+    [60, 90, 110, 120, 140].map do |nm|
+      Verglas::Mechanisms::Rung.new(wishes: {}, deg: nil, held_kg: 0, band_n: 0, top_nm: nm.to_f)
+    end
+  end
   def visit(top_nm, clean: true) = described_class::Visit.new(top_nm: top_nm.to_f, clean: clean)
   def ready(*visits, **given) = described_class.new(rungs, visits, **given)
   def seen(ready) = [ready.today.top_nm, ready.onward&.top_nm, ready.reason]

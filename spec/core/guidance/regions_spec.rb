@@ -19,10 +19,20 @@ RSpec.describe Verglas::Guidance::Regions do
   end
 
   # What works on a family besides the muscle that is meant; what is felt elsewhere is a sign, an ache everywhere.
-  { whole_leg: %w[back_thigh calf inner_thigh], whole_leg_standing: %w[back_thigh calf inner_thigh],
-    whole_leg_hanging: %w[back_thigh calf inner_thigh], hip_standing: %w[front_thigh calf inner_thigh],
-    back_of_thigh: %w[buttock calf], back_of_thigh_lying: %w[buttock calf], back_of_hip: %w[low_back_tired],
-    back_of_thigh_raised: %w[calf], front_of_thigh: [], calf: [], side_of_hip: [], inside_of_thigh: [] }.each do |purpose, helpers|
+  {
+    whole_leg: %w[back_thigh calf inner_thigh],
+    whole_leg_standing: %w[back_thigh calf inner_thigh],
+    whole_leg_hanging: %w[back_thigh calf inner_thigh],
+    hip_standing: %w[front_thigh calf inner_thigh],
+    back_of_thigh: %w[buttock calf],
+    back_of_thigh_lying: %w[buttock calf],
+    back_of_hip: %w[low_back_tired],
+    back_of_thigh_raised: %w[calf],
+    front_of_thigh: [],
+    calf: [],
+    side_of_hip: [],
+    inside_of_thigh: []
+  }.each do |purpose, helpers|
     it "takes what works too for no sign where the #{purpose} is meant: #{helpers.join(", ")}" do
       family = families.find { |one| one.purpose == purpose }
       meanings = described_class::ALL.transform_values { |region| region.meaning(family) }

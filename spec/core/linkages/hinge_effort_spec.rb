@@ -16,13 +16,16 @@ RSpec.describe Verglas::Linkages::HingeEffort do
       held = random.rand * 25
       deg = -60 + (random.rand * 130)
       trunk = [[0.678 * mass, 0.575 * one.torso], [held, 0.9 * one.torso]]
-      expect(described_class.hip_nm(one, mass_kg: mass, held_kg: held, trunk_deg: deg)).to be_within(0.01).of(slope(trunk, deg))
+      expect(described_class.hip_nm(one, mass_kg: mass, held_kg: held, trunk_deg: deg)).to be_within(0.01).of(
+        slope(trunk, deg)
+      )
       whole = [[0.678 * mass, one.thigh + (0.575 * one.torso)], [0.2 * mass, one.thigh * (1 - 0.433)]]
       expect(described_class.knee_nm(one, mass_kg: mass, body_deg: deg)).to be_within(0.01).of(slope(whole, deg))
     end
   end
 
-  it "asks most of a level trunk, nothing of an upright one, and at the top of a 60 degree bench 0.58 of what a 30 degree one does" do
+  it "asks most of a level trunk, nothing of an upright one, and at the top of a 60 degree bench 0.58 of what a 30 " \
+       "degree one does" do
     at = ->(deg) { described_class.hip_nm(body, mass_kg: 80, trunk_deg: deg) }
     expect((-60..60).map { |deg| at[deg] }.max).to eq(at[0])
     expect(at[90]).to be_within(1e-9).of(0)
@@ -31,7 +34,9 @@ RSpec.describe Verglas::Linkages::HingeEffort do
 
   it "takes a band's pull times its lever off the knee" do
     plain = described_class.knee_nm(body, mass_kg: 92, body_deg: 30)
-    expect(plain - described_class.knee_nm(body, mass_kg: 92, body_deg: 30, band_n: 150, band_lever_mm: 600)).to be_within(1e-9).of(90)
+    expect(
+      plain - described_class.knee_nm(body, mass_kg: 92, body_deg: 30, band_n: 150, band_lever_mm: 600)
+    ).to be_within(1e-9).of(90)
   end
 
   it "calls a knee low, level or high over the pad's middle" do

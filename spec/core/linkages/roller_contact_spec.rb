@@ -2,31 +2,40 @@
 
 RSpec.describe Verglas::Linkages::RollerContact do
   def at(knee, reach, clearance, side, arm_deg)
-    described_class.at(knee: Verglas::Geometry::Point.new(*knee), reach_mm: reach, clearance_mm: clearance, side: side, arm_deg: arm_deg)
+    described_class.at(
+      knee: Verglas::Geometry::Point.new(*knee),
+      reach_mm: reach,
+      clearance_mm: clearance,
+      side: side,
+      arm_deg: arm_deg
+    )
   end
 
-  Worked.examples("contact").each_with_index do |example, number|
-    it "agrees with worked example #{number + 1}" do
-      given = example["input"]
-      given["theta"].zip(example["expect"]["rows"]) do |arm_deg, row|
-        contact = at(given["e"], given["R"], given["D"], given["side"], arm_deg)
-        expect(contact.shin_deg).to be_within(0.1).of(row["phi"])
-        expect(contact.contact_mm).to be_within(0.1).of(row["q"])
-        expect(contact.torque_ratio).to be_within(0.001).of(row["ratio"])
-        expect(contact.lever_arm_mm).to be_within(0.1).of(row["lever"])
+  Worked
+    .examples("contact")
+    .each_with_index do |example, number|
+      it "agrees with worked example #{number + 1}" do
+        given = example["input"]
+        given["theta"].zip(example["expect"]["rows"]) do |arm_deg, row|
+          contact = at(given["e"], given["R"], given["D"], given["side"], arm_deg)
+          expect(contact.shin_deg).to be_within(0.1).of(row["phi"])
+          expect(contact.contact_mm).to be_within(0.1).of(row["q"])
+          expect(contact.torque_ratio).to be_within(0.001).of(row["ratio"])
+          expect(contact.lever_arm_mm).to be_within(0.1).of(row["lever"])
+        end
       end
     end
-  end
 
   # Independent of the formula: swing a straight leg about the knee in small steps until it first touches the circle.
   def rolled(knee, reach, clearance, side, arm_deg)
     radians = arm_deg * Math::PI / 180
     roller = [(reach * Math.cos(radians)) - knee[0], (-reach * Math.sin(radians)) - knee[1]]
-    gap = lambda do |leg_deg|
-      leg = leg_deg * Math::PI / 180
-      across = (roller[0] * Math.sin(leg)) + (roller[1] * Math.cos(leg))
-      (side * across) - clearance
-    end
+    gap =
+      lambda do |leg_deg|
+        leg = leg_deg * Math::PI / 180
+        across = (roller[0] * Math.sin(leg)) + (roller[1] * Math.cos(leg))
+        (side * across) - clearance
+      end
     start = Math.atan2(-roller[1], roller[0]) * 180 / Math::PI
     low = start
     high = start + (side * 90)
@@ -59,7 +68,9 @@ RSpec.describe Verglas::Linkages::RollerContact do
       step = 1e-4
       low = at(knee, 360, 95, side, arm - step)
       high = at(knee, 360, 95, side, arm + step)
-      expect(at(knee, 360, 95, side, arm).torque_ratio).to be_within(1e-5).of((2 * step) / (high.shin_deg - low.shin_deg))
+      expect(at(knee, 360, 95, side, arm).torque_ratio).to be_within(1e-5).of(
+        (2 * step) / (high.shin_deg - low.shin_deg)
+      )
     end
   end
 

@@ -7,7 +7,8 @@ RSpec.describe Verglas::Linkages::Stance do
 
   def stance(plate_mm, **placed) = described_class.of(body, plate_mm, placed)
 
-  it "is a share of stature where the plate is wide enough or not taped, and as wide as the plate lets it where it is not" do
+  it "is a share of stature where the plate is wide enough or not taped, and as wide as the plate lets it where it " \
+       "is not" do
     expect([nil, 800.0].map { |width| stance(width).to_h }).to all(eq(stance_mm: 310.0, turn_deg: 10.0))
     narrow = stance(380.0)
     expect([narrow.to_h[:stance_mm], narrow.room_mm]).to match([be < 310, be_between(0, 5)])

@@ -6,7 +6,9 @@ RSpec.describe Verglas::Loading do
 
     it "agrees with the worked case" do
       expect(stack.choices.size).to eq(28)
-      expect([stack.at_most(41), stack.nearest(41), stack.next_up(41), stack.next_down(41)].map(&:mass_kg)).to eq([40.0, 40.0, 42.5, 40.0])
+      expect([stack.at_most(41), stack.nearest(41), stack.next_up(41), stack.next_down(41)].map(&:mass_kg)).to eq(
+        [40.0, 40.0, 42.5, 40.0]
+      )
       expect(Verglas::Loading::Remarks.light_set(stack, 65).mass_kg).to eq(32.5)
     end
 
@@ -70,7 +72,9 @@ RSpec.describe Verglas::Loading do
 
     it "knows what it cannot make, and the next either way" do
       expect([plates.side(50), plates.side(40), plates.side(98)]).to eq([nil, nil, nil])
-      expect([plates.at_most(98), plates.next_up(98), plates.next_down(97), plates.nearest(99.5)].map(&:mass_kg)).to eq([97, 102, 92, 97])
+      expect([plates.at_most(98), plates.next_up(98), plates.next_down(97), plates.nearest(99.5)].map(&:mass_kg)).to eq(
+        [97, 102, 92, 97]
+      )
       expect(plates.lightest.to_a).to eq([47, []])
     end
   end
@@ -87,14 +91,18 @@ RSpec.describe Verglas::Loading do
 
   it "wears the belt when load or mass are unknown, and always by that school" do
     belt = Verglas::Loading::Remarks.method(:belt?)
-    expect([belt.call(nil, 70), belt.call(30, nil), belt.call(30, 70), belt.call(30, 70, always: true)]).to eq([true, true, false, true])
+    expect([belt.call(nil, 70), belt.call(30, nil), belt.call(30, 70), belt.call(30, 70, always: true)]).to eq(
+      [true, true, false, true]
+    )
   end
 
   it "takes one plate at a time on a single horn, without doubling" do
     one = Verglas::Loading::Plates.new(pairs: { 5 => 1, 10 => 1 }, bare_kg: 4, horns: 1)
     expect(one.choices.map(&:mass_kg)).to eq([4, 9, 14, 19, 24, 29, 34])
     expect(one.side(19)).to eq([10, 5])
-    expect(Verglas::Loading::Plates.new(pairs: { 5 => 1, 10 => 1 }, bare_kg: 4).choices.map(&:mass_kg)).to eq([4, 14, 24, 34])
+    expect(Verglas::Loading::Plates.new(pairs: { 5 => 1, 10 => 1 }, bare_kg: 4).choices.map(&:mass_kg)).to eq(
+      [4, 14, 24, 34]
+    )
   end
 
   it "goes up after an easy last repetition, holds a clean one, goes down when it was not reached" do
@@ -102,13 +110,17 @@ RSpec.describe Verglas::Loading do
     plates = Verglas::Loading::Plates.new(pairs: { 5 => 2 }, bare_kg: 10)
     following = ->(choices, load_kg, went) { Verglas::Loading::Progress.next(choices, load_kg, went).mass_kg }
     expect(%i[easy clean not_reached].map { |went| following.call(stack, 20, went) }).to eq([30, 20, 10])
-    expect([following.call(stack, 30, :easy), following.call(stack, 10, :not_reached), following.call(plates, 20, :easy)]).to eq([30, 10, 30])
+    expect(
+      [following.call(stack, 30, :easy), following.call(stack, 10, :not_reached), following.call(plates, 20, :easy)]
+    ).to eq([30, 10, 30])
     expect { following.call(stack, 20, :fine) }.to raise_error(Verglas::Invalid, /unknown outcome/)
   end
 
   it "takes a quarter where a caution asks for half of the usual light set" do
     stack = Verglas::Loading::Stack.new(stack_kg: [5, 10, 15, 20, 40])
-    expect([nil, 0.5].map { |share| Verglas::Loading::Remarks.light_set(stack, 40, share_of_usual: share).mass_kg }).to eq([20, 10])
+    expect(
+      [nil, 0.5].map { |share| Verglas::Loading::Remarks.light_set(stack, 40, share_of_usual: share).mass_kg }
+    ).to eq([20, 10])
   end
 
   it "keeps pounds as pounds: there and back" do

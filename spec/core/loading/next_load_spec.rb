@@ -6,7 +6,14 @@ RSpec.describe Verglas::Loading::NextLoad do
   let(:stack) { Verglas::Loading::Stack.new(stack_kg: [5, 10, 15, 20, 25, 30].map(&:to_f), addons_kg: []) }
 
   def set(load_kg, last = :clean, reached: 1, joint: false, sign: false, one_leg: false)
-    Verglas::Loading::DoneSet.new(load_kg: load_kg, last: last, reached: reached, joint: joint, sign: sign, one_leg: one_leg)
+    Verglas::Loading::DoneSet.new(
+      load_kg: load_kg,
+      last: last,
+      reached: reached,
+      joint: joint,
+      sign: sign,
+      one_leg: one_leg
+    )
   end
 
   def visit(*sets, pad: { "roller" => "C" }) = Verglas::Loading::Visit.new(sets: sets, pad: pad)
@@ -54,11 +61,17 @@ RSpec.describe Verglas::Loading::NextLoad do
   end
 
   it "keeps two in hand where a caution asks for it: easy holds, hard goes down" do
-    expect([told(visit(set(15, :easy)), in_hand: true), told(visit(set(15, :clean)), in_hand: true), told(visit(set(15, :not_reached)), in_hand: true)])
-      .to eq([[15, :kept_in_hand], [10, :hard_in_hand], [10, :not_reached]])
+    expect(
+      [
+        told(visit(set(15, :easy)), in_hand: true),
+        told(visit(set(15, :clean)), in_hand: true),
+        told(visit(set(15, :not_reached)), in_hand: true)
+      ]
+    ).to eq([[15, :kept_in_hand], [10, :hard_in_hand], [10, :not_reached]])
   end
 
-  it "never steps up after more than four weeks, takes a part off for each week past three, and begins anew after half a year or an illness" do
+  it "never steps up after more than four weeks, takes a part off for each week past three, and begins anew after " \
+       "half a year or an illness" do
     gap = ->(weeks, anew: false) { Verglas::Loading::Gap.new(weeks: weeks, anew: anew) }
     expect(told(visit(set(20, :easy)), gap: gap[4.0])).to eq([25, :easy])
     expect(told(visit(set(20, :easy)), gap: gap[4.5])).to eq([15, :gap]) # 20 times e to the minus 0.018
@@ -84,7 +97,9 @@ RSpec.describe Verglas::Loading::NextLoad do
   end
 
   it "gives one leg that never lifted alone half of both at most" do
-    expect(described_class.one_leg(stack, 25).then { |one| [one.choice.mass_kg, one.reason] }).to eq([10, :half_of_both])
+    expect(described_class.one_leg(stack, 25).then { |one| [one.choice.mass_kg, one.reason] }).to eq(
+      [10, :half_of_both]
+    )
     expect(described_class.one_leg(stack, 6).choice.mass_kg).to eq(5)
     expect(described_class.one_leg(stack, 60, limit_kg: 16).choice.mass_kg).to eq(15)
   end
@@ -96,7 +111,14 @@ RSpec.describe Verglas::Loading::NextLoad do
     hows = [:easy, :clean, :not_reached, nil].product([1, 0.75, nil], [true, false], [true, false])
     random = Random.new(11)
     3000.times do
-      sets = Array.new(2) { hows.sample(random: random).then { |last, reached, joint, sign| set(kilograms.sample(random: random), last, reached: reached, joint: joint, sign: sign) } }
+      sets =
+        Array.new(2) do
+          hows
+            .sample(random: random)
+            .then do |last, reached, joint, sign|
+              set(kilograms.sample(random: random), last, reached: reached, joint: joint, sign: sign)
+            end
+        end
       limit = [nil, 7, 12, 31].sample(random: random)
       last = visit(*sets)
       choice = today(last, limit_kg: limit).choice.mass_kg

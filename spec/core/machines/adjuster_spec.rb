@@ -2,7 +2,15 @@
 
 RSpec.describe Verglas::Machines::Adjuster do
   def adjuster(**given)
-    described_class.new(label: "roller", marks: %w[I II III IV], travel: [0.0, 36.0, 70.0, 108.0], drives: { roller_reach: 1 }, **given)
+    described_class.new(
+      label: "roller",
+      marks: %w[I II III IV],
+      travel: [0.0, 36.0, 70.0, 108.0],
+      drives: {
+        roller_reach: 1
+      },
+      **given
+    )
   end
 
   it "takes the pitch from the neighbours, one at an end, none when alone" do
@@ -16,12 +24,30 @@ RSpec.describe Verglas::Machines::Adjuster do
 
   it "finds a mark exactly as printed and names the ones there are" do
     expect(adjuster.index("III")).to eq(2)
-    expect { adjuster.index("iii") }.to raise_error(Verglas::Invalid) { |error| expect(error.params[:marks]).to eq(%w[I II III IV]) }
+    expect { adjuster.index("iii") }.to raise_error(Verglas::Invalid) { |error|
+      expect(error.params[:marks]).to eq(%w[I II III IV])
+    }
   end
 
   it "refuses marks and travels that do not go together" do
-    { no_marks: { marks: [], travel: [] }, marks_repeated: { marks: %w[I I III IV] }, travel_per_mark: { travel: [0.0] },
-      travel_not_finite: { travel: [0.0, 1.0, Float::NAN, 3.0] }, travel_repeated: { travel: [0.0, 36.0, 36.0, 108.0] } }.each do |code, given|
+    {
+      no_marks: {
+        marks: [],
+        travel: []
+      },
+      marks_repeated: {
+        marks: %w[I I III IV]
+      },
+      travel_per_mark: {
+        travel: [0.0]
+      },
+      travel_not_finite: {
+        travel: [0.0, 1.0, Float::NAN, 3.0]
+      },
+      travel_repeated: {
+        travel: [0.0, 36.0, 36.0, 108.0]
+      }
+    }.each do |code, given|
       expect { adjuster(**given) }.to raise_error(Verglas::Invalid) { |error| expect(error.code).to eq(code) }
     end
   end

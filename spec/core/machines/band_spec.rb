@@ -4,9 +4,17 @@ RSpec.describe Verglas::Machines::Band do
   let(:gap) { Verglas::Machines::Declaration::BANDS[:crease_gap] }
 
   it "decides on unrounded numbers, its ends included" do
-    { -15.001 => 2, -15 => 1, -5.001 => 1, -5 => 0, 5 => 0, 15 => 0, 15.001 => 1, 30 => 1, 30.001 => 2 }.each do |graded, severity|
-      expect(gap.severity(graded)).to eq(severity), graded.to_s
-    end
+    {
+      -15.001 => 2,
+      -15 => 1,
+      -5.001 => 1,
+      -5 => 0,
+      5 => 0,
+      15 => 0,
+      15.001 => 1,
+      30 => 1,
+      30.001 => 2
+    }.each { |graded, severity| expect(gap.severity(graded)).to eq(severity), graded.to_s }
   end
 
   it "costs nothing on its target, one at half a band's width, and the square beyond" do

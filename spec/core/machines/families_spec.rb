@@ -12,16 +12,18 @@ RSpec.describe Verglas::Machines::Families do
   stations, machines = described_class.all.partition { |family| family.exercises.keys != [nil] }
 
   machines.each do |family|
-    Worked::BY_FAMILY.fetch(family.id).each do |data|
-      describe "#{family.id}, #{data["id"]}" do
-        let(:family) { family }
-        let(:machine) { Worked.machine(data["id"]) }
-        let(:body) { Worked.body("middle") }
+    Worked::BY_FAMILY
+      .fetch(family.id)
+      .each do |data|
+        describe "#{family.id}, #{data["id"]}" do
+          let(:family) { family }
+          let(:machine) { Worked.machine(data["id"]) }
+          let(:body) { Worked.body("middle") }
 
-        it_behaves_like "a family"
-        it_behaves_like "a mechanism"
+          it_behaves_like "a family"
+          it_behaves_like "a mechanism"
+        end
       end
-    end
   end
 
   stations.each do |station|
@@ -37,22 +39,36 @@ RSpec.describe Verglas::Machines::Families do
 
   # A declaration that lacks one thing, or names what is not there.
   def declare(mechanism: :seated_knee, **traits, &change)
-    Verglas::Machines::Declaration.of(:stub, mechanism: mechanism, traits: { side: 1, straight: { at: :end, least_bend_deg: -3 }, gap_graded: true, **traits }) do
-      extend Verglas::Machines::Families::KneeRows
+    Verglas::Machines::Declaration
+      .of(
+        :stub,
+        mechanism: mechanism,
+        traits: {
+          side: 1,
+          straight: {
+            at: :end,
+            least_bend_deg: -3
+          },
+          gap_graded: true,
+          **traits
+        }
+      ) do
+        extend Verglas::Machines::Families::KneeRows
 
-      action :knee_extension
-      purpose :front_of_thigh
-      tags yes: %i[loads_knee turns_on_pivot sits_back],
-           no: %i[loads_hip loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels]
-      seat
-      arm start: { deg: 30..150, usual: 60..115 }, finish: { deg: -60..60, usual: -20..20 }
-      aims roller: :extension_roller, start: :extension_start, finish: :extension_end
-      seated_offset_found
-      crease_gap_found
-      contact_found
-      arc_found
-      instance_exec(&change) if change
-    end.family
+        action :knee_extension
+        purpose :front_of_thigh
+        tags yes: %i[loads_knee turns_on_pivot sits_back],
+             no: %i[loads_hip loads_back loads_calf loads_foot head_down face_down hinges hangs_from_hips hacks kneels]
+        seat
+        arm start: { deg: 30..150, usual: 60..115 }, finish: { deg: -60..60, usual: -20..20 }
+        aims roller: :extension_roller, start: :extension_start, finish: :extension_end
+        seated_offset_found
+        crease_gap_found
+        contact_found
+        arc_found
+        instance_exec(&change) if change
+      end
+      .family
   end
 
   it "loads what is whole" do
@@ -63,7 +79,10 @@ RSpec.describe Verglas::Machines::Families do
   {
     "an answer that is both" => [/loads_hip/, proc { tags yes: [:loads_hip], no: [:loads_hip] }],
     "the same thing twice" => [/twice/, proc { wish :start_bend_deg, default: 3 }],
-    "a usual range beyond the possible one" => [/odd/, proc { constant :odd, mm: 0..10, usual: 5..20, group: :arm, tape: [] }]
+    "a usual range beyond the possible one" => [
+      /odd/,
+      proc { constant :odd, mm: 0..10, usual: 5..20, group: :arm, tape: [] }
+    ]
   }.each do |what, (said, change)|
     it "does not load #{what}" do
       expect { declare(&change) }.to raise_error(ArgumentError, said)
@@ -76,15 +95,38 @@ RSpec.describe Verglas::Machines::Families do
     bare = ->(&rows) { Verglas::Machines::Declaration.of(:bare, mechanism: :seated_knee, traits: {}, &rows).family }
     expect { bare.call { purpose :front_of_thigh } }.to raise_error(ArgumentError, /action/)
     expect { bare.call { action :knee_flexion } }.to raise_error(ArgumentError, /purpose/)
-    expect { bare.call { (action :knee_flexion) && (purpose :front_of_thigh) } }.to raise_error(ArgumentError, /loads_knee/)
+    expect { bare.call { (action :knee_flexion) && (purpose :front_of_thigh) } }.to raise_error(
+      ArgumentError,
+      /loads_knee/
+    )
   end
 
   {
-    "a decision without a rule" => [/rules/, {}, proc { adjuster :post, drives: { back_face: 2 }, decides: :lamp, stage: :joint }],
-    "a finding that is not made" => [/findings/, {}, proc { finding :kneecap_clear, graded: :lamp_mm, group: :joint, rests_on: [], set_by: [], mends: [] }],
-    "a body's part that is none" => [/parameters of a body/, {}, proc {
-      finding :kneecap_clear, graded: :offset_mm, group: :joint, rests_on: [], set_by: [], mends: [], by_hand: { lamp: 3 }
-    }]
+    "a decision without a rule" => [
+      /rules/,
+      {},
+      proc { adjuster :post, drives: { back_face: 2 }, decides: :lamp, stage: :joint }
+    ],
+    "a finding that is not made" => [
+      /findings/,
+      {},
+      proc { finding :kneecap_clear, graded: :lamp_mm, group: :joint, rests_on: [], set_by: [], mends: [] }
+    ],
+    "a body's part that is none" => [
+      /parameters of a body/,
+      {},
+      proc do
+        finding :kneecap_clear,
+                graded: :offset_mm,
+                group: :joint,
+                rests_on: [],
+                set_by: [],
+                mends: [],
+                by_hand: {
+                  lamp: 3
+                }
+      end
+    ]
   }.each do |what, (said, traits, change)|
     it "is not admitted by its mechanism with #{what}" do
       expect { Verglas::Mechanisms.admit(declare(**traits, &change)) }.to raise_error(ArgumentError, said)
@@ -93,11 +135,17 @@ RSpec.describe Verglas::Machines::Families do
 
   it "is not admitted without a trait that its mechanism asks for" do
     family = declare
-    expect { Verglas::Mechanisms.admit(family.with(traits: family.traits.except(:gap_graded))) }.to raise_error(ArgumentError, /gap_graded/)
+    expect { Verglas::Mechanisms.admit(family.with(traits: family.traits.except(:gap_graded))) }.to raise_error(
+      ArgumentError,
+      /gap_graded/
+    )
   end
 
   it "names every message that a family lacks" do
     lost = described_class.fetch(:extension).with(id: :lamp, purpose: :none)
-    expect { Verglas::Formats::FamilyWords.check!([lost]) }.to raise_error(ArgumentError, /families\.lamp.*purposes\.none/)
+    expect { Verglas::Formats::FamilyWords.check!([lost]) }.to raise_error(
+      ArgumentError,
+      /families\.lamp.*purposes\.none/
+    )
   end
 end

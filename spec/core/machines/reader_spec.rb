@@ -11,7 +11,9 @@ RSpec.describe Verglas::Machines::Reader do
 
   it "says where the data are wrong" do
     data["adjusters"][1]["marks"] = %w[A A C D E]
-    expect { described_class.read(data) }.to raise_error(Verglas::Invalid) { |error| expect(error.path).to eq("/adjusters/1/marks") }
+    expect { described_class.read(data) }.to raise_error(Verglas::Invalid) { |error|
+      expect(error.path).to eq("/adjusters/1/marks")
+    }
   end
 
   it "knows no family that is not registered" do
@@ -22,7 +24,9 @@ RSpec.describe Verglas::Machines::Reader do
     station = Worked::MACHINES["shared_seat"]
     extension, curl = %w[extension curl].map { |exercise| described_class.read(station, exercise: exercise) }
     expect([extension.family.id, curl.family.id]).to eq(%i[extension curl])
-    expect([extension, curl].map { |machine| machine.adjusters.map(&:label) }).to eq([["back pad", "roller"], ["back pad", "roller", "thigh pad"]])
+    expect([extension, curl].map { |machine| machine.adjusters.map(&:label) }).to eq(
+      [["back pad", "roller"], ["back pad", "roller", "thigh pad"]]
+    )
     expect([extension, curl].map { |machine| machine.constants[:back_face] }).to eq([-480, -480])
     expect(extension.constants).not_to have_key(:thigh_pad_front)
     expect { described_class.read(station) }.to raise_error(Verglas::Invalid, /unknown exercise/)
@@ -32,8 +36,17 @@ RSpec.describe Verglas::Machines::Reader do
   describe "a machine as far as it is taped" do
     def known(machine = "curl_plain", travel: {}, **constants)
       given = Worked::MACHINES[machine]
-      adjusters = given["adjusters"].map { |adjuster| travel.key?(adjuster["label"].to_sym) ? adjuster.merge("travel" => travel[adjuster["label"].to_sym]) : adjuster }
-      described_class.read_known(given.merge("constants" => given["constants"].merge(constants.transform_keys(&:to_s)), "adjusters" => adjusters))
+      adjusters =
+        given["adjusters"].map do |adjuster|
+          if travel.key?(adjuster["label"].to_sym)
+            adjuster.merge("travel" => travel[adjuster["label"].to_sym])
+          else
+            adjuster
+          end
+        end
+      described_class.read_known(
+        given.merge("constants" => given["constants"].merge(constants.transform_keys(&:to_s)), "adjusters" => adjusters)
+      )
     end
 
     it "is whole when everything is known" do

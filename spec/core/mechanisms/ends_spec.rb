@@ -7,13 +7,25 @@ RSpec.describe Verglas::Mechanisms::PivotArm do
   include People
 
   def at(machine, body, indices, **wishes)
-    Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(body), wishes: Worked.wishes(machine, **wishes), indices: indices)
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: Verglas::Body::Estimate.exact(body),
+      wishes: Worked.wishes(machine, **wishes),
+      indices: indices
+    )
   end
 
   # A curl whose arc a stop ends, in steps of 12 degrees.
   def with_stop(fixture, travel: [0, -12, -24, -36, -48])
     data = Worked::MACHINES.fetch(fixture)
-    stop = { "label" => "end stop", "marks" => %w[1 2 3 4 5].take(travel.size), "travel" => travel, "drives" => { "end_angle" => 1 } }
+    stop = {
+      "label" => "end stop",
+      "marks" => %w[1 2 3 4 5].take(travel.size),
+      "travel" => travel,
+      "drives" => {
+        "end_angle" => 1
+      }
+    }
     Verglas::Machines::Reader.read(data.merge("adjusters" => data["adjusters"] + [stop]))
   end
 
@@ -56,10 +68,24 @@ RSpec.describe Verglas::Mechanisms::PivotArm do
 
   it "cuts the end to what the knee may do, and before what goes slack, on a movement that bends" do
     curl = Worked.machine("curl_plain")
-    target = ->(machine, **wishes) { at(machine, Worked.body("middle"), machine.adjusters.map { 2 }, **wishes).quantities[:end_target_deg] }
-    expect([target.call(curl), target.call(curl, knee_to_deg: 75.0), target.call(curl, end_bend_deg: 140.0, slack_from_deg: 112.0)]).to eq([90, 75, 107])
+    target = ->(machine, **wishes) do
+      at(machine, Worked.body("middle"), machine.adjusters.map { 2 }, **wishes).quantities[:end_target_deg]
+    end
+    expect(
+      [
+        target.call(curl),
+        target.call(curl, knee_to_deg: 75.0),
+        target.call(curl, end_bend_deg: 140.0, slack_from_deg: 112.0)
+      ]
+    ).to eq([90, 75, 107])
     extension = Worked.machine("slide_back")
-    expect([target.call(extension), target.call(extension, knee_from_deg: 10.0), target.call(extension, slack_from_deg: 112.0)]).to eq([0, 10, 0])
+    expect(
+      [
+        target.call(extension),
+        target.call(extension, knee_from_deg: 10.0),
+        target.call(extension, slack_from_deg: 112.0)
+      ]
+    ).to eq([0, 10, 0])
   end
 
   it "never draws a leg past the end that is asked for" do
@@ -69,34 +95,67 @@ RSpec.describe Verglas::Mechanisms::PivotArm do
       10.times do
         indices = machine.adjusters.map { |adjuster| random.rand(adjuster.size) }
         evaluation = at(machine, random_body(random), indices, knee_from_deg: 12.0, knee_to_deg: 75.0)
-        drawn = evaluation.mechanics.knee_bend_deg(shin_deg(evaluation.picture.whole.part(:shin_at_end), evaluation.mechanics.up))
-        expect(machine.family.traits[:side].positive? ? drawn : -drawn).to be >= (machine.family.traits[:side].positive? ? 12.0 : -75.0) - 1e-6
+        drawn =
+          evaluation.mechanics.knee_bend_deg(
+            shin_deg(evaluation.picture.whole.part(:shin_at_end), evaluation.mechanics.up)
+          )
+        expect(machine.family.traits[:side].positive? ? drawn : -drawn).to be >=
+          (machine.family.traits[:side].positive? ? 12.0 : -75.0) - 1e-6
       end
     end
   end
 
   it "calls no curl impossible because its arc goes further than the knee may" do
     machine = Worked.machine("curl_plain")
-    advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine, knee_to_deg: 60.0))
+    advice =
+      Verglas::Fitting::Advice.new(
+        machine: machine,
+        estimate: Worked.exact("middle"),
+        wishes: Worked.wishes(machine, knee_to_deg: 60.0)
+      )
     expect(advice.status).to eq(:fits)
   end
 
   it "starts no curl straighter than a clinician allows" do
     machine = Worked.machine("curl_slide")
-    advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine, knee_from_deg: 20.0))
+    advice =
+      Verglas::Fitting::Advice.new(
+        machine: machine,
+        estimate: Worked.exact("middle"),
+        wishes: Worked.wishes(machine, knee_from_deg: 20.0)
+      )
     expect(advice.evaluation.quantities[:knee_bend_start_deg]).to be >= 20
-    plain = Verglas::Fitting::Advice.new(machine: Worked.machine("curl_plain"), estimate: Worked.exact("middle"), wishes: Worked.wishes(Worked.machine("curl_plain"), knee_from_deg: 20.0))
-    expect([plain.status, plain.evaluation.findings.find { |finding| finding.code == :start }.fault]).to eq(%i[impossible past_straight_limit])
+    plain =
+      Verglas::Fitting::Advice.new(
+        machine: Worked.machine("curl_plain"),
+        estimate: Worked.exact("middle"),
+        wishes: Worked.wishes(Worked.machine("curl_plain"), knee_from_deg: 20.0)
+      )
+    expect([plain.status, plain.evaluation.findings.find { |finding| finding.code == :start }.fault]).to eq(
+      %i[impossible past_straight_limit]
+    )
   end
 
   describe "where a stop ends the movement" do
     it "chooses the mark nearest to the end that is wanted and not past what the knee may do" do
       machine = with_stop("curl_plain")
       [95.0, 80.0, 70.0].each do |limit|
-        advice = Verglas::Fitting::Advice.new(machine: machine, estimate: Worked.exact("middle"), wishes: Worked.wishes(machine, knee_to_deg: limit))
-        ends = machine.adjusters.last.marks.each_index.map { |index| at(machine, Worked.body("middle"), [*advice.evaluation.indices[0...-1], index]).quantities[:knee_bend_end_deg] }
+        advice =
+          Verglas::Fitting::Advice.new(
+            machine: machine,
+            estimate: Worked.exact("middle"),
+            wishes: Worked.wishes(machine, knee_to_deg: limit)
+          )
+        ends =
+          machine.adjusters.last.marks.each_index.map do |index|
+            at(machine, Worked.body("middle"), [*advice.evaluation.indices[0...-1], index]).quantities[
+              :knee_bend_end_deg
+            ]
+          end
         allowed = ends.select { |bend| bend <= limit }
-        expect(advice.evaluation.quantities[:knee_bend_end_deg]).to be_within(1e-9).of(allowed.min_by { |bend| (bend - [90.0, limit].min).abs })
+        expect(advice.evaluation.quantities[:knee_bend_end_deg]).to be_within(1e-9).of(
+          allowed.min_by { |bend| (bend - [90.0, limit].min).abs }
+        )
       end
     end
 
@@ -116,12 +175,21 @@ RSpec.describe Verglas::Mechanisms::PivotArm do
         wishes = Worked.wishes(machine, knee_to_deg: 70.0 + (random.rand * 40))
         mechanics = Verglas::Mechanisms.for(machine, body, wishes)
         every = machine.adjusters.map { |adjuster| (0...adjuster.size).to_a }
-        best = every.first.product(*every.drop(1)).map do |indices|
-          Verglas::Fitting::Score.of(mechanics.all_findings(mechanics.place(machine.parameters(indices))).reject do |finding|
-            finding.code == :range_left
-          end)
-        end.min
-        expect(Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: wishes).solutions.first.score).to eq(best)
+        best =
+          every
+            .first
+            .product(*every.drop(1))
+            .map do |indices|
+              Verglas::Fitting::Score.of(
+                mechanics
+                  .all_findings(mechanics.place(machine.parameters(indices)))
+                  .reject { |finding| finding.code == :range_left }
+              )
+            end
+            .min
+        expect(Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: wishes).solutions.first.score).to eq(
+          best
+        )
       end
     end
   end

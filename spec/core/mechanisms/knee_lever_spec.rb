@@ -5,7 +5,11 @@ RSpec.describe Verglas::Mechanisms::KneeLever do
   let(:middle) { Worked.body("middle") }
 
   def lever(body = middle, envelope: Verglas::Body::Envelope.open, **wishes)
-    described_class.new(machine: machine, body: body, wishes: Verglas::Mechanisms::Wishes.for(machine.family, envelope: envelope, **wishes))
+    described_class.new(
+      machine: machine,
+      body: body,
+      wishes: Verglas::Mechanisms::Wishes.for(machine.family, envelope: envelope, **wishes)
+    )
   end
 
   def heel_drop(upto) = Verglas::Body::Envelope.new({ heel_drop: [nil, upto] })

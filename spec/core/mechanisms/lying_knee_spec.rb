@@ -4,14 +4,23 @@ RSpec.describe Verglas::Mechanisms::LyingKnee do
   let(:flat) { Worked.machine("lie_flat") }
   let(:middle) { Worked.body("middle") }
 
-  def mechanics(machine, body, **wishes) = described_class.new(machine: machine, body: body, wishes: Worked.wishes(machine, **wishes))
+  def mechanics(machine, body, **wishes)
+    described_class.new(machine: machine, body: body, wishes: Worked.wishes(machine, **wishes))
+  end
 
   def numbers(mechanics, parameters) = mechanics.quantities(mechanics.place(parameters))
 
   it "rolls the roller up as the knee bends: the same contact as a seated curl mirrored" do
     lying = mechanics(flat, middle)
     place = lying.place(flat.parameters([2]))
-    seated = Verglas::Linkages::RollerContact.at(knee: place.joint, reach_mm: place[:roller_reach], clearance_mm: lying.clearance_mm(place), side: -1, arm_deg: 70)
+    seated =
+      Verglas::Linkages::RollerContact.at(
+        knee: place.joint,
+        reach_mm: place[:roller_reach],
+        clearance_mm: lying.clearance_mm(place),
+        side: -1,
+        arm_deg: 70
+      )
     expect(lying.contact(place, 70)).to eq(seated)
   end
 
@@ -25,8 +34,12 @@ RSpec.describe Verglas::Mechanisms::LyingKnee do
 
   it "bends the knee by what the pad under the hips turns the thigh, on a flat bench only" do
     hinged = Worked.machine("lie_hinged")
-    bend = ->(machine, indices, pad) { numbers(mechanics(machine, middle, hip_pad_mm: pad), machine.parameters(indices))[:knee_bend_start_deg] }
-    expect(bend.call(flat, [2], 50.0) - bend.call(flat, [2], 0.0)).to be_within(1e-9).of(Math.asin(50 / 416.5) * 180 / Math::PI)
+    bend = ->(machine, indices, pad) do
+      numbers(mechanics(machine, middle, hip_pad_mm: pad), machine.parameters(indices))[:knee_bend_start_deg]
+    end
+    expect(bend.call(flat, [2], 50.0) - bend.call(flat, [2], 0.0)).to be_within(1e-9).of(
+      Math.asin(50 / 416.5) * 180 / Math::PI
+    )
     expect(bend.call(hinged, [2, 1], 50.0)).to eq(bend.call(hinged, [2, 1], 0.0))
     expect(numbers(mechanics(hinged, middle), hinged.parameters([2, 1]))[:hip_bend_deg]).to eq(14.0)
   end

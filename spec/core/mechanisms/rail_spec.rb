@@ -1,9 +1,21 @@
 # frozen_string_literal: true
 
 RSpec.describe Verglas::Mechanisms::Rail do
-  def rail(name, body: Worked.body("middle"), envelope: Verglas::Body::Envelope.open, hard: envelope, indices: nil, **wishes)
+  def rail(
+    name,
+    body: Worked.body("middle"),
+    envelope: Verglas::Body::Envelope.open,
+    hard: envelope,
+    indices: nil,
+    **wishes
+  )
     machine = Worked.machine(name)
-    mechanics = Verglas::Mechanisms.for(machine, body, Verglas::Mechanisms::Wishes.for(machine.family, envelope: envelope, hard: hard, **wishes))
+    mechanics =
+      Verglas::Mechanisms.for(
+        machine,
+        body,
+        Verglas::Mechanisms::Wishes.for(machine.family, envelope: envelope, hard: hard, **wishes)
+      )
     [mechanics, mechanics.place(machine.parameters(indices || machine.adjusters.map { 0 }))]
   end
 
@@ -14,9 +26,22 @@ RSpec.describe Verglas::Mechanisms::Rail do
     _, place = both = rail("incline_sled", indices: [2, 2], foot_mm: 185.0)
     deg = both.first.stopped(place).hip_bend_deg
     limit = hip_to(deg - 5)
-    fault = ->(**given) { rail("incline_sled", indices: [2, 2], foot_mm: 185.0, envelope: limit, **given).then { |mechanics, at| finding(mechanics, at, :stop_slack).fault } }
-    expect([fault.call(hard: Verglas::Body::Envelope.open), fault.call(hard: limit), fault.call]).to eq([nil, :past_hip_limit, :past_hip_limit])
-    eleven = rail("incline_sled", indices: [2, 2], foot_mm: 185.0, envelope: hip_to(deg - 11), hard: Verglas::Body::Envelope.open)
+    fault = ->(**given) do
+      rail("incline_sled", indices: [2, 2], foot_mm: 185.0, envelope: limit, **given).then do |mechanics, at|
+        finding(mechanics, at, :stop_slack).fault
+      end
+    end
+    expect([fault.call(hard: Verglas::Body::Envelope.open), fault.call(hard: limit), fault.call]).to eq(
+      [nil, :past_hip_limit, :past_hip_limit]
+    )
+    eleven =
+      rail(
+        "incline_sled",
+        indices: [2, 2],
+        foot_mm: 185.0,
+        envelope: hip_to(deg - 11),
+        hard: Verglas::Body::Envelope.open
+      )
     expect(finding(*eleven, :stop_slack).fault).to eq(:past_hip_limit)
   end
 
@@ -32,23 +57,33 @@ RSpec.describe Verglas::Mechanisms::Rail do
   it "shows at the bottom what a scan in hundredths of a degree finds, whatever the limits, on random people" do
     random = Random.new(8)
     40.times do
-      limits = { hip_limit_deg: 85.0 + (random.rand * 40), ankle_limit_deg: 5.0 + (random.rand * 30), toes: random.rand(3), target_bend_deg: 60.0 + (random.rand * 60),
-                 foot_mm: random.rand * 280 }
+      limits = {
+        hip_limit_deg: 85.0 + (random.rand * 40),
+        ankle_limit_deg: 5.0 + (random.rand * 30),
+        toes: random.rand(3),
+        target_bend_deg: 60.0 + (random.rand * 60),
+        foot_mm: random.rand * 280
+      }
       mechanics, place = rail("incline_sled", body: random_body(random), indices: [random.rand(3), 0], **limits)
-      expect(mechanics.bottom(place).state.knee_bend_deg).to be_within(0.02).of(scanned(mechanics, place, limits)), limits.to_s
+      expect(mechanics.bottom(place).state.knee_bend_deg).to be_within(0.02).of(scanned(mechanics, place, limits)),
+      limits.to_s
     end
   end
 
   def scanned(mechanics, place, limits)
     leg = mechanics.leg(place)
     cap = [limits[:ankle_limit_deg], { 0 => 0.0, 1 => leg.toes_bend_deg }[limits[:toes]]].compact.min
-    free = lambda do |bend|
-      state = leg.at_bend(bend, limits[:foot_mm])
-      state && state.hip_bend_deg <= limits[:hip_limit_deg] && state.ankle_bend_deg <= cap + 1e-9
-    end
+    free =
+      lambda do |bend|
+        state = leg.at_bend(bend, limits[:foot_mm])
+        state && state.hip_bend_deg <= limits[:hip_limit_deg] && state.ankle_bend_deg <= cap + 1e-9
+      end
     # The limits are asked at every whole degree, and the one after the last is looked at finely.
     last = (5..limits[:target_bend_deg].floor).take_while { |bend| free.call(bend.to_f) }.last or return 5
-    (0..100).map { |part| last + (part / 100.0) }.take_while { |bend| bend <= limits[:target_bend_deg] && free.call(bend) }.last
+    (0..100)
+      .map { |part| last + (part / 100.0) }
+      .take_while { |bend| bend <= limits[:target_bend_deg] && free.call(bend) }
+      .last
   end
 
   # Each part's points, at a pose or in the picture itself.
@@ -57,7 +92,8 @@ RSpec.describe Verglas::Mechanisms::Rail do
   def expect_same_points(shown, drawn) = shown.zip(drawn).each { |one, other| expect((one - other).norm).to be < 1e-6 }
 
   %w[incline_sled seat_on_rail shoulder_sled].each do |name|
-    it "moves #{name} from the bottom as it is drawn to the top as it is drawn, foot and hip keeping to what they lie on, on random people" do
+    it "moves #{name} from the bottom as it is drawn to the top as it is drawn, foot and hip keeping to what they " \
+         "lie on, on random people" do
       random = Random.new(12)
       20.times do
         mechanics, place = rail(name, body: random_body(random))
@@ -65,7 +101,14 @@ RSpec.describe Verglas::Mechanisms::Rail do
         poses = scene.poses.map { |pose| points_of(pose.parts) }
         poses.first.each { |id, points| expect_same_points(points, drawn.fetch(id)) }
         %i[plate thigh shin foot].each { |id| expect_same_points(poses.last[id], drawn.fetch(:"#{id}_at_top")) }
-        gaps = poses.map { |pose| [pose[:shin].last - pose[:foot].first, pose[:plate].first - pose[:foot].first, pose.fetch(:back_pad, pose[:thigh]).first - pose[:thigh].first] }
+        gaps =
+          poses.map do |pose|
+            [
+              pose[:shin].last - pose[:foot].first,
+              pose[:plate].first - pose[:foot].first,
+              pose.fetch(:back_pad, pose[:thigh]).first - pose[:thigh].first
+            ]
+          end
         gaps.each { |gap| expect_same_points(gap, gaps.first) }
       end
     end
@@ -73,7 +116,12 @@ RSpec.describe Verglas::Mechanisms::Rail do
 
   it "is as upright as it goes where the back has to be, and calls what that takes of the depth close at worst" do
     machine = Worked.machine("seat_on_rail")
-    solved = ->(upright) { Verglas::Fitting::Solver.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine, upright: upright)).solutions.first }
+    solved = ->(upright) do
+      Verglas::Fitting::Solver
+        .new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine, upright: upright))
+        .solutions
+        .first
+    end
     expect([solved.call(0.0), solved.call(1.0)].map { |solution| solution.indices.first }).to eq([2, 0])
     expect(finding(*rail("seat_on_rail", upright: 1.0, target_bend_deg: 110.0), :knee_depth).severity).to eq(1)
     expect(finding(*rail("seat_on_rail", target_bend_deg: 110.0), :knee_depth).severity).to eq(2)
@@ -85,33 +133,47 @@ RSpec.describe Verglas::Mechanisms::Rail do
     data = Worked::MACHINES.fetch("seat_on_rail")
     # A seat that stays where it is: the back alone makes up the reach.
     adjusters = data["adjusters"].reject { |adjuster| adjuster["drives"].key?("rest_x") }
-    machine = Verglas::Machines::Reader.read(data.merge("constants" => data["constants"].merge("rest_x" => 720), "adjusters" => adjusters))
+    machine =
+      Verglas::Machines::Reader.read(
+        data.merge("constants" => data["constants"].merge("rest_x" => 720), "adjusters" => adjusters)
+      )
     random = Random.new(7)
-    further = Array.new(60) { random_body(random) }.map do |body|
-      as_reach, fully_back = [0, 1].map do |wish|
-        wishes = Verglas::Mechanisms::Wishes.for(machine.family, fully_back: wish)
-        Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: wishes).solutions.first
-      end
-      faults = [as_reach, fully_back].map { |solution| solution.score.worst == 3 }
-      expect(faults).not_to eq([false, true])
-      angles = [as_reach, fully_back].map { |solution| machine.parameters(solution.indices)[:trunk_angle] }
-      expect(angles[1]).to be >= angles[0] unless faults.any?
-      angles[1] > angles[0]
-    end
+    further =
+      Array
+        .new(60) { random_body(random) }
+        .map do |body|
+          as_reach, fully_back =
+            [0, 1].map do |wish|
+              wishes = Verglas::Mechanisms::Wishes.for(machine.family, fully_back: wish)
+              Verglas::Fitting::Solver.new(machine: machine, body: body, wishes: wishes).solutions.first
+            end
+          faults = [as_reach, fully_back].map { |solution| solution.score.worst == 3 }
+          expect(faults).not_to eq([false, true])
+          angles = [as_reach, fully_back].map { |solution| machine.parameters(solution.indices)[:trunk_angle] }
+          expect(angles[1]).to be >= angles[0] unless faults.any?
+          angles[1] > angles[0]
+        end
     expect(further).to include(true)
   end
 
   it "tells where a stack rests as the depth, in every sentence, and whether more is wanted or allowed" do
     machine = Worked.machine("seat_on_rail")
     random = Random.new(3)
-    told = [{}, { envelope: Verglas::Body::Envelope.new({ knee_flexion: [nil, 70] }) }].map do |given|
-      wishes = Verglas::Mechanisms::Wishes.for(machine.family, **given)
-      drawn = Array.new(60) do
-        indices = machine.adjusters.map { |adjuster| random.rand(adjuster.size) }
-        Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(random_body(random)), wishes: wishes, indices: indices)
+    told =
+      [{}, { envelope: Verglas::Body::Envelope.new({ knee_flexion: [nil, 70] }) }].map do |given|
+        wishes = Verglas::Mechanisms::Wishes.for(machine.family, **given)
+        drawn =
+          Array.new(60) do
+            indices = machine.adjusters.map { |adjuster| random.rand(adjuster.size) }
+            Verglas::Fitting::Evaluation.new(
+              machine: machine,
+              estimate: Verglas::Body::Estimate.exact(random_body(random)),
+              wishes: wishes,
+              indices: indices
+            )
+          end
+        drawn.find { |at| at.mechanics.rests_early?(at.place) && at.quantities[:depth_room_deg] >= 0 }
       end
-      drawn.find { |at| at.mechanics.rests_early?(at.place) && at.quantities[:depth_room_deg] >= 0 }
-    end
     says = told.map { |at| at.voice.tell(at.finding(:knee_depth)) }
     expect(says.map(&:code)).to eq(%i[says.knee_depth.rests_wanted says.knee_depth.rests_allowed])
     bends = told.map { |at| at.quantities[:turning_bend_deg].floor }
@@ -120,25 +182,39 @@ RSpec.describe Verglas::Mechanisms::Rail do
   end
 
   it "grades both feet on the plate where its width is taped, moves no mark by it, and says nothing where it is not" do
-    within, over, untaped = [[560, 300.0], [560, 600.0], [nil, 600.0]].map do |width, stance|
-      data = Worked::MACHINES.fetch("incline_sled")
-      machine = Verglas::Machines::Reader.read_known(data.merge("constants" => data["constants"].merge("plate_width" => width).compact))
-      wishes = Verglas::Mechanisms::Wishes.for(machine.family, stance_mm: stance)
-      Verglas::Fitting::Evaluation.new(machine: machine, estimate: Verglas::Body::Estimate.exact(Worked.body("middle")), wishes: wishes, indices: [0] * machine.adjusters.size)
-    end
+    within, over, untaped =
+      [[560, 300.0], [560, 600.0], [nil, 600.0]].map do |width, stance|
+        data = Worked::MACHINES.fetch("incline_sled")
+        machine =
+          Verglas::Machines::Reader.read_known(
+            data.merge("constants" => data["constants"].merge("plate_width" => width).compact)
+          )
+        wishes = Verglas::Mechanisms::Wishes.for(machine.family, stance_mm: stance)
+        Verglas::Fitting::Evaluation.new(
+          machine: machine,
+          estimate: Verglas::Body::Estimate.exact(Worked.body("middle")),
+          wishes: wishes,
+          indices: [0] * machine.adjusters.size
+        )
+      end
     expect([within, over].map { |at| at.finding(:feet_wide).band }).to eq(["in line", "off"])
     expect(untaped.finding(:feet_wide)).to be_nil
     expect([within, over].map { |at| at.picture.whole.plate.width_mm }).to all(eq(560.0))
     expect(untaped.picture.whole.plate.width_mm).to be_nil
   end
 
-  it "calls a depth in line that ends where the pelvis does, under the school that wants that, or where a clinician ends it" do
-    told = [{ target_bend_deg: 120.0 }, { target_bend_deg: 110.0 }].map do |given|
-      found = finding(*rail("seat_on_rail", **given), :knee_depth)
-      [found.value.negative?, found.band]
-    end
+  it "calls a depth in line that ends where the pelvis does, under the school that wants that, or where a " \
+       "clinician ends it" do
+    told =
+      [{ target_bend_deg: 120.0 }, { target_bend_deg: 110.0 }].map do |given|
+        found = finding(*rail("seat_on_rail", **given), :knee_depth)
+        [found.value.negative?, found.band]
+      end
     expect(told).to eq([[true, "in line"], [true, "off"]])
-    banded = [Verglas::Body::Envelope.open, hip_to(80.0)].map { |hard| finding(*rail("seat_on_rail", envelope: hip_to(80.0), hard: hard), :knee_depth).band }
+    banded =
+      [Verglas::Body::Envelope.open, hip_to(80.0)].map do |hard|
+        finding(*rail("seat_on_rail", envelope: hip_to(80.0), hard: hard), :knee_depth).band
+      end
     expect(banded).to eq(["off", "in line"])
   end
 
@@ -164,13 +240,16 @@ RSpec.describe Verglas::Mechanisms::Rail do
       end
     end
 
-    it "goes away from the client as the heels go down, is said with its room, and not at all with an ankle that nobody cleared" do
+    it "goes away from the client as the heels go down, is said with its room, and not at all with an ankle that " \
+         "nobody cleared" do
       mechanics, place = rail("incline_sled", indices: [2, 0])
       leg = mechanics.leg(place)
       down, level = [10, 0].map { |drop| Verglas::Linkages::CalfWork.x_mm(leg, drop_deg: drop, bend_deg: 5) }
       expect(down).to be < level
       expect(Verglas::Telling.of(mechanics, place).asides.map(&:code)).to eq([:"calf_work.clear"])
-      expect(Verglas::Telling.of(mechanics, place).asides(without: [:calf_work]).map(&:code)).to eq([:"calf_work.barred"])
+      expect(Verglas::Telling.of(mechanics, place).asides(without: [:calf_work]).map(&:code)).to eq(
+        [:"calf_work.barred"]
+      )
     end
   end
 
@@ -180,19 +259,29 @@ RSpec.describe Verglas::Mechanisms::Rail do
       blocked, there = rail("shoulder_sled", body: Worked.body("small"), block_mm: 20.0, foot_mm: 146.0)
       gained = blocked.reach_mm(there) - bare.reach_mm(place)
       expect(gained).to be_within(3).of(20 * Math.sin(68 * Math::PI / 180))
-      expect([finding(bare, place, :latch_room).fault, finding(blocked, there, :latch_room).severity]).to eq([:latch_out_of_reach, 1])
+      expect([finding(bare, place, :latch_room).fault, finding(blocked, there, :latch_room).severity]).to eq(
+        [:latch_out_of_reach, 1]
+      )
     end
 
     it "stands as near to the middle as the latch is reached, and where it is reached from nowhere in the middle" do
       hack, place = rail("shoulder_sled", body: Worked.body("small"))
-      reach = ->(foot) { rail("shoulder_sled", body: Worked.body("small"), foot_mm: foot).then { |there, at| there.latch_room_mm(at) } }
+      reach = ->(foot) do
+        rail("shoulder_sled", body: Worked.body("small"), foot_mm: foot).then { |there, at| there.latch_room_mm(at) }
+      end
       low, middle, high = hack.window(place).then { |seen| [seen.low_mm, seen.heel_mm, seen.high_mm] }
       nearest = (low..high).step(0.25).select { |foot| reach[foot] >= 0 }.min_by { |foot| (foot - middle).abs }
       expect(hack.foot_mm(place)).to be_within(0.25).of(nearest)
       furthest = (low..high).step(0.25).map { |foot| hack.needed_mm(place) + reach[foot] }.max
       expect(hack.greatest_reach_mm(place)).to be_within(0.01).of(furthest)
       far = hack.place(place.parameters.merge(latch_distance: 1300.0))
-      expect([hack.foot_mm(far), hack.shortfall_mm(far), Verglas::Formats::Answers::HackSquat.new(hack, far).report[:block_mm]]).to eq([middle, 1320.0 - hack.greatest_reach_mm(far), nil])
+      expect(
+        [
+          hack.foot_mm(far),
+          hack.shortfall_mm(far),
+          Verglas::Formats::Answers::HackSquat.new(hack, far).report[:block_mm]
+        ]
+      ).to eq([middle, 1320.0 - hack.greatest_reach_mm(far), nil])
     end
 
     it "says what is left under load only where somebody taped the sink" do
@@ -234,10 +323,14 @@ RSpec.describe Verglas::Mechanisms::Rail do
     it "stands as straight as the knees may, and counts from there" do
       tall, place = rail("chain_on_lever")
       bent, there = rail("chain_on_lever", envelope: Verglas::Body::Envelope.new({ knee_flexion: [30, nil] }))
-      sunk = (tall.body.thigh * (1 - Math.cos(20 * Math::PI / 180))) + (tall.body.shank * (1 - Math.cos(10 * Math::PI / 180)))
+      sunk =
+        (tall.body.thigh * (1 - Math.cos(20 * Math::PI / 180))) +
+          (tall.body.shank * (1 - Math.cos(10 * Math::PI / 180)))
       expect([tall.ring_mm(place) - bent.ring_mm(there), tall.drop_mm - bent.drop_mm]).to all(be_within(1e-9).of(sunk))
       hip = Verglas::Scenes.of(bent, there).whole.parts.find { |part| part.id == :thigh }.points.first
-      expect(Verglas::Scenes.of(tall, place).whole.parts.find { |part| part.id == :thigh }.points.first.n - hip.n).to be_within(1e-9).of(sunk)
+      expect(
+        Verglas::Scenes.of(tall, place).whole.parts.find { |part| part.id == :thigh }.points.first.n - hip.n
+      ).to be_within(1e-9).of(sunk)
     end
 
     it "gains a mat's height, and a box's" do

@@ -12,11 +12,13 @@ RSpec.describe Verglas::Mechanisms::Wishes do
 
   it "refuses what is no number, and says where" do
     ["high", nil, Float::NAN, Float::INFINITY].each do |wrong|
-      expect { described_class.for(extension, contact_above_ankle_mm: wrong) }.to raise_error(Verglas::Invalid) { |error|
-        expect([error.code, error.path]).to eq([:wish_not_a_number, "/options/contact_above_ankle_mm"])
-      }
+      expect { described_class.for(extension, contact_above_ankle_mm: wrong) }.to raise_error(
+        Verglas::Invalid
+      ) { |error| expect([error.code, error.path]).to eq([:wish_not_a_number, "/options/contact_above_ankle_mm"]) }
     end
-    expect { described_class.for(extension, slack_from_deg: Float::NAN) }.to raise_error(Verglas::Invalid) { |error| expect(error.path).to eq("/options/slack_from") }
+    expect { described_class.for(extension, slack_from_deg: Float::NAN) }.to raise_error(Verglas::Invalid) { |error|
+      expect(error.path).to eq("/options/slack_from")
+    }
   end
 
   it "knows no wish that its family does not have" do
@@ -30,10 +32,17 @@ RSpec.describe Verglas::Mechanisms::Wishes do
 
   it "moves the advice: a higher wanted contact never asks for a longer roller" do
     machine = Worked.machine("slide_back")
-    rollers = [35.0, 60.0, 110.0].map do |wanted|
-      wishes = described_class.for(extension, contact_above_ankle_mm: wanted)
-      Verglas::Fitting::Solver.new(machine: machine, body: Worked.body("middle"), wishes: wishes).solutions.first.indices[1]
-    end
+    rollers =
+      [35.0, 60.0, 110.0].map do |wanted|
+        wishes = described_class.for(extension, contact_above_ankle_mm: wanted)
+        Verglas::Fitting::Solver
+          .new(machine: machine, body: Worked.body("middle"), wishes: wishes)
+          .solutions
+          .first
+          .indices[
+          1
+        ]
+      end
     reaches = rollers.map { |index| machine.adjusters[1].travel[index] }
     expect(reaches).to eq(reaches.sort.reverse)
   end

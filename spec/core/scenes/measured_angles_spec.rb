@@ -11,8 +11,13 @@ RSpec.describe "A picture's angles, measured" do
     random = Random.new(fixture.sum + 1)
     50.times do
       indices = on.adjusters.map { |adjuster| random.rand(adjuster.size) }
-      evaluation = Verglas::Fitting::Evaluation.new(machine: on, estimate: Verglas::Body::Estimate.exact(random_body(random)),
-                                                    wishes: Verglas::Mechanisms::Wishes.for(on.family), indices: indices)
+      evaluation =
+        Verglas::Fitting::Evaluation.new(
+          machine: on,
+          estimate: Verglas::Body::Estimate.exact(random_body(random)),
+          wishes: Verglas::Mechanisms::Wishes.for(on.family),
+          indices: indices
+        )
       yield evaluation.picture.whole, evaluation.quantities
     end
   end
@@ -33,7 +38,15 @@ RSpec.describe "A picture's angles, measured" do
   # Of a hip: the trunk upwards, the thigh downwards.
   def hip_bend(trunk, thigh) = 180 - between(trunk, thigh)
 
-  { "slide_back" => :max, "slide_seat" => :max, "curl_plain" => :min, "curl_slide" => :min, "curl_shin" => :min, "lie_flat" => :min, "lie_hinged" => :min }.each do |fixture, nearer|
+  {
+    "slide_back" => :max,
+    "slide_seat" => :max,
+    "curl_plain" => :min,
+    "curl_slide" => :min,
+    "curl_shin" => :min,
+    "lie_flat" => :min,
+    "lie_hinged" => :min
+  }.each do |fixture, nearer|
     it "are told on #{fixture}: the knee where the client turns back" do
       each_drawn(fixture) do |scene, told|
         # Of what is aimed at and where the arm ends, whichever comes first.
@@ -47,12 +60,19 @@ RSpec.describe "A picture's angles, measured" do
   %w[incline_sled seat_on_rail shoulder_sled].each do |fixture|
     it "are told on #{fixture}: hip, knee and ankle where the client turns" do
       each_drawn(fixture) do |scene, told|
-        next if told[:slack_mm].positive? && fixture == "seat_on_rail" # the plate rests before the bottom: held elsewhere
+        # the plate rests before the bottom: held elsewhere
+        next if told[:slack_mm].positive? && fixture == "seat_on_rail"
 
         hip, knee, ankle = %i[hip knee ankle].map { |id| scene.part(id).points.first }
         plate = scene.part(:plate).points[1] - scene.part(:plate).points[0]
-        expect(to_a_degree(told, hip_bend_deg: hip_bend(along(scene, :trunk), knee - hip), knee_bend_deg: knee_bend(knee - hip, ankle - knee),
-                                 ankle_bend_deg: 90 - between(plate, knee - ankle))).to be(true)
+        expect(
+          to_a_degree(
+            told,
+            hip_bend_deg: hip_bend(along(scene, :trunk), knee - hip),
+            knee_bend_deg: knee_bend(knee - hip, ankle - knee),
+            ankle_bend_deg: 90 - between(plate, knee - ankle)
+          )
+        ).to be(true)
       end
     end
   end
@@ -61,8 +81,15 @@ RSpec.describe "A picture's angles, measured" do
     it "are told on #{fixture}: hip, knee, ankle and trunk at the deepest" do
       each_drawn(fixture) do |scene, told|
         trunk, thigh, shin = %i[trunk_deepest thigh_deepest shin_deepest].map { |id| along(scene, id) }
-        expect(to_a_degree(told, hip_bend_deg: hip_bend(trunk, thigh), knee_bend_deg: knee_bend(thigh, shin), ankle_bend_deg: lean(shin * -1),
-                                 lean_deg: lean(trunk))).to be(true)
+        expect(
+          to_a_degree(
+            told,
+            hip_bend_deg: hip_bend(trunk, thigh),
+            knee_bend_deg: knee_bend(thigh, shin),
+            ankle_bend_deg: lean(shin * -1),
+            lean_deg: lean(trunk)
+          )
+        ).to be(true)
       end
     end
   end
@@ -71,8 +98,12 @@ RSpec.describe "A picture's angles, measured" do
     it "are told on #{fixture}: the bench, the hips at the bottom and at the top" do
       each_drawn(fixture, exercise: exercise) do |scene, told|
         legs = scene.part(:hip).points.first - scene.part(:ankle).points.first
-        expect(between(along(scene, :beam), Verglas::Geometry::Point.new(1, 0))).to be_within(1).of(told[:bench_angle_deg])
-        expect([between(legs, along(scene, :trunk)), between(legs, along(scene, :trunk_at_top))]).to match([be_within(1).of(told[:bottom_deg]), be_within(1).of(told[:top_deg])])
+        expect(between(along(scene, :beam), Verglas::Geometry::Point.new(1, 0))).to be_within(1).of(
+          told[:bench_angle_deg]
+        )
+        expect([between(legs, along(scene, :trunk)), between(legs, along(scene, :trunk_at_top))]).to match(
+          [be_within(1).of(told[:bottom_deg]), be_within(1).of(told[:top_deg])]
+        )
       end
     end
   end
@@ -89,7 +120,12 @@ RSpec.describe "A picture's angles, measured" do
 
   it "are told on pad_on_lever: how far the heels go down" do
     each_drawn("pad_on_lever") do |scene, told|
-      heel, ball = scene.part(:foot).points.zip(scene.part(:foot).radii).map { |point, radius| point - (Verglas::Geometry::Point.towards(-90 - told[:heel_drop_deg]) * radius) }
+      heel, ball =
+        scene
+          .part(:foot)
+          .points
+          .zip(scene.part(:foot).radii)
+          .map { |point, radius| point - (Verglas::Geometry::Point.towards(-90 - told[:heel_drop_deg]) * radius) }
       expect(between(ball - heel, Verglas::Geometry::Point.new(1, 0))).to be_within(1).of(told[:heel_drop_deg])
     end
   end

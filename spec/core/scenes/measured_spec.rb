@@ -11,7 +11,12 @@ RSpec.describe "A picture, measured" do
     Array.new(count) do
       wishes = Verglas::Mechanisms::Wishes.for(on.family, **readings)
       indices = on.adjusters.map { |adjuster| random.rand(adjuster.size) }
-      Verglas::Fitting::Evaluation.new(machine: on, estimate: Verglas::Body::Estimate.exact(random_body(random)), wishes: wishes, indices: indices)
+      Verglas::Fitting::Evaluation.new(
+        machine: on,
+        estimate: Verglas::Body::Estimate.exact(random_body(random)),
+        wishes: wishes,
+        indices: indices
+      )
     end
   end
 
@@ -19,50 +24,72 @@ RSpec.describe "A picture, measured" do
 
   # Yields what is drawn, the numbers told and the body, on 50 evaluations.
   def each_drawn(fixture)
-    evaluations(fixture, 50).each { |evaluation| yield drawn(evaluation), evaluation.quantities, evaluation.mechanics.body }
+    evaluations(fixture, 50).each do |evaluation|
+      yield drawn(evaluation), evaluation.quantities, evaluation.mechanics.body
+    end
   end
 
-  def angle(one, middle, other) = ((one - middle).angle_deg - (other - middle).angle_deg).abs.then { |deg| deg > 180 ? 360 - deg : deg }
+  def angle(one, middle, other)
+    ((one - middle).angle_deg - (other - middle).angle_deg).abs.then { |deg| deg > 180 ? 360 - deg : deg }
+  end
 
   # Numbers of findings that stand in the picture with a line: as long as it says.
   Worked::MACHINES.each do |fixture, data|
-    Verglas::Machines::Families.fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind"))).exercises.each_key do |exercise|
-      it "has every number of #{[fixture, exercise].compact.join(", ")} as long as it is told" do
-        evaluations(fixture, 50, exercise: exercise).each do |evaluation|
-          scene = drawn(evaluation)
-          expect(scene).not_to be_nil
-          scene.dimensions.select { |one| one.unit == :mm }.each do |one|
-            expect((one.to - one.from).norm).to be_within(1).of(one.value.abs), one.of.to_s
-            finding = evaluation.finding(one.of)
-            expect(one.value).to be_within(1).of(evaluation.quantities[evaluation.kind(one.of).shown] || finding.value), one.of.to_s if finding
+    Verglas::Machines::Families
+      .fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind")))
+      .exercises
+      .each_key do |exercise|
+        it "has every number of #{[fixture, exercise].compact.join(", ")} as long as it is told" do
+          evaluations(fixture, 50, exercise: exercise).each do |evaluation|
+            scene = drawn(evaluation)
+            expect(scene).not_to be_nil
+            scene
+              .dimensions
+              .select { |one| one.unit == :mm }
+              .each do |one|
+                expect((one.to - one.from).norm).to be_within(1).of(one.value.abs), one.of.to_s
+                finding = evaluation.finding(one.of)
+                next unless finding
+                expect(one.value).to be_within(1).of(
+                  evaluation.quantities[evaluation.kind(one.of).shown] || finding.value
+                ),
+                one.of.to_s
+              end
           end
         end
       end
-    end
   end
 
   # {name => value} of what is taped between points of the picture: as an instructor is shown it, on the machine by
   # itself.
   def taped_lengths(on, mechanics, place)
     scene = Verglas::Scenes.of(mechanics, place).at_rest
-    on.family.constants.reject { |_, constant| constant.tape.empty? }.to_h { |name, constant| [name, constant.tape.map { |id| scene.points.fetch(id) }] }
+    on
+      .family
+      .constants
+      .reject { |_, constant| constant.tape.empty? }
+      .to_h { |name, constant| [name, constant.tape.map { |id| scene.points.fetch(id) }] }
   end
 
   Worked::MACHINES.each do |fixture, data|
-    Verglas::Machines::Families.fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind"))).exercises.each_key do |exercise|
-      it "shows on #{[fixture, exercise].compact.join(", ")} each length between the points it is taped from" do
-        evaluations(fixture, 10, exercise: exercise).each do |evaluation|
-          on = evaluation.machine
-          on = on.with(constants: on.constants.merge(heel_roller: 90.0)) if on.constants.key?(:heel_roller)
-          mechanics = Verglas::Mechanisms.for(on, evaluation.mechanics.body, evaluation.wishes)
-          place = mechanics.place(on.parameters(evaluation.indices))
-          taped_lengths(on, mechanics, place).each do |name, (first, second, third)|
-            drawn = third ? angle(second, first, third) : (second - first).norm
-            expect(drawn).to be_within(1).of(place[name].abs), "#{name}: #{drawn.round(1)} drawn, #{place[name].round(1)} told"
+    Verglas::Machines::Families
+      .fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind")))
+      .exercises
+      .each_key do |exercise|
+        it "shows on #{[fixture, exercise].compact.join(", ")} each length between the points it is taped from" do
+          evaluations(fixture, 10, exercise: exercise).each do |evaluation|
+            on = evaluation.machine
+            on = on.with(constants: on.constants.merge(heel_roller: 90.0)) if on.constants.key?(:heel_roller)
+            mechanics = Verglas::Mechanisms.for(on, evaluation.mechanics.body, evaluation.wishes)
+            place = mechanics.place(on.parameters(evaluation.indices))
+            taped_lengths(on, mechanics, place).each do |name, (first, second, third)|
+              drawn = third ? angle(second, first, third) : (second - first).norm
+              expect(drawn).to be_within(1).of(place[name].abs),
+              "#{name}: #{drawn.round(1)} drawn, #{place[name].round(1)} told"
+            end
           end
         end
       end
-    end
   end
 
   %w[slide_back slide_seat curl_plain curl_slide].each do |fixture|
@@ -81,7 +108,8 @@ RSpec.describe "A picture, measured" do
   def outside(capsule, point)
     from, upto = capsule.points
     share = ((point - from).dot(upto - from) / (upto - from).dot(upto - from)).clamp(0, 1)
-    (point - (from + ((upto - from) * share))).norm - (capsule.radii.first + ((capsule.radii.last - capsule.radii.first) * share))
+    (point - (from + ((upto - from) * share))).norm -
+      (capsule.radii.first + ((capsule.radii.last - capsule.radii.first) * share))
   end
 
   %w[slide_back slide_seat curl_plain curl_slide].each do |fixture|
@@ -135,7 +163,9 @@ RSpec.describe "A picture, measured" do
       next expect(bend_of_knee(scene)).to be_within(1).of(told[:knee_bend_deg]) unless told[:slack_mm].positive?
 
       expect(bend_of_knee(scene)).to be < told[:knee_bend_deg]
-      expect(along_rail(scene, scene.part(:plate).points.first)).to be_within(1).of(along_rail(scene, scene.part(:stop).points.first))
+      expect(along_rail(scene, scene.part(:plate).points.first)).to be_within(1).of(
+        along_rail(scene, scene.part(:stop).points.first)
+      )
     end
     expect([early, free]).to all(be_any)
   end
@@ -144,13 +174,28 @@ RSpec.describe "A picture, measured" do
   def off_face(part, point) = (point - part.points[0]).dot((part.points[1] - part.points[0]).unit.front).abs
   def thickness(part) = (part.points[0] - part.points[3]).norm
 
-  { "incline_sled" => {}, "seat_on_rail" => {}, "shoulder_sled" => { block_mm: 40.0 }, "shoulder_sled_towards" => { block_mm: 40.0 } }.each do |fixture, laid|
+  {
+    "incline_sled" => {
+    },
+    "seat_on_rail" => {
+    },
+    "shoulder_sled" => {
+      block_mm: 40.0
+    },
+    "shoulder_sled_towards" => {
+      block_mm: 40.0
+    }
+  }.each do |fixture, laid|
     it "shows on #{fixture} the shoe as thick as it counts, and what lies between it and the plate" do
       evaluations(fixture, 50, **laid).each do |evaluation|
         scene = drawn(evaluation)
         foot, shoe, plate, block = %i[foot shoe plate block].map { |id| scene.part(id) }
-        expect([thickness(shoe), block ? thickness(block) : 0.0]).to match([be_within(0.1).of(25), be_within(0.1).of(laid.fetch(:block_mm, 0.0))])
-        expect(off_face(plate, foot.points.first) - foot.radii.first).to be_within(1).of(thickness(shoe) + laid.fetch(:block_mm, 0.0))
+        expect([thickness(shoe), block ? thickness(block) : 0.0]).to match(
+          [be_within(0.1).of(25), be_within(0.1).of(laid.fetch(:block_mm, 0.0))]
+        )
+        expect(off_face(plate, foot.points.first) - foot.radii.first).to be_within(1).of(
+          thickness(shoe) + laid.fetch(:block_mm, 0.0)
+        )
         expect(off_face(plate, (block || shoe).points[3])).to be_within(1).of(0)
       end
     end
@@ -160,7 +205,9 @@ RSpec.describe "A picture, measured" do
     evaluations("chain_on_lever", 50, mat_mm: 30.0).each do |evaluation|
       scene = drawn(evaluation)
       foot, shoe, mat = %i[foot shoe mat].map { |id| scene.part(id) }
-      expect([thickness(shoe), mat.points.map(&:n).max, shoe.points.map(&:n).min]).to match([be_within(0.1).of(25), be_within(0.1).of(30), be_within(0.1).of(30)])
+      expect([thickness(shoe), mat.points.map(&:n).max, shoe.points.map(&:n).min]).to match(
+        [be_within(0.1).of(25), be_within(0.1).of(30), be_within(0.1).of(30)]
+      )
       expect(foot.points.first.n - foot.radii.first).to be_within(0.1).of(55)
     end
   end

@@ -4,8 +4,12 @@
 RSpec.describe Verglas::Scenes::Scene do
   def evaluation(fixture, body: "long_legged", indices: nil, **wishes)
     machine = Worked.machine(fixture)
-    Verglas::Fitting::Evaluation.new(machine: machine, estimate: Worked.exact(body), wishes: Worked.wishes(machine, **wishes),
-                                     indices: indices || machine.adjusters.map { |adjuster| adjuster.size / 2 })
+    Verglas::Fitting::Evaluation.new(
+      machine: machine,
+      estimate: Worked.exact(body),
+      wishes: Worked.wishes(machine, **wishes),
+      indices: indices || machine.adjusters.map { |adjuster| adjuster.size / 2 }
+    )
   end
 
   def scene(evaluation) = evaluation.picture.whole
@@ -63,7 +67,9 @@ RSpec.describe Verglas::Scenes::Scene do
         expect(drawn.part(:roller_at_end).at).to eq(turning.from)
         ends = drawn.part(:target).points
         expect(distance((ends[0] + ends[1]) * 0.5, turning.from)).to be_within(1e-6).of(0)
-        expect(drawn.part(:arc).degrees.last).to be_within(1e-6).of(-shown.quantities[:end_arm_deg] * shown.mechanics.up)
+        expect(drawn.part(:arc).degrees.last).to be_within(1e-6).of(
+          -shown.quantities[:end_arm_deg] * shown.mechanics.up
+        )
       end
 
       it "shows the stretch of the leg that the roller travels, and where it is wanted" do
@@ -74,9 +80,15 @@ RSpec.describe Verglas::Scenes::Scene do
         expect(distance((wanted[0] + wanted[1]) * 0.5, ankle)).to be_within(1e-6).of(60.0)
       end
 
-      it "stands within its window as advised and a notch either way, for everybody, and keeps its scale while marks are stepped" do
+      it "stands within its window as advised and a notch either way, for everybody, and keeps its scale while " \
+           "marks are stepped" do
         %w[small middle tall large].each do |body|
-          advised = Verglas::Fitting::Advice.new(machine: shown.machine, estimate: Worked.exact(body), wishes: Worked.wishes(shown.machine)).evaluation
+          advised =
+            Verglas::Fitting::Advice.new(
+              machine: shown.machine,
+              estimate: Worked.exact(body),
+              wishes: Worked.wishes(shown.machine)
+            ).evaluation
           around = Verglas::Fitting::Neighbours.steps(advised).values.flatten.compact
           [advised, *around].each { |one| expect(beyond(scene(one))).to be_empty, body }
           expect(around.map { |one| scene(one).window }.uniq.size).to eq(1) if around.any?
@@ -86,11 +98,16 @@ RSpec.describe Verglas::Scenes::Scene do
       it "has a frozen place for every end of the tape, and moves one of them with every length" do
         family = shown.machine.family
         tapes = Verglas::Scenes::Tapes.new(family, shown.machine.constants)
-        family.constants.reject { |_, constant| constant.optional }.each do |name, constant|
-          points = tapes.length(name)
-          expect(points.size).to eq(constant.unit == :deg ? 3 : 2)
-          expect(distance(points[0], points[-1])).to be_within(1.0).of(shown.machine.constants[name].abs) if constant.unit == :mm && name != :roller_reach
-        end
+        family
+          .constants
+          .reject { |_, constant| constant.optional }
+          .each do |name, constant|
+            points = tapes.length(name)
+            expect(points.size).to eq(constant.unit == :deg ? 3 : 2)
+            if constant.unit == :mm && name != :roller_reach
+              expect(distance(points[0], points[-1])).to be_within(1.0).of(shown.machine.constants[name].abs)
+            end
+          end
       end
     end
   end
@@ -98,9 +115,14 @@ RSpec.describe Verglas::Scenes::Scene do
   # Parts of the leg or the arm that lie outside the window.
   def beyond(scene)
     frame = scene.window
-    scene.parts.reject(&:faded).flat_map { |part| part.points.map { |point| [part.id, point] } }.reject do |_, point|
-      point.s.between?(frame[:left], frame[:left] + frame[:width]) && point.n.between?(frame[:bottom], frame[:bottom] + frame[:height])
-    end
+    scene
+      .parts
+      .reject(&:faded)
+      .flat_map { |part| part.points.map { |point| [part.id, point] } }
+      .reject do |_, point|
+        point.s.between?(frame[:left], frame[:left] + frame[:width]) &&
+          point.n.between?(frame[:bottom], frame[:bottom] + frame[:height])
+      end
   end
 
   it "sits the client against the back pad and on the seat, cushions between" do
@@ -112,7 +134,8 @@ RSpec.describe Verglas::Scenes::Scene do
   end
 
   it "draws a thigh pad as it is taped, its underside and its edge, moving with its mark" do
-    low, high = [4, 5].map { |mark| scene(evaluation("curl_plain", body: "middle", indices: [3, 2, mark])).part(:thigh_pad) }
+    low, high =
+      [4, 5].map { |mark| scene(evaluation("curl_plain", body: "middle", indices: [3, 2, mark])).part(:thigh_pad) }
     machine = Worked.machine("curl_plain")
     parameters = machine.parameters([3, 2, 4])
     expect(low.points.map(&:n).min).to be_within(1e-9).of(parameters[:thigh_pad_height] - parameters[:pivot_above_seat])
@@ -130,14 +153,31 @@ RSpec.describe Verglas::Scenes::Scene do
   end
 
   it "draws nothing of an arm that nobody has taped" do
-    data = Worked::MACHINES["curl_plain"].merge("constants" => Worked::MACHINES["curl_plain"]["constants"].merge("roller_reach" => nil))
+    data =
+      Worked::MACHINES["curl_plain"].merge(
+        "constants" => Worked::MACHINES["curl_plain"]["constants"].merge("roller_reach" => nil)
+      )
     half = Verglas::Machines::Reader.read_known(data)
-    shown = Verglas::Fitting::Evaluation.new(machine: half, estimate: Worked.exact("middle"), wishes: Worked.wishes(half), indices: [3, 0, 4])
+    shown =
+      Verglas::Fitting::Evaluation.new(
+        machine: half,
+        estimate: Worked.exact("middle"),
+        wishes: Worked.wishes(half),
+        indices: [3, 0, 4]
+      )
     expect(scene(shown)).to be_nil
     expect(shown.findings.map(&:code)).to eq(%i[offset crease_gap kneecap_gap thigh_press])
   end
 
   it "knows no role that nobody colours" do
-    expect { Verglas::Scenes::Sketch.new.line(:lamp, :lamp, Verglas::Geometry::Point.new(0, 0), Verglas::Geometry::Point.new(1, 0), width: 3) }.to raise_error(ArgumentError, /lamp/)
+    expect do
+      Verglas::Scenes::Sketch.new.line(
+        :lamp,
+        :lamp,
+        Verglas::Geometry::Point.new(0, 0),
+        Verglas::Geometry::Point.new(1, 0),
+        width: 3
+      )
+    end.to raise_error(ArgumentError, /lamp/)
   end
 end

@@ -23,9 +23,15 @@ RSpec.describe Verglas::Statistics::Normal do
   end
 
   it "does not care about the order of readings" do
-    readings = [{ row: [1, 0, 1], value: 44, sd: 3 }, { row: [0, 1, 0], value: 25, sd: 1 }, { row: [1, 1, 1], value: 58, sd: 5 }]
+    readings = [
+      { row: [1, 0, 1], value: 44, sd: 3 },
+      { row: [0, 1, 0], value: 25, sd: 1 },
+      { row: [1, 1, 1], value: 58, sd: 5 }
+    ]
     results = readings.permutation.map { |order| order.inject(normal) { |known, given| known.observe(**given) } }
-    results.each { |result| result.mean.zip(results.first.mean) { |one, other| expect(one).to be_within(1e-9).of(other) } }
+    results.each do |result|
+      result.mean.zip(results.first.mean) { |one, other| expect(one).to be_within(1e-9).of(other) }
+    end
   end
 
   it "never lets a variance grow or turn negative, however sharp the reading" do
