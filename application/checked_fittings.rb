@@ -6,16 +6,16 @@ module Verglas
     module CheckedFittings
       module_function
 
-      RECENT = Recent.new(500)
-
       # rows: as Store::Queries::CheckedFittings answers them. Only what teaches something. What was accepted stays as
       # it is.
-      def of(rows) = RECENT.fetch(rows.map { |row| row[:fitting_id] }) { rows.filter_map { |row| one(row) } }
+      def of(rows)
+        Kept.shared.of(:checked, rows.map { |row| row[:fitting_id] }) { rows.filter_map { |row| one(row) } }
+      end
 
       def one(row)
         return if Guidance::Signs.never(row[:signs].map(&:to_sym)).any? # what was seen outranks the numbers
 
-        machine = Store::Tables::Machines.value(row, exercise: row[:exercise][/.+/])
+        machine = Described.value(row, exercise: row[:exercise][/.+/])
         wanted = { contact_above_ankle_mm: row[:contact_above_ankle_mm] }.compact.slice(*machine.family.wishes.keys)
         wishes = Mechanisms::Wishes.for(machine.family, **wanted, **Aids.wishes(machine.family, row[:aids]))
         # Only the marks are read, so any body serves.

@@ -8,8 +8,6 @@ module Verglas
     module ClientBody
       module_function
 
-      RECENT = Recent.new(500)
-
       # and_then: further readings, after those of the rows; checked: Body::CheckedFittings.
       def estimation(client, rows, and_then: [], checked: [])
         basis = {
@@ -19,7 +17,7 @@ module Verglas
           readings: rows.map { |row| reading(row) } + and_then,
           checked: checked
         }
-        RECENT.fetch(basis) { Body::Estimation.new(**basis) }
+        Kept.shared.of(:bodies, basis) { Body::Estimation.new(**basis) }
       end
 
       # In whole years; nil where the day of birth is not known.

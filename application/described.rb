@@ -4,15 +4,55 @@ module Verglas
   module Application
     # Machines' rows as core values. A description stays as it is until it is taped again.
     module Described
-      RECENT = Recent.new(200)
-
       module_function
 
       # exercise: its name, nil on a machine with one.
       def machine(row, exercise)
-        RECENT.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) do
-          Store::Tables::Machines.value(row, exercise: exercise)
-        end
+        Kept
+          .shared
+          .of(:described, [*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) do
+            value(row, exercise: exercise)
+          end
+      end
+
+      # The same, read anew. As far as it is taped.
+      def value(row, exercise: nil) = Machines::Reader.read_known(data(row), exercise: exercise)
+
+      # A row as the plain data that the core reads.
+      def data(row)
+        {
+          "id" => row[:id],
+          "family" => row[:family],
+          "name" => row[:name],
+          "constants" => row[:constants].to_h,
+          "adjusters" => row[:adjusters].to_a,
+          "exercises" => row[:exercises].to_h
+        }
+      end
+
+      # The names of the exercises that are done on a row's machine: [nil] where there is one.
+      def exercises(row) = Machines::Families.fetch(row[:family]).exercises.keys
+
+      # {exercise => adjusters} as plain data: those that all of them share under "".
+      def parts(row)
+        { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
+      end
+
+      # Raises Invalid where the description of some exercise does not add up.
+      def check(row) = exercises(row).each { |exercise| value(row, exercise: exercise) }
+
+      # How far it is taped: "untaped" (nothing can be told), "partly", "taped".
+      def how_far(row)
+        Kept
+          .shared
+          .of(:taped, row.values_at(:id, :family, :number, :taped_at)) do
+            told = exercises(row).map { |exercise| told(row, exercise) }
+            if told.all?(:all)
+              "taped"
+            else
+              told.all?(:nothing) ? "untaped" : "partly"
+            end
+          end
       end
 
       # The same by the family that the exercise is of; and which of its lengths are taped.
@@ -26,7 +66,15 @@ module Verglas
       def exercise_of(row, family)
         Machines::Families.fetch(row[:family]).exercises.find { |_, one| one.id == family.id }.first
       end
-      private_class_method :exercise_of
+
+      # How much of an exercise can be told.
+      def told(row, exercise)
+        told = value(row, exercise: exercise).family.findings.size
+        return :all if told == Machines::Families.fetch(row[:family]).exercises.fetch(exercise).findings.size
+
+        told.zero? ? :nothing : :some
+      end
+      private_class_method :exercise_of, :told
     end
   end
 end

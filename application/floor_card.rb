@@ -16,7 +16,7 @@ module Verglas
       def meetings
         @meetings ||=
           rows
-            .flat_map { |row| Store::Tables::Machines.exercises(row).map { |exercise| [row, exercise.to_s] } }
+            .flat_map { |row| Described.exercises(row).map { |exercise| [row, exercise.to_s] } }
             .to_h do |row, exercise|
               [
                 [row[:id], exercise],

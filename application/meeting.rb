@@ -1,11 +1,19 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Verglas
   module Application
     # A client met by a machine, from their rows: where store's rows become core's questions. On a station, by one of
     # its exercises; the advice is then the station's, with the seat shared.
     class Meeting
+      extend Forwardable
+
       attr_reader :gym, :client, :readings, :machine_row, :exercise, :fitting
+
+      # What was read of it, and what may be accepted on it.
+      def_delegators :rows, :checked_rows, :shown_efforts
+      def_delegators :acceptance, :refusals, :to_be_shown, :unacceptable, :left_of, :overloaded?
 
       # The bench of a fitting; nil where the gym has none.
       def self.of(gym, fitting_id)
@@ -76,8 +84,6 @@ module Verglas
       )
         @given = given
         @rules = given[:rules]
-        @checked_rows = given[:checked_rows]
-        @rules_chosen = given[:rules_chosen]
         @gym = gym
         @client = client
         @readings = readings
@@ -86,8 +92,11 @@ module Verglas
         @fitting = fitting
       end
 
+      # What the store knows of this client on this machine.
+      def rows = @rows ||= MeetingRows.new(self, @given)
+      def acceptance = @acceptance ||= Acceptance.new(self)
+
       def machine = @machine ||= machine_of(exercise[/.+/])
-      def checked_rows = @checked_rows ||= Store::Queries::CheckedFittings.new(gym).call(client[:id])
       def checked = @checked ||= CheckedFittings.of(checked_rows)
       def estimation = @estimation ||= ClientBody.estimation(client, readings, checked: checked)
 
@@ -99,7 +108,7 @@ module Verglas
             .choices
             .each_value
             .select { |choice| takes?(choice) }
-            .to_h { |choice| [choice.name, equipment_sizes.fetch(choice.equipment, [])] }
+            .to_h { |choice| [choice.name, rows.equipment.fetch(choice.equipment, [])] }
       end
 
       # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen
@@ -150,7 +159,7 @@ module Verglas
       def by_feel?
         return false unless rules[:newcomers_range] == :comfortable && !mechanics.end_limited?
 
-        gym.visits.dataset.where(client_id: client[:id], machine_id: machine_row[:id], exercise: exercise.to_s).empty?
+        rows.never_visited?
       end
 
       # How one works here, a sentence a topic (Telling::Topics::Said).
@@ -182,42 +191,6 @@ module Verglas
       def mechanics = @mechanics ||= Mechanisms.for(machine, estimation.met.dimensions, wishes_for(machine))
       # What is said of the machine before it stands at any marks.
       def voice = Telling.of(mechanics)
-
-      # Codes for which nobody gets on at these marks, whatever the reason; empty when one may. sheet: what was seen
-      # there.
-      def refusals(evaluation, sheet = {}) = [*unacceptable(evaluation, sheet), *to_be_shown]
-
-      # Nothing is asked of whom a bar keeps off.
-      def to_be_shown = bars.any? ? [] : safety.unseen(machine.family).map { |gate| :"unseen_#{gate}" }
-
-      # Those of the marks themselves and of what was seen: what is still to be shown can be.
-      def unacceptable(evaluation, sheet = {})
-        signs = sheet.fetch(:signs, []).map(&:to_sym)
-        forbidden = caution_effect.without.any? { |name| evaluation.wishes.values.fetch(name, 0.0).to_f.positive? }
-        [
-          *(:forbidden_aid if forbidden),
-          *Guidance::NeverAccepted.reasons(
-            evaluation,
-            barred: bars.any?,
-            signs: signs,
-            in_a_joint: sheet[:work].to_h["felt"] == "joint",
-            cautioned: caution_effect.cautioned
-          )
-        ]
-      end
-
-      # Of what lay there before, what a caution leaves: a block or a mat that is forbidden by now is not carried on.
-      def left_of(aids) = aids.reject { |name, _| caution_effect.without.include?(name.to_sym) }
-
-      # Whether more was loaded than a clinician allows.
-      def overloaded?(work)
-        limit = load_limit_kg
-        !limit.nil? &&
-          work
-            .values_at("load_kg", "left_kg", "right_kg")
-            .compact
-            .any? { |kg| kg > limit + Loading::Choices::ROUNDING_KG }
-      end
 
       # What is aimed at on a machine: by the rules, narrowed by cautions and limits.
       def wishes_for(machine, **given)
@@ -271,7 +244,7 @@ module Verglas
 
       # {exercise => Machine} and what they are advised together.
       def exercises
-        @exercises ||= Store::Tables::Machines.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
+        @exercises ||= Described.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
       end
 
       def station_advice
@@ -288,7 +261,7 @@ module Verglas
 
       # Labels of the adjusters which a station's exercises share.
       def shared
-        station? ? Machines::Families.fetch(machine_row[:family]).shared(Store::Tables::Machines.data(machine_row)) : []
+        station? ? Machines::Families.fetch(machine_row[:family]).shared(Described.data(machine_row)) : []
       end
 
       # Cushions, pads and places that go with the advised marks.
@@ -315,18 +288,10 @@ module Verglas
         Substitutes.gives_way?(self) ? Substitutes.of(self).map { |found| found.row[:name] }.join(", ")[/.+/] : nil
       end
 
-      # How fittings went where body weight is the load (Store::Queries::ShownEfforts).
-      def shown_efforts
-        @shown_efforts ||=
-          @given[:shown] || Store::Queries::ShownEfforts.new(gym).call(client[:id], families: Readiness::FAMILIES)
-      end
-
       # On a station the adjusters that are one part of it, whichever exercise is done.
       def one_part = station? ? machine_row[:adjusters].to_a.map { |adjuster| adjuster["label"] } : []
 
       private
-
-      def equipment_sizes = @given[:equipment] || gym.equipment.sizes
 
       # The schools which cautions ask for say nothing of machines, so any family's answer serves.
       def caution_schools = @caution_schools ||= safety.effect(machine.family).schools
@@ -344,7 +309,7 @@ module Verglas
       def adjuster_data
         [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
       end
-      def rules_chosen = @rules_chosen ||= gym.rules.chosen(client[:id])
+      def rules_chosen = rows.rules_chosen
 
       def machine_of(exercise) = Described.machine(machine_row, exercise)
 

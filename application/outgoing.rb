@@ -39,7 +39,7 @@ module Verglas
 
       # A row a mark: the shared adjusters first, then each exercise's own.
       def marks_of_machine(row)
-        Store::Tables::Machines
+        Described
           .parts(row)
           .flat_map { |exercise, adjusters| adjusters.flat_map { |adjuster| marks_of(row, exercise, adjuster) } }
       end

@@ -16,7 +16,7 @@ module Verglas
       # One {stature_mm:, grade:} a client, no names: what is drawn over stature.
       def fits
         sample = Store::Queries::ClientsWithReadings.new(@gym).call(limit: MOST)
-        machine = Store::Tables::Machines.value(@row, exercise: @exercise)
+        machine = Described.value(@row, exercise: @exercise)
         wishes = wishes(machine.family)
         people =
           Apart.compute do |budget|
@@ -30,7 +30,7 @@ module Verglas
         affected = Store::Queries::MachineFittings.new(@gym).clients(@row[:id], limit: MOST)
         pairs =
           [earlier, @row].map do |row|
-            exercises.to_h { |exercise| [exercise, Store::Tables::Machines.value(row, exercise: exercise)] }
+            exercises.to_h { |exercise| [exercise, Described.value(row, exercise: exercise)] }
           end
         readings = Store::Queries::ClientsWithReadings.new(@gym).readings(affected[:rows])
         rules
@@ -47,7 +47,7 @@ module Verglas
 
       private
 
-      def exercises = Store::Tables::Machines.exercises(@row)
+      def exercises = Described.exercises(@row)
       def advice(machine, estimate)
         Fitting::Advice.new(machine: machine, estimate: estimate, wishes: wishes(machine.family))
       end

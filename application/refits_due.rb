@@ -12,9 +12,6 @@ module Verglas
       # Where a fit can be seen by eye.
       SEEN = :turns_on_pivot
 
-      # How far the advice of a card has moved, kept until body, cautions, rules or machine change.
-      KEPT = Recent.new(1000)
-
       # bars: what keeps the client off the machine by now.
       Due = Struct.new(:row, :reasons, :bars)
 
@@ -104,8 +101,10 @@ module Verglas
             @shared.to_a,
             @today
           )
-        KEPT
-          .fetch(basis) do
+        # Kept until body, cautions, rules or machine change.
+        Kept
+          .shared
+          .of(:moved, basis) do
             [
               moved(
                 row,

@@ -48,7 +48,7 @@ module Verglas
 
       # Each adjuster, then each of its marks.
       def marks(row)
-        Store::Tables::Machines
+        Described
           .parts(row)
           .values
           .flatten(1)

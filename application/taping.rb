@@ -50,10 +50,7 @@ module Verglas
 
       # The exercise's machine as it would be, as far as it would be taped. Raises Invalid when it cannot be.
       def machine
-        Store::Tables::Machines.value(
-          @row.merge(@description.slice(:constants, :adjusters, :exercises)),
-          exercise: exercise
-        )
+        Described.value(@row.merge(@description.slice(:constants, :adjusters, :exercises)), exercise: exercise)
       end
 
       # Family of the exercise; its constants and adjusters as they would be.

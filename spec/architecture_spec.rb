@@ -84,6 +84,15 @@ RSpec.describe "The architecture" do
     end
   end
 
+  it "lets a view shape what it is given: no table, no query, and nothing of the gym but its row" do
+    files
+      .call("web/views")
+      .each do |file|
+        asked = code.call(file)[/\b(Store|Sequel)\b|\bgym\b(?!:|\[|_|\s*=)|\.(db|dataset)\b/]
+        expect(asked).to be_nil, "#{file} asks #{asked}"
+      end
+  end
+
   it "holds cases over families nowhere but in their own files" do
     others =
       files.call("core").reject { |file| file.include?("/families/") } + files.call("application") + files.call("web") +

@@ -52,6 +52,14 @@ module Verglas
       # {e-mail address in small letters => id} of who works here.
       def staff_ids = db[:accounts].where(gym_id: id).select_hash(:email, :id).transform_keys(&:downcase)
 
+      # Names of who works here: {id => name} of some, one by id, and all whose account is open, by name.
+      def staff_names(ids) = db[:accounts].where(gym_id: id, id: ids).select_hash(:id, :name)
+      def staff_name(account_id) = staff_names([account_id])[account_id]
+
+      def staff
+        db[:accounts].where(gym_id: id, status_id: Staff::OPEN).order(:name).select(:id, :name).all
+      end
+
       # Whether nobody and nothing was entered yet.
       def empty? = clients.dataset.empty? && machines.dataset.empty?
 

@@ -62,25 +62,31 @@ module Verglas
 
       # What a writer who came too late is shown.
       def current_state(row)
-        return Views::Fitting.state(row, by: db[:accounts].where(id: row[:updated_by]).get(:name)) if row.key?(:marks)
+        return Views::Fitting.state(row, by: gym.staff_name(row[:updated_by])) if row.key?(:marks)
 
         return current_of_gym(row[:gym]) if row.key?(:gym)
-        return Views::Rules.of_client(gym, client_row(row[:rules_of])) if row.key?(:rules_of)
+        return rules_of(client_row(row[:rules_of])) if row.key?(:rules_of)
         return Views::Cautions.one(row) if row.key?(:caution)
-        return Views::Queue.of(gym, machine_row(row[:machine_id]), row[:exercise]) if row.key?(:queue)
+        return queue_at(row) if row.key?(:queue)
 
         row.key?(:family) ? Views::Machine.summary(row).merge(version: row[:version]) : Views::Client.summary(row)
       end
 
       def current_of_gym(part)
         {
-          equipment: -> { Views::Equipment.cushions(gym) },
-          plates: -> { Views::Equipment.plates(gym) },
-          rules: -> { Views::Rules.of_gym(gym) },
-          settings: -> { Views::GymSettings.of(gym) },
-          aims: -> { Views::Aims.of(gym) },
-          tempos: -> { Views::Tempos.of(gym) }
+          equipment: -> { Views::Equipment.cushions(Questions::Cushions.of(gym)) },
+          plates: -> { Views::Equipment.plates(Questions::Plates.of(gym)) },
+          rules: -> { Views::Rules.of_gym(Questions::GymRules.of(gym)) },
+          settings: -> { Views::GymSettings.of(gym.row) },
+          aims: -> { Views::Aims.of(Questions::Aims.of(gym)) },
+          tempos: -> { Views::Tempos.of(Questions::Tempos.of(gym)) }
         }.fetch(part).call
+      end
+
+      def rules_of(client) = Views::Rules.of_client(Questions::ClientRules.of(gym, client))
+
+      def queue_at(row)
+        Views::Queue.of(Questions::Queue.of(gym, machine_row(row[:machine_id]), row[:exercise]))
       end
 
       # What only whoever leads the gym may do.

@@ -25,7 +25,7 @@ module Verglas
 
         # The name of the exercise as rows have it: "" where the machine has one.
         def exercise(row, values)
-          names = Store::Tables::Machines.exercises(row).map(&:to_s)
+          names = Described.exercises(row).map(&:to_s)
           named = values.fetch(:exercise, "")
           named = names.first if named.empty?
           unless names.include?(named)
@@ -37,7 +37,7 @@ module Verglas
         # {label => marks} of an exercise's adjusters, as it is described now.
         def marks(row, exercise)
           (@marks ||= {})[[row[:id], exercise]] ||= begin
-            data = Store::Tables::Machines.data(row)
+            data = Described.data(row)
             own = Verglas::Machines::Families.fetch(row[:family]).exercise_data(data, exercise.empty? ? nil : exercise)
             own.fetch("adjusters").to_h { |adjuster| [adjuster["label"], adjuster["marks"]] }
           end

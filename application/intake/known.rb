@@ -177,7 +177,7 @@ module Verglas
         end
 
         def read(machine, description, exercise)
-          Store::Tables::Machines.value(
+          Described.value(
             {
               **machine.slice("id", "family", "name"),
               **description.slice("constants", "adjusters", "exercises")

@@ -67,7 +67,7 @@ module Verglas
 
         # The machine's description with what the rows say.
         def described(row, list)
-          parts = Store::Tables::Machines.parts(row)
+          parts = Described.parts(row)
           list
             .group_by { |values| values.fetch(:exercise, "") }
             .each do |exercise, rows|
@@ -131,9 +131,7 @@ module Verglas
           lists.flatten(1).each { |adjuster| check_drives(family, adjuster) }
           Verglas::Machines::Tries.check(family.exercises, description[:adjusters], description[:exercises])
           trial = row.merge(description)
-          Store::Tables::Machines
-            .exercises(row)
-            .each { |exercise| Store::Tables::Machines.value(trial, exercise: exercise) }
+          Described.exercises(row).each { |exercise| Described.value(trial, exercise: exercise) }
         end
 
         def check_drives(family, adjuster)

@@ -3,7 +3,7 @@
 module Verglas
   module Store
     module Tables
-      # The machines of one gym with a version of their description; rows become core values here.
+      # The machines of one gym with a version of their description.
       class Machines
         FACTS = %i[
           name
@@ -34,37 +34,13 @@ module Verglas
         # Those on which somebody can be fitted: not retired.
         def in_service = described.exclude(Sequel[:machines][:state] => "retired").order(:place, :name).all
         def find(id) = described.first(Sequel[:machines][:id] => id)
+        def name_of(id) = dataset.where(id: id).get(:name)
 
         # Until the transaction ends nobody changes this machine or its description.
         def hold(id) = dataset.where(id: id).for_share.get(:id)
 
         # A machine as it was described at some time.
         def described_as(id, number) = described(number).first(Sequel[:machines][:id] => id)
-
-        # rows: as find and all give them; exercise: which one, on a station. As far as it is taped.
-        def self.value(row, exercise: nil)
-          Verglas::Machines::Reader.read_known(data(row), exercise: exercise)
-        end
-
-        # A row as the plain data that the core reads.
-        def self.data(row)
-          {
-            "id" => row[:id],
-            "family" => row[:family],
-            "name" => row[:name],
-            "constants" => row[:constants].to_h,
-            "adjusters" => row[:adjusters].to_a,
-            "exercises" => row[:exercises].to_h
-          }
-        end
-
-        # The names of the exercises that are done on a row's machine: [nil] where there is one.
-        def self.exercises(row) = Verglas::Machines::Families.fetch(row[:family]).exercises.keys
-
-        # {exercise => adjusters} as plain data: those that all of them share under "".
-        def self.parts(row)
-          { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
-        end
 
         # description: {constants:, adjusters:, exercises:, taped:}; nothing is known of what is left out.
         def insert(family:, description:, by: nil, copied_from: nil, id: nil, **facts)

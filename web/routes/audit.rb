@@ -8,9 +8,9 @@ module Verglas
         def self.registered(app)
           app.get("/api/audit") do
             lead_only
-            rows = Store::Queries::AuditTrail.new(gym).call(before: params["before"]&.to_i, of: params["of"])
+            trail = Questions::Trail.of(gym, before: params["before"]&.to_i, of: params["of"])
             on_record(params["of"])
-            reply(Views::AuditTrail.of(rows))
+            reply(Views::AuditTrail.of(trail))
           end
         end
       end

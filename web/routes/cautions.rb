@@ -10,7 +10,7 @@ module Verglas
           app.get("/api/clients/:id/cautions") do |id|
             client = client_row(id)
             on_record(id)
-            reply(Views::Cautions.page(gym, client))
+            reply(Views::Cautions.page(Questions::ClientCautions.of(gym, client)))
           end
 
           app.put("/api/clients/:id/cautions") do |id|
@@ -36,7 +36,7 @@ module Verglas
                 none: input[:none],
                 version: input[:version]
               )
-              Views::Cautions.page(gym, client_row(id))
+              Views::Cautions.page(Questions::ClientCautions.of(gym, client_row(id)))
             end
           end
 
@@ -63,7 +63,7 @@ module Verglas
               client = client_row(id)
               Guidance::Cautions.fetch(input[:caution])
               yield client[:id], input[:caution]
-              Views::Cautions.page(gym, client)
+              Views::Cautions.page(Questions::ClientCautions.of(gym, client))
             end
           end
         end

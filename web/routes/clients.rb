@@ -5,14 +5,11 @@ module Verglas
     module Routes
       # Finding, adding and correcting clients; a client's page.
       module Clients
-        PAGE = 50
-
         def self.registered(app)
           # A POST, so that what is typed stands in no address and no log.
           app.post("/api/clients/search") do
-            rows = Store::Queries::SearchClients.new(gym).call(input[:text], limit: PAGE, after: input[:after])
-            last = rows.last if input[:text].strip.length < 2 && rows.size == PAGE
-            reply(clients: rows.map { |row| Views::Client.summary(row) }, next: last&.values_at(:search_name, :id))
+            found = Questions::Search.of(gym, input[:text], after: input[:after])
+            reply(clients: found.rows.map { |row| Views::Client.summary(row) }, next: found.onward)
           end
 
           # From anywhere; for the same reason a POST.
@@ -22,16 +19,21 @@ module Verglas
             write_once(status: 201) { Views::Client.summary(gym.clients.insert(Inputs::Client.fields(input))) }
           end
 
-          app.get("/api/clients/:id") { |id| reply(Views::ClientPage.of(gym, client_row(id))) }
+          app.get("/api/clients/:id") do |id|
+            reply(Views::ClientPage.of(Questions::ClientPage.of(gym, client_row(id))))
+          end
 
           app.get("/api/clients/:id/history") do |id|
             client = client_row(id)
             machine = machine_row(params["machine"])
-            reply(Views::History.of(gym, client, machine, exercise_of(machine, params["exercise"])))
+            exercise = exercise_of(machine, params["exercise"])
+            reply(Views::History.of(Questions::History.of(gym, client, machine, exercise)))
           end
 
           # Computed for every machine: asked for by a page that shows already what is known.
-          app.get("/api/clients/:id/predictions") { |id| reply(Views::Predictions.of(gym, client_row(id)[:id])) }
+          app.get("/api/clients/:id/predictions") do |id|
+            reply(Views::Predictions.of(Application::FloorCard.new(gym, client_row(id)[:id])))
+          end
 
           app.patch("/api/clients/:id") do |id|
             write_once do

@@ -6,23 +6,23 @@ module Verglas
       # What the gym owns besides machines: cushions, pads, plates.
       module Equipment
         def self.registered(app)
-          app.get("/api/equipment") { reply(Views::Equipment.cushions(gym)) }
+          app.get("/api/equipment") { reply(Views::Equipment.cushions(Questions::Cushions.of(gym))) }
 
           app.put("/api/equipment") do
             write_once do
               sizes = Inputs::Equipment.sizes(input)
               gym.revise(:equipment, version: input[:version]) { gym.equipment.replace(sizes) }
-              Views::Equipment.cushions(gym)
+              Views::Equipment.cushions(Questions::Cushions.of(gym))
             end
           end
 
-          app.get("/api/plates") { reply(Views::Equipment.plates(gym)) }
+          app.get("/api/plates") { reply(Views::Equipment.plates(Questions::Plates.of(gym))) }
 
           app.put("/api/plates") do
             write_once do
               kilograms = Inputs::Equipment.plates(input[:plates])
               gym.revise(:plates, version: input[:version]) { gym.equipment.replace_plates(kilograms) }
-              Views::Equipment.plates(gym)
+              Views::Equipment.plates(Questions::Plates.of(gym))
             end
           end
         end

@@ -25,24 +25,15 @@ module Verglas
           app.post("/api/imports") do
             write_once(status: 201) do
               lead_only
-              Views::Import.state(
-                intake.begin(
-                  kind: input[:kind],
-                  bytes: input[:bytes],
-                  units: {
-                    "length" => input[:length_unit],
-                    "mass" => input[:mass_unit]
-                  }
-                ),
-                gym
-              )
+              units = { "length" => input[:length_unit], "mass" => input[:mass_unit] }
+              state(intake.begin(kind: input[:kind], bytes: input[:bytes], units: units))
             end
           end
 
           app.get("/api/imports/:id") do |id|
             row = found(gym.imports.find(id))
             lead_only
-            reply(Views::Import.page(row, gym, intake))
+            reply(Views::Import.page(Questions::Import.of(gym, row, told: intake.told(row))))
           end
 
           # Its bytes, as many requests as it takes.
@@ -54,7 +45,7 @@ module Verglas
             write_once do
               row = found(gym.imports.hold(id))
               lead_only
-              Views::Import.state(intake.take(row, leave: input[:leave_refused], until_asked: input[:until_asked]), gym)
+              state(intake.take(row, leave: input[:leave_refused], until_asked: input[:until_asked]))
             end
           end
 
@@ -71,6 +62,7 @@ module Verglas
         # What these routes share.
         module Helpers
           def intake = Application::Intake.new(gym, by: staff[:id])
+          def state(row) = Views::Import.state(Questions::Import.of(gym, row))
 
           # One step of a file on its way: what the gym holds is not changed by it, so the trail does not tell of each.
           def go_on(id)
@@ -78,7 +70,7 @@ module Verglas
               row = found(gym.imports.hold(id))
               lead_only
               yield row
-              Views::Import.state(gym.imports.find(id), gym)
+              state(gym.imports.find(id))
             end
           end
 

@@ -21,7 +21,7 @@ module Verglas
             end
           end
 
-          app.get("/api/fittings/:id") { |id| reply(Views::Fitting.page(meeting(id), gym)) }
+          app.get("/api/fittings/:id") { |id| reply(Views::Fitting.page(meeting(id))) }
 
           # Pure computation: nothing is written, so it may be asked as often as an adjuster is stepped.
           app.post("/api/fittings/:id/evaluation") do |id|
@@ -169,7 +169,7 @@ module Verglas
 
           # Named on a station, and nowhere else.
           def exercise_of(machine, given = input[:exercise])
-            known = Store::Tables::Machines.exercises(machine).map(&:to_s)
+            known = Application::Described.exercises(machine).map(&:to_s)
             given = given.to_s
             raise Invalid.new(:not_allowed, path: "/exercise", known: known) unless known.include?(given)
 

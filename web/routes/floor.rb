@@ -16,7 +16,7 @@ module Verglas
           # As little as a route here can do: benchmarks compare the others with it.
           app.get("/api/ping") { reply({ ok: true }) }
 
-          app.get("/api/floor") { reply(Views::Floor.of(gym)) }
+          app.get("/api/floor") { reply(Views::Floor.of(Questions::Floor.of(gym))) }
         end
 
         # What these routes share.

@@ -5,20 +5,23 @@ module Verglas
     module Routes
       # What a gym says of itself: read by its staff, set by whoever leads it.
       module Gym
-        # Tables that are written whole, over the version that was seen: what a row of each is typed as, and how they
-        # are shown.
-        WHOLE = { aims: [Inputs::Aim, Views::Aims], tempos: [Inputs::Tempo, Views::Tempos] }.freeze
+        # Tables that are written whole, over the version that was seen: what a row of each is typed as, how they are
+        # asked for and shown.
+        WHOLE = {
+          aims: [Inputs::Aim, Questions::Aims, Views::Aims],
+          tempos: [Inputs::Tempo, Questions::Tempos, Views::Tempos]
+        }.freeze
 
         def self.registered(app)
-          app.get("/api/gym") { reply(Views::GymSettings.of(gym)) }
+          app.get("/api/gym") { reply(Views::GymSettings.of(gym.row)) }
 
-          WHOLE.each do |name, (typed, shown)|
-            app.get("/api/#{name}") { reply(shown.of(gym)) }
+          WHOLE.each do |name, (typed, asked, shown)|
+            app.get("/api/#{name}") { reply(shown.of(asked.of(gym))) }
 
             app.put("/api/#{name}") do
               write_once do
                 gym.public_send(name).replace(input[name].map { |row| typed.row(row) }, version: input[:version])
-                shown.of(gym)
+                shown.of(asked.of(gym))
               end
             end
           end
@@ -27,7 +30,7 @@ module Verglas
             write_once do
               lead_only
               gym.settle(version: input[:version], **input.slice(:address, :wall_names, :keep_years, :ask_again_months))
-              Views::GymSettings.of(gym)
+              Views::GymSettings.of(gym.row)
             end
           end
         end

@@ -7,7 +7,9 @@ module Verglas
       module Limits
         def self.registered(app)
           app.helpers Helpers
-          app.get("/api/clients/:id/limits") { |id| reply(Views::Limits.page(gym, client_row(id))) }
+          app.get("/api/clients/:id/limits") do |id|
+            reply(Views::Limits.page(Questions::ClientLimits.of(gym, client_row(id))))
+          end
 
           # reading null forgets it.
           app.put("/api/clients/:id/limits/:limit") do |id, name|
@@ -17,7 +19,7 @@ module Verglas
               limits = client[:limits].except(name)
               limits = limits.merge(name => measured(client, limit)) if input[:reading]
               gym.clients.measure(id, version: input[:version], limits: limits)
-              Views::Limits.page(gym, client_row(id))
+              Views::Limits.page(Questions::ClientLimits.of(gym, client_row(id)))
             end
           end
 
@@ -30,7 +32,7 @@ module Verglas
               limits = client[:limits].except(name)
               limits = limits.merge(gate.name.to_s => signed(right: input[:right])) unless input[:right].nil?
               gym.clients.measure(id, version: input[:version], limits: limits)
-              Views::Limits.page(gym, client_row(id))
+              Views::Limits.page(Questions::ClientLimits.of(gym, client_row(id)))
             end
           end
 
@@ -45,7 +47,7 @@ module Verglas
                 version: input[:client_version],
                 limits: client[:limits].merge(name => found_limit(meeting, limit))
               )
-              Views::Limits.page(gym, client_row(client[:id]))
+              Views::Limits.page(Questions::ClientLimits.of(gym, client_row(client[:id])))
             end
           end
         end

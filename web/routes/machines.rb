@@ -7,9 +7,9 @@ module Verglas
       module Machines
         def self.registered(app)
           app.helpers Helpers
-          app.get("/api/machines") { reply(machines: Views::Machine.list(gym)) }
+          app.get("/api/machines") { reply(machines: Views::Machine.list(Questions::Machines.of(gym))) }
           app.get("/api/families") { reply(families: Views::Families.all) }
-          app.get("/api/machines/:id") { |id| reply(Views::MachinePage.of(gym, machine_row(id))) }
+          app.get("/api/machines/:id") { |id| reply(machine_page(machine_row(id))) }
 
           app.post("/api/machines") do
             write_once(status: 201) do
@@ -45,7 +45,7 @@ module Verglas
               taping = taping(machine_row(id), by: staff[:id], at: Time.now.utc.iso8601)
               refuse_odd(taping)
               gym.machines.update(id, version: input[:version], by: staff[:id], description: taping.description)
-              Views::MachinePage.of(gym, machine_row(id))
+              machine_page(machine_row(id))
             end
           end
 
@@ -53,7 +53,7 @@ module Verglas
           app.post("/api/machines/:id/trial") { |id| reply(Views::Taping.trial(taping(machine_row(id)), typed_unit)) }
 
           app.post("/api/machines/:id/copy") do |id|
-            write_once(status: 201) { Views::MachinePage.of(gym, machine_row(copy(machine_row(id)))) }
+            write_once(status: 201) { machine_page(machine_row(copy(machine_row(id)))) }
           end
 
           app.get("/api/machines/:id/population") do |id|
@@ -71,14 +71,14 @@ module Verglas
 
         # What these routes share.
         module Helpers
+          def machine_page(row) = Views::MachinePage.of(Questions::MachinePage.of(gym, row))
+
           # The page of what was just written; reading it refuses a description that does not add up, and the write with
           # it.
           def checked_page(id)
             row = machine_row(id)
-            Store::Tables::Machines
-              .exercises(row)
-              .each { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
-            Views::MachinePage.of(gym, row)
+            Application::Described.check(row)
+            machine_page(row)
           end
 
           def new_description(row)
@@ -102,7 +102,7 @@ module Verglas
             odd = taping.remarks_on(input.key?(:adjuster) ? taping.driven(input[:adjuster]) : [input[:name]])
             return if odd.empty? || input[:confirmed] || (input.key?(:value) && input[:value].nil?)
 
-            says = Views::Taping.remark(odd.first, taping.machine, typed_unit)[:says]
+            says = Application::Told::Remark.says(odd.first, taping.machine, typed_unit)
             raise Invalid.new(:odd_length, path: input.key?(:adjuster) ? "/travel" : "/value", says: says)
           end
 

@@ -19,7 +19,7 @@ module Verglas
             pdf "card",
                 CARDS
                   .fetch(params.fetch("paper", "a6"))
-                  .new(Views::Card.of(gym, row, day: day_asked), address: address_of("clients/#{row[:id]}"))
+                  .new(card(row), address: address_of("clients/#{row[:id]}"))
                   .render
           end
 
@@ -44,7 +44,7 @@ module Verglas
             cautions_on_record(row)
             content_type "text/plain", charset: "utf-8"
             cache_control :private, :no_store
-            Views::Card.text(Views::Card.of(gym, row, day: day_asked))
+            Views::Card.text(card(row))
           end
         end
 
@@ -57,6 +57,13 @@ module Verglas
             bytes
           end
 
+          # As of today, or of the day that the address asks for.
+          def card(row)
+            return Views::Card.of(Questions::Card.of(gym, row)) unless day_asked
+
+            Views::Card.on_day(Questions::CardOn.of(gym, row, day_asked))
+          end
+
           # A paper that somebody's cautions are read on.
           def cautions_on_record(client)
             return unless gym.cautions.of(client[:id]).any?
@@ -65,10 +72,9 @@ module Verglas
 
           # As the address asks for it: which columns, in which order, names in which way.
           def sheet(row)
+            exercise = exercise_of(row, params["exercise"])
             Views::WallSheet.of(
-              gym,
-              row,
-              exercise_of(row, params["exercise"]),
+              Questions::WallSheet.of(gym, row, exercise, most: Views::WallSheet::MOST),
               columns: params["columns"]&.split(","),
               sort: params.fetch("sort", "name"),
               names: params["names"]

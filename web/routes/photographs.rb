@@ -44,7 +44,7 @@ module Verglas
           # "" is the machine itself.
           def adjuster_of(row)
             label = input[:adjuster]
-            adjusters = Store::Tables::Machines.parts(row).values.flatten(1)
+            adjusters = Application::Described.parts(row).values.flatten(1)
             unless label.empty? || adjusters.any? { |adjuster| adjuster["label"] == label }
               raise Invalid.new(:unknown_adjuster, path: "/adjuster", adjuster: label)
             end

@@ -20,7 +20,7 @@ module Verglas
                 confirmed: reading.confirmed,
                 taken_by: staff[:id]
               )
-              Views::ClientPage.of(gym, client_row(id))
+              Views::ClientPage.of(Questions::ClientPage.of(gym, client_row(id)))
             end
           end
 
@@ -29,7 +29,7 @@ module Verglas
               client_row(id)
               gym.clients.touch(id, version: Integer(request.params["version"], 10))
               gym.readings.delete(client_id: id, observation: observation)
-              Views::ClientPage.of(gym, client_row(id))
+              Views::ClientPage.of(Questions::ClientPage.of(gym, client_row(id)))
             end
           end
         end

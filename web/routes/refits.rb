@@ -34,7 +34,7 @@ module Verglas
             content_type "text/calendar", charset: "utf-8"
             headers "content-disposition" => "attachment; filename=\"refits.ics\""
             cache_control :private, :no_store
-            Views::Refits.calendar(gym, Application::RefitsDue.new(gym), today: Date.today, now: Time.now)
+            Views::Refits.calendar(gym.row, Application::RefitsDue.new(gym), today: Date.today, now: Time.now)
           end
         end
       end

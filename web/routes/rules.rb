@@ -6,13 +6,13 @@ module Verglas
       # House rules: the gym's school of each contested question, and a client's own.
       module Rules
         def self.registered(app)
-          app.get("/api/rules") { reply(Views::Rules.of_gym(gym)) }
+          app.get("/api/rules") { reply(Views::Rules.of_gym(Questions::GymRules.of(gym))) }
 
           app.put("/api/rules/:question") do |name|
             write_once do
               school = school_of(name).to_s
               gym.revise(:rules, version: input[:version]) { gym.rules.set(name, school, by: staff[:id]) }
-              Views::Rules.of_gym(gym)
+              Views::Rules.of_gym(Questions::GymRules.of(gym))
             end
           end
 
@@ -29,11 +29,13 @@ module Verglas
               gym.revise(:rules, version: input[:version]) do
                 gym.cautions.set_stricter(caution, input[:stricter], by: staff[:id])
               end
-              Views::Rules.of_gym(gym)
+              Views::Rules.of_gym(Questions::GymRules.of(gym))
             end
           end
 
-          app.get("/api/clients/:id/rules") { |id| reply(Views::Rules.of_client(gym, client_row(id))) }
+          app.get("/api/clients/:id/rules") do |id|
+            reply(Views::Rules.of_client(Questions::ClientRules.of(gym, client_row(id))))
+          end
 
           app.put("/api/clients/:id/rules/:question") do |id, name|
             write_once do
@@ -51,7 +53,7 @@ module Verglas
                     by: staff[:id]
                   )
                 end
-              Views::Rules.of_client(gym, client_row(id))
+              Views::Rules.of_client(Questions::ClientRules.of(gym, client_row(id)))
             end
           end
           app.helpers Helpers

@@ -7,14 +7,14 @@ module Verglas
       module SetUps
         def self.registered(app)
           app.helpers Helpers
-          app.get("/api/fittings/:id/set-up") { |id| reply(Views::SetUp.of(accepted_bench(id), gym)) }
+          app.get("/api/fittings/:id/set-up") { |id| reply(Views::SetUp.of(accepted_bench(id))) }
 
           # The machine now stands so, for a client who can still be set up so: what is told for today is lifted there.
           app.post("/api/fittings/:id/set-up") do |id|
             write_once do
               meeting = bench_to_write(id)
               Application::Visits.new(meeting, by: staff[:id]).begin
-              Views::Visit.of(meeting, gym)
+              Views::Visit.of(meeting)
             end
           end
 
@@ -23,7 +23,7 @@ module Verglas
             write_once(status: 201) do
               meeting = bench_to_write(id)
               Application::Visits.new(meeting, by: staff[:id]).add(input)
-              Views::Visit.of(meeting, gym)
+              Views::Visit.of(meeting)
             end
           end
 
@@ -33,17 +33,18 @@ module Verglas
               set, visit = found(gym.visits.set(id))
               meeting = bench_to_write(visit[:fitting_id])
               Application::Visits.new(meeting, by: staff[:id]).take_back(set, visit)
-              Views::Visit.of(meeting, gym)
+              Views::Visit.of(meeting)
             end
           end
 
           app.get("/api/fittings/:id/progress") do |id|
             meeting = accepted_bench(id)
-            reply(Views::Progress.page(meeting, gym, Application::Logbook.of(meeting)))
+            reply(Views::Progress.page(meeting, Application::Logbook.of(meeting)))
           end
 
           app.get("/api/machines/:id/queue") do |id|
-            reply(Views::Queue.of(gym, machine_row(id), exercise_of(machine_row(id), params["exercise"])))
+            machine = machine_row(id)
+            reply(Views::Queue.of(Questions::Queue.of(gym, machine, exercise_of(machine, params["exercise"]))))
           end
 
           app.put("/api/machines/:id/queue") do |id|
@@ -57,7 +58,7 @@ module Verglas
                 version: input[:version],
                 by: staff[:id]
               )
-              Views::Queue.of(gym, machine, exercise)
+              Views::Queue.of(Questions::Queue.of(gym, machine, exercise))
             end
           end
         end

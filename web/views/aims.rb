@@ -7,11 +7,8 @@ module Verglas
       module Aims
         module_function
 
-        # own: whether the gym wrote it itself.
-        def of(gym)
-          rows = gym.aims.all
-          { aims: Loading::Aim.table(rows).map { |aim| one(aim) }, own: rows.any?, version: gym.versions[:aims] }
-        end
+        # aims: Questions::Aims.
+        def of(aims) = { aims: aims.table.map { |aim| one(aim) }, own: aims.own, version: aims.version }
 
         def one(aim)
           {

@@ -9,12 +9,9 @@ module Verglas
 
         module_function
 
-        # next: the id to go on from; nil where there is nothing further.
-        def of(rows)
-          {
-            entries: counted(rows).map { |row, count| entry(row, count) },
-            next: rows.size == Store::Queries::AuditTrail::PAGE ? rows.last[:id] : nil
-          }
+        # trail: Questions::Trail.
+        def of(trail)
+          { entries: counted(trail.rows).map { |row, count| entry(row, count) }, next: trail.onward }
         end
 
         # What was tried again and again stands once, with how often; at the last time.

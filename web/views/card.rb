@@ -9,44 +9,46 @@ module Verglas
       module Card
         module_function
 
-        # day: Date, nil for today.
-        def of(gym, row, day: nil)
-          common = {
-            client: row[:name],
-            number: Client.number(row),
-            detail: row[:detail],
-            gym: gym.row[:name],
-            day: (words(:as_of, day: dated(day)) if day)
-          }
-          fitted = day ? on_day(gym, row, day) : today(gym, row)
-          return { **common, cautions: [], fitted: fitted, predicted: [], barred: [] } if day
-
-          others = not_fitted(gym, row, fitted)
+        # card: Questions::Card.
+        def of(card)
+          fitted = today(card.benches)
+          others = not_fitted(card, fitted)
           # Nothing is carried that nobody may be set up from.
           fitted, kept_off = fitted.partition { |line| line[:bars].empty? }
           {
-            **common,
-            cautions: Told::Caution.lines(gym.cautions.of(row[:id])).map { |line| caution(line) },
+            **head_of(card),
+            day: nil,
+            cautions: Told::Caution.lines(card.cautions).map { |line| caution(line) },
             **others,
             fitted: fitted,
             barred: [*kept_off, *others[:barred]]
           }
         end
 
+        # card: Questions::CardOn. What stood on it on a day of the past, as it was told then.
+        def on_day(card)
+          {
+            **head_of(card),
+            day: words(:as_of, day: dated(card.day)),
+            cautions: [],
+            fitted: card.lines.map { |line| recorded(line, line[:computed_from]) }.sort_by { |line| line[:name] },
+            predicted: [],
+            barred: []
+          }
+        end
+
+        def head_of(card)
+          row = card.client
+          { client: row[:name], number: Client.number(row), detail: row[:detail], gym: card.gym_row[:name] }
+        end
+
         # As it is set up again.
-        def today(gym, row)
-          meetings =
-            accepted(Store::Queries::ClientCard.new(gym).call(row[:id])).map do |line|
-              Application::Meeting.again(gym, line[:id])
+        def today(benches)
+          lines =
+            benches.map do |meeting|
+              Application::OneLine.of(meeting.machine_row[:id], -> { not_computed(meeting) }) { fitted(meeting) }
             end
-          kept = meetings.reject { |meeting| meeting.machine_row[:state] == "retired" }
-          kept
-            .map do |meeting|
-              Application::OneLine.of(meeting.machine_row[:id], -> { not_computed(meeting) }) do
-                fitted(SetUp.of(meeting, gym))
-              end
-            end
-            .sort_by { |line| line[:name] }
+          lines.sort_by { |line| line[:name] }
         end
 
         def not_computed(meeting)
@@ -61,9 +63,8 @@ module Verglas
           }
         end
 
-        def accepted(lines) = lines.select { |line| line[:state] == "accepted" }
-
-        def fitted(set_up)
+        def fitted(meeting)
+          set_up = SetUp.of(meeting)
           today = set_up[:visit][:today]
           {
             id: set_up[:machine][:id],
@@ -78,7 +79,7 @@ module Verglas
             load: today ? today[:load][:text] : set_up[:load_text][/.+/],
             told: told(set_up, today),
             cautions: set_up[:cautions].map { |line| caution(line) },
-            by: words(:by, name: set_up[:by].to_s, day: dated(Time.iso8601(set_up[:accepted_at])))
+            by: words(:by, name: set_up[:by].to_s, day: dated(meeting.fitting[:accepted_at]))
           }
         end
 
@@ -102,10 +103,10 @@ module Verglas
         end
 
         # Machines in use on which nobody fitted this client: what the bench would advise.
-        def not_fitted(gym, row, fitted)
-          names = gym.machines.in_service.to_h { |machine| [machine[:id], machine] }
+        def not_fitted(card, fitted)
+          names = card.machines
           lines =
-            Predictions.of(gym, row[:id])[:predictions].reject do |one|
+            Predictions.of(card.floor_card)[:predictions].reject do |one|
               fitted.any? { |line| line.values_at(:id, :exercise) == one.values_at(:machine_id, :exercise) }
             end
           open, kept_off =
@@ -129,13 +130,6 @@ module Verglas
             by: nil,
             told: titled(never_tried: from, first: one[:aids].join(" ")[/.+/], instead: instead)
           }
-        end
-
-        # From the records of that day and before.
-        def on_day(gym, row, day)
-          accepted(Store::Queries::ClientCard.new(gym).call(row[:id], upto: day + 1))
-            .map { |line| recorded(line, line[:computed_from]) }
-            .sort_by { |line| line[:name] }
         end
 
         # kept: what the record was computed from.
@@ -186,8 +180,8 @@ module Verglas
           words(:day, day: time.day, month: Formats::Words.say("paper.months").fetch(time.month - 1), year: time.year)
         end
         def words(key, **params) = Formats::Words.say("paper.#{key}", **params)
-        private_class_method :today,
-                             :accepted,
+        private_class_method :head_of,
+                             :today,
                              :fitted,
                              :told,
                              :titled,
@@ -195,7 +189,6 @@ module Verglas
                              :not_fitted,
                              :head,
                              :predicted,
-                             :on_day,
                              :recorded,
                              :settings,
                              :caution,

@@ -9,24 +9,22 @@ module Verglas
 
         module_function
 
-        def page(gym, client)
-          asking = Application::Asking.new(gym, client)
-          rows = gym.cautions.of(client[:id])
-          standing = rows.map { |row| one(row, among: rows) }
+        # cautions: Questions::ClientCautions.
+        def page(cautions)
+          rows = cautions.standing
+          asking = cautions.asking
           {
-            client: Client.summary(client),
+            client: Client.summary(cautions.client),
             asked: {
               day: asking.on&.iso8601,
               due: asking.due?
             },
-            cautions: standing,
-            removed: taken_out(gym, client),
+            cautions: rows.map { |row| one(row, among: rows) },
+            removed: cautions.removed.map { |row| removed(row) },
             kinds: kinds,
             motions: motions
           }
         end
-
-        def taken_out(gym, client) = gym.cautions.removed(client[:id]).map { |row| removed(row) }
 
         # With its note: for the page where it is written.
         def one(row, among: [row])
@@ -51,8 +49,7 @@ module Verglas
         end
 
         # Every caution, and whether the gym is stricter with it.
-        def of_gym(gym)
-          stricter = gym.cautions.stricter
+        def of_gym(stricter)
           kinds.map { |kind| kind.merge(stricter: stricter.include?(kind[:name].to_s)) }
         end
 
@@ -122,7 +119,7 @@ module Verglas
         end
 
         def words(name, part) = Line.words(name, part)
-        private_class_method :taken_out, :kinds, :joints, :nameable, :motions, :removed, :narrowed, :words
+        private_class_method :kinds, :joints, :nameable, :motions, :removed, :narrowed, :words
       end
     end
   end

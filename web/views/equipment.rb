@@ -3,26 +3,28 @@
 module Verglas
   module Web
     module Views
-      # What a gym owns besides machines, each with the version over which it is changed.
+      # What a gym owns besides machines (Questions::Cushions, Plates), each with the version over which it is changed.
       module Equipment
         module_function
 
         # Every kind that some family can use.
-        def cushions(gym)
-          sizes = gym.equipment.sizes
+        def cushions(cushions)
           kinds =
             Application::Aids::KINDS.map do |kind|
-              { name: kind, title: words(kind, :owned), hint: words(kind, :hint), sizes: sizes.fetch(kind, []) }
+              {
+                name: kind,
+                title: words(kind, :owned),
+                hint: words(kind, :hint),
+                sizes: cushions.sizes.fetch(kind, [])
+              }
             end
-          { kinds: kinds.sort_by { |kind| kind[:title] }, version: gym.versions[:equipment] }
+          { kinds: kinds.sort_by { |kind| kind[:title] }, version: cushions.version }
         end
 
-        def plates(gym)
-          {
-            plates: gym.equipment.plates.map { |kg, pairs| { mass_kg: kg, pairs: pairs } },
-            version: gym.versions[:plates]
-          }
+        def plates(plates)
+          { plates: plates.pairs.map { |kg, pairs| { mass_kg: kg, pairs: pairs } }, version: plates.version }
         end
+
         def words(kind, part) = Formats::Words.say("aids.#{kind}_mm.#{part}")
         private_class_method :words
       end

@@ -22,14 +22,14 @@ module Verglas
         module_function
 
         # The bench of what is not closed; the record, as it was kept, of what is.
-        def page(meeting, gym) = meeting.fitting[:accepted_at] ? record(meeting, gym) : draft(meeting, gym)
+        def page(meeting) = meeting.fitting[:accepted_at] ? record(meeting) : draft(meeting)
 
-        def record(meeting, gym)
+        def record(meeting)
           row = meeting.fitting
           kept = Application::Upcaster.read(row.slice(:result, :computed_from), meeting.machine.family)
-          back = taken_back(row)&.merge(by: staff_name(gym, row[:updated_by]))
+          back = taken_back(row)&.merge(by: meeting.rows.staff_name(row[:updated_by]))
           {
-            **common(meeting, gym, of: row[:accepted_by]),
+            **common(meeting, of: row[:accepted_by]),
             **NOT_ASKED,
             taken_back: back,
             evaluation: kept[:result],
@@ -39,7 +39,7 @@ module Verglas
         end
 
         # A draft whose marks were chosen on an older description is shown with those that still stand.
-        def draft(meeting, gym)
+        def draft(meeting)
           marks = Application::Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
           evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
           shown = {
@@ -54,8 +54,8 @@ module Verglas
             ready: meeting.bars.any? ? nil : Told::Ready.of(meeting)
           }
           {
-            **common(meeting, gym, of: meeting.fitting[:updated_by]),
-            since: Since.of(meeting, gym),
+            **common(meeting, of: meeting.fitting[:updated_by]),
+            since: Since.of(meeting),
             gates: gates(meeting),
             **Cautions.on_bench(meeting),
             **shown
@@ -85,12 +85,12 @@ module Verglas
             end
         end
 
-        def common(meeting, gym, of:)
+        def common(meeting, of:)
           {
-            **state(meeting.fitting, by: staff_name(gym, of)),
+            **state(meeting.fitting, by: meeting.rows.staff_name(of)),
             client: Client.summary(meeting.client),
             machine: Machine.on_bench(meeting),
-            station: meeting.station? ? Station.of(meeting, gym) : nil,
+            station: meeting.station? ? Station.of(meeting) : nil,
             stops: Signs.stops
           }
         end
@@ -177,7 +177,6 @@ module Verglas
         def cushions(row) = Application::Aids.says(Application::Aids.of(row[:aids].to_h))
 
         def stopped(row) = row[:stop_sign].empty? ? nil : Formats::Words.say("stops.#{row[:stop_sign]}.title")
-        def staff_name(gym, id) = gym.db[:accounts].where(id: id).get(:name)
       end
     end
   end

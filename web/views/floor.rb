@@ -7,15 +7,15 @@ module Verglas
       module Floor
         module_function
 
-        def of(gym)
-          floor = Store::Queries::OnTheFloor.new(gym)
+        # floor: Questions::Floor.
+        def of(floor)
           {
             now: floor.visits.map { |row| visit(row) },
             queues: floor.queues.map { |row| queue(row) },
-            open: Store::Queries::OpenFittings.new(gym).call.map { |row| Fitting.open_line(row) },
-            discarded: Store::Queries::DiscardedFittings.new(gym).call.map { |row| Fitting.discarded_line(row) },
-            recent: Store::Queries::RecentClients.new(gym).call.map { |row| Client.recent(row) },
-            machines: Machine.list(gym)
+            open: floor.open.map { |row| Fitting.open_line(row) },
+            discarded: floor.discarded.map { |row| Fitting.discarded_line(row) },
+            recent: floor.recent.map { |row| Client.recent(row) },
+            machines: Machine.list(floor.machines)
           }
         end
 

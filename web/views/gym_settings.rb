@@ -5,8 +5,8 @@ module Verglas
     module Views
       # What a gym says of itself.
       module GymSettings
-        def self.of(gym)
-          row = gym.row
+        # row: the gym's.
+        def self.of(row)
           {
             name: row[:name],
             address: row[:address],

@@ -7,13 +7,15 @@ module Verglas
       module History
         module_function
 
-        def of(gym, client, machine_row, exercise)
-          rows = Store::Queries::FittingsSideBySide.new(gym).call(client[:id], machine_row[:id], exercise)
+        # history: Questions::History.
+        def of(history)
+          machine_row = history.machine_row
+          rows = history.rows
           {
-            client: Client.summary(client),
+            client: Client.summary(history.client),
             machine: {
               id: machine_row[:id],
-              name: Told::Names.machine(machine_row[:name], exercise),
+              name: Told::Names.machine(machine_row[:name], history.exercise),
               place: machine_row[:place]
             },
             fittings: rows.map { |row| fitting(row) },

@@ -9,7 +9,9 @@ module Verglas
 
         module_function
 
-        def state(row, gym)
+        # import: Questions::Import.
+        def state(import)
+          row = import.row
           head = row[:head].to_h
           counts = row[:counts].to_h
           {
@@ -17,7 +19,7 @@ module Verglas
             kind: row[:kind],
             state: row[:state],
             bytes: row[:bytes],
-            arrived: arrived(row, gym),
+            arrived: import.arrived,
             rows: row[:rows],
             pieces: row[:pieces],
             checked: row[:checked],
@@ -29,10 +31,7 @@ module Verglas
         end
 
         # With the rows of which there is something to tell.
-        def page(row, gym, intake)
-          told = intake.told(row)
-          { **state(row, gym), told: told.map { |outcome| told(*outcome) } }
-        end
+        def page(import) = { **state(import), told: import.told.map { |outcome| told(*outcome) } }
 
         def told(line, action, wrong, about, tells = nil)
           {
@@ -44,8 +43,7 @@ module Verglas
           }
         end
 
-        def arrived(row, gym) = row[:state] == "arriving" ? gym.imports.arrived(row[:id]) : row[:bytes]
-        private_class_method :told, :arrived
+        private_class_method :told
       end
     end
   end

@@ -7,8 +7,10 @@ module Verglas
       module Limits
         module_function
 
-        def page(gym, client)
-          uncleared = gym.cautions.of(client[:id]).reject { |row| row[:cleared_on] }.map { |row| row[:caution].to_sym }
+        # limits: Questions::ClientLimits.
+        def page(limits)
+          client = limits.client
+          uncleared = limits.uncleared
           {
             client: Client.summary(client),
             gates: gates(client, Verglas::Guidance::Gates::ALL.each_value, uncleared),

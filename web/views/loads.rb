@@ -30,7 +30,7 @@ module Verglas
         # The gym's, as a caution leaves them.
         def aims(meeting)
           effect = meeting.caution_effect
-          table = Loading::Aim.table(meeting.gym.aims.all).reject { |aim| aim.seconds && effect.no_timed }
+          table = meeting.rows.aims.reject { |aim| aim.seconds && effect.no_timed }
           table.map { |aim| Aims.one(effect.rest_s ? aim.with(rest_s: [aim.rest_s, effect.rest_s].max) : aim) }
         end
 
@@ -184,12 +184,7 @@ module Verglas
         def beside_the_other(meeting, load_kg)
           return unless meeting.shared.any? && load_kg&.positive?
 
-          beside =
-            meeting
-              .gym
-              .fittings
-              .sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
-              &.dig(:work, "load_kg")
+          beside = meeting.rows.sibling&.dig(:work, "load_kg")
           return unless beside&.positive?
 
           share = Loading::Remarks.beside(meeting.machine.family.action, load_kg, beside)

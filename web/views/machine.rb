@@ -5,8 +5,6 @@ module Verglas
     module Views
       # A machine as a line of a list, and as the bench knows it.
       module Machine
-        TAPED = Application::Recent.new(1000)
-
         module_function
 
         def summary(row)
@@ -21,21 +19,20 @@ module Verglas
             state_note: row[:state_note],
             taped: taped(row),
             adjusters: adjusters(row[:adjusters].to_a),
-            exercises: Store::Tables::Machines.exercises(row).compact.map { |name| exercise(row, name) }
+            exercises: Application::Described.exercises(row).compact.map { |name| exercise(row, name) }
           }
         end
 
-        # Every machine with how it stands and when somebody was last fitted on it.
-        def list(gym)
-          glance = Store::Queries::MachinesAtAGlance.new(gym).call
-          gym.machines.all.map do |row|
-            known = glance.fetch(row[:id], {})
+        # Every machine with how it stands and when somebody was last fitted on it. machines: Questions::Machines.
+        def list(machines)
+          machines.rows.map do |row|
             standing =
-              known
-                .fetch(:standing, {})
+              machines
+                .standing
+                .fetch(row[:id], {})
                 .sort
                 .map { |exercise, marks| { exercise: exercise, marks: Told::Names.tags(marks) } }
-            { **summary(row), standing: standing, fitted_at: Told.time(known[:fitted_at]) }
+            { **summary(row), standing: standing, fitted_at: Told.time(machines.fitted_at[row[:id]]) }
           end
         end
 
@@ -85,29 +82,7 @@ module Verglas
             end
         end
 
-        # How far it is taped: untaped (nothing can be told), partly, taped. A description stays as it is until it is
-        # taped again.
-        def taped(row) = TAPED.fetch(row.values_at(:id, :family, :number, :taped_at)) { how_far(row) }
-
-        def how_far(row)
-          machines =
-            Store::Tables::Machines
-              .exercises(row)
-              .map { |exercise| Store::Tables::Machines.value(row, exercise: exercise) }
-          told = machines.zip(families(row)).map { |machine, family| told(machine, family) }
-          return "taped" if told.all?(:all)
-
-          told.all?(:nothing) ? "untaped" : "partly"
-        end
-
-        def told(machine, family)
-          told = machine.family.findings.size
-          return :all if told == family.findings.size
-
-          told.zero? ? :nothing : :some
-        end
-
-        def families(row) = Machines::Families.fetch(row[:family]).exercises.values
+        def taped(row) = Application::Described.how_far(row)
 
         def adjusters(list)
           list.map do |adjuster|
@@ -115,7 +90,7 @@ module Verglas
           end
         end
 
-        private_class_method :aids, :signs, :exercise, :how_far, :families, :told
+        private_class_method :aids, :signs, :exercise
       end
     end
   end

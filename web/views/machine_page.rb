@@ -6,22 +6,21 @@ module Verglas
       # Everything that stands on a machine's page: facts, adjusters, lengths with who taped them, photographs, what its
       # accepted fittings used.
       module MachinePage
-        TRIALS = Application::Recent.new(200)
-
         module_function
 
-        def of(gym, row)
-          names = staff_names(gym, row)
+        # page: Questions::MachinePage.
+        def of(page)
+          row = page.row
           {
             machine: Machine.summary(row),
             facts: facts(row),
             number: row[:number],
             version: row[:version],
-            copied_from: copied_from(gym, row),
-            exercises: parts(row).map { |exercise, family| exercise(row, exercise, family, names) },
-            photographs: gym.photographs.of(row[:id]),
-            use: use(gym, row),
-            fittings: fittings(gym, row)
+            copied_from: page.copied_from,
+            exercises: parts(row).map { |exercise, family| exercise(row, exercise, family, page.taped_by) },
+            photographs: page.photographs,
+            use: page.use.map { |line| line.slice(:exercise, :label, :mark, :count) },
+            fittings: page.fittings.map { |line| fitting(line) }
           }
         end
 
@@ -40,10 +39,6 @@ module Verglas
             slack_from_deg: row[:slack_from_deg]&.to_f,
             user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f
           }
-        end
-
-        def copied_from(gym, row)
-          row[:copied_from] && gym.machines.dataset.where(id: row[:copied_from]).get(:name)
         end
 
         # One exercise with its lengths in the order of taping: joint, then the groups, each adjuster's travel behind
@@ -86,7 +81,8 @@ module Verglas
 
         # How people would sit on it: a description stays as it is until it is taped again.
         def trial(row, exercise, taping)
-          TRIALS.fetch([*row.values_at(:id, :name, :family, :number, :taped_at), exercise]) { Taping.trial(taping) }
+          key = [*row.values_at(:id, :name, :family, :number, :taped_at), exercise]
+          Application::Kept.shared.of(:trials, key) { Taping.trial(taping) }
         end
 
         # What is said another way of a machine of another mechanism: an arm's angle, on a bench.
@@ -146,44 +142,24 @@ module Verglas
           found && { by: names[found["by"]], at: found["at"], copied: found.fetch("copied", false) }
         end
 
-        # How often each mark stands on a card: the latest fitting of each client.
-        def use(gym, row)
-          Store::Queries::MarkUse
-            .new(gym)
-            .call(row[:id])
-            .map { |line| { exercise: line[:exercise], label: line[:label], mark: line[:mark], count: line[:count] } }
-        end
-
-        def fittings(gym, row)
-          Store::Queries::MachineFittings
-            .new(gym)
-            .call(row[:id])
-            .map do |line|
-              {
-                id: line[:id],
-                client: {
-                  id: line[:client_id],
-                  name: line[:client_name],
-                  detail: line[:client_detail]
-                },
-                exercise: line[:exercise],
-                marks: Told::Names.tags(line[:marks].to_h),
-                grade: line[:grade],
-                by: line[:by_name],
-                accepted_at: Told.time(line[:accepted_at])
-              }
-            end
+        def fitting(line)
+          {
+            id: line[:id],
+            client: {
+              id: line[:client_id],
+              name: line[:client_name],
+              detail: line[:client_detail]
+            },
+            exercise: line[:exercise],
+            marks: Told::Names.tags(line[:marks].to_h),
+            grade: line[:grade],
+            by: line[:by_name],
+            accepted_at: Told.time(line[:accepted_at])
+          }
         end
 
         def parts(row) = Machines::Families.fetch(row[:family]).exercises
-        def staff_names(gym, row)
-          gym.db[:accounts].where(id: row[:taped].to_h.values.filter_map { |taped| taped["by"] }.uniq).select_hash(
-            :id,
-            :name
-          )
-        end
         private_class_method :facts,
-                             :copied_from,
                              :exercise,
                              :purpose,
                              :trial,
@@ -192,10 +168,8 @@ module Verglas
                              :adjuster,
                              :walk_round,
                              :taped,
-                             :use,
-                             :fittings,
-                             :parts,
-                             :staff_names
+                             :fitting,
+                             :parts
       end
     end
   end

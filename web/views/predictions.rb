@@ -8,13 +8,8 @@ module Verglas
       module Predictions
         module_function
 
-        # Kept until something changes of which it is made.
-        KEPT = Application::Recent.new(300)
-
-        def of(gym, client_id)
-          card = Application::FloorCard.new(gym, client_id)
-          KEPT.fetch(card.basis) { computed(card) }
-        end
+        # card: Application::FloorCard. Kept until something changes of which it is made.
+        def of(card) = Application::Kept.shared.of(:predictions, card.basis) { computed(card) }
 
         def computed(card)
           lines =

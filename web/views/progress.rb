@@ -10,7 +10,7 @@ module Verglas
 
         module_function
 
-        def page(meeting, gym, log)
+        def page(meeting, log)
           {
             fitting_id: meeting.fitting[:id],
             client: Client.summary(meeting.client),
@@ -23,7 +23,7 @@ module Verglas
             today: Today.load(meeting, log),
             ladder: Today.ladder(log.ladder),
             visits: points(meeting, log, log.entries),
-            cautions: cautions(meeting, gym, log)
+            cautions: cautions(meeting, log)
           }
         end
 
@@ -61,17 +61,13 @@ module Verglas
         end
 
         # When a caution was written, cleared or taken out, within the time that is shown.
-        def cautions(meeting, gym, log)
+        def cautions(meeting, log)
           first = log.entries.first&.at or return []
           standing =
             meeting.safety.rows.map do |row|
               { at: row[:set_at], says: words(row[:cleared_on] ? :cleared : :caution, row) }
             end
-          removed =
-            gym
-              .cautions
-              .removed(meeting.client[:id])
-              .map { |row| { at: row[:removed_at], says: words(:caution_out, row) } }
+          removed = meeting.rows.cautions_removed.map { |row| { at: row[:removed_at], says: words(:caution_out, row) } }
           [*standing, *removed].select { |one| one[:at] >= first }
             .sort_by { |one| one[:at] }
             .map { |one| { **one, at: Application::Told.time(one[:at]) } }

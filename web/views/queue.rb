@@ -8,28 +8,30 @@ module Verglas
       module Queue
         module_function
 
-        def of(gym, machine_row, exercise)
-          queue = gym.queues.of(machine_row[:id], exercise)
-          stands = queue[:standing]
-          entries =
-            Application::KeptOff
-              .benches(gym, machine_row, exercise, queue[:clients])
-              .map do |meeting, last|
-                entry(meeting, last, stands).tap do |one|
-                  stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } if one[:bars].empty?
-                end
-              end
+        # queue: Questions::Queue.
+        def of(queue)
+          machine_row = queue.machine_row
           {
             machine: {
               id: machine_row[:id],
-              name: Told::Names.machine(machine_row[:name], exercise),
+              name: Told::Names.machine(machine_row[:name], queue.exercise),
               place: machine_row[:place]
             },
-            exercise: exercise,
-            version: queue[:version],
-            standing: queue[:standing] && Told::Names.tags(queue[:standing]),
-            entries: entries
+            exercise: queue.exercise,
+            version: queue.version,
+            standing: queue.standing && Told::Names.tags(queue.standing),
+            entries: entries(queue)
           }
+        end
+
+        # Each from the marks at which the one before leaves it.
+        def entries(queue)
+          stands = queue.standing
+          queue.benches.map do |meeting, last|
+            entry(meeting, last, stands).tap do |one|
+              stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } if one[:bars].empty?
+            end
+          end
         end
 
         # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as
@@ -58,7 +60,7 @@ module Verglas
             load: last ? last[:load] : ""
           }
         end
-        private_class_method :entry, :computed
+        private_class_method :entries, :entry, :computed
       end
     end
   end

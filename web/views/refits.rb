@@ -37,9 +37,9 @@ module Verglas
 
         # As a calendar, with names as the gym lets them stand where others may read them: those that are due today, and
         # the day on which each other one will be in any case.
-        def calendar(gym, refits, today:, now:)
+        def calendar(gym_row, refits, today:, now:)
           due = refits.call.to_h { |one| [one.row[:id], one] }
-          named = names(gym, refits.days.map(&:first))
+          named = names(gym_row, refits.days.map(&:first))
           days =
             refits.days.map do |row, day|
               {
@@ -49,13 +49,13 @@ module Verglas
                 text: text(due[row[:id]])
               }
             end
-          Formats::Calendar.of(days, name: words(:calendar, gym: gym.row[:name]), now: now)
+          Formats::Calendar.of(days, name: words(:calendar, gym: gym_row[:name]), now: now)
         end
 
         # As the gym lets them stand, no two alike.
-        def names(gym, rows)
+        def names(gym_row, rows)
           people = rows.map { |row| { id: row[:client_id], name: row[:client_name] } }.uniq
-          WallSheet::NAMES.fetch(gym.row[:wall_names]).call(people)
+          WallSheet::NAMES.fetch(gym_row[:wall_names]).call(people)
         end
 
         def title(name, row)

@@ -7,29 +7,28 @@ module Verglas
       module Rules
         module_function
 
-        def of_gym(gym)
-          chosen = gym.rules.of_gym
+        # rules: Questions::GymRules.
+        def of_gym(rules)
+          chosen = rules.chosen
           {
             questions:
               questions { |question| { chosen: chosen.fetch(question.name, question.default), reason: "", by: nil } },
-            cautions: Cautions.of_gym(gym),
-            version: gym.versions[:rules]
+            cautions: Cautions.of_gym(rules.stricter),
+            version: rules.version
           }
         end
 
-        # chosen: null where it is as the gym has it.
-        def of_client(gym, client)
-          own = gym.rules.of_client(client[:id]).to_h { |row| [row[:question].to_sym, row] }
-          gyms = gym.rules.of_gym
+        # rules: Questions::ClientRules. chosen: null where it is as the gym has it.
+        def of_client(rules)
           {
-            client: Client.summary(client),
-            version: client[:rules_version],
+            client: Client.summary(rules.client),
+            version: rules.client[:rules_version],
             questions:
               questions do |question|
-                row = own[question.name]
+                row = rules.own[question.name]
                 {
                   chosen: row && row[:school],
-                  gym: gyms.fetch(question.name, question.default),
+                  gym: rules.of_gym.fetch(question.name, question.default),
                   reason: row ? row[:reason] : "",
                   by: row && row[:by_name]
                 }
@@ -37,15 +36,11 @@ module Verglas
           }
         end
 
-        # What was chosen for one client alone, in words, but for what their cautions keep back: a bench says what they
-        # leave of it.
-        def own(gym, client, cautions)
+        # What was chosen for one client alone (rows), in words, but for what their cautions (rows) keep back: a bench
+        # says what they leave of it.
+        def own(rules, cautions)
           names = cautions.map { |row| row[:caution] }
-          rows =
-            gym
-              .rules
-              .of_client(client[:id])
-              .reject { |row| Guidance::Cautions.keep_back?(names, row[:question].to_sym, row[:school].to_sym) }
+          rows = rules.reject { |row| Guidance::Cautions.keep_back?(names, row[:question].to_sym, row[:school].to_sym) }
           rows.map do |row|
             "#{words(row[:question], :title)}: " \
               "#{Told::Finding.lower(words(row[:question], "schools.#{row[:school]}.title"))}"

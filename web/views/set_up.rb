@@ -9,7 +9,7 @@ module Verglas
         module_function
 
         # meeting: of an accepted fitting, on the machine as it is described now.
-        def of(meeting, gym)
+        def of(meeting)
           row = meeting.fitting
           sheet = Application::Sheet.of_row(row)
           marks = Application::Sheet.repaired(meeting, sheet[:marks])
@@ -20,7 +20,7 @@ module Verglas
             machine: machine(meeting),
             exercise: meeting.exercise,
             repaired: marks != sheet[:marks],
-            lines: lines(meeting, marks, gym),
+            lines: lines(meeting, marks),
             placed: Told::Names.tags({}, sheet[:aids]),
             aids: [*aids(sheet[:aids]), *Told::Between.of(meeting, marks)],
             cue: sheet[:cue],
@@ -30,8 +30,8 @@ module Verglas
             cautions: Cautions.on_machine(meeting),
             allowed: Told::Allowed.of(meeting, evaluation),
             bars: Told::Barred.at(meeting, evaluation),
-            visit: Visit.of(meeting, gym),
-            by: Fitting.staff_name(gym, row[:accepted_by]),
+            visit: Visit.of(meeting),
+            by: meeting.rows.staff_name(row[:accepted_by]),
             accepted_at: Told.time(row[:accepted_at])
           }
         end
@@ -42,9 +42,9 @@ module Verglas
         end
 
         # Standing ones first; both in the order in which they are met.
-        def lines(meeting, marks, gym)
-          photographs = gym.photographs.of(meeting.machine_row[:id]).to_h { |row| [row[:adjuster], row[:id]] }
-          now = gym.queues.of(meeting.machine_row[:id], meeting.exercise)[:standing]
+        def lines(meeting, marks)
+          photographs = meeting.rows.photographs
+          now = meeting.rows.standing
           meeting
             .machine
             .adjusters

@@ -12,8 +12,8 @@ module Verglas
         module_function
 
         # nil where nothing was accepted here yet, or the advice is what was accepted.
-        def of(meeting, gym)
-          last = gym.fittings.last_accepted(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
+        def of(meeting)
+          last = meeting.rows.last_accepted
           return unless last && meeting.advice.status
 
           differing = [*marks(meeting, last), *aids(meeting, last)]

@@ -6,7 +6,7 @@ module Verglas
       # Who is signed in.
       module Staff
         # pin: whether a PIN is kept, with which a shared tablet is taken over.
-        def self.of(row, gym, pin:)
+        def self.of(row, gym_row, pin:)
           {
             id: row[:id],
             name: row[:name],
@@ -15,8 +15,8 @@ module Verglas
             short_bench: row[:short_bench],
             pin: pin,
             gym: {
-              name: gym[:name],
-              locale: gym[:locale]
+              name: gym_row[:name],
+              locale: gym_row[:locale]
             }
           }
         end

@@ -8,10 +8,10 @@ module Verglas
       module Station
         module_function
 
-        def of(meeting, gym)
-          other = other(meeting, gym)
+        def of(meeting)
+          other = other(meeting)
           {
-            exercises: meeting.exercises.keys.map { |name| exercise(meeting, gym, name) },
+            exercises: meeting.exercises.keys.map { |name| exercise(meeting, name) },
             shared: meeting.shared,
             gave_up: (gave_up(meeting) unless other),
             other: other
@@ -19,8 +19,8 @@ module Verglas
         end
 
         # fitting_id: the draft that is open, if any.
-        def exercise(meeting, gym, name)
-          draft = gym.fittings.draft(meeting.client[:id], meeting.machine_row[:id], name)
+        def exercise(meeting, name)
+          draft = meeting.rows.draft(name)
           {
             name: name,
             title: Formats::Words.say("exercises.#{name}"),
@@ -48,8 +48,8 @@ module Verglas
         def band(grade) = grade == "fault" ? Formats::Words.say("station.fault") : grade
 
         # Where the other exercise was accepted with another seat: said, since the seat is one.
-        def other(meeting, gym)
-          row = gym.fittings.sibling(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
+        def other(meeting)
+          row = meeting.rows.sibling
           if row.nil? || meeting.fitting[:state] != "draft" ||
                meeting.shared.all? { |label| row[:marks].to_h[label] == meeting.fitting[:marks].to_h[label] }
             return

@@ -192,7 +192,7 @@ module Verglas
 
         # Of somebody who was never asked the bar says it.
         def ask_again(meeting)
-          asking = Application::Asking.new(meeting.gym, meeting.client)
+          asking = meeting.rows.asking
           asking.on && asking.due? ? [Formats::Words.say("cautions.ask_again", day: asking.on.iso8601)] : []
         end
 

@@ -31,11 +31,7 @@ module Verglas
 
         # Remarks as sentences.
         def remark(remark, machine, typed)
-          {
-            code: remark.code,
-            constants: remark.constants,
-            says: send(:"#{remark.code}_words", remark, machine, typed)
-          }
+          { code: remark.code, constants: remark.constants, says: Told::Remark.says(remark, machine, typed) }
         end
 
         def person(name, estimate, machine)
@@ -71,62 +67,7 @@ module Verglas
 
         def drawing(taping) = Told::Drawing.of(taping.family, taping.constants, taping.adjusters)
 
-        # Lengths behind the pivot are typed without their sign, so they are told without it.
-        def unusual_words(remark, machine, typed)
-          name = remark.constants.first
-          unit = machine.family.constant(name).unit
-          value, *usual =
-            remark
-              .params
-              .values_at(:value, :low, :high)
-              .map { |number| remark.params[:high].positive? ? number : -number }
-          low, high = usual.minmax.map { |number| amount(number, unit, typed) }
-          Formats::Words.say(
-            "remarks.unusual",
-            length: Formats::Words.say("constants.#{name}.title"),
-            value: amount(value, unit, typed),
-            low: low,
-            high: high
-          )
-        end
-
-        def fits_few_words(remark, machine, typed)
-          finding, off, tried, least = remark.params.values_at(:finding, :off, :tried, :least)
-          unit = machine.family.findings.fetch(finding).unit
-          Formats::Words.say(
-            "remarks.fits_few",
-            finding: Formats::Words.say("findings.#{finding}.title"),
-            off: off,
-            tried: tried,
-            least: amount(least.abs, unit, typed),
-            constants: remark.constants.map { |name| Formats::Words.say("constants.#{name}.title").downcase }.join(", ")
-          )
-        end
-
-        # In the unit in which it is typed, as exact as it is read.
-        def amount(value, unit, typed)
-          case unit
-          when :mm
-            "#{format("%.1f", value / Inputs::Reading::MM_PER.fetch(typed))} #{typed}"
-          when :deg
-            Told::Finding.amount(value, unit)
-          else
-            [Told::Load.number(value), *(unit if unit == :kg)].join(" ")
-          end
-        end
-
-        def seat_behind_back_words(*) = Formats::Words.say("remarks.seat_behind_back")
-        def arc_backwards_words(*) = Formats::Words.say("remarks.arc_backwards")
-
-        private_class_method :tried,
-                             :person,
-                             :finding,
-                             :drawing,
-                             :amount,
-                             :unusual_words,
-                             :fits_few_words,
-                             :seat_behind_back_words,
-                             :arc_backwards_words
+        private_class_method :tried, :person, :finding, :drawing
       end
     end
   end

@@ -13,7 +13,7 @@ module Verglas
         module_function
 
         # meeting: of an accepted fitting; log: Application::Logbook.
-        def of(meeting, gym, log = Application::Logbook.of(meeting))
+        def of(meeting, log = Application::Logbook.of(meeting))
           plan = meeting.fitting[:work]
           {
             today: Today.load(meeting, log),
@@ -25,11 +25,11 @@ module Verglas
             ladder: Today.ladder(log.ladder),
             going_on: going_on(meeting, log),
             history: Progress.points(meeting, log, log.before.last(SHOWN)),
-            remarks: remarks(meeting, gym, log),
+            remarks: remarks(meeting, log),
             felt: felt(meeting),
             signs: signs(meeting),
             choices: choices(meeting, log),
-            watchers: watchers(gym)
+            watchers: meeting.rows.staff
           }
         end
 
@@ -63,21 +63,18 @@ module Verglas
         end
 
         # Beside what the same client lifts on the same station's other exercise: never between two machines.
-        def remarks(meeting, gym, log)
+        def remarks(meeting, log)
           load_kg = log.today&.choice&.mass_kg
-          load_kg&.positive? ? [*beside(meeting, gym, load_kg)] : []
+          load_kg&.positive? ? [*beside(meeting, load_kg)] : []
         end
 
-        def beside(meeting, gym, load_kg)
+        def beside(meeting, load_kg)
           own = meeting.machine.family.action
           action = Loading::Remarks::BESIDE[own] or return
           loads =
-            Store::Queries::LatestLoads
-              .new(gym)
-              .call(meeting.client[:id])
-              .select do |(machine, exercise), row|
-                machine == meeting.machine_row[:id] && of_action?(row, exercise, action) && row[:load_kg].positive?
-              end
+            meeting.rows.lifted.select do |(machine, exercise), row|
+              machine == meeting.machine_row[:id] && of_action?(row, exercise, action) && row[:load_kg].positive?
+            end
           other = loads.values.max_by { |row| row[:done_at] } or return
           share = Loading::Remarks.beside(own, load_kg, other[:load_kg])
           words("beside_machine", share: format("%.2f", share.share), machine: other[:name]) if share.remarked
@@ -110,9 +107,8 @@ module Verglas
           allowed[([at - AROUND, 0].max)..(at + AROUND)].map { |choice| Told::Load.one(rig, choice) }
         end
 
-        def watchers(gym) = gym.db[:accounts].where(gym_id: gym.id, status_id: 2).order(:name).select(:id, :name).all
         def words(key, **params) = Formats::Words.say("visits.#{key}", **params)
-        private_class_method :set, :remarks, :beside, :of_action?, :felt, :signs, :choices, :watchers, :words
+        private_class_method :set, :remarks, :beside, :of_action?, :felt, :signs, :choices, :words
       end
     end
   end

@@ -18,22 +18,22 @@ module Verglas
 
         module_function
 
-        # columns: labels of adjusters, and LOAD; nil for all. sort: "name" or a label. names: how, nil for the gym's
-        # own way.
-        def of(gym, row, exercise, columns: nil, sort: "name", names: nil)
-          labels = labels(row, exercise)
+        # sheet: Questions::WallSheet; columns: labels of adjusters, and LOAD; nil for all. sort: "name" or a label.
+        # names: how, nil for the gym's own way.
+        def of(sheet, columns: nil, sort: "name", names: nil)
+          row = sheet.machine_row
+          labels = labels(row, sheet.exercise)
           chosen = [*labels, LOAD] & (columns || [*labels, LOAD])
-          people = Store::Queries::MachineFittings.new(gym).clients(row[:id], limit: MOST)
-          lines = lines(gym, row, exercise, people[:rows], NAMES.fetch(names || gym.row[:wall_names]))
+          lines = lines(sheet, NAMES.fetch(names || sheet.gym_row[:wall_names]))
           {
-            machine: Told::Names.machine(row[:name], exercise),
+            machine: Told::Names.machine(row[:name], sheet.exercise),
             place: row[:place],
-            gym: gym.row[:name],
-            of: people[:of],
+            gym: sheet.gym_row[:name],
+            of: sheet.people,
             labels: labels.map { |label| column(label) },
             columns: chosen.map { |label| column(label) },
             rows:
-              sorted(lines, row, exercise, sort).map do |line|
+              sorted(lines, row, sheet.exercise, sort).map do |line|
                 { id: line[:id], name: line[:name], cells: chosen.map { |column| line[:cells].fetch(column, "–") } }
               end
           }
@@ -66,28 +66,12 @@ module Verglas
           }
         end
 
-        def lines(gym, row, exercise, people, name)
-          benches =
-            Application::KeptOff
-              .benches(gym, row, exercise, people.map { |person| person[:id] })
-              .select { |meeting, fitting| fitting && allowed?(meeting, fitting) }
-          loads =
-            Store::Queries::LatestLoads.new(gym).on(
-              row[:id],
-              exercise,
-              benches.map { |meeting, _| meeting.client[:id] }
-            )
-          named = name.call(benches.map { |meeting, _| meeting.client.slice(:id, :name) })
-          benches.map do |meeting, fitting|
-            client = meeting.client
-            {
-              id: client[:id],
-              name: named.fetch(client[:id]),
-              cells:
-                { **marks(fitting), LOAD => load(meeting.rig, loads[client[:id]], fitting) }.reject do |_, text|
-                  text.empty?
-                end
-            }
+        def lines(sheet, name)
+          named = name.call(sheet.benches.map { |meeting, _| meeting.client.slice(:id, :name) })
+          sheet.benches.map do |meeting, fitting|
+            id = meeting.client[:id]
+            cells = { **marks(fitting), LOAD => load(meeting.rig, sheet.loads[id], fitting) }
+            { id: id, name: named.fetch(id), cells: cells.reject { |_, text| text.empty? } }
           end
         end
 
@@ -95,16 +79,6 @@ module Verglas
           Told::Names
             .tags(fitting[:marks].to_h, Application::Aids.of(fitting[:aids].to_h))
             .to_h { |tag| tag.values_at(:label, :mark) }
-        end
-
-        # Whom something keeps off these marks today, or holds to a load, has nothing on a wall to be set up from.
-        def allowed?(meeting, fitting)
-          Application::OneLine.of(meeting.machine_row[:id], -> { false }) do
-            next false if meeting.bars.any? || meeting.load_limit_kg
-
-            marks = Application::Sheet.repaired(meeting, fitting[:marks].to_h)
-            meeting.refusals(meeting.evaluation(marks, fitting[:aids].to_h)).empty?
-          end
         end
 
         # As it was lifted last, else as it was written at the fitting.
@@ -136,16 +110,7 @@ module Verglas
         def adjusters(row, exercise)
           [*row[:adjusters].to_a, *row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
         end
-        private_class_method :column,
-                             :column_name,
-                             :lines,
-                             :marks,
-                             :placed,
-                             :allowed?,
-                             :load,
-                             :sorted,
-                             :labels,
-                             :adjusters
+        private_class_method :column, :column_name, :lines, :marks, :placed, :load, :sorted, :labels, :adjusters
       end
     end
   end

@@ -2,13 +2,23 @@
 
 require "web_helper"
 
-RSpec.describe Verglas::Application::Recent do
+RSpec.describe Verglas::Application::Kept do
   it "computes once for the same input, and forgets what was not asked for longest" do
-    recent = described_class.new(2)
+    stub_const("#{described_class}::MOST", { bodies: 2 })
+    kept = described_class.new
     computed = []
-    ask = ->(key) { recent.fetch(key) { (computed << key) && key.to_s } }
+    ask = ->(key) { kept.of(:bodies, key) { (computed << key) && key.to_s } }
     expect(%i[a b a c a b].map { |key| ask.call(key) }).to eq(%w[a b a c a b])
     expect(computed).to eq(%i[a b c b])
+    kept.empty
+    expect(ask.call(:b) && computed).to eq(%i[a b c b b])
+  end
+
+  it "keeps each kind for itself, and knows no other" do
+    kept = described_class.new
+    described_class::MOST.each_key { |kind| kept.of(kind, 1) { kind } }
+    expect(described_class::MOST.keys.map { |kind| kept.of(kind, 1) { :anew } }).to eq(described_class::MOST.keys)
+    expect { kept.of(:lamps, 1) { :lamp } }.to raise_error(KeyError)
   end
 
   it "gives a body anew as soon as anything it rests on is another" do

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    # A client's card, a line a machine and exercise: what was accepted, as far as it can be set up again today, and the
+    # draft on top of it.
+    module CardLines
+      # row: of Store::Queries::ClientCard; load: what was lifted last, as printed, "" where it is not known to be
+      # allowed; outdated: what can no more stand at these marks, in sentences.
+      Line = Value.define(:row, :load, :outdated)
+
+      module_function
+
+      # rows: of Store::Queries::ClientCard; machines: those in service; known: what was read of the client already, as
+      # Meeting takes it.
+      def of(gym, client, rows, machines:, readings:, known:)
+        described = machines.to_h { |machine| [machine[:id], machine] }
+        lifted = Store::Queries::LatestLoads.new(gym).call(client[:id])
+        given = {
+          rules_chosen: gym.rules.chosen(client[:id]),
+          equipment: gym.equipment.sizes,
+          plates: gym.equipment.plates,
+          **known
+        }
+        rows.map do |row|
+          machine = described[row[:machine_id]] if row[:state] == "accepted"
+          exercise = row[:exercise]
+          how = { machine_row: machine, exercise: exercise, readings: readings, given: given }
+          meeting = machine && Meeting.new(gym, client: client, **how)
+          line(row, meeting, lifted[[row[:machine_id], exercise]])
+        end
+      end
+
+      # lifted: the set that was lifted there last; nil where none was since.
+      def line(row, meeting, lifted)
+        Line.new(row: row, load: load(row, meeting, lifted), outdated: meeting ? outdated(meeting, row) : [])
+      end
+
+      def load(row, meeting, lifted)
+        limit = meeting&.load_limit_kg
+        printed = lifted && meeting&.rig && Told::Load.printed(meeting.rig, lifted[:load_kg])
+        limit.nil? || (lifted && lifted[:load_kg] <= limit) ? printed || row[:load] : ""
+      end
+
+      # Where nothing else bars.
+      def outdated(meeting, row)
+        return [] if meeting.bars.any?
+
+        marks = Sheet.repaired(meeting, row[:marks].to_h)
+        Told::Barred.at(meeting, meeting.evaluation(marks, row[:aids].to_h))
+      end
+      private_class_method :line, :load, :outdated
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Questions
+      # Who was here lately by the machines of the floor. people, cards: rows, {[client, machine, exercise] => card};
+      # columns: [machine's row, exercise]; places: of all machines; due: {fitting id => RefitsDue::Due}.
+      Board =
+        Value.define(:people, :cards, :columns, :places, :due, :kept_off) do
+          # since: Time; place: of the machines that are shown, nil for all.
+          def self.of(gym, since:, place: nil)
+            found = Store::Queries::BoardCards.new(gym).call(since: since)
+            machines = gym.machines.in_service
+            shown = machines.select { |row| place.nil? || row[:place] == place }
+            new(
+              people: found[:people],
+              cards: found[:cards],
+              columns: shown.flat_map { |row| Described.exercises(row).map { |exercise| [row, exercise.to_s] } },
+              places: machines.map { |row| row[:place] }.uniq,
+              due: RefitsDue.new(gym).call.to_h { |one| [one.row[:id], one] },
+              kept_off: KeptOff.new(gym, found[:people].map { |row| row[:id] })
+            )
+          end
+
+          # Bars of a client on a machine's exercise.
+          def bars(client_id, machine_row, exercise) = kept_off.bars(client_id, machine_row, exercise)
+        end
+    end
+  end
+end
