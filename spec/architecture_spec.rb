@@ -88,7 +88,7 @@ RSpec.describe "The architecture" do
     files
       .call("web/views")
       .each do |file|
-        asked = code.call(file)[/\b(Store|Sequel)\b|\bgym\b(?!:|\[|_|\s*=)|\.(db|dataset)\b/]
+        asked = code.call(file)[/\b(Store|Sequel)\b|(?<!:)\bgym\b(?!:|\[|_|\s*=)|\.(db|dataset)\b/]
         expect(asked).to be_nil, "#{file} asks #{asked}"
       end
   end
