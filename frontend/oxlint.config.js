@@ -20,6 +20,11 @@ const WORDS = [
   "ConditionalExpression > TemplateLiteral > TemplateElement[value.raw=/[a-z]{2} [a-z]/]",
 ].map((selector) => ({ selector, message: "Say it through say(): its words stand in config/messages." }));
 
+const KEYS = {
+  selector: "Property[key.name='queryKey'] > ArrayExpression",
+  message: "A key of server data is made in api/keys.ts.",
+};
+
 // Beside all of oxlint's "correctness": what keeps types honest.
 const TYPES = [
   "ban-ts-comment",
@@ -54,7 +59,7 @@ export default defineConfig({
     ...error(["react/rules-of-hooks", "react/unsupported-syntax"]),
     ...error(TYPES.map((name) => `typescript/${name}`)),
     "typescript/no-misused-promises": ["error", { checksVoidReturn: { attributes: false } }],
-    "eslint-js/no-restricted-syntax": ["error", ...WORDS],
+    "eslint-js/no-restricted-syntax": ["error", ...WORDS, KEYS],
     // React Aria's own parts focus for a reason: a dialogue's first field.
     "jsx-a11y/no-autofocus": "off",
     // A role is given to parts that are styled, not to bare tags.

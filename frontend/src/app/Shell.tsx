@@ -7,15 +7,13 @@ import styled from "styled-components";
 import { Refused, SIGNED_OUT } from "../api/client";
 import { meQuery } from "../api/queries";
 import { Notice } from "../ui/Notice";
+import { part } from "../ui/part";
 import { breakpoint, colour, space } from "../ui/tokens";
-import { LockScreen } from "../features/tablet/LockScreen";
 import { TabletContext } from "../features/shared/TabletContext";
 import { useTabletLock } from "../features/tablet/useTabletLock";
 import { fetchAllPages } from "./lazyPage";
 import { PageBoundary } from "./PageBoundary";
 import { Rail } from "./Rail";
-import { Search } from "./Search";
-import { ShortcutsHelp } from "./ShortcutsHelp";
 import { useShortcut } from "../ui/useShortcut";
 
 const Frame = styled.div`
@@ -39,6 +37,10 @@ const SkipLink = styled.a`
     background: ${colour.panel};
   }
 `;
+
+const LockScreen = part(() => import("../features/tablet/LockScreen").then(({ LockScreen }) => LockScreen));
+const Search = part(() => import("./Search").then(({ Search }) => Search));
+const ShortcutsHelp = part(() => import("./ShortcutsHelp").then(({ ShortcutsHelp }) => ShortcutsHelp));
 
 /** The first page has the line to itself so long. */
 const FIRST_MS = 1500;
@@ -74,7 +76,12 @@ export function Shell() {
   if (me.error && tablet.lock === null && !(me.error instanceof Refused && me.error.status === 401))
     return <Notice tone="wrong">{say("shell.theServerWasNotReached")}</Notice>;
 
-  const locked = tablet.lock ? <LockScreen shown={tablet.lock.shown} onOpened={tablet.opened} /> : null;
+  // What lay open is out of sight before the lock itself is there.
+  const locked = tablet.lock ? (
+    <Suspense fallback={null}>
+      <LockScreen shown={tablet.lock.shown} onOpened={tablet.opened} />
+    </Suspense>
+  ) : null;
   if (!me.data) return locked;
 
   return (
@@ -96,8 +103,10 @@ export function Shell() {
             </PageBoundary>
           </Suspense>
         </div>
-        <Search isOpen={searching && locked === null} onClose={() => setSearching(false)} />
-        <ShortcutsHelp isOpen={helping && locked === null} onClose={() => setHelping(false)} />
+        <Suspense fallback={null}>
+          {searching && locked === null ? <Search isOpen onClose={() => setSearching(false)} /> : null}
+          {helping && locked === null ? <ShortcutsHelp isOpen onClose={() => setHelping(false)} /> : null}
+        </Suspense>
       </Frame>
     </TabletContext>
   );

@@ -1,6 +1,8 @@
 // Places that are fetched when they are first opened, and all of them once the first page stands: so that the next opens at once,
 // and works when the network is gone.
 import { type ComponentType, lazy, useState } from "react";
+import { fetchWords } from "../lib/say";
+import { parts } from "../ui/part";
 
 type Loaded = { default: ComponentType };
 export type Page = ComponentType & { fetch: () => Promise<Loaded> };
@@ -11,10 +13,12 @@ const loaders: (() => Promise<Loaded>)[] = [];
 export function page(load: () => Promise<ComponentType>): Page {
   let there: ComponentType | null = null;
   const fetch = () =>
-    load().then((component) => {
-      there = component;
-      return { default: component };
-    });
+    fetchWords()
+      .then(load)
+      .then((component) => {
+        there = component;
+        return { default: component };
+      });
   const Awaited = lazy(fetch);
   loaders.push(fetch);
   return Object.assign(
@@ -32,11 +36,13 @@ export function page(load: () => Promise<ComponentType>): Page {
  * reached now is asked for again when it is opened.
  */
 export async function fetchAllPages(stopped: AbortSignal) {
-  for (const load of loaders) {
-    await idle();
-    if (stopped.aborted) return;
-    await load().catch(() => undefined);
-  }
+  // The frame's parts, the places, and then what those have parts of.
+  for (const list of [parts, loaders, parts])
+    for (const load of list) {
+      await idle();
+      if (stopped.aborted) return;
+      await load().catch(() => undefined);
+    }
 }
 
 /** Not every browser says when it is idle: there, a little later. */

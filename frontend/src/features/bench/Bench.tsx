@@ -1,6 +1,6 @@
 import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
-import { type ReactNode, useReducer } from "react";
+import { type ReactNode, useReducer, Suspense } from "react";
 import { refusal } from "../../api/client";
 import { againQuery, evaluationQuery } from "../../api/queries";
 import type { FittingPage, Staff } from "../../api/types";
@@ -20,14 +20,17 @@ import { Kept } from "./draft/Kept";
 import { ClientLink, FigureArea, Frame, Head, Push } from "./layout";
 import { Pacer, usePacer } from "./loads/Pacer";
 import { Picture } from "./drawing/Picture";
-import { AtHand, Safe } from "./ShortBench";
 import { SidePanel } from "./SidePanel";
+import { part } from "../../ui/part";
 import { useShortBench } from "./useShortBench";
 import { Steps } from "./steps/Steps";
 import { Stop } from "./draft/Stop";
 import { useAccept } from "./draft/useAccept";
 import { unsavedSheet, useDraft } from "./draft/useDraft";
 import { Verdict } from "./drawing/Verdict";
+
+const AtHand = part(() => import("./ShortBench").then(({ AtHand }) => AtHand));
+const Safe = part(() => import("./ShortBench").then(({ Safe }) => Safe));
 
 export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const { id, machine, client, advice } = fitting;
@@ -90,7 +93,9 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         </Push>
       </Head>
       {short.chosen ? (
-        <Safe fitting={fitting} bench={bench} evaluation={evaluation} foot={discard} dispatch={dispatch} />
+        <Suspense fallback={null}>
+          <Safe fitting={fitting} bench={bench} evaluation={evaluation} foot={discard} dispatch={dispatch} />
+        </Suspense>
       ) : (
         <Steps fitting={fitting} bench={bench} active={active} moved={moved} dispatch={dispatch} discard={discard} />
       )}
@@ -117,7 +122,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
           </>
         )}
       </FigureArea>
-      {short.chosen ? <AtHand {...hand} /> : <SidePanel {...hand} />}
+      <Suspense fallback={null}>{short.chosen ? <AtHand {...hand} /> : <SidePanel {...hand} />}</Suspense>
       <FindingsBar
         evaluation={evaluation}
         writing={short.chosen || active === WRITE}

@@ -8,10 +8,12 @@ import { useTitle } from "../../ui/useTitle";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Page } from "../../ui/Page";
+import { part } from "../../ui/part";
 import { Bench } from "./Bench";
 import { Discarded } from "../shared/Discarded";
 import { FittingHead } from "./FittingHead";
-import { Record } from "./record/Record";
+
+const Record = part(() => import("./record/Record").then(({ Record }) => Record));
 
 export function BenchPage() {
   const { id = "" } = useParams();

@@ -4,15 +4,17 @@ import type { Dispatch } from "react";
 import type { Evaluation, FittingPage } from "../../api/types";
 import type { Bench, BenchEvent } from "../../model/bench";
 import { WRITE } from "../../model/sheet";
+import { part } from "../../ui/part";
 import { Again, type Moved } from "./steps/Again";
 import { Controls } from "./controls/Controls";
-import { LoadPanel } from "./loads/LoadPanel";
 import type { PacerState } from "./loads/Pacer";
 import { Panel } from "./Panel";
 import { Practise } from "./steps/Practise";
 import { Secure } from "./steps/Secure";
-import { Watch } from "./watching/Watch";
-import { WriteDown } from "./writing/WriteDown";
+
+const LoadPanel = part(() => import("./loads/LoadPanel").then(({ LoadPanel }) => LoadPanel));
+const Watch = part(() => import("./watching/Watch").then(({ Watch }) => Watch));
+const WriteDown = part(() => import("./writing/WriteDown").then(({ WriteDown }) => WriteDown));
 
 /** What is at hand at the bench. */
 export type Hand = {

@@ -5,7 +5,14 @@ import { Form, TextArea, TextField } from "react-aria-components";
 import styled from "styled-components";
 import { complaintAt, refusal } from "../../api/client";
 import type { Caution, Cautions } from "../../api/types";
-import { parseNumber } from "../../lib/lengths";
+import {
+  type CautionDraft,
+  type CautionFields,
+  draftOf,
+  fieldsOf,
+  type Joint,
+  spansShown,
+} from "../../model/cautionDraft";
 import { PrimaryButton, QuietButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { DateEntry } from "../../ui/DateEntry";
@@ -14,7 +21,7 @@ import { Notice } from "../../ui/Notice";
 import { Select } from "../../ui/Select";
 import { Tick } from "../../ui/Tick";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
-import { DegreesFields, type Degrees, degreesOf, type Span } from "./DegreesFields";
+import { DegreesFields } from "./DegreesFields";
 
 const Sheet = styled(Form)`
   display: grid;
@@ -45,18 +52,6 @@ const SIDES = [
   ["both", say("cautionForm.both")],
 ] as const;
 
-export type CautionFields = {
-  side: "" | "left" | "right" | "both";
-  since: string | null;
-  cleared_by: string;
-  cleared_on: string | null;
-  joint: "" | "knee" | "hip" | "ankle" | "back";
-  degrees: Degrees;
-  named: string[];
-  load_to_kg: number | null;
-  note: string;
-};
-
 type Props = {
   caution: Caution | null;
   kinds: Cautions["kinds"];
@@ -67,7 +62,6 @@ type Props = {
   onMistaken: () => void;
 };
 
-const number = (text: string): number | null => (text.trim() === "" ? null : parseNumber(text));
 /** Of either end of a joint. */
 const degreesComplaint = (thrown: unknown, motion: string) =>
   ["", "/from", "/to"].map((end) => complaintAt(thrown, `/degrees/${motion}${end}`)).find((one) => one !== undefined);
@@ -75,42 +69,15 @@ const degreesComplaint = (thrown: unknown, motion: string) =>
 const PATHS = ["/cleared_by", "/cleared_on", "/since", "/load_to_kg"];
 
 export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onMistaken }: Props) {
-  const [name, setName] = useState<string>(caution?.name ?? kinds[0]?.name ?? "");
-  const [side, setSide] = useState<CautionFields["side"]>((caution?.side as CautionFields["side"]) ?? "");
-  const [joint, setJoint] = useState<CautionFields["joint"]>((caution?.joint as CautionFields["joint"]) ?? "");
-  const [named, setNamed] = useState<readonly string[]>((caution?.named ?? []).map(({ family }) => family));
-  const [since, setSince] = useState(caution?.since ?? null);
-  const [clearedBy, setClearedBy] = useState(caution?.cleared_by ?? "");
-  const [clearedOn, setClearedOn] = useState(caution?.cleared_on ?? null);
-  const [spans, setSpans] = useState<Span[]>(
-    (caution?.degrees ?? []).map(({ motion, from, to }) => ({
-      motion,
-      from: from?.toString() ?? "",
-      to: to?.toString() ?? "",
-    })),
-  );
-  const [load, setLoad] = useState(caution?.load_to_kg?.toString() ?? "");
-  const [note, setNote] = useState(caution?.note ?? "");
+  const [draft, setDraft] = useState(() => draftOf(caution, kinds));
   const [problem, setProblem] = useState<string>();
-  const kind = kinds.find((one) => one.name === name);
+  const change = (fields: Partial<CautionDraft>) => setDraft((now) => ({ ...now, ...fields }));
+  const kind = kinds.find((one) => one.name === draft.name);
   const error = refusal(thrown);
-  const shown = spans.length > 0 ? spans : [{ motion: kind?.motion ?? motions[0]?.name ?? "", from: "", to: "" }];
   const submit = () => {
-    const degrees = degreesOf(shown);
-    const wrong = degrees === null || (load.trim() !== "" && parseNumber(load) === null);
-    setProblem(wrong ? say("cautionForm.numbersOrNothing") : undefined);
-    if (wrong) return;
-    onKeep(name, caution?.version ?? null, {
-      side: kind?.sided ? side : "",
-      since,
-      cleared_by: clearedBy,
-      cleared_on: clearedOn,
-      joint: kind?.joints.length ? joint : "",
-      degrees,
-      named: named.filter((family) => kind?.named.some((one) => one.family === family)),
-      load_to_kg: number(load),
-      note,
-    });
+    const fields = fieldsOf(draft, kind);
+    setProblem(fields === null ? say("cautionForm.numbersOrNothing") : undefined);
+    if (fields !== null) onKeep(draft.name, caution?.version ?? null, fields);
   };
   return (
     <Sheet
@@ -129,19 +96,24 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
           label={say("cautionForm.what")}
           hint={kind?.does ?? ""}
           options={kinds.map((one) => [one.name, one.title] as const)}
-          value={name}
-          onChange={setName}
+          value={draft.name}
+          onChange={(name) => change({ name })}
         />
       )}
       <Pair>
         {kind?.sided ? (
-          <Choice label={say("cautionForm.side")} options={SIDES} value={side as "left"} onChange={setSide} />
+          <Choice
+            label={say("cautionForm.side")}
+            options={SIDES}
+            value={draft.side as "left"}
+            onChange={(side) => change({ side })}
+          />
         ) : null}
         <DateEntry
           label={say("cautionForm.sinceIfKnown")}
           hint=""
-          value={since}
-          onChange={setSince}
+          value={draft.since}
+          onChange={(since) => change({ since })}
           complaint={complaintAt(thrown, "/since")}
         />
       </Pair>
@@ -149,33 +121,33 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
         <Choice
           label={say("cautionForm.joint")}
           hint={say("cautionForm.jointHint")}
-          options={kind.joints.map((one) => [one.name as CautionFields["joint"], one.title] as const)}
-          value={joint}
-          onChange={setJoint}
+          options={kind.joints.map((one) => [one.name as Joint, one.title] as const)}
+          value={draft.joint}
+          onChange={(joint) => change({ joint })}
         />
       ) : null}
       <Pair>
         <Field
           label={say("cautionForm.clearedBy")}
           hint={say("cautionForm.theClinicianSNameNobody")}
-          value={clearedBy}
+          value={draft.clearedBy}
           maxLength={80}
           autoComplete="off"
-          onChange={setClearedBy}
+          onChange={(clearedBy) => change({ clearedBy })}
           complaint={complaintAt(thrown, "/cleared_by")}
         />
         <DateEntry
           label={say("cautionForm.clearedOn")}
           hint=""
-          value={clearedOn}
-          onChange={setClearedOn}
+          value={draft.clearedOn}
+          onChange={(clearedOn) => change({ clearedOn })}
           complaint={complaintAt(thrown, "/cleared_on")}
         />
       </Pair>
       <DegreesFields
         motions={motions}
-        spans={shown}
-        onChange={setSpans}
+        spans={spansShown(draft, kind, motions[0]?.name ?? "")}
+        onChange={(spans) => change({ spans })}
         complaint={(motion) => problem ?? degreesComplaint(thrown, motion)}
       />
       {kind?.named.length ? (
@@ -184,8 +156,10 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
           {kind.named.map(({ family, title }) => (
             <Tick
               key={family}
-              isSelected={named.includes(family)}
-              onChange={(ticked) => setNamed(ticked ? [...named, family] : named.filter((one) => one !== family))}
+              isSelected={draft.named.includes(family)}
+              onChange={(ticked) =>
+                change({ named: ticked ? [...draft.named, family] : draft.named.filter((one) => one !== family) })
+              }
             >
               {title}
             </Tick>
@@ -195,13 +169,13 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
       <Field
         label={say("cautionForm.loadAllowedToKg")}
         inputMode="decimal"
-        value={load}
+        value={draft.load}
         autoComplete="off"
-        onChange={setLoad}
+        onChange={(load) => change({ load })}
         complaint={complaintAt(thrown, "/load_to_kg")}
       />
       <FieldHint>{say("cautionForm.aClinicianSDegreesTake")}</FieldHint>
-      <TextField value={note} onChange={setNote} maxLength={1000}>
+      <TextField value={draft.note} onChange={(note) => change({ note })} maxLength={1000}>
         <FieldLabel>{say("cautionForm.note")}</FieldLabel>
         <Note />
         <FieldHint slot="description">{say("cautionForm.keptEncryptedShownOnThis")}</FieldHint>

@@ -4,6 +4,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
 import styled from "styled-components";
+import { keys } from "../../api/keys";
 import { api, newKey, refusal, Refused, unwrap } from "../../api/client";
 import { cautionsQuery, meQuery } from "../../api/queries";
 import type { Caution, Cautions } from "../../api/types";
@@ -17,7 +18,8 @@ import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Stron
 import { space } from "../../ui/tokens";
 import { AskSheet } from "./AskSheet";
 import { Typed } from "../../ui/Typed";
-import { CautionForm, type CautionFields } from "./CautionForm";
+import type { CautionFields } from "../../model/cautionDraft";
+import { CautionForm } from "./CautionForm";
 import { cautionWords } from "../shared/CautionLines";
 import { TakeOut } from "./TakeOut";
 
@@ -45,7 +47,7 @@ export function CautionsPage() {
     setMistaken(false);
     setAgain(false);
     queryClient.setQueryData(cautionsQuery(id).queryKey, kept);
-    void queryClient.invalidateQueries({ queryKey: ["client", id] });
+    void queryClient.invalidateQueries({ queryKey: keys.client(id) });
   };
   const onError = (thrown: unknown) => {
     if (thrown instanceof Refused && thrown.status === 409)

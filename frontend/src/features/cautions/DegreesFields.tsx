@@ -2,7 +2,7 @@
 import { say } from "../../lib/say";
 import styled from "styled-components";
 import type { Cautions } from "../../api/types";
-import { parseNumber } from "../../lib/lengths";
+import type { Span } from "../../model/cautionDraft";
 import { QuietButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Select } from "../../ui/Select";
@@ -14,23 +14,6 @@ const Row = styled.div`
   gap: ${space(2)};
   align-items: end;
 `;
-
-/** As typed: an end that is blank is not spoken of. */
-export type Span = { motion: string; from: string; to: string };
-export type Degrees = Record<string, { from: number | null; to: number | null }>;
-
-const number = (text: string): number | null => (text.trim() === "" ? null : parseNumber(text));
-
-/** null where something typed is no number. */
-export function degreesOf(spans: readonly Span[]): Degrees | null {
-  const typed = spans.flatMap(({ from, to }) => [from, to]).filter((text) => text.trim() !== "");
-  if (typed.some((text) => parseNumber(text) === null)) return null;
-  return Object.fromEntries(
-    spans
-      .map(({ motion, from, to }) => [motion, { from: number(from), to: number(to) }] as const)
-      .filter(([, { from, to }]) => from !== null || to !== null),
-  );
-}
 
 type Props = {
   motions: Cautions["motions"];

@@ -3,7 +3,7 @@ import { useInfiniteQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import { api, unwrap } from "../../api/client";
+import { searchAllQuery } from "../../api/queries";
 import { useTitle } from "../../ui/useTitle";
 import { SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
@@ -38,13 +38,7 @@ const Tools = styled.div`
 export function ClientsPage() {
   useTitle(say("clientsPage.clients"));
   const [text, setText] = useState("");
-  const pages = useInfiniteQuery({
-    queryKey: ["clients", "all", text.trim()],
-    queryFn: ({ pageParam }) =>
-      unwrap(api.POST("/api/clients/search", { body: { text: text.trim(), after: pageParam } })),
-    initialPageParam: null as string[] | null,
-    getNextPageParam: (page) => page.next,
-  });
+  const pages = useInfiniteQuery(searchAllQuery(text.trim()));
   const clients = pages.data?.pages.flatMap((page) => page.clients) ?? [];
   return (
     <Page>

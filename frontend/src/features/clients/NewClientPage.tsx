@@ -2,6 +2,7 @@ import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
 import { useNavigate } from "react-router";
+import { keys } from "../../api/keys";
 import { api, newKey, unwrap } from "../../api/client";
 import { useTitle } from "../../ui/useTitle";
 import { Page, PageHead, Title } from "../../ui/Page";
@@ -23,7 +24,7 @@ export function NewClientPage() {
       return unwrap(api.POST("/api/clients", { body: fields, params: { header: sent.current.key } }));
     },
     onSuccess: async (client) => {
-      await queryClient.invalidateQueries({ queryKey: ["clients"] });
+      await queryClient.invalidateQueries({ queryKey: keys.clients });
       await navigate(`/clients/${client.id}/tape`);
     },
   });

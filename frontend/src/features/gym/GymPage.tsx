@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Form } from "react-aria-components";
 import styled from "styled-components";
+import { keys } from "../../api/keys";
 import { api, complaintAt, newKey, refusal, standing, unwrap } from "../../api/client";
 import { gymQuery, meQuery } from "../../api/queries";
 import type { GymSettings, WallNames } from "../../api/types";
@@ -92,7 +93,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
         }),
       ),
     onSuccess: (kept) => {
-      void queryClient.invalidateQueries({ queryKey: ["past-their-time"] });
+      void queryClient.invalidateQueries({ queryKey: keys.pastTheirTime });
       queryClient.setQueryData(gymQuery.queryKey, kept);
       setVersion(kept.version);
       setAddress(kept.address);

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { Form } from "react-aria-components";
 import { useParams } from "react-router";
 import styled from "styled-components";
+import { keys } from "../../api/keys";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { limitsQuery, meQuery } from "../../api/queries";
 import type { Gate, Limits } from "../../api/types";
@@ -58,7 +59,7 @@ export function LimitsPage() {
       ),
     onSuccess: async (page) => {
       queryClient.setQueryData(limitsQuery(id).queryKey, page);
-      await queryClient.invalidateQueries({ queryKey: ["client", id], exact: true });
+      await queryClient.invalidateQueries({ queryKey: keys.client(id), exact: true });
     },
     onError: () => queryClient.invalidateQueries({ queryKey: limitsQuery(id).queryKey }),
   });

@@ -2,6 +2,7 @@ import { say } from "../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { keys } from "../../api/keys";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
@@ -23,7 +24,7 @@ export function Copy({ id, name }: { id: string; name: string }) {
       ),
     onSuccess: async (made) => {
       setAsking(false);
-      await queryClient.invalidateQueries({ queryKey: ["machines"] });
+      await queryClient.invalidateQueries({ queryKey: keys.machines });
       await navigate(`/machines/${made.machine.id}`);
     },
   });

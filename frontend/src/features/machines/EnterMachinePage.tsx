@@ -3,6 +3,7 @@ import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
+import { keys } from "../../api/keys";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { familiesQuery, machineQuery } from "../../api/queries";
 import type { MachinePage } from "../../api/types";
@@ -25,7 +26,7 @@ export function EnterMachinePage() {
     onSuccess: async (page) => {
       forget();
       queryClient.setQueryData(machineQuery(page.machine.id).queryKey, page);
-      await queryClient.invalidateQueries({ queryKey: ["machines"] });
+      await queryClient.invalidateQueries({ queryKey: keys.machines });
       await navigate(`/machines/${page.machine.id}/tape`);
     },
   });
@@ -84,7 +85,7 @@ function Correct({ id, page }: { id: string; page: MachinePage }) {
       ),
     onSuccess: async (changed) => {
       queryClient.setQueryData(machineQuery(id).queryKey, changed);
-      await queryClient.invalidateQueries({ queryKey: ["machines"] });
+      await queryClient.invalidateQueries({ queryKey: keys.machines });
       await navigate(`/machines/${id}`);
     },
   });

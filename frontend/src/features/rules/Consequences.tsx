@@ -2,7 +2,7 @@ import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
-import { api, unwrap } from "../../api/client";
+import { ruleChangesQuery } from "../../api/queries";
 import type { Question } from "../../api/types";
 import { BandName } from "../../ui/Band";
 import { PrimaryButton, QuietButton } from "../../ui/Button";
@@ -32,13 +32,7 @@ type Props = { asked: Asked; busy: boolean; onChoose: () => void; onClose: () =>
 
 /** Whose advice would change, before it does. Accepted fittings stay as they were. */
 export function Consequences({ asked: { question, school }, busy, onChoose, onClose }: Props) {
-  const changes = useQuery({
-    queryKey: ["rules", question.name, "changes", school],
-    queryFn: () =>
-      unwrap(
-        api.POST("/api/rules/{question}/changes", { params: { path: { question: question.name } }, body: { school } }),
-      ),
-  });
+  const changes = useQuery(ruleChangesQuery(question.name, school));
   const title = question.schools.find(({ name }) => name === school)?.title ?? school;
   const lines = changes.data?.lines ?? [];
   return (

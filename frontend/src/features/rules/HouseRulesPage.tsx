@@ -2,6 +2,7 @@
 import { say } from "../../lib/say";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { keys } from "../../api/keys";
 import { api, newKey, standing, unwrap } from "../../api/client";
 import { rulesQuery } from "../../api/queries";
 import type { Rules } from "../../api/types";
@@ -31,7 +32,7 @@ export function HouseRulesPage() {
     onSuccess: (kept) => {
       setAsked(null);
       queryClient.setQueryData(rulesQuery.queryKey, kept);
-      void queryClient.invalidateQueries({ queryKey: ["machine"] });
+      void queryClient.invalidateQueries({ queryKey: keys.anyMachine });
     },
     // A colleague was quicker: what stands there now is shown, and chosen from again.
     onError: (thrown) => {

@@ -1,5 +1,6 @@
 import { type QueryKey, useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { keys } from "../../api/keys";
 import { standing } from "../../api/client";
 
 type Versioned = { version: number };
@@ -19,7 +20,7 @@ export function useWholeTable<Table extends Versioned, Row>(first: Table, { quer
       setVersion(kept.version);
       onKept(kept);
       queryClient.setQueryData(queryKey, kept);
-      void queryClient.invalidateQueries({ queryKey: ["fitting"] });
+      void queryClient.invalidateQueries({ queryKey: keys.fittings });
     },
     onError: (thrown) => setVersion(standing<Table>(thrown)?.version ?? version),
   });

@@ -1,6 +1,7 @@
 // What is written down at a machine: each write answers the visit as it stands then, which is what the page shows.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
+import { keys } from "../../api/keys";
 import { api, newKey, unwrap } from "../../api/client";
 import { setUpQuery } from "../../api/queries";
 import type { SetUp, Visit } from "../../api/types";
@@ -10,8 +11,8 @@ export function useVisit(id: string) {
   const queryClient = useQueryClient();
   const onSuccess = async (visit: Visit) => {
     queryClient.setQueryData<SetUp>(setUpQuery(id).queryKey, (setUp) => setUp && { ...setUp, visit });
-    await queryClient.invalidateQueries({ queryKey: ["queue"] });
-    await queryClient.invalidateQueries({ queryKey: ["progress"] });
+    await queryClient.invalidateQueries({ queryKey: keys.queues });
+    await queryClient.invalidateQueries({ queryKey: keys.progresses });
   };
   // A set whose answer was lost may have arrived: pressed again as it was, it is the same one.
   const unanswered = useRef<{ text: string; header: ReturnType<typeof newKey> } | null>(null);

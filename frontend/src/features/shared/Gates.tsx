@@ -1,6 +1,7 @@
 // What a client shows before a kind of machine is used, noted right or not: a hinge with a stick before a hinge bench.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
+import { keys } from "../../api/keys";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { limitsQuery } from "../../api/queries";
 import type { Gate } from "../../api/types";
@@ -33,8 +34,8 @@ export function Gates({ client, gates }: Props) {
     onSettled: () =>
       Promise.all([
         queryClient.invalidateQueries({ queryKey: limitsQuery(client.id).queryKey }),
-        queryClient.invalidateQueries({ queryKey: ["client", client.id] }),
-        queryClient.invalidateQueries({ queryKey: ["fitting"] }),
+        queryClient.invalidateQueries({ queryKey: keys.client(client.id) }),
+        queryClient.invalidateQueries({ queryKey: keys.fittings }),
       ]),
   });
   return gates.map((gate) =>

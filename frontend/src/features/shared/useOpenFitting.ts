@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
+import { keys } from "../../api/keys";
 import { api, newKey, unwrap } from "../../api/client";
 import type { ExerciseName } from "../../api/types";
 
@@ -16,7 +17,7 @@ export function useOpenFitting(clientId: string) {
         }),
       ),
     onSuccess: async ({ id }) => {
-      queryClient.removeQueries({ queryKey: ["fitting", id] });
+      queryClient.removeQueries({ queryKey: keys.fitting(id) });
       await navigate(`/fittings/${id}`);
     },
   });

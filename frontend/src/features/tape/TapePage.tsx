@@ -4,6 +4,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
 import styled from "styled-components";
+import { keys } from "../../api/keys";
 import { api, newKey, Refused, unwrap } from "../../api/client";
 import { clientQuery, meQuery } from "../../api/queries";
 import type { ClientPage, Observation, ObservationName } from "../../api/types";
@@ -89,7 +90,7 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
     },
     onError: (thrown) => {
       if (thrown instanceof Refused && thrown.status === 409)
-        void queryClient.invalidateQueries({ queryKey: ["client", id] });
+        void queryClient.invalidateQueries({ queryKey: keys.client(id) });
     },
   });
   const remove = useMutation({

@@ -2,6 +2,7 @@ import { say } from "../../../lib/say";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { keys } from "../../../api/keys";
 import { api, newKey, refusal, unwrap } from "../../../api/client";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../../ui/Button";
 import { Dialogue } from "../../../ui/Dialogue";
@@ -21,7 +22,7 @@ export function Discard({ draft, clientId, version }: { draft: DraftKey; clientI
       unwrap(api.POST("/api/fittings/{id}/discard", { params: { path: { id }, header: newKey() }, body: { version } })),
     onSuccess: async (state) => {
       forgetUnsaved(draft);
-      queryClient.removeQueries({ queryKey: ["fitting", id] });
+      queryClient.removeQueries({ queryKey: keys.fitting(id) });
       await queryClient.invalidateQueries();
       await navigate(`/clients/${clientId}`, { state: { discarded: { id, version: state.version } } });
     },

@@ -1,6 +1,7 @@
 // What is seen where a limit of the client is reached: the machine's geometry gives the degrees, and they are remembered.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import styled from "styled-components";
+import { keys } from "../../../api/keys";
 import { api, newKey, refusal, unwrap } from "../../../api/client";
 import type { FittingPage, Sheet } from "../../../api/types";
 import { say } from "../../../lib/say";
@@ -37,7 +38,7 @@ export function Found({ fitting, sheet: { marks, aids }, share }: Props) {
           body: { marks, aids, share, client_version: fitting.client.version },
         }),
       ),
-    onSettled: () => queryClient.invalidateQueries({ queryKey: ["fitting", fitting.id] }),
+    onSettled: () => queryClient.invalidateQueries({ queryKey: keys.fitting(fitting.id) }),
   });
   if (fitting.findable.length === 0) return null;
   const kept = found.data?.limits.find(({ name }) => name === found.variables)?.measured;

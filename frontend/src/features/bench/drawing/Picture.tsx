@@ -1,17 +1,19 @@
 // The middle of the bench: the side view with its lens where the arm is taped, the lens alone where only the seat is, and
 // where nothing is, what can be done all the same.
 import { say } from "../../../lib/say";
-import { type ReactNode, useState } from "react";
+import { type ReactNode, Suspense, useState } from "react";
 import styled from "styled-components";
 import type { Evaluation, MachineOnBench, Quickens, Scene } from "../../../api/types";
-import { EffortCurve } from "../../../scene/EffortCurve";
 import { PlateFront } from "../../../scene/PlateFront";
 import { posed } from "../../../scene/posed";
 import { PivotLens, REACH_MM } from "../../../scene/PivotLens";
 import { SceneDrawing } from "../../../scene/SceneDrawing";
 import { SecondaryLink } from "../../../ui/LinkButton";
+import { part } from "../../../ui/part";
 import { breakpoint, colour, radius, size, space } from "../../../ui/tokens";
 import { Travel } from "./Travel";
+
+const EffortCurve = part(() => import("../../../scene/EffortCurve").then(({ EffortCurve }) => EffortCurve));
 
 const Alone = styled.svg`
   display: block;
@@ -159,7 +161,11 @@ function Moving({ scene, slowTo, description, lens, onPlace, found }: MovingProp
   const { curve } = scene;
   const side = plate ? "left" : SIDES[curve?.corner ?? "none"];
   const drawing = <SceneDrawing scene={shown} description={description} lens={lens} side={side} />;
-  const effort = curve ? <EffortCurve curve={curve} pose={pose} /> : null;
+  const effort = curve ? (
+    <Suspense fallback={null}>
+      <EffortCurve curve={curve} pose={pose} />
+    </Suspense>
+  ) : null;
   if (poses.length === 0) return drawing;
   return (
     <Stage>

@@ -1,0 +1,69 @@
+// Machines, how people fit them, who comes next.
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { api, unwrap } from "../client";
+import type { paths } from "../generated/schema";
+import { keys } from "../keys";
+import type { ExerciseName, WallNames } from "../types";
+
+export const machinesQuery = queryOptions({
+  queryKey: keys.machines,
+  queryFn: ({ signal }) => unwrap(api.GET("/api/machines", { signal })).then(({ machines }) => machines),
+  staleTime: 60_000,
+});
+
+export const familiesQuery = queryOptions({
+  queryKey: keys.families,
+  queryFn: ({ signal }) => unwrap(api.GET("/api/families", { signal })).then(({ families }) => families),
+  staleTime: Infinity,
+});
+
+export const machineQuery = (id: string) =>
+  queryOptions({
+    queryKey: keys.machine(id),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/machines/{id}", { params: { path: { id } }, signal })),
+  });
+
+export const populationQuery = (id: string, exercise: ExerciseName) =>
+  queryOptions({
+    queryKey: keys.populationOf(id, exercise),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/machines/{id}/population", { params: { path: { id }, query: { exercise } }, signal })),
+    staleTime: 60_000,
+  });
+
+/** Whose advice the last change of a machine's lengths changed. */
+export const changesQuery = (id: string, number: number) =>
+  queryOptions({
+    queryKey: keys.changes(id, number),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/machines/{id}/changes", { params: { path: { id } }, signal })),
+    enabled: number > 1,
+  });
+
+type SheetView = { exercise?: string; columns?: string; sort?: string; names?: WallNames };
+
+/** Everybody's marks on a machine. */
+export const wallSheetQuery = (id: string, query: SheetView) =>
+  queryOptions({
+    queryKey: keys.wallSheet(id, query),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/machines/{id}/sheet", { params: { path: { id }, query }, signal })),
+    placeholderData: keepPreviousData,
+  });
+
+export const queueQuery = (id: string, exercise: ExerciseName) =>
+  queryOptions({
+    queryKey: keys.queue(id, exercise),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/machines/{id}/queue", { params: { path: { id }, query: { exercise } }, signal })),
+  });
+
+type Tried = NonNullable<paths["/api/machines/{id}/trial"]["post"]["requestBody"]>["content"]["application/json"];
+
+/** What a length would do; nothing is written. */
+export const trialQuery = (id: string, version: number, body: Tried) =>
+  queryOptions({
+    queryKey: keys.trial(id, body, version),
+    queryFn: ({ signal }) => unwrap(api.POST("/api/machines/{id}/trial", { params: { path: { id } }, body, signal })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });

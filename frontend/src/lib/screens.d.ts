@@ -1,0 +1,8 @@
+declare module "virtual:screens/first" {
+  const words: Record<string, string>;
+  export default words;
+}
+declare module "virtual:screens/rest" {
+  const words: Record<string, string>;
+  export default words;
+}
