@@ -49,10 +49,11 @@ module Verglas
       HEAD = <<~MARKDOWN
         # Cautions, family by family
 
-        Written by `bin/cautions-table` from core/data/cautions.yml and what each family says of itself; a spec holds it to be current. It is for review
-        by the gym's clinician before use: a cautious starting point, no advice. A clinician's degrees, loads and named exercises replace it. Kinds
-        of machine that answer alike share a row; a dash is nothing on that machine. Beside what stands here, a degree that a clinician gives for any
-        joint holds on every machine which moves or holds that joint; where the machine is not taped, or no angle is claimed, it bars.
+        Written by `bin/cautions-table` from core/data/cautions.yml and what each family says of itself; a spec holds it
+        to be current. It is for review by the gym's clinician before use: a cautious starting point, no advice. A
+        clinician's degrees, loads and named exercises replace it. Kinds of machine that answer alike share a row; a
+        dash is nothing on that machine. Beside what stands here, a degree that a clinician gives for any joint holds on
+        every machine which moves or holds that joint; where the machine is not taped, or no angle is claimed, it bars.
 
       MARKDOWN
 

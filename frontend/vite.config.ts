@@ -17,7 +17,6 @@ const FIRST = [
   "notFoundPage",
   "pageBoundary",
   "shell",
-  "tokens",
   "useTitle",
 ];
 

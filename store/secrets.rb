@@ -29,9 +29,6 @@ module Verglas
         end.force_encoding(Encoding::UTF_8)
       end
 
-      def lock_json(data, purpose) = lock(JSON.generate(data), purpose)
-      def open_json(cipher, purpose, none) = cipher ? JSON.parse(Secrets.open(cipher, purpose)) : none
-
       # For a question of equality: under the current key, or under every one that may still be in use.
       def digest(text, purpose) = digests(text, purpose).first
       def digests(text, purpose) = keys.digests(text, purpose)

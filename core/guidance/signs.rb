@@ -12,8 +12,6 @@ module Verglas
         Value.define(:name, :finding, :quantity, :over, :of, :choice, :kind, :towards) do
           def measured? = !(finding || quantity).nil?
 
-          # Whether a move of the machine mends it; of others what is done with the body, the load or the time.
-          def mended_by_machine? = measured? || !choice.nil? || !kind.nil?
           def meant_on?(family)
             family.all?(of) && (finding.nil? || family.findings.key?(finding)) &&
               (choice.nil? || family.choices.key?(choice) || measured?)

@@ -9,11 +9,9 @@ module Verglas
     class PivotArm < Picture
       POSES = 11
       PIVOT = Geometry::Point.new(0.0, 0.0)
-      # Of the tick where the client turns back, either side of the arc; from a leg to the numbers beside it; of a
-      # tape's end.
+      # Of the tick where the client turns back, either side of the arc; from a leg to the numbers beside it.
       TICK_MM = 30
       BESIDE_MM = 34
-      TAPE_TICK_MM = 14
 
       # nil where the arm is not taped: then nothing can be drawn of it.
       def whole = (pictured if mechanics.told?(:arm))

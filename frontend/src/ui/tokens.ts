@@ -1,5 +1,4 @@
 // Every colour, size and font of the application. Components name tokens; a second theme is a second table here.
-import { say } from "../lib/say";
 
 export const themes = {
   day: {
@@ -47,8 +46,19 @@ export const colour = Object.fromEntries(Object.keys(themes.day).map((name) => [
 >;
 
 export const font = {
-  text: say("tokens.atkinsonHyperlegibleNextVariableSystem"),
-  mark: say("tokens.atkinsonHyperlegibleMonoVariableUi"),
+  text: [
+    '"Atkinson Hyperlegible Next Variable"',
+    '"Noto Sans Variable"',
+    '"Noto Sans Arabic Variable"',
+    '"Noto Sans Hebrew Variable"',
+    '"Noto Sans Devanagari Variable"',
+    '"Noto Sans Thai Variable"',
+    '"Noto Sans SC Variable"',
+    '"Noto Emoji Variable"',
+    "system-ui",
+    "sans-serif",
+  ].join(", "),
+  mark: ['"Atkinson Hyperlegible Mono Variable"', "ui-monospace", "monospace"].join(", "),
   regular: 400,
   strong: 650,
 } as const;
