@@ -74,4 +74,18 @@ RSpec.describe "The messages" do
     expect(screens.keys - used).to be_empty
     expect(screens.values).to all(satisfy { |sentence| !sentence.empty? })
   end
+
+  # A key says what a sentence is there for, so that the sentence can be worded anew under it. A label of one or two words
+  # may be its own name.
+  it "of the screens are called by their place and role, not spelt from the sentence" do
+    letters = ->(text) { text.scan(/[[:alnum:]]+/).join.downcase }
+    spelt =
+      lambda do |name, sentence|
+        name.scan(/[A-Z]?[a-z]+|[A-Z]+|\d+/).size > 2 &&
+          [sentence.delete("{}"), sentence.gsub(/\{\w+\}/, "")].any? { |text| letters[text].start_with?(name.downcase) }
+      end
+    expect(spelt["notFittedYet", "Not fitted yet"]).to be(true)
+    screens = JSON.parse(File.read(File.join(root, "config/messages/screens.en.json")))
+    expect(screens.select { |key, sentence| spelt[key[/\w+\z/], sentence] }.keys).to be_empty
+  end
 end

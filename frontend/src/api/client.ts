@@ -18,7 +18,7 @@ export const UNREACHED: ApiError = {
   code: "unreached",
   path: "",
   params: {},
-  message: say("client.theServerWasNotReached"),
+  message: say("client.unreached"),
 };
 
 export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => fetch(request) });

@@ -6,9 +6,9 @@ export function NotFoundPage() {
   return (
     <Page>
       <PageHead>
-        <Title>{say("notFoundPage.thereIsNothingAtThis")}</Title>
+        <Title>{say("notFoundPage.title")}</Title>
       </PageHead>
-      <PrimaryLink to="/">{say("notFoundPage.toTheFloor")}</PrimaryLink>
+      <PrimaryLink to="/">{say("notFoundPage.floorLink")}</PrimaryLink>
     </Page>
   );
 }

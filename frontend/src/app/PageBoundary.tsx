@@ -20,8 +20,8 @@ export class PageBoundary extends Component<{ children: ReactNode }, State> {
     return (
       <Page>
         <Notice tone="wrong">
-          {say("pageBoundary.thisPageCouldNotBe")}{" "}
-          <SecondaryButton onPress={() => window.location.reload()}>{say("pageBoundary.loadItAgain")}</SecondaryButton>
+          {say("pageBoundary.failed")}{" "}
+          <SecondaryButton onPress={() => window.location.reload()}>{say("pageBoundary.reload")}</SecondaryButton>
         </Notice>
       </Page>
     );

@@ -24,15 +24,15 @@ const Typed = styled(Input)`
 type Entry = Found & { to: string };
 
 const ACTIONS: Entry[] = [
-  { id: "new", to: "/clients/new", name: say("search.addAClient"), what: "action" },
-  { id: "new-machine", to: "/machines/new", name: say("search.enterAMachine"), what: "action" },
+  { id: "new", to: "/clients/new", name: say("search.addClient"), what: "action" },
+  { id: "new-machine", to: "/machines/new", name: say("search.enterMachine"), what: "action" },
   { id: "floor", to: "/", name: say("search.floor"), what: "place" },
   { id: "clients", to: "/clients", name: say("search.clients"), what: "place" },
   { id: "machines", to: "/machines", name: say("search.machines"), what: "place" },
   { id: "board", to: "/board", name: say("search.board"), what: "place" },
   { id: "refits", to: "/refits", name: say("search.refits"), what: "place" },
   { id: "gym", to: "/gym", name: say("search.theGym"), what: "place" },
-  { id: "exchange", to: "/gym/exchange", name: say("exchange.outAndIn"), what: "place" },
+  { id: "exchange", to: "/gym/exchange", name: say("exchange.title"), what: "place" },
 ];
 
 const fits = (entry: Entry, text: string) => entry.name.toLowerCase().includes(text.toLowerCase());
@@ -78,15 +78,10 @@ function Finder({ onClose }: { onClose: () => void }) {
   };
   return (
     <Autocomplete inputValue={text} onInputChange={setText}>
-      <SearchField aria-label={say("search.findAClientAMachine")} autoFocus>
+      <SearchField aria-label={say("search.label")} autoFocus>
         <Typed placeholder={say("search.twoLettersOfAnyPart")} />
       </SearchField>
-      <FoundList
-        label={say("search.found")}
-        found={entries}
-        nothing={say("search.nothingHasTheseLetters")}
-        onOpen={open}
-      />
+      <FoundList label={say("search.found")} found={entries} nothing={say("search.nothing")} onOpen={open} />
     </Autocomplete>
   );
 }

@@ -74,7 +74,7 @@ export function Shell() {
   if (me.error instanceof Refused && me.error.status === 401 && me.error.error.code !== "tablet_locked")
     return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
   if (me.error && tablet.lock === null && !(me.error instanceof Refused && me.error.status === 401))
-    return <Notice tone="wrong">{say("shell.theServerWasNotReached")}</Notice>;
+    return <Notice tone="wrong">{say("shell.unreached")}</Notice>;
 
   // What lay open is out of sight before the lock itself is there.
   const locked = tablet.lock ? (
@@ -92,7 +92,7 @@ export function Shell() {
         data-locked={locked ? "" : undefined}
         style={locked ? { display: "none" } : undefined}
       >
-        <SkipLink href="#place">{say("shell.toThePage")}</SkipLink>
+        <SkipLink href="#place">{say("shell.skipLink")}</SkipLink>
         <Rail me={me.data} onSearch={() => setSearching(true)} onLock={tablet.lockNow} />
         {/* Whoever takes the tablet over begins with pages of their own: what another left unsaved stays theirs. */}
         <div id="place" key={me.data.id}>

@@ -4,11 +4,11 @@ import { Dialogue } from "../ui/Dialogue";
 import { colour, font, radius, space } from "../ui/tokens";
 
 const KEYS = [
-  ["/", say("shortcutsHelp.findAClientAMachine")],
-  ["← →", say("shortcutsHelp.benchStepTheAdjusterAt")],
-  ["[ ]", say("shortcutsHelp.benchPreviousAndNextStep")],
-  ["u", say("shortcutsHelp.benchUndoTheLastStep")],
-  [say("shortcutsHelp.enter"), say("shortcutsHelp.acceptWhatIsFocused")],
+  ["/", say("shortcutsHelp.find")],
+  ["← →", say("shortcutsHelp.move")],
+  ["[ ]", say("shortcutsHelp.steps")],
+  ["u", say("shortcutsHelp.undo")],
+  [say("shortcutsHelp.enter"), say("shortcutsHelp.accept")],
   ["?", say("shortcutsHelp.thisList")],
 ] as const;
 

@@ -68,13 +68,13 @@ export function loadingProblems(draft: LoadingDraft): Record<string, string> {
   const problems: Record<string, string> = {};
   const number = (typed: string) => typed.trim() === "" || parseNumber(typed) !== null;
   if (draft.kind === "stack" && !(parseMasses(draft.masses) ?? []).length)
-    problems["masses"] = say("loadingDraft.theMassAtEachMark");
+    problems["masses"] = say("loadingDraft.marksProblem");
   if (draft.kind === "stack" && parseMasses(draft.addons) === null)
-    problems["addons"] = say("loadingDraft.massesWithCommasSuchAs");
+    problems["addons"] = say("loadingDraft.plateProblem");
   if (draft.kind === "sled" && parseNumber(draft.incline) === null)
-    problems["incline"] = say("loadingDraft.degreesFromLevel0To");
+    problems["incline"] = say("loadingDraft.angleProblem");
   for (const field of ["ratio", "bare", "incline"] as const)
-    if (!number(draft[field])) problems[field] ??= say("loadingDraft.aNumberOrNothing");
+    if (!number(draft[field])) problems[field] ??= say("loadingDraft.numberProblem");
   return problems;
 }
 

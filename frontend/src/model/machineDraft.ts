@@ -168,19 +168,19 @@ export function problemsOf(draft: MachineDraft, family: Family | undefined): Pro
   const problems: Problems = {};
   const asked = family ? partsOf(family).flatMap(({ name }) => askedOf(draft, family, name)) : [];
   for (const { key, title } of asked) problems[`asked ${key}`] = say("machineDraft.isItThere", { title });
-  if (draft.family === "") problems["family"] = say("machineDraft.chooseWhatKindOfMachine");
-  if (draft.name.trim() === "") problems["name"] = say("machineDraft.aNameIsNeededSuch");
+  if (draft.family === "") problems["family"] = say("machineDraft.familyProblem");
+  if (draft.name.trim() === "") problems["name"] = say("machineDraft.nameProblem");
   for (const [field, low, high, what] of NUMBERS) {
     const signed = draft[field].trim() === "" ? low : parseSigned(draft[field]);
     if (signed === null || signed < low || signed > high)
-      problems[field] = say("machineDraft.fromLowToHighWhat", { low, high, what });
+      problems[field] = say("machineDraft.rangeProblem", { low, high, what });
   }
   Object.assign(problems, loadingProblems(draft.loading));
   for (const adjusters of Object.values(draft.parts))
     for (const adjuster of adjusters) {
       const marks = marksProblem(parseMarks(adjuster.marks));
       if (marks) problems[`marks ${adjuster.key}`] = marks;
-      if (adjuster.label.trim() === "") problems[`label ${adjuster.key}`] = say("machineDraft.whatIsItCalledOn");
+      if (adjuster.label.trim() === "") problems[`label ${adjuster.key}`] = say("machineDraft.nameQuestion");
     }
   return problems;
 }

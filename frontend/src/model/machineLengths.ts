@@ -49,7 +49,7 @@ export function impossible(length: MachineLength, value: number, unit: Unit): st
   const ends = [length.low, length.high]
     .sort((one, other) => (length.high <= 0 ? other - one : one - other))
     .map((end) => `${signed(end)}${shownNumber(end, unit)}`);
-  return say("machineLengths.fromEndsUnitIsPossible", { ends: ends.join(" to "), unit: unitName(unit) });
+  return say("machineLengths.rangeProblem", { ends: ends.join(" to "), unit: unitName(unit) });
 }
 
 /** A typed number in the unit shown, as mm or degrees; null for what is not a number. */

@@ -38,12 +38,12 @@ export const parseMarks = (text: string): string[] =>
 
 /** What is wrong with a row of marks, in a sentence; null where nothing is. */
 export function marksProblem(marks: readonly string[]): string | null {
-  if (marks.length === 0) return say("marks.atLeastOneMarkSuch");
-  if (marks.length > MOST) return say("marks.atMost60Marks");
+  if (marks.length === 0) return say("marks.fewProblem");
+  if (marks.length > MOST) return say("marks.manyProblem");
   const twice = marks.find((mark, index) => marks.indexOf(mark) !== index);
-  if (twice !== undefined) return say("marks.twiceStandsTwice", { twice });
+  if (twice !== undefined) return say("marks.doubleProblem", { twice });
   const long = marks.find((mark) => mark.length > 20);
-  return long === undefined ? null : say("marks.longIsTooLongFor", { long });
+  return long === undefined ? null : say("marks.longProblem", { long });
 }
 
 /** Back to a short text: runs of three and more are drawn together. */

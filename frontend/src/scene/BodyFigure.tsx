@@ -49,7 +49,7 @@ export function BodyFigure({ body, unit }: { body: Dimension[]; unit: LengthUnit
     { name: "hip_depth", from: [0, seat - 46], to: [hip[0], seat - 46], label: [-6, seat - 120] },
   ];
   return (
-    <Drawing viewBox={`-60 ${-height} 960 ${height + 20}`} role="img" aria-label={say("bodyFigure.theBodyAsFarAs")}>
+    <Drawing viewBox={`-60 ${-height} 960 ${height + 20}`} role="img" aria-label={say("bodyFigure.name")}>
       <path d="M-60 0H900" stroke={colour.line} strokeWidth="4" />
       <Limbs paths={[...neckAndHead, ...limbs]} width={7} />
       {lines.map((line) => (

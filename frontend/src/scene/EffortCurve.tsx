@@ -88,7 +88,7 @@ export function EffortCurve({ curve, pose }: Props) {
       </text>
       {plain.length > 0 ? (
         <text x="8" y={HEIGHT - 5}>
-          - - {say("effortCurve.bodyWeightAlone")}
+          - - {say("effortCurve.ownWeight")}
         </text>
       ) : null}
     </Drawing>

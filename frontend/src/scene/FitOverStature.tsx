@@ -24,7 +24,7 @@ const BANDS: readonly (readonly [Band, string])[] = [
   ["in line", say("fitOverStature.inLine")],
   ["close", say("fitOverStature.close")],
   ["off", say("fitOverStature.off")],
-  ["fault", say("fitOverStature.doesNotFit")],
+  ["fault", say("fitOverStature.unfit")],
 ];
 const WIDTH = 640;
 const LEFT = 128;
@@ -58,7 +58,7 @@ export function FitOverStature({ population }: { population: Population }) {
     <Drawing
       viewBox={`0 0 ${WIDTH} ${height}`}
       role="img"
-      aria-label={say("fitOverStature.ofCountClientsCounts", { count: people.length, counts: counts.join(", ") })}
+      aria-label={say("fitOverStature.counted", { count: people.length, counts: counts.join(", ") })}
     >
       {x.ticks(6).map((tick) => (
         <g key={tick}>

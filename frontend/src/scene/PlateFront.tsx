@@ -69,7 +69,7 @@ export function PlateFront({ plate, onPlace }: Props) {
     <g>
       <path d={`M-22 ${y(at)}H${wide}`} stroke={colour.inLine} strokeWidth="2" strokeDasharray="7 6" />
       <text x="-26" y={y(at) + (over ? -48 : 40)} textAnchor="end" data-quiet>
-        {upper ? say("plateFront.heelsAboveHere") : say("plateFront.heelsBelowHere")}
+        {upper ? say("plateFront.aboveLimit") : say("plateFront.belowLimit")}
       </text>
       <text x="-26" y={y(at) + (over ? -10 : 78)} textAnchor="end" fontWeight="600">
         {words}

@@ -74,12 +74,7 @@ export function TapeDrawing({ name, body, title }: { name: ObservationName; body
   const [left, top, width, height] = box;
   const line = `M${xy(tape[0])}L${xy(tape[1])}`;
   return (
-    <Drawing
-      viewBox={box.join(" ")}
-      role="img"
-      aria-label={say("tapeDrawing.whereTheTapeGoesTitle", { title })}
-      data-figure="tape"
-    >
+    <Drawing viewBox={box.join(" ")} role="img" aria-label={say("tapeDrawing.name", { title })} data-figure="tape">
       <defs>
         <linearGradient id="rising" x1="0" y1={top} x2="0" y2={top + 260} gradientUnits="userSpaceOnUse">
           <stop offset="0" stopColor="white" stopOpacity="0" />

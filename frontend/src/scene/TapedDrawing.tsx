@@ -13,7 +13,7 @@ type Props = { drawing: Trial["drawing"]; hand: AtHand; title: string };
 export function TapedDrawing({ drawing: { scene, lengths, travels }, hand, title }: Props) {
   const points = (("constant" in hand ? lengths[hand.constant] : travels[hand.travel]) ?? []).map(at);
   return (
-    <SceneDrawing scene={scene} description={say("tapedDrawing.whereTheTapeGoesTitle", { title })} quiet name="machine">
+    <SceneDrawing scene={scene} description={say("tapedDrawing.name", { title })} quiet name="machine">
       <defs>
         <marker
           id="tip"

@@ -113,13 +113,8 @@ RSpec.describe Verglas::Guidance::Cautions do
   end
 
   it "bars of a hot joint what loads that joint, and everything where nobody said which" do
-    expect(barred(caution(:hot_joint, joint: :ankle))).to contain_exactly(
-      :calf_raise,
-      *presses,
-      *hacks,
-      *hanging,
-      *benches
-    )
+    ankles = [*follow[:knee_lever], *presses, *hacks, *hanging, *benches]
+    expect(barred(caution(:hot_joint, joint: :ankle))).to match_array(ankles)
     expect(barred(caution(:bone_disease, joint: :knee))).to match_array(knees)
     expect(barred(caution(:hot_joint, joint: :hip))).to match_array(hips)
   end

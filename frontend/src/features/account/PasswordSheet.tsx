@@ -35,7 +35,7 @@ export function PasswordSheet() {
         autoComplete="current-password"
         value={password}
         onChange={setPassword}
-        complaint={old ? say("pinPage.thisIsNotYourPassword") : undefined}
+        complaint={old ? say("pinPage.passwordWrong") : undefined}
         isRequired
       />
       <Field

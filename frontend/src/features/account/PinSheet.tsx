@@ -24,7 +24,7 @@ export function PinSheet() {
   });
   const submit = () => {
     const fits = /^\d{4,6}$/.test(pin);
-    setWrong(fits ? undefined : say("pinPage.fourToSixDigits"));
+    setWrong(fits ? undefined : say("pinPage.digitsHint"));
     if (fits) keep.mutate();
   };
   const refused = complaintAt(keep.error, "/password");
@@ -34,24 +34,24 @@ export function PinSheet() {
       title={say("pinPage.pin")}
       wrong={refused || simple ? undefined : refusal(keep.error)?.message}
       done={keep.isSuccess ? say("pinPage.kept") : null}
-      send={say("pinPage.keepThePin")}
+      send={say("pinPage.keep")}
       busy={keep.isPending}
       onSend={submit}
     >
-      <p>{say("pinPage.withAPinAShared")}</p>
-      <Small>{me.data?.pin ? say("pinPage.youHaveOneANew") : say("pinPage.noneYetThisTabletIs")}</Small>
+      <p>{say("pinPage.hint")}</p>
+      <Small>{me.data?.pin ? say("pinPage.changeNotice") : say("pinPage.noneNotice")}</Small>
       <Field
         label={say("pinPage.yourPassword")}
         type="password"
         autoComplete="current-password"
         value={password}
         onChange={setPassword}
-        complaint={refused ? say("pinPage.thisIsNotYourPassword") : undefined}
+        complaint={refused ? say("pinPage.passwordWrong") : undefined}
         isRequired
       />
       <Field
         label={say("pinPage.newPin")}
-        hint={say("pinPage.fourToSixDigitsNo")}
+        hint={say("pinPage.digitsProblem")}
         type="password"
         inputMode="decimal"
         autoComplete="off"

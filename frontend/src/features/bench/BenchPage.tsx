@@ -23,8 +23,8 @@ export function BenchPage() {
   if (fitting.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(fitting.error)?.message ?? say("benchPage.thisFittingCouldNotBe")}</Notice>
-        <QuietLink to="/">{say("benchPage.toTheFloor")}</QuietLink>
+        <Notice tone="wrong">{refusal(fitting.error)?.message ?? say("benchPage.failed")}</Notice>
+        <QuietLink to="/">{say("benchPage.floorLink")}</QuietLink>
       </Page>
     );
   if (!fitting.data || !me.data) return null;
@@ -34,9 +34,9 @@ export function BenchPage() {
       <Page>
         <FittingHead fitting={fitting.data} />
         <Discarded id={id} version={version}>
-          {by} {say("benchPage.discardedThisFittingNothingOf")}
+          {by} {say("benchPage.discardedBy")}
         </Discarded>
-        <QuietLink to={`/clients/${client.id}`}>{say("benchPage.toTheCard")}</QuietLink>
+        <QuietLink to={`/clients/${client.id}`}>{say("benchPage.cardLink")}</QuietLink>
       </Page>
     );
   return state === "draft" ? <Bench key={id} fitting={fitting.data} me={me.data} /> : <Record fitting={fitting.data} />;

@@ -32,7 +32,7 @@ export function SidePanel({ fitting, bench, active, evaluation, moved, pacer, di
   switch (active) {
     case "@again":
       return (
-        <Panel aria-label={say("sidePanel.whatWasDisturbed")} tabIndex={0}>
+        <Panel aria-label={say("sidePanel.title")} tabIndex={0}>
           <Again fitting={fitting} moved={moved} order={order} dispatch={dispatch} />
         </Panel>
       );

@@ -90,10 +90,10 @@ const WEEKS = [
 const SHOW: readonly (readonly [Show, string])[] = [
   ["all", say("boardPage.everybody")],
   ["gaps", say("boardPage.withGaps")],
-  ["due", say("boardPage.withSomethingDue")],
+  ["due", say("boardPage.dueFilter")],
 ];
 const SORT: readonly (readonly [Sort, string])[] = [
-  ["seen", say("boardPage.whoWasHereLast")],
+  ["seen", say("boardPage.lastHere")],
   ["name", say("boardPage.byName")],
   ["gaps", say("boardPage.mostGaps")],
 ];
@@ -165,7 +165,7 @@ export function BoardPage() {
         <span>
           <BandShape band="close" /> {say("boardPage.dueAgain")}
         </span>
-        <span>– {say("boardPage.notFittedYet")}</span>
+        <span>– {say("boardPage.unfitted")}</span>
         <span>× {say("boardPage.barred")}</span>
       </Legend>
     </Page>
@@ -176,7 +176,7 @@ type PeopleProps = { people: readonly Person[]; machines: Board["machines"]; loc
 
 function People({ people, machines, locale }: PeopleProps) {
   return (
-    <Grid aria-label={say("boardPage.clientsByMachines")}>
+    <Grid aria-label={say("boardPage.caption")}>
       <thead>
         <tr>
           <th scope="col">{say("boardPage.client")}</th>

@@ -74,11 +74,11 @@ export function AskSheet({ kinds, standing, busy, thrown, onAnswered }: Props) {
       </Questions>
       <None>
         <Tick isSelected={none} isDisabled={seen.length > 0} onChange={setNone}>
-          {say("askSheet.noneOfThese")}
+          {say("askSheet.noneTick")}
         </Tick>
       </None>
       <PrimaryButton type="submit" isDisabled={busy || (seen.length === 0 && !none)}>
-        {say("askSheet.keepTheAnswers")}
+        {say("askSheet.keep")}
       </PrimaryButton>{" "}
       <Small>{say("askSheet.clearedComesAfter")}</Small>
     </Sheet>

@@ -76,7 +76,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
   const error = refusal(thrown);
   const submit = () => {
     const fields = fieldsOf(draft, kind);
-    setProblem(fields === null ? say("cautionForm.numbersOrNothing") : undefined);
+    setProblem(fields === null ? say("cautionForm.numberHint") : undefined);
     if (fields !== null) onKeep(draft.name, caution?.version ?? null, fields);
   };
   return (
@@ -110,7 +110,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
           />
         ) : null}
         <DateEntry
-          label={say("cautionForm.sinceIfKnown")}
+          label={say("cautionForm.sinceLabel")}
           hint=""
           value={draft.since}
           onChange={(since) => change({ since })}
@@ -129,7 +129,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
       <Pair>
         <Field
           label={say("cautionForm.clearedBy")}
-          hint={say("cautionForm.theClinicianSNameNobody")}
+          hint={say("cautionForm.clinicianHint")}
           value={draft.clearedBy}
           maxLength={80}
           autoComplete="off"
@@ -167,24 +167,24 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
         </div>
       ) : null}
       <Field
-        label={say("cautionForm.loadAllowedToKg")}
+        label={say("cautionForm.loadLabel")}
         inputMode="decimal"
         value={draft.load}
         autoComplete="off"
         onChange={(load) => change({ load })}
         complaint={complaintAt(thrown, "/load_to_kg")}
       />
-      <FieldHint>{say("cautionForm.aClinicianSDegreesTake")}</FieldHint>
+      <FieldHint>{say("cautionForm.degreesHint")}</FieldHint>
       <TextField value={draft.note} onChange={(note) => change({ note })} maxLength={1000}>
         <FieldLabel>{say("cautionForm.note")}</FieldLabel>
         <Note />
-        <FieldHint slot="description">{say("cautionForm.keptEncryptedShownOnThis")}</FieldHint>
+        <FieldHint slot="description">{say("cautionForm.sealedHint")}</FieldHint>
       </TextField>
       <span>
         <PrimaryButton type="submit" isDisabled={busy}>
           {say("cautionForm.keep")}
         </PrimaryButton>{" "}
-        {caution ? <QuietButton onPress={onMistaken}>{say("cautionForm.writtenByMistake")}</QuietButton> : null}
+        {caution ? <QuietButton onPress={onMistaken}>{say("cautionForm.mistakeButton")}</QuietButton> : null}
       </span>
     </Sheet>
   );

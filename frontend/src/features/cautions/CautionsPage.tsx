@@ -97,11 +97,11 @@ export function CautionsPage() {
         <Title>
           {say("cautionsPage.cautions2")} {client.name}
         </Title>
-        <Muted>{say("cautionsPage.aKnownProblemMeansHas")}</Muted>
-        <QuietLink to={`/clients/${id}`}>{say("cautionsPage.toTheCard")}</QuietLink>
+        <Muted>{say("cautionsPage.knownHint")}</Muted>
+        <QuietLink to={`/clients/${id}`}>{say("cautionsPage.cardLink")}</QuietLink>
       </PageHead>
       <div style={{ marginBottom: "1.25rem" }}>
-        <Notice>{say("cautionsPage.whatEachCautionDoesIs")}</Notice>
+        <Notice>{say("cautionsPage.startingPoint")}</Notice>
       </div>
       <Section style={{ marginBottom: space(5) }}>
         <SectionTitle>
@@ -125,7 +125,7 @@ export function CautionsPage() {
         )}
       </Section>
       {cautions.length === 0 && asked.day === null ? null : cautions.length === 0 ? (
-        <Empty>{say("cautionsPage.noCautionIsKnownAsk")}</Empty>
+        <Empty>{say("cautionsPage.noneYet")}</Empty>
       ) : (
         <Rows>
           {cautions.map((caution) => (
@@ -144,14 +144,14 @@ export function CautionsPage() {
       )}
       <p style={{ marginTop: "1.25rem" }}>
         <AddButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
-          {say("cautionsPage.addACaution")}
+          {say("cautionsPage.add")}
         </AddButton>
       </p>
       {removed.length > 0 ? (
         <Section style={{ marginTop: space(8) }}>
-          <SectionTitle>{say("cautionsPage.takenOutAsWrittenBy")}</SectionTitle>
+          <SectionTitle>{say("cautionsPage.removedTitle")}</SectionTitle>
           {putBack.error ? (
-            <Notice tone="wrong">{refusal(putBack.error)?.message ?? say("cautionsPage.itCouldNotBePut")}</Notice>
+            <Notice tone="wrong">{refusal(putBack.error)?.message ?? say("cautionsPage.restoreFailed")}</Notice>
           ) : null}
           <Rows>
             {removed.map((caution) => (
@@ -172,7 +172,7 @@ export function CautionsPage() {
         </Section>
       ) : null}
       {open ? (
-        <Dialogue title={open === "new" ? say("cautionsPage.addACaution") : open.title} isOpen onClose={close}>
+        <Dialogue title={open === "new" ? say("cautionsPage.add") : open.title} isOpen onClose={close}>
           {open !== "new" && mistaken ? (
             <TakeOut
               busy={takeOut.isPending}
@@ -204,15 +204,15 @@ function details(caution: Caution, locale: string): string {
   return [
     caution.since ? say("cautionsPage.sinceDay", { day: dayText(caution.since, locale) }) : null,
     caution.cleared_on
-      ? say("cautionsPage.clearedByClearedbyDay", {
+      ? say("cautionsPage.clearance", {
           clearedby: caution.cleared_by,
           day: dayText(caution.cleared_on, locale),
         })
       : say("cautionsPage.notCleared"),
     ...(caution.degrees ?? []).map(({ says }) => says.toLowerCase()),
-    caution.load_to_kg == null ? null : say("cautionsPage.upToLoad", { load: caution.load_to_kg }),
+    caution.load_to_kg == null ? null : say("cautionsPage.loadLimit", { load: caution.load_to_kg }),
     caution.note || null,
-    caution.by ? say("cautionsPage.writtenByBy", { by: caution.by }) : null,
+    caution.by ? say("cautionsPage.author", { by: caution.by }) : null,
   ]
     .filter((part) => part !== null)
     .join(" · ");

@@ -27,11 +27,11 @@ export function DegreesFields({ motions, spans, complaint, onChange }: Props) {
   const change = (index: number, fields: Partial<Span>) =>
     onChange(spans.map((span, other) => (other === index ? { ...span, ...fields } : span)));
   return (
-    <div role="group" aria-label={say("degreesFields.whatTheClinicianAllows")}>
+    <div role="group" aria-label={say("degreesFields.title")}>
       {spans.map((span, index) => (
         <Row key={span.motion} data-degrees={span.motion}>
           <Select
-            label={index === 0 ? say("degreesFields.jointAndMotionAllowed") : say("degreesFields.and")}
+            label={index === 0 ? say("degreesFields.motionLabel") : say("degreesFields.and")}
             options={motions
               .filter(({ name }) => name === span.motion || free.some((one) => one.name === name))
               .map(({ name, title }) => [name, title] as const)}
@@ -57,7 +57,7 @@ export function DegreesFields({ motions, spans, complaint, onChange }: Props) {
       ))}
       {free[0] ? (
         <QuietButton onPress={() => onChange([...spans, { motion: free[0]?.name ?? "", from: "", to: "" }])}>
-          {say("degreesFields.anotherJointOrMotion")}
+          {say("degreesFields.addMotion")}
         </QuietButton>
       ) : null}
     </div>

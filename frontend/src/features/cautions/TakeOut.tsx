@@ -29,8 +29,8 @@ export function TakeOut({
     >
       {error && error.path !== "/reason" ? <Notice tone="wrong">{error.message}</Notice> : null}
       <Field
-        label={say("takeOut.whyWasItWrong")}
-        hint={say("takeOut.staysHereWithYourName")}
+        label={say("takeOut.reasonLabel")}
+        hint={say("takeOut.hint")}
         value={reason}
         maxLength={500}
         autoComplete="off"
@@ -40,7 +40,7 @@ export function TakeOut({
       />
       <span>
         <PrimaryButton type="submit" isDisabled={busy}>
-          {say("takeOut.takeItOut")}
+          {say("takeOut.submit")}
         </PrimaryButton>
       </span>
     </Form>

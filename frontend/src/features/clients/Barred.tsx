@@ -42,7 +42,7 @@ export function together(kept: readonly KeptOff[]): { bars: readonly string[]; m
 export function Barred({ kept }: { kept: readonly KeptOff[] }) {
   if (kept.length === 0) return null;
   return (
-    <Groups aria-label={say("card.notOnThese")}>
+    <Groups aria-label={say("card.otherMachines")}>
       {together(kept).map(({ bars, machines }) => (
         <li key={bars.join()} data-barred>
           {bars.map((bar) => (
@@ -54,7 +54,7 @@ export function Barred({ kept }: { kept: readonly KeptOff[] }) {
             {machines.map(({ key, name, place, fitting }) => (
               <li key={key} data-machine={name}>
                 <Strong>{name}</Strong> <Small>{place}</Small>
-                {fitting ? <QuietLink to={`/fittings/${fitting}`}>{say("card.seeTheOpenFitting")}</QuietLink> : null}
+                {fitting ? <QuietLink to={`/fittings/${fitting}`}>{say("card.openLink")}</QuietLink> : null}
               </li>
             ))}
           </Machines>

@@ -38,7 +38,7 @@ export function Belongings({ client }: { client: ClientPage["client"] }) {
   if (me.data?.role !== LEAD) return null;
   return (
     <Section style={{ marginTop: "3rem" }}>
-      <SectionTitle>{say("belongings.whatIsTheirs")}</SectionTitle>
+      <SectionTitle>{say("belongings.title")}</SectionTitle>
       <Ways>
         <FileLink href={`/api/clients/${client.id}/archive.json`} download>
           {say("belongings.everythingInAFile")}
@@ -83,7 +83,7 @@ function Erase({ client, onClose }: { client: ClientPage["client"]; onClose: () 
           {say("belongings.keepMarks")}
         </Tick>
         <Field
-          label={say("belongings.typeTheName", { name: client.name })}
+          label={say("belongings.confirmName", { name: client.name })}
           value={name}
           onChange={setName}
           maxLength={80}
@@ -92,7 +92,7 @@ function Erase({ client, onClose }: { client: ClientPage["client"]; onClose: () 
           style={{ width: "100%" }}
         />
         <SecondaryButton type="submit" isDisabled={erase.isPending || name.trim() !== client.name}>
-          {say("belongings.eraseForGood")}
+          {say("belongings.confirmErase")}
         </SecondaryButton>
         {erase.error && !complaint ? <Notice tone="wrong">{refusal(erase.error)?.message}</Notice> : null}
       </Sheet>

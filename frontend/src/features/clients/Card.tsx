@@ -51,11 +51,11 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
       <SectionTitle id="card">{say("card.card")}</SectionTitle>
       {every.length > 0 ? <Print id={id} /> : null}
       {opening.error ? (
-        <Notice tone="wrong">{refusal(opening.error)?.message ?? say("card.theBenchCouldNotBe")}</Notice>
+        <Notice tone="wrong">{refusal(opening.error)?.message ?? say("card.benchFailed")}</Notice>
       ) : null}
       {page.machines.length === 0 ? (
         <Empty>
-          {say("card.theGymHasNoMachines")} <Link to="/machines/new">{say("card.enterTheFirstOne")}</Link>
+          {say("card.noMachines")} <Link to="/machines/new">{say("card.enterFirst")}</Link>
         </Empty>
       ) : null}
       {places(page).length > 1 ? (

@@ -58,7 +58,7 @@ type LineProps = {
 };
 
 function NotFitted({ prediction }: { prediction: Prediction | undefined }) {
-  return prediction ? <Predicted prediction={prediction} /> : <Muted>{say("card.notFittedYet")}</Muted>;
+  return prediction ? <Predicted prediction={prediction} /> : <Muted>{say("card.unfitted")}</Muted>;
 }
 
 export function CardLine({ machine, name, line, prediction, first, locale, busy, onOpen }: LineProps) {
@@ -91,12 +91,12 @@ export function CardLine({ machine, name, line, prediction, first, locale, busy,
             </MarkRow>
             <Said>
               <BandName band={accepted.grade} />
-              {accepted.checked ? <Small>{say("card.seenByEye")}</Small> : null}
+              {accepted.checked ? <Small>{say("card.byEye")}</Small> : null}
             </Said>
             {accepted.cushions.map((cushion) => (
               <Small key={cushion}>{cushion} </Small>
             ))}
-            {accepted.remeasured ? <Warned>{say("card.aLengthWasReadSince")}</Warned> : null}
+            {accepted.remeasured ? <Warned>{say("card.staleReading")}</Warned> : null}
           </>
         ) : accepted ? null : (
           <NotFitted prediction={prediction} />

@@ -73,7 +73,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
 
   const submit = () => {
     const kilograms = mass.trim() === "" ? null : parseNumber(mass);
-    setMassProblem(mass.trim() !== "" && kilograms === null ? say("clientForm.aNumberOfKilogramsOr") : undefined);
+    setMassProblem(mass.trim() !== "" && kilograms === null ? say("clientForm.massHint") : undefined);
     if (mass.trim() !== "" && kilograms === null) return;
     onSubmit({ name, detail, sex: sex || null, birth_date: birthDate, body_mass_kg: kilograms });
   };
@@ -98,8 +98,8 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
           autoComplete="off"
         />
         <Field
-          label={say("clientForm.whatTellsThemApart")}
-          hint={say("clientForm.aClassATradeAnything")}
+          label={say("clientForm.distinctionLabel")}
+          hint={say("clientForm.distinctionHint")}
           value={detail}
           onChange={setDetail}
           maxLength={80}
@@ -109,25 +109,25 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
       </Pair>
       <Choice
         label={say("clientForm.sex")}
-        hint={say("clientForm.onlyUsedToGuessUntaped")}
+        hint={say("clientForm.sexUse")}
         options={SEXES}
         value={sex}
         onChange={setSex}
       />
       <Pair>
         <DateEntry
-          label={say("clientForm.dateOfBirthOptional")}
+          label={say("clientForm.birthLabel")}
           value={birthDate}
           onChange={setBirthDate}
-          hint={say("clientForm.pastSixtyFiveHeightShrinks")}
+          hint={say("clientForm.ageUse")}
           complaint={complaintAt(thrown, "/birth_date")}
         />
         <Field
-          label={say("clientForm.bodyMassInKgOptional")}
+          label={say("clientForm.massLabel")}
           inputMode="decimal"
           value={mass}
           onChange={setMass}
-          hint={say("clientForm.depthsOfHipsAndThighs")}
+          hint={say("clientForm.massUse")}
           complaint={massProblem ?? complaintAt(thrown, "/body_mass_kg")}
           autoComplete="off"
         />
@@ -136,7 +136,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
         <PrimaryButton type="submit" isDisabled={busy}>
           {action}
         </PrimaryButton>
-        <QuietLink to={back}>{say("clientForm.backWithoutSaving")}</QuietLink>
+        <QuietLink to={back}>{say("clientForm.back")}</QuietLink>
       </Actions>
     </Sheet>
   );

@@ -56,7 +56,7 @@ export function ClientPage() {
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? say("clientPage.thisPageCouldNotBe")}</Notice>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("clientPage.failed")}</Notice>
       </Page>
     );
   if (!page.data || !me.data) return null;
@@ -82,7 +82,7 @@ export function ClientPage() {
         <QuietLink to={`/clients/${id}/limits`}>{say("clientPage.limits")}</QuietLink>
         <QuietLink to={`/clients/${id}/rules`}>{say("clientPage.houseRules")}</QuietLink>
       </PageHead>
-      {discarded ? <Discarded {...discarded}>{say("clientPage.theFittingIsDiscarded")}</Discarded> : null}
+      {discarded ? <Discarded {...discarded}>{say("clientPage.discardedNotice")}</Discarded> : null}
       {learned && learned.length > 0 ? (
         <div style={{ marginBottom: "1.5rem" }} data-learned>
           <Notice>
@@ -94,14 +94,14 @@ export function ClientPage() {
         .filter(({ id: one }) => one !== discarded?.id)
         .map((line) => (
           <Discarded key={line.id} id={line.id} version={line.version}>
-            {line.machine_name}: {line.by} {say("clientPage.discardedAFitting")} {momentText(line.updated_at, locale)}.
+            {line.machine_name}: {line.by} {say("clientPage.discardedBy")} {momentText(line.updated_at, locale)}.
           </Discarded>
         ))}
       {page.data.asked.due ? (
         <div style={{ marginBottom: "1.5rem" }}>
           <Notice tone={page.data.asked.day ? "calm" : "wrong"}>
             {page.data.asked.day ? say("clientPage.askAgain") : say("clientPage.notAskedYet")}{" "}
-            <Link to={`/clients/${id}/cautions`}>{say("clientPage.askAboutCautions")}</Link>
+            <Link to={`/clients/${id}/cautions`}>{say("clientPage.askLink")}</Link>
           </Notice>
         </div>
       ) : null}
@@ -113,7 +113,7 @@ export function ClientPage() {
       {page.data.own_rules.length > 0 ? (
         <p style={{ marginBottom: "1.5rem" }}>
           <Small>
-            {say("clientPage.houseRulesOfTheirOwn")} {page.data.own_rules.join("; ").toLowerCase()}.
+            {say("clientPage.ownRules")} {page.data.own_rules.join("; ").toLowerCase()}.
           </Small>
         </p>
       ) : null}
@@ -125,12 +125,12 @@ export function ClientPage() {
             <p>
               <Small>
                 {read.length > 0
-                  ? say("clientPage.tapedReadFirmLinesRest", {
+                  ? say("clientPage.figureTaped", {
                       read: read.map((observation) => observation.title.toLowerCase()).join(", "),
                     })
                   : page.data.learned.length > 0
-                    ? say("clientPage.nothingTapedYetDashedLines")
-                    : say("clientPage.nothingTapedYetEveryLength")}
+                    ? say("clientPage.figureLearned")
+                    : say("clientPage.figureEstimated")}
               </Small>
             </p>
             {page.data.learned.length > 0 ? (
@@ -143,7 +143,7 @@ export function ClientPage() {
                       <Link to={`/fittings/${learned.fitting_id}`}>{learned.machine}</Link>
                     </span>
                   ))}
-                  {say("clientPage.whereTheFitWasSeen")}
+                  {say("clientPage.seenWhere")}
                 </Small>
               </p>
             ) : null}
@@ -164,10 +164,10 @@ export function ClientPage() {
 function NextTape({ page, id }: { page: ClientPageData; id: string }) {
   const next = page.observations.find((observation) => observation.name === page.next);
   const untaped = page.observations.every((observation) => !observation.reading);
-  if (untaped) return <PrimaryLink to={`/clients/${id}/tape`}>{say("clientPage.takeTheTape")}</PrimaryLink>;
+  if (untaped) return <PrimaryLink to={`/clients/${id}/tape`}>{say("clientPage.tapeLink")}</PrimaryLink>;
   return (
     <SecondaryLink to={`/clients/${id}/tape`}>
-      {next ? say("clientPage.tapeTitleWouldHelpMost", { title: next.title.toLowerCase() }) : say("clientPage.tape")}
+      {next ? say("clientPage.tapeNext", { title: next.title.toLowerCase() }) : say("clientPage.tape")}
     </SecondaryLink>
   );
 }

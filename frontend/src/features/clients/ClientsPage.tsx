@@ -46,11 +46,11 @@ export function ClientsPage() {
         <Title>{say("clientsPage.clients")}</Title>
       </PageHead>
       <Tools>
-        <Field label={say("clientsPage.lettersOfAnyPartOf")} value={text} onChange={setText} autoComplete="off" />
-        <PrimaryLink to="/clients/new">{say("clientsPage.addAClient")}</PrimaryLink>
+        <Field label={say("clientsPage.searchHint")} value={text} onChange={setText} autoComplete="off" />
+        <PrimaryLink to="/clients/new">{say("clientsPage.add")}</PrimaryLink>
         <SecondaryLink to="/board">{say("clientsPage.board")}</SecondaryLink>
       </Tools>
-      {pages.isSuccess && clients.length === 0 ? <Empty>{say("clientsPage.nobodyHasTheseLettersAdd")}</Empty> : null}
+      {pages.isSuccess && clients.length === 0 ? <Empty>{say("clientsPage.nobody")}</Empty> : null}
       {clients.length > 0 ? (
         <Rows>
           {clients.map((client) => (

@@ -11,7 +11,7 @@ import { ClientForm, type ClientFields } from "./ClientForm";
 
 export function EditClientPage() {
   const { id = "" } = useParams();
-  useTitle(say("editClientPage.correctAClient"));
+  useTitle(say("editClientPage.title"));
   const navigate = useNavigate();
   const queryClient = useQueryClient();
   const page = useQuery({ ...clientQuery(id), refetchOnWindowFocus: false });

@@ -34,7 +34,7 @@ export function History({ page, locale }: { page: ClientPageData; locale: string
               </Link>{" "}
               <Small>
                 {line.taken_back
-                  ? say("history.takenBackReason", { reason: line.taken_back.reason })
+                  ? say("history.takenBack", { reason: line.taken_back.reason })
                   : line.stopped
                     ? say("history.stoppedStopped", { stopped: line.stopped.toLowerCase() })
                     : line.worst}
@@ -43,7 +43,7 @@ export function History({ page, locale }: { page: ClientPageData; locale: string
             <span>
               {several(page.history, line) ? (
                 <Link to={`/clients/${page.client.id}/history/${line.machine_id}?exercise=${line.exercise}`}>
-                  {say("history.sideBySide")}
+                  {say("history.compareLink")}
                 </Link>
               ) : null}{" "}
               {line.taken_back ? null : <BandName band={line.grade} />}

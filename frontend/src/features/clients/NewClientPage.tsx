@@ -12,7 +12,7 @@ import { ClientForm, type ClientFields } from "./ClientForm";
 const BLANK: ClientFields = { name: "", detail: "", sex: null, birth_date: null, body_mass_kg: null };
 
 export function NewClientPage() {
-  useTitle(say("newClientPage.addAClient"));
+  useTitle(say("newClientPage.title"));
   const navigate = useNavigate();
   const queryClient = useQueryClient();
   // The same sheet sent twice is one client; a corrected sheet is another request.
@@ -31,12 +31,12 @@ export function NewClientPage() {
   return (
     <Page>
       <PageHead>
-        <Title>{say("newClientPage.addAClient")}</Title>
+        <Title>{say("newClientPage.title")}</Title>
       </PageHead>
       <Typed onTyped={() => add.isError && add.reset()}>
         <ClientForm
           start={BLANK}
-          action={say("newClientPage.addAndTakeTheTape")}
+          action={say("newClientPage.submit")}
           back="/clients"
           busy={add.isPending}
           thrown={add.error}

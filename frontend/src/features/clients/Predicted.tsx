@@ -30,7 +30,7 @@ const Said = styled.p`
 
 export function Predicted({ prediction }: { prediction: Prediction }) {
   const { status, marks, grade, likely, aids, from, why, instead } = prediction;
-  if (status === null) return <Muted>{say("card.notFittedYet")}</Muted>;
+  if (status === null) return <Muted>{say("card.unfitted")}</Muted>;
   return (
     <Area data-predicted>
       {status === "impossible" ? null : (
@@ -40,7 +40,7 @@ export function Predicted({ prediction }: { prediction: Prediction }) {
       )}
       <Said>
         {status === "impossible" && grade === null ? (
-          <Strong>{say("predicted.doesNotFit")}</Strong>
+          <Strong>{say("predicted.unfit")}</Strong>
         ) : (
           <BandName band={grade} likely={likely} />
         )}{" "}

@@ -39,7 +39,7 @@ const Scrolls = styled.div`
 const STATES = { accepted: null, stopped: say("sideBySide.stopped"), taken_back: say("sideBySide.takenBack") };
 
 export function SideBySidePage() {
-  useTitle(say("sideBySide.sideBySide"));
+  useTitle(say("sideBySide.title"));
   const { id = "", machine = "" } = useParams();
   const [query] = useSearchParams();
   const history = useQuery(historyQuery(id, machine, query.get("exercise") ?? ""));
@@ -48,7 +48,7 @@ export function SideBySidePage() {
     return (
       <Page>
         <PageHead>
-          <Title>{say("sideBySide.sideBySide")}</Title>
+          <Title>{say("sideBySide.title")}</Title>
         </PageHead>
         <Notice tone="wrong">{refusal(history.error)?.message ?? say("sideBySide.couldNotBeOpened")}</Notice>
       </Page>
@@ -62,13 +62,13 @@ export function SideBySidePage() {
         <Title>{where.name}</Title>
         <Muted>{say("sideBySide.fittingsOf", { name: client.name })}</Muted>
         <QuietLink to={`/clients/${client.id}`} style={{ marginLeft: "auto" }}>
-          {say("sideBySide.toTheCard")}
+          {say("sideBySide.cardLink")}
         </QuietLink>
       </PageHead>
       {fittings.length === 0 ? (
         <Empty>{say("sideBySide.nothingYet")}</Empty>
       ) : (
-        <Scrolls tabIndex={0} role="region" aria-label={say("sideBySide.sideBySide")}>
+        <Scrolls tabIndex={0} role="region" aria-label={say("sideBySide.title")}>
           <Table>
             <thead>
               <tr>

@@ -22,13 +22,13 @@ const Columns = styled.div`
 const LEAD = "lead";
 
 export function ExchangePage() {
-  useTitle(say("exchange.outAndIn"));
+  useTitle(say("exchange.title"));
   const me = useQuery(meQuery);
   if (!me.data) return null;
   return (
     <Page>
       <PageHead>
-        <Title>{say("exchange.outAndIn")}</Title>
+        <Title>{say("exchange.title")}</Title>
         <Muted>{say("exchange.whatItIs")}</Muted>
       </PageHead>
       {me.data.role === LEAD ? (

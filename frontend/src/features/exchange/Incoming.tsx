@@ -81,7 +81,7 @@ export function Incoming() {
           {measured(kind) ? <Small>{say("exchange.unitsHint")}</Small> : null}
           <Ways>
             <FileTrigger acceptedFileTypes={TYPES} onSelect={choose}>
-              <SecondaryButton>{file ? say("exchange.anotherFile") : say("exchange.chooseAFile")}</SecondaryButton>
+              <SecondaryButton>{file ? say("exchange.anotherFile") : say("exchange.fileButton")}</SecondaryButton>
             </FileTrigger>
             {file ? <Strong>{file.name}</Strong> : null}
             {file && !looked && !take.data ? (

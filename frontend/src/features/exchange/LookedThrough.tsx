@@ -108,8 +108,8 @@ export function LookedThrough({ page, busy, onTake, onStop }: Props) {
         <SecondaryButton onPress={onStop}>{say("exchange.letGo")}</SecondaryButton>
       </Ways>
       {page.told.length > 0 ? (
-        <Scrolls tabIndex={0} role="region" aria-label={say("exchange.rowByRow")}>
-          <Table aria-label={say("exchange.rowByRow")}>
+        <Scrolls tabIndex={0} role="region" aria-label={say("exchange.rowsTitle")}>
+          <Table aria-label={say("exchange.rowsTitle")}>
             <thead>
               <tr>
                 <th>{say("exchange.row")}</th>

@@ -65,9 +65,9 @@ export function Outgoing() {
         <Small>{say("exchange.wholeGymHint")}</Small>
         <Ways>
           <FileLink href="/api/export/gym.json" download>
-            {say("exchange.withoutHealthNotes")}
+            {say("exchange.healthExcluded")}
           </FileLink>
-          <SecondaryButton onPress={() => setAsked(true)}>{say("exchange.withHealthNotes")}</SecondaryButton>
+          <SecondaryButton onPress={() => setAsked(true)}>{say("exchange.healthIncluded")}</SecondaryButton>
         </Ways>
       </Section>
       <Dialogue title={say("exchange.healthInClear")} isOpen={asked} onClose={() => setAsked(false)}>

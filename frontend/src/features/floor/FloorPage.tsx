@@ -42,15 +42,15 @@ export function FloorPage() {
       </PageHead>
       <Columns>
         <div>
-          <Section aria-label={say("floorPage.findAClient")}>
+          <Section aria-label={say("floorPage.findLabel")}>
             <ClientFinder autoFocus />
             <p style={{ marginTop: "1rem" }}>
-              <PrimaryLink to="/clients/new">{say("floorPage.addAClient")}</PrimaryLink>
+              <PrimaryLink to="/clients/new">{say("floorPage.addLink")}</PrimaryLink>
             </p>
           </Section>
           <Section>
             <SectionTitle>{say("floorPage.fittedLately")}</SectionTitle>
-            {floor.data && floor.data.recent.length === 0 ? <Empty>{say("floorPage.nobodyYetFindOrAdd")}</Empty> : null}
+            {floor.data && floor.data.recent.length === 0 ? <Empty>{say("floorPage.emptyHint")}</Empty> : null}
             {floor.data && floor.data.recent.length > 0 ? (
               <Rows>
                 {floor.data.recent.map((client) => (
@@ -71,7 +71,7 @@ export function FloorPage() {
           {floor.data ? <Now floor={floor.data} locale={locale} /> : null}
           <Section>
             <SectionTitle>{say("floorPage.leftOpen")}</SectionTitle>
-            {floor.data && floor.data.open.length === 0 ? <Empty>{say("floorPage.noFittingIsOpen")}</Empty> : null}
+            {floor.data && floor.data.open.length === 0 ? <Empty>{say("floorPage.noneOpen")}</Empty> : null}
             {floor.data && floor.data.open.length > 0 ? (
               <Rows>
                 {floor.data.open.map((fitting) => (
@@ -93,7 +93,7 @@ export function FloorPage() {
           </Section>
           {refits.data && refits.data.due.length > 0 ? (
             <Section>
-              <SectionTitle>{say("floorPage.dueToBeFittedAgain")}</SectionTitle>
+              <SectionTitle>{say("floorPage.dueTitle")}</SectionTitle>
               <Rows data-refits>
                 {firstOfEach(refits.data.due)
                   .slice(0, SHOWN)
@@ -110,7 +110,7 @@ export function FloorPage() {
           ) : null}
           {floor.data && floor.data.discarded.length > 0 ? (
             <Section>
-              <SectionTitle>{say("floorPage.discardedThisWeek")}</SectionTitle>
+              <SectionTitle>{say("floorPage.discardedTitle")}</SectionTitle>
               <Rows>
                 {floor.data.discarded.map((line) => (
                   <li key={line.id}>
@@ -122,7 +122,7 @@ export function FloorPage() {
                           {line.machine_name} · {line.by}, {momentText(line.updated_at, locale)}
                         </Small>
                       </span>
-                      <Small>{say("floorPage.canBeOpenedAgain")}</Small>
+                      <Small>{say("floorPage.reopenable")}</Small>
                     </RowLink>
                   </li>
                 ))}

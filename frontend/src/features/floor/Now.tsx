@@ -14,7 +14,7 @@ export function Now({ floor, locale }: { floor: Floor; locale: string }) {
     <>
       {floor.now.length > 0 ? (
         <Section>
-          <SectionTitle>{say("floorNow.onAMachine")}</SectionTitle>
+          <SectionTitle>{say("floorNow.heading")}</SectionTitle>
           <Rows>
             {floor.now.map((one) => (
               <li key={one.fitting_id}>

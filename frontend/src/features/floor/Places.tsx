@@ -51,7 +51,7 @@ export function Places({ machines }: { machines: readonly MachineAtAGlance[] }) 
         {places.map((place) => (
           <Place key={place}>
             <h3>
-              <Small>{place || say("floorPlaces.nobodySaidWhere")}</Small>
+              <Small>{place || say("floorPlaces.unplaced")}</Small>
             </h3>
             <ul>
               {used

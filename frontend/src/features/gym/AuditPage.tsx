@@ -14,7 +14,7 @@ import { Table } from "../../ui/Table";
 import { useTitle } from "../../ui/useTitle";
 
 export function AuditPage() {
-  useTitle(say("auditPage.whoDidWhat"));
+  useTitle(say("auditPage.title"));
   const [query] = useSearchParams();
   const trail = useInfiniteQuery(auditQuery(query.get("of")));
   const me = useQuery(meQuery);
@@ -22,7 +22,7 @@ export function AuditPage() {
     return (
       <Page>
         <PageHead>
-          <Title>{say("auditPage.whoDidWhat")}</Title>
+          <Title>{say("auditPage.title")}</Title>
         </PageHead>
         <Notice tone="wrong">{refusal(trail.error)?.message ?? say("auditPage.couldNotBeOpened")}</Notice>
       </Page>
@@ -32,13 +32,13 @@ export function AuditPage() {
   return (
     <Page>
       <PageHead>
-        <Title>{say("auditPage.whoDidWhat")}</Title>
+        <Title>{say("auditPage.title")}</Title>
         <Muted>{say("auditPage.onlyAddedTo")}</Muted>
       </PageHead>
       {entries.length === 0 ? (
         <Empty>{say("auditPage.nothingYet")}</Empty>
       ) : (
-        <Table aria-label={say("auditPage.whoDidWhat")}>
+        <Table aria-label={say("auditPage.title")}>
           <thead>
             <tr>
               <th>{say("auditPage.when")}</th>

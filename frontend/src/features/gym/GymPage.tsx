@@ -43,7 +43,7 @@ const YEARS: readonly (readonly [string, string])[] = [
 ];
 const NAMES: readonly (readonly [WallNames, string])[] = [
   ["full", say("gymPage.full")],
-  ["initial", say("gymPage.firstNameAndInitial")],
+  ["initial", say("gymPage.shortNames")],
   ["number", say("gymPage.number")],
 ];
 
@@ -56,11 +56,11 @@ export function GymPage() {
     <Page>
       <PageHead>
         <Title>{gym.data.name}</Title>
-        <Muted>{say("gymPage.whatTheGymSaysOfItself")}</Muted>
+        <Muted>{say("gymPage.title")}</Muted>
         {me.data.role === LEAD ? (
           <Ways>
             <SecondaryLink to="/gym/exchange">{say("gymPage.outAndIn")}</SecondaryLink>
-            <SecondaryLink to="/gym/audit">{say("gymPage.whoDidWhat")}</SecondaryLink>
+            <SecondaryLink to="/gym/audit">{say("gymPage.auditLink")}</SecondaryLink>
           </Ways>
         ) : null}
       </PageHead>
@@ -123,7 +123,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
         style={{ width: "100%" }}
       />
       <Choice
-        label={say("gymPage.namesOnAWall")}
+        label={say("gymPage.wallNames")}
         hint={say("gymPage.namesHint")}
         options={NAMES}
         value={names}

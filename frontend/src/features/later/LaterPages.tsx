@@ -15,6 +15,4 @@ function Later({ title, children }: { title: string; children: string }) {
   );
 }
 
-export const SessionsPage = () => (
-  <Later title={say("laterPages.sessions")}>{say("laterPages.notBuiltYetHereA")}</Later>
-);
+export const SessionsPage = () => <Later title={say("laterPages.sessions")}>{say("laterPages.unbuilt")}</Later>;

@@ -48,7 +48,7 @@ export function LimitsPage() {
   const limits = useQuery(limitsQuery(id));
   const me = useQuery(meQuery);
   const queryClient = useQueryClient();
-  useTitle(limits.data ? say("limitsPage.limitsOfName", { name: limits.data.client.name }) : say("limitsPage.limits"));
+  useTitle(limits.data ? say("limitsPage.title", { name: limits.data.client.name }) : say("limitsPage.limits"));
   const keep = useMutation({
     mutationFn: ({ limit, reading, version }: { limit: string; reading: number | null; version: number }) =>
       unwrap(
@@ -66,7 +66,7 @@ export function LimitsPage() {
   if (limits.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(limits.error)?.message ?? say("limitsPage.thisPageCouldNotBe")}</Notice>
+        <Notice tone="wrong">{refusal(limits.error)?.message ?? say("limitsPage.failed")}</Notice>
       </Page>
     );
   if (!limits.data || !me.data) return null;
@@ -77,8 +77,8 @@ export function LimitsPage() {
         <Title>
           {say("limitsPage.limitsOf")} {client.name}
         </Title>
-        <Muted>{say("limitsPage.byTheClientSOwn")}</Muted>
-        <QuietLink to={`/clients/${id}`}>{say("limitsPage.toTheCard")}</QuietLink>
+        <Muted>{say("limitsPage.safetyHint")}</Muted>
+        <QuietLink to={`/clients/${id}`}>{say("limitsPage.cardLink")}</QuietLink>
       </PageHead>
       {keep.error ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
       <Typed onTyped={() => keep.isError && keep.reset()}>
@@ -162,7 +162,7 @@ function Measure({ limit, busy, onKeep }: MeasureProps) {
   const unit = limit.unit === "cm" ? "cm" : say("units.degrees");
   const submit = () => {
     const value = parseSigned(text);
-    setProblem(value === null ? say("limitsPage.aNumberOfUnit", { unit }) : undefined);
+    setProblem(value === null ? say("limitsPage.valueHint", { unit }) : undefined);
     if (value !== null) onKeep(value);
   };
   return (

@@ -112,7 +112,7 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
       <legend>{adjuster.label || say("adjusterFields.adjuster")}</legend>
       <Row>
         <Select
-          label={say("adjusterFields.whatItMoves")}
+          label={say("adjusterFields.movesTitle")}
           options={kinds.map(({ name, title }) => [name, title] as const)}
           value={adjuster.kind}
           onChange={(name) => {
@@ -130,22 +130,22 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
           onChange={(label) => set({ label })}
         />
         <Field
-          label={say("adjusterFields.marksAsPrinted")}
-          hint={say("adjusterFields.runsSuchAs112")}
+          label={say("adjusterFields.marksTitle")}
+          hint={say("adjusterFields.marksHint")}
           value={adjuster.marks}
           autoComplete="off"
           complaint={problems[`marks ${adjuster.key}`]}
           onChange={(text) => set({ marks: text })}
         />
       </Row>
-      <Chips aria-label={say("adjusterFields.marksOfLabel", { label: adjuster.label })}>
+      <Chips aria-label={say("adjusterFields.marksName", { label: adjuster.label })}>
         {marks.slice(0, 60).map((mark, index) => (
           <span key={`${mark} ${index}`}>{mark}</span>
         ))}
       </Chips>
       {kind && kind.name !== "recorded" && marks.length > 1 ? (
         <Choice
-          label={say("adjusterFields.fromMarkToAtIt", { mark: marks[0], at: marks.at(-1) })}
+          label={say("adjusterFields.pair", { mark: marks[0], at: marks.at(-1) })}
           options={[
             ["forwards", kind.forwards],
             ["backwards", kind.backwards],
@@ -181,25 +181,25 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
             isSelected={adjuster.walkRound.reachable_seated}
             onChange={(reachable_seated) => walk({ reachable_seated })}
           >
-            {say("adjusterFields.canBeReachedWhileSeated")}
+            {say("adjusterFields.seatedTick")}
           </Tick>
           <Tick
             isSelected={adjuster.walkRound.weight_off_first}
             onChange={(weight_off_first) => walk({ weight_off_first })}
           >
-            {say("adjusterFields.weightHasToComeOff")}
+            {say("adjusterFields.loadOffTick")}
           </Tick>
         </span>
         <span>
           <Move
-            aria-label={say("adjusterFields.labelMetEarlier", { label: adjuster.label })}
+            aria-label={say("adjusterFields.earlier", { label: adjuster.label })}
             isDisabled={place.first}
             onPress={() => onMove(-1)}
           >
             ↑
           </Move>{" "}
           <Move
-            aria-label={say("adjusterFields.labelMetLater", { label: adjuster.label })}
+            aria-label={say("adjusterFields.later", { label: adjuster.label })}
             isDisabled={place.last}
             onPress={() => onMove(1)}
           >

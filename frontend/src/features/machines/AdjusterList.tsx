@@ -58,8 +58,7 @@ export function AdjusterList({ id, page, exercise, unit }: Props) {
       {exercise.adjusters.map((adjuster) => (
         <li key={adjuster.label}>
           <span>
-            <Strong>{adjuster.name}</Strong>{" "}
-            {adjuster.shared ? <Small>{say("adjusterList.oneForEveryExercise")}</Small> : null}
+            <Strong>{adjuster.name}</Strong> {adjuster.shared ? <Small>{say("adjusterList.shared")}</Small> : null}
             <br />
             <Small>{[spacing(adjuster, unit), ...walkRound(adjuster)].join(" · ")}</Small>
             {adjuster.unit === "mm" && adjuster.travel?.length === adjuster.marks.length ? (
@@ -96,7 +95,7 @@ function MarkUse({
       ?.count ?? 0;
   const most = Math.max(1, ...adjuster.marks.map(used));
   return (
-    <Marks aria-label={say("adjusterList.marksOfName", { name: adjuster.name })}>
+    <Marks aria-label={say("adjusterList.caption", { name: adjuster.name })}>
       {adjuster.marks.map((mark) => (
         <li key={mark}>
           {used(mark) > 0 ? (
@@ -113,11 +112,11 @@ function MarkUse({
 }
 
 function spacing({ travel, unit: kind, marks, drives }: MachineAdjuster, unit: LengthUnit): string {
-  if (drives.length === 0) return say("adjusterList.writtenDownOnly");
+  if (drives.length === 0) return say("adjusterList.noteOnly");
   if (!travel) return say("adjusterList.notTaped");
   const whole = travel.at(-1) ?? 0;
   const words = kind === "deg" ? `${Math.abs(whole)}°` : lengthText(Math.abs(whole), unit);
-  return say("adjusterList.wordsFromMarkToAtwhat", {
+  return say("adjusterList.span", {
     words,
     mark: marks[0],
     at: marks.at(-1),
@@ -130,6 +129,6 @@ const walkRound = ({ walk_round: walk }: MachineAdjuster): string[] =>
     walk.side,
     walk.handle ? say("adjusterList.handleHandle", { handle: walk.handle }) : "",
     walk.unlocks,
-    walk.reachable_seated ? "" : say("adjusterList.setBeforeAnybodyGetsIn"),
-    walk.weight_off_first ? say("adjusterList.weightOffFirst") : "",
+    walk.reachable_seated ? "" : say("adjusterList.outside"),
+    walk.weight_off_first ? say("adjusterList.loadOff") : "",
   ].filter((fact) => fact !== "");

@@ -30,11 +30,11 @@ export function Copy({ id, name }: { id: string; name: string }) {
   });
   return (
     <>
-      <SecondaryButton onPress={() => setAsking(true)}>{say("copy.anotherOfTheSameMake")}</SecondaryButton>
-      <Dialogue title={say("copy.anotherLikeName", { name })} isOpen={asking} onClose={() => setAsking(false)}>
-        <p style={{ marginBottom: "1rem" }}>{say("copy.marksLengthsAndWalkRound")}</p>
+      <SecondaryButton onPress={() => setAsking(true)}>{say("copy.link")}</SecondaryButton>
+      <Dialogue title={say("copy.title", { name })} isOpen={asking} onClose={() => setAsking(false)}>
+        <p style={{ marginBottom: "1rem" }}>{say("copy.hint")}</p>
         <Field
-          label={say("copy.whatIsTheNewOne")}
+          label={say("copy.nameLabel")}
           value={called}
           maxLength={80}
           autoFocus

@@ -15,7 +15,7 @@ import { useKept } from "../../ui/useKept";
 import { MachineForm } from "./MachineForm";
 
 export function EnterMachinePage() {
-  useTitle(say("enterMachinePage.enterAMachine"));
+  useTitle(say("enterMachinePage.title"));
   const families = useQuery(familiesQuery);
   const [draft, setDraft, forget] = useKept<MachineDraft>("machine.entered", emptyMachine);
   const navigate = useNavigate();
@@ -34,8 +34,8 @@ export function EnterMachinePage() {
   return (
     <Page>
       <PageHead>
-        <Title>{say("enterMachinePage.enterAMachine")}</Title>
-        <Muted>{say("enterMachinePage.marksExactlyAsPrintedThe")}</Muted>
+        <Title>{say("enterMachinePage.title")}</Title>
+        <Muted>{say("enterMachinePage.hint")}</Muted>
       </PageHead>
       <MachineForm
         draft={draft}
@@ -45,7 +45,7 @@ export function EnterMachinePage() {
         }}
         families={families.data}
         entering
-        action={say("enterMachinePage.keepThenTapeIt")}
+        action={say("enterMachinePage.keepAndTape")}
         back="/machines"
         busy={enter.isPending}
         thrown={enter.error}
@@ -64,7 +64,7 @@ export function CorrectMachinePage() {
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? say("enterMachinePage.thisMachineCouldNotBe")}</Notice>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("enterMachinePage.failed")}</Notice>
       </Page>
     );
   return page.data ? <Correct key={`${id} ${page.data.version}`} id={id} page={page.data} /> : null;
@@ -96,7 +96,7 @@ function Correct({ id, page }: { id: string; page: MachinePage }) {
         <Title>
           {say("enterMachinePage.correct")} {page.machine.name}
         </Title>
-        <Muted>{say("enterMachinePage.anAdjusterWhoseMarksChange")}</Muted>
+        <Muted>{say("enterMachinePage.changedHint")}</Muted>
       </PageHead>
       <MachineForm
         draft={draft}

@@ -69,7 +69,7 @@ function Loaded({ first }: { first: Equipment }) {
   });
   const submit = () => {
     const sizes = texts.map(sizesOf);
-    setProblems(sizes.map((list) => (list ? undefined : say("equipmentForm.numbersFrom1To200"))));
+    setProblems(sizes.map((list) => (list ? undefined : say("equipmentForm.thicknessHint"))));
     if (sizes.every((list): list is number[] => list !== null))
       keep.mutate({
         sizes: Object.fromEntries(first.kinds.map(({ name }, at) => [name, sizes[at] ?? []])),

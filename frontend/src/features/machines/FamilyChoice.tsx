@@ -50,7 +50,7 @@ export function FamilyChoice({ families, value, onChange }: Props) {
   const chosen = families.find(({ id }) => id === value);
   return (
     <RadioGroup value={value} onChange={onChange}>
-      <FieldLabel>{say("machineForm.whatKindOfMachine")}</FieldLabel>
+      <FieldLabel>{say("machineForm.familyLabel")}</FieldLabel>
       <Grid>
         {families.map(({ id, name, scenes }) => (
           <Kind key={id} value={id} data-family={id}>
@@ -63,7 +63,7 @@ export function FamilyChoice({ families, value, onChange }: Props) {
           </Kind>
         ))}
       </Grid>
-      <FieldHint slot="description">{chosen?.hint ?? say("machineForm.chooseByWhereThePads")}</FieldHint>
+      <FieldHint slot="description">{chosen?.hint ?? say("machineForm.familyHint")}</FieldHint>
     </RadioGroup>
   );
 }

@@ -16,7 +16,7 @@ export function KeptOrNot({ kept, problem, now }: Props) {
       <Whole>
         <Notice tone="wrong">
           {problem}
-          {now ? say("keptOrNot.thereNowNowKeepOnce", { now }) : null}
+          {now ? say("keptOrNot.conflict", { now }) : null}
         </Notice>
       </Whole>
     );

@@ -58,9 +58,7 @@ export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) 
       onKeep={(confirmed) => {
         const number = value(text, side);
         const wrong =
-          number === null
-            ? say("lengthForm.aNumberInUnit", { unit: unitName(unit) })
-            : impossible(length, number, unit);
+          number === null ? say("lengthForm.valueHint", { unit: unitName(unit) }) : impossible(length, number, unit);
         setProblem(wrong ?? undefined);
         if (number !== null && wrong === null) onKeep(number, confirmed);
       }}
@@ -69,10 +67,10 @@ export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) 
         <Field
           label={
             length.unit === "mm"
-              ? say("lengthForm.lengthInUnit", { unit: unitName(unit) })
+              ? say("lengthForm.lengthLabel", { unit: unitName(unit) })
               : length.unit === "deg"
-                ? say("lengthForm.angleInDegrees")
-                : say("lengthForm.numberInUnit", { unit: unitName(unit) })
+                ? say("lengthForm.angleLabel")
+                : say("lengthForm.numberLabel", { unit: unitName(unit) })
           }
           inputMode="decimal"
           autoComplete="off"

@@ -30,7 +30,7 @@ export function LengthTable({ exercise, unit, locale }: Props) {
               {length.taped ? (
                 <small>
                   {length.taped.copied
-                    ? say("lengthTable.copiedToBeChecked")
+                    ? say("lengthTable.copied")
                     : `${length.taped.by ?? ""}, ${dayText(length.taped.at, locale)}`}
                 </small>
               ) : null}

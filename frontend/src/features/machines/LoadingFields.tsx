@@ -18,9 +18,9 @@ const Row = styled.div`
 
 const KINDS = [
   ["", say("loadingFields.notDescribed")],
-  ["stack", say("loadingFields.stackAndPin")],
+  ["stack", say("loadingFields.stackKind")],
   ["plates", say("loadingFields.platesBothSides")],
-  ["sled", say("loadingFields.sledOnARail")],
+  ["sled", say("loadingFields.sledKind")],
 ] as const;
 const UNITS = [
   ["kg", "kg"],
@@ -57,23 +57,15 @@ export function LoadingFields({ loading, problems, onChange }: Props) {
       </Row>
       {loading.kind === "stack" ? (
         <Row>
-          <Field
-            label={say("loadingFields.massesOnTheStack")}
-            hint={say("loadingFields.asPrintedSuchAs5")}
-            {...field("masses")}
-          />
-          <Field label={say("loadingFields.addOns")} hint={say("loadingFields.aDialOrALoose")} {...field("addons")} />
-          <Field
-            label={say("loadingFields.leverRatio")}
-            hint={say("loadingFields.feltLoadOverPrintedLoad")}
-            {...field("ratio")}
-          />
+          <Field label={say("loadingFields.stackLabel")} hint={say("loadingFields.stackHint")} {...field("masses")} />
+          <Field label={say("loadingFields.addOns")} hint={say("loadingFields.addOnHint")} {...field("addons")} />
+          <Field label={say("loadingFields.leverRatio")} hint={say("loadingFields.ratioHint")} {...field("ratio")} />
         </Row>
       ) : null}
       {loading.kind === "plates" || loading.kind === "sled" ? (
         <Row>
           <Field
-            label={say("loadingFields.bareWhatUnit", {
+            label={say("loadingFields.bareLabel", {
               what: loading.kind === "sled" ? say("loadingFields.sled") : say("loadingFields.arm"),
               unit: loading.unit,
             })}
@@ -88,7 +80,7 @@ export function LoadingFields({ loading, problems, onChange }: Props) {
             value={loading.horns}
             onChange={(horns) => set({ horns: horns === "1" ? "1" : "2" })}
           />
-          {loading.kind === "sled" ? <Field label={say("loadingFields.railFromLevel")} {...field("incline")} /> : null}
+          {loading.kind === "sled" ? <Field label={say("loadingFields.railLabel")} {...field("incline")} /> : null}
         </Row>
       ) : null}
     </>

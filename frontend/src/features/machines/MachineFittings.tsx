@@ -30,7 +30,7 @@ export function MachineFittings({
   return (
     <Section>
       <SectionTitle>{say("machineFittings.acceptedFittings")}</SectionTitle>
-      {rows.length === 0 ? <Empty>{say("machineFittings.nobodyWasFittedOnIt")}</Empty> : null}
+      {rows.length === 0 ? <Empty>{say("machineFittings.none")}</Empty> : null}
       <Rows>
         {rows.map((fitting) => (
           <FittingRow key={fitting.id}>

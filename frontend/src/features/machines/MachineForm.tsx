@@ -58,7 +58,7 @@ const Actions = styled.div`
 
 const STATES = [
   ["in_use", say("machineForm.inUse")],
-  ["out_of_order", say("machineForm.outOfOrder")],
+  ["out_of_order", say("machineForm.closedTick")],
   ["retired", say("machineForm.retired")],
 ] as const;
 
@@ -111,7 +111,7 @@ export function MachineForm(props: Props) {
       {error && !["/name", "/code"].includes(error.path) ? <Notice tone="wrong">{error.message}</Notice> : null}
       {Object.keys(problems).length > 0 ? (
         <Notice tone="wrong">
-          {say("machineForm.notKeptYet")} {Object.values(problems)[0]} {say("machineForm.whatYouTypedIsStill")}
+          {say("machineForm.problemsTitle")} {Object.values(problems)[0]} {say("machineForm.keptNotice")}
         </Notice>
       ) : null}
       {entering ? (
@@ -125,12 +125,12 @@ export function MachineForm(props: Props) {
         <Row>
           <Field label={say("machineForm.name")} isRequired maxLength={80} {...field("name", "/name")} />
           <Field
-            label={say("machineForm.theGymSCode")}
-            hint={say("machineForm.ifItHasOne")}
+            label={say("machineForm.codeLabel")}
+            hint={say("machineForm.optionalHint")}
             maxLength={20}
             {...field("code", "/code")}
           />
-          <Field label={say("machineForm.whereItStands")} maxLength={80} {...field("place")} />
+          <Field label={say("machineForm.placeLabel")} maxLength={80} {...field("place")} />
         </Row>
         {entering ? null : (
           <Row>
@@ -141,7 +141,7 @@ export function MachineForm(props: Props) {
               onChange={(state) => set({ state })}
             />
             <span />
-            <Field label={say("machineForm.whyAndUntilWhen")} maxLength={200} {...field("stateNote")} />
+            <Field label={say("machineForm.closedReason")} maxLength={200} {...field("stateNote")} />
           </Row>
         )}
       </Section>
@@ -166,39 +166,39 @@ export function MachineForm(props: Props) {
         <Stack>
           <Field
             label={say("machineForm.gettingIn")}
-            hint={say("machineForm.whichSideWhichPadFirst")}
+            hint={say("machineForm.entryHint")}
             maxLength={400}
             {...field("gettingIn")}
           />
           <Field
             label={say("machineForm.gettingOut")}
-            hint={say("machineForm.whereTheLoadRestsWhat")}
+            hint={say("machineForm.startHint")}
             maxLength={400}
             {...field("gettingOut")}
           />
           <Field
-            label={say("machineForm.whatTheLastUserMay")}
-            hint={say("machineForm.rePinnedFlippedFolded")}
+            label={say("machineForm.leftHint")}
+            hint={say("machineForm.accessHint")}
             maxLength={400}
             {...field("leftBehind")}
           />
           <Row>
             <Field
-              label={say("machineForm.loadGoesSlackFrom")}
-              hint={say("machineForm.kneeBendIfItDoes")}
+              label={say("machineForm.slackLabel")}
+              hint={say("machineForm.backstopHint")}
               {...field("slackFrom")}
             />
-            <Field label={say("machineForm.makerSUserMassKg")} {...field("massLimit")} />
-            <Field label={say("machineForm.makerSLeastAgeYears")} {...field("leastAge")} />
+            <Field label={say("machineForm.massLabel")} {...field("massLimit")} />
+            <Field label={say("machineForm.ageLabel")} {...field("leastAge")} />
           </Row>
           <Tick isSelected={draft.cushionsAllowed} onChange={(cushionsAllowed) => set({ cushionsAllowed })}>
-            {say("machineForm.theMakerAllowsFirmCushions")}
+            {say("machineForm.firmTick")}
           </Tick>
           <Tick isSelected={draft.belt} onChange={(belt) => set({ belt })}>
-            {say("machineForm.itHasABelt")}
+            {say("machineForm.beltTick")}
           </Tick>
           <Tick isSelected={draft.oneLeg} onChange={(oneLeg) => set({ oneLeg })}>
-            {say("machineForm.oneLegAtATime")}
+            {say("machineForm.oneLegTick")}
           </Tick>
           <LoadingFields loading={draft.loading} problems={problems} onChange={(loading) => set({ loading })} />
         </Stack>
@@ -207,7 +207,7 @@ export function MachineForm(props: Props) {
         <PrimaryButton type="submit" isDisabled={busy}>
           {action}
         </PrimaryButton>
-        <QuietLink to={back}>{say("machineForm.backWithoutSaving")}</QuietLink>
+        <QuietLink to={back}>{say("machineForm.back")}</QuietLink>
       </Actions>
     </Sheet>
   );

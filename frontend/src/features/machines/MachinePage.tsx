@@ -46,8 +46,8 @@ export function MachinePage() {
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? say("machinePage.thisMachineCouldNotBe")}</Notice>
-        <QuietLink to="/machines">{say("machinePage.toTheMachines")}</QuietLink>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("machinePage.failed")}</Notice>
+        <QuietLink to="/machines">{say("machinePage.listLink")}</QuietLink>
       </Page>
     );
   if (!page.data || !me.data) return null;
@@ -94,16 +94,16 @@ function Machine({ id, page, unit, locale }: Props) {
       <Columns>
         <div>
           <Section>
-            <SectionTitle>{say("machinePage.whoFitsIt")}</SectionTitle>
+            <SectionTitle>{say("machinePage.fitsTitle")}</SectionTitle>
             {exercise.told.length > 0 ? (
               <WhoFits id={id} exercise={exercise.name} />
             ) : (
-              <Empty>{say("machinePage.notTapedYetNothingCan")}</Empty>
+              <Empty>{say("machinePage.untapedNotice")}</Empty>
             )}
           </Section>
           <ChangedAdvice id={id} number={page.number} />
           <Section>
-            <SectionTitle>{say("machinePage.adjustersInTheOrderIn")}</SectionTitle>
+            <SectionTitle>{say("machinePage.adjustersTitle")}</SectionTitle>
             <AdjusterList id={id} page={page} exercise={exercise} unit={unit} />
           </Section>
           <MachineFittings page={page} exercise={exercise.name} locale={locale} />
@@ -114,7 +114,7 @@ function Machine({ id, page, unit, locale }: Props) {
             <LengthTable exercise={exercise} unit={unit} locale={locale} />
           </Section>
           <Section>
-            <SectionTitle>{say("machinePage.whatItWorks")}</SectionTitle>
+            <SectionTitle>{say("machinePage.worksTitle")}</SectionTitle>
             <Strong>{exercise.purpose.title}</Strong>
             <p>{exercise.purpose.says}</p>
             <p>{exercise.purpose.muscles}</p>
@@ -129,7 +129,7 @@ function Machine({ id, page, unit, locale }: Props) {
 
 const TAPE = {
   untaped: say("machinePage.tapeIt"),
-  partly: say("machinePage.goOnTaping"),
+  partly: say("machinePage.tapeMore"),
   taped: say("machinePage.tapeAgain"),
 };
 
@@ -137,11 +137,11 @@ function StateNotice({ page }: { page: MachinePageData }) {
   const { machine } = page;
   const lines = [
     machine.state === "out_of_order"
-      ? say("machinePage.outOfOrderwhat", { what: machine.state_note ? `: ${machine.state_note}` : "" })
+      ? say("machinePage.closedNotice", { what: machine.state_note ? `: ${machine.state_note}` : "" })
       : null,
-    machine.state === "retired" ? say("machinePage.retiredNobodyIsFittedOn") : null,
+    machine.state === "retired" ? say("machinePage.retiredNotice") : null,
     machine.state === "in_use" && machine.state_note ? machine.state_note : null,
-    page.copied_from ? say("machinePage.copiedFromCopiedfromCheckEach", { copiedfrom: page.copied_from }) : null,
+    page.copied_from ? say("machinePage.copiedNotice", { copiedfrom: page.copied_from }) : null,
   ].filter((line) => line !== null);
   if (lines.length === 0) return null;
   return (
@@ -154,7 +154,7 @@ function StateNotice({ page }: { page: MachinePageData }) {
 function ThreePeople({ exercise }: { exercise: MachineExercise }) {
   return (
     <Section style={{ marginTop: "1.75rem" }}>
-      <SectionTitle>{say("machinePage.howPeopleWouldSitOn")}</SectionTitle>
+      <SectionTitle>{say("machinePage.peopleTitle")}</SectionTitle>
       {exercise.remarks.map((remark) => (
         <Notice key={remark.says}>{remark.says}</Notice>
       ))}

@@ -60,7 +60,7 @@ export function MachinePart({ title, adjusters, family, part, problems, asked, o
       <SectionTitle>
         {title
           ? say("machinePart.adjustersTitle", { title: title.toLowerCase() })
-          : say("machinePart.adjustersInTheOrderIn")}
+          : say("machinePart.adjustersHeading")}
       </SectionTitle>
       <Stack>
         {adjusters.map((adjuster, index) => (
@@ -78,8 +78,8 @@ export function MachinePart({ title, adjusters, family, part, problems, asked, o
         ))}
         {asked.length > 0 ? (
           <Question>
-            <Small>{say("machinePart.isThisOnIt")}</Small>
-            <ul aria-label={say("machinePart.isThisOnIt")}>
+            <Small>{say("machinePart.presentQuestion")}</Small>
+            <ul aria-label={say("machinePart.presentQuestion")}>
               {asked.map(({ key, kind, title: name }) => (
                 <li key={key} data-asked={kind.name} data-missing={`asked ${key}` in problems || undefined}>
                   <span>{name}</span>
@@ -99,7 +99,7 @@ export function MachinePart({ title, adjusters, family, part, problems, asked, o
         ) : null}
         {unused ? (
           <SecondaryButton onPress={() => onChange([...adjusters, newAdjuster(unused, nextKey)])}>
-            {adjusters.length === 0 ? say("machinePart.addTheFirstAdjuster") : say("machinePart.addTheNextAdjuster")}
+            {adjusters.length === 0 ? say("machinePart.addFirst") : say("machinePart.addNext")}
           </SecondaryButton>
         ) : null}
       </Stack>

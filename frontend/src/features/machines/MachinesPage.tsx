@@ -53,7 +53,7 @@ const Bar = styled.div`
 `;
 
 const SHOWN = [
-  ["in_use", say("machinesPage.inTheGym")],
+  ["in_use", say("machinesPage.title")],
   ["needing", say("machinesPage.needingSomething")],
   ["retired", say("machinesPage.retired")],
 ] as const;
@@ -94,12 +94,12 @@ export function MachinesPage() {
     <Page>
       <PageHead>
         <Title>{say("machinesPage.machines")}</Title>
-        <Muted>{say("machinesPage.tapedOnceInMillimetresMarks")}</Muted>
+        <Muted>{say("machinesPage.hint")}</Muted>
         <span style={{ marginLeft: "auto" }}>
-          <PrimaryLink to="/machines/new">{say("machinesPage.enterAMachine")}</PrimaryLink>
+          <PrimaryLink to="/machines/new">{say("machinesPage.enterLink")}</PrimaryLink>
         </span>
       </PageHead>
-      <Section aria-label={say("machinesPage.theGymSMachines")}>
+      <Section aria-label={say("machinesPage.name")}>
         <Bar>
           <Choice
             compact
@@ -117,9 +117,7 @@ export function MachinesPage() {
           />
         </Bar>
         {machines.data && rows.length === 0 ? (
-          <Empty>
-            {machines.data.length === 0 ? say("machinesPage.noMachineYetEnterThe") : say("machinesPage.noneOfThese")}
-          </Empty>
+          <Empty>{machines.data.length === 0 ? say("machinesPage.empty") : say("machinesPage.noMatch")}</Empty>
         ) : null}
         {rows.length > 0 ? (
           <Rows>
@@ -151,11 +149,11 @@ export function MachinesPage() {
       {owned && machines.data ? (
         <>
           <Section>
-            <SectionTitle>{say("machinesPage.cushionsAndPadsTheGym")}</SectionTitle>
+            <SectionTitle>{say("machinesPage.cushionsTitle")}</SectionTitle>
             <EquipmentForm />
           </Section>
           <Section>
-            <SectionTitle>{say("machinesPage.platesTheGymOwns")}</SectionTitle>
+            <SectionTitle>{say("machinesPage.platesTitle")}</SectionTitle>
             <PlatesForm />
           </Section>
         </>

@@ -7,7 +7,7 @@ import { BandName } from "../../ui/Band";
 import { Empty, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, radius, size, space } from "../../ui/tokens";
 
-const NOTHING = say("peopleOnIt.nothingCanBeToldYet");
+const NOTHING = say("peopleOnIt.unknown");
 
 const Row = styled.div`
   display: grid;
@@ -44,7 +44,7 @@ const Drawn = styled.div`
 export function PeopleInWords({ trial }: { trial: Trial }) {
   if (trial.told.length === 0) return <Empty>{NOTHING}</Empty>;
   return (
-    <Row aria-live="polite" aria-label={say("peopleOnIt.howPeopleWouldSitOn")}>
+    <Row aria-live="polite" aria-label={say("peopleOnIt.title")}>
       {trial.people.map((person) => (
         <Card key={person.name} data-person={person.name}>
           <Strong>{person.title}</Strong>

@@ -103,21 +103,21 @@ export function Photograph({ id, page, adjuster, name }: Props) {
     },
   });
   const problem = send.error
-    ? (refusal(send.error)?.message ?? say("photograph.thisPictureCouldNotBe"))
+    ? (refusal(send.error)?.message ?? say("photograph.readFailed"))
     : remove.error
-      ? (refusal(remove.error)?.message ?? say("photograph.itCouldNotBeRemoved"))
+      ? (refusal(remove.error)?.message ?? say("photograph.removeFailed"))
       : null;
   return (
     <Frame>
       {there ? <img src={addressOf(there.id)} alt={say("photograph.photographName", { name })} /> : null}
       <span>
         <Take htmlFor={field}>
-          {there ? say("photograph.takeItAgain") : say("photograph.photograph")}
+          {there ? say("photograph.retake") : say("photograph.photograph")}
           <input
             id={field}
             type="file"
             accept="image/*"
-            aria-label={say("photograph.photographOfName", { name })}
+            aria-label={say("photograph.name", { name })}
             onChange={(event) => {
               const file = event.target.files?.[0];
               if (file) send.mutate(file);
@@ -129,7 +129,7 @@ export function Photograph({ id, page, adjuster, name }: Props) {
           <QuietButton onPress={() => remove.mutate(pictureOf(there.id))}>{say("photograph.remove")}</QuietButton>
         ) : null}
         {removed && !there ? (
-          <QuietButton onPress={() => send.mutate(removed)}>{say("photograph.putItBack")}</QuietButton>
+          <QuietButton onPress={() => send.mutate(removed)}>{say("photograph.restore")}</QuietButton>
         ) : null}
       </span>
       {problem ? <Small role="alert">{problem}</Small> : null}

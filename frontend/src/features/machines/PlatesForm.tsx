@@ -71,7 +71,7 @@ function Loaded({ first }: { first: Plates }) {
   });
   const submit = () => {
     const list = parsePlates(text);
-    setProblem(list ? undefined : say("platesForm.aMassAndHowMany"));
+    setProblem(list ? undefined : say("platesForm.listHint"));
     if (list) keep.mutate(list);
   };
   return (
@@ -82,8 +82,8 @@ function Loaded({ first }: { first: Plates }) {
       }}
     >
       <Field
-        label={say("platesForm.platesMassPairs")}
-        hint={say("platesForm.inKgOrWithLb")}
+        label={say("platesForm.listLabel")}
+        hint={say("platesForm.unitHint")}
         value={text}
         autoComplete="off"
         complaint={problem}

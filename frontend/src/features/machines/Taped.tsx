@@ -50,7 +50,7 @@ export function Taped(
           {error.message}
           <MeasureActions style={{ marginTop: "0.75rem" }}>
             <SecondaryButton onPress={() => onKeep(true)} isDisabled={busy}>
-              {say("taped.readTwiceKeepIt")}
+              {say("taped.keepAnyway")}
             </SecondaryButton>
           </MeasureActions>
         </Notice>
@@ -71,8 +71,8 @@ export function Taped(
       {taped ? (
         <Small>
           {taped.copied
-            ? say("taped.copiedFromAnotherOfThe")
-            : say("taped.tapedByByDay", {
+            ? say("taped.copiedNotice")
+            : say("taped.author", {
                 by: taped.by ?? say("taped.somebody"),
                 day: dayText(taped.at, locale),
               })}

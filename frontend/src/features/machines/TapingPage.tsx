@@ -43,11 +43,11 @@ export function TapingPage() {
   const { id = "" } = useParams();
   const page = useQuery({ ...machineQuery(id), refetchOnWindowFocus: false });
   const me = useQuery(meQuery);
-  useTitle(page.data ? say("tapingPage.tapeName", { name: page.data.machine.name }) : say("tapingPage.tapeAMachine"));
+  useTitle(page.data ? say("tapingPage.tapeName", { name: page.data.machine.name }) : say("tapingPage.title"));
   if (page.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(page.error)?.message ?? say("tapingPage.thisMachineCouldNotBe")}</Notice>
+        <Notice tone="wrong">{refusal(page.error)?.message ?? say("tapingPage.failed")}</Notice>
       </Page>
     );
   if (!page.data || !me.data) return null;
@@ -70,7 +70,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
           <Title>
             {say("tapingPage.tape")} {page.machine.name}
           </Title>
-          <Muted>{say("tapingPage.lightestLoadNobodyInIt")}</Muted>
+          <Muted>{say("tapingPage.instruction")}</Muted>
         </div>
         <GuidedEnds>
           {page.exercises.length > 1 ? (
@@ -90,7 +90,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
             onChange={taping.setUnit}
           />
           <Leave to={`/machines/${id}`}>
-            {open === 0 ? say("tapingPage.allTapedToTheMachine") : say("tapingPage.toTheMachine")}
+            {open === 0 ? say("tapingPage.doneLink") : say("tapingPage.machineLink")}
           </Leave>
         </GuidedEnds>
       </GuidedHead>
@@ -138,7 +138,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
       </GuidedColumns>
       {trial?.people.some(({ scene }) => scene) ? (
         <Section style={{ marginTop: "1.5rem" }}>
-          <SectionTitle>{say("tapingPage.howPeopleWouldSitOn")}</SectionTitle>
+          <SectionTitle>{say("tapingPage.peopleTitle")}</SectionTitle>
           <PeopleOnIt trial={trial} />
         </Section>
       ) : null}
@@ -147,7 +147,7 @@ function Taping({ id, page, unitAtFirst, locale }: Props) {
 }
 
 function stateOf(step: TapeStep, unit: LengthUnit): string {
-  const copied = (step.length?.taped ?? step.adjuster?.taped)?.copied ? say("tapingPage.copiedToBeChecked") : "";
+  const copied = (step.length?.taped ?? step.adjuster?.taped)?.copied ? say("tapingPage.copied") : "";
   if (step.length) return (lengthWords(step.length, unit) ?? say("tapingPage.open")) + copied;
   return (step.done ? say("tapingPage.taped") : say("tapingPage.open")) + copied;
 }

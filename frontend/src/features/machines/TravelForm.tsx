@@ -26,7 +26,7 @@ type TravelProps = Common & {
 
 const SPACING = [
   ["even", say("travelForm.evenlySpaced")],
-  ["each", say("travelForm.markByMark")],
+  ["each", say("travelForm.perMark")],
 ] as const;
 
 export function TravelForm({ adjuster, drives, onTyped, onKeep, ...common }: TravelProps) {
@@ -58,18 +58,14 @@ export function TravelForm({ adjuster, drives, onTyped, onKeep, ...common }: Tra
   return (
     <Taped
       {...common}
-      title={say("travelForm.nameFromMarkToMark", { name: adjuster.name })}
-      how={
-        adjuster.unit === "deg"
-          ? say("travelForm.howFarItTurnsFrom", { first })
-          : say("travelForm.alongTheWayItMoves", { first })
-      }
+      title={say("travelForm.rowName", { name: adjuster.name })}
+      how={adjuster.unit === "deg" ? say("travelForm.angleHint", { first }) : say("travelForm.lengthHint", { first })}
       taped={adjuster.taped}
       known={travel !== null}
       odd={now === null ? [] : odd}
       onForget={() => onKeep(null, true)}
       onKeep={(confirmed) => {
-        setProblem(now === null ? say("travelForm.numbersInUnit", { unit: unitName(unit) }) : undefined);
+        setProblem(now === null ? say("travelForm.valuesLabel", { unit: unitName(unit) }) : undefined);
         if (now !== null) onKeep(now, confirmed);
       }}
     >
@@ -86,7 +82,7 @@ export function TravelForm({ adjuster, drives, onTyped, onKeep, ...common }: Tra
       {spacing === "even" ? (
         <Large>
           <Field
-            label={say("travelForm.fromFirstToLastIn", { first, last, unit: unitName(unit) })}
+            label={say("travelForm.firstLast", { first, last, unit: unitName(unit) })}
             inputMode="decimal"
             autoComplete="off"
             autoFocus

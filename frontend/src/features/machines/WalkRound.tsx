@@ -17,39 +17,33 @@ const Facts = styled.dl`
 export function WalkRound({ id, page }: { id: string; page: MachinePageData }) {
   const { facts, machine } = page;
   const limits = [
-    facts.user_mass_limit_kg === null
-      ? null
-      : say("walkRound.usersUpToUsermasslimitkgKg", { usermasslimitkg: facts.user_mass_limit_kg }),
-    facts.least_age_years === null
-      ? null
-      : say("walkRound.fromLeastageyearsYears", { leastageyears: facts.least_age_years }),
+    facts.user_mass_limit_kg === null ? null : say("walkRound.userMass", { usermasslimitkg: facts.user_mass_limit_kg }),
+    facts.least_age_years === null ? null : say("walkRound.leastAge", { leastageyears: facts.least_age_years }),
   ].filter((limit) => limit !== null);
   const lines = [
     [say("walkRound.gettingIn"), facts.getting_in],
     [say("walkRound.gettingOut"), facts.getting_out],
-    [say("walkRound.whatTheLastUserMay"), facts.left_behind],
+    [say("walkRound.leftTitle"), facts.left_behind],
     [
-      say("walkRound.theLoadGoesSlack"),
-      facts.slack_from_deg === null
-        ? ""
-        : say("walkRound.fromSlackfromdegOfKneeBend", { slackfromdeg: facts.slack_from_deg }),
+      say("walkRound.slackLabel"),
+      facts.slack_from_deg === null ? "" : say("walkRound.slackStart", { slackfromdeg: facts.slack_from_deg }),
     ],
     [say("walkRound.loadedWith"), loadedWith(facts.loading)],
     [
       say("walkRound.besides"),
-      [facts.belt ? say("walkRound.aBelt") : null, facts.one_leg ? say("walkRound.oneLegAtATime") : null]
+      [facts.belt ? say("walkRound.aBelt") : null, facts.one_leg ? say("walkRound.oneLeg") : null]
         .filter(Boolean)
         .join(", "),
     ],
     [
-      say("walkRound.theMakerAllows"),
+      say("walkRound.makerTitle"),
       [...limits, facts.cushions_allowed ? say("walkRound.firmCushions") : null].filter(Boolean).join(", "),
     ],
   ].filter(([, text]) => text);
   return (
     <Section>
       <SectionTitle>{say("walkRound.walkRound")}</SectionTitle>
-      {lines.length === 0 ? <Empty>{say("walkRound.nothingNotedYetHowTo")}</Empty> : null}
+      {lines.length === 0 ? <Empty>{say("walkRound.entryMissing")}</Empty> : null}
       <Facts>
         {lines.map(([title, text]) => (
           <div key={title}>
@@ -71,12 +65,12 @@ function loadedWith(loading: Loading | null): string {
   const { kind, unit, masses = [], addons = [], bare = 0 } = loading;
   if (kind === "stack")
     return [
-      say("walkRound.aStackMassesUnit", { masses: masses.join(", "), unit }),
-      addons.length > 0 ? say("walkRound.addOnsAddonsUnit", { addons: addons.join(", "), unit }) : null,
+      say("walkRound.stack", { masses: masses.join(", "), unit }),
+      addons.length > 0 ? say("walkRound.addOns", { addons: addons.join(", "), unit }) : null,
     ]
       .filter(Boolean)
       .join("; ");
   return kind === "plates"
-    ? say("walkRound.platesOnBothSidesOf", { bare, unit })
-    : say("walkRound.platesOnASledOf", { bare, unit, inclinedeg: loading.incline_deg });
+    ? say("walkRound.arms", { bare, unit })
+    : say("walkRound.sled", { bare, unit, inclinedeg: loading.incline_deg });
 }

@@ -60,7 +60,7 @@ const Marks = styled(Table)`
 
 const NAMES: readonly (readonly [WallNames, string])[] = [
   ["full", say("wallSheetPage.full")],
-  ["initial", say("wallSheetPage.firstNameAndInitial")],
+  ["initial", say("wallSheetPage.shortNames")],
   ["number", say("wallSheetPage.number")],
 ];
 const BY_NAME = "name";

@@ -27,17 +27,17 @@ const Change = styled.li`
 
 export function WhoFits({ id, exercise }: { id: string; exercise: ExerciseName }) {
   const population = useQuery(populationQuery(id, exercise));
-  if (population.isPending) return <Empty>{say("whoFits.tryingItOnEveryClient")}</Empty>;
+  if (population.isPending) return <Empty>{say("whoFits.trying")}</Empty>;
   if (!population.data) return null;
   const { people, of } = population.data;
-  if (people.length === 0) return <Empty>{say("whoFits.noClientsYet")}</Empty>;
+  if (people.length === 0) return <Empty>{say("whoFits.none")}</Empty>;
   return (
     <Panel>
       <FitOverStature population={population.data} />
       <Small>
         {people.length === of
-          ? say("whoFits.allOfClientsEachAt", { of })
-          : say("whoFits.countOfOfClientsDrawn", { count: people.length, of })}
+          ? say("whoFits.basisAll", { of })
+          : say("whoFits.basisSample", { count: people.length, of })}
       </Small>
     </Panel>
   );
@@ -46,15 +46,15 @@ export function WhoFits({ id, exercise }: { id: string; exercise: ExerciseName }
 export function ChangedAdvice({ id, number }: { id: string; number: number }) {
   const changes = useQuery(changesQuery(id, number));
   if (number < 2) return null;
-  if (changes.isPending) return <Empty>{say("whoFits.comparingTheAdviceOfEverybody")}</Empty>;
+  if (changes.isPending) return <Empty>{say("whoFits.comparing")}</Empty>;
   if (!changes.data) return null;
   const { clients, asked, of } = changes.data;
   return (
     <Section aria-labelledby="changed">
-      <SectionTitle id="changed">{say("whoFits.whoseAdviceTheLastChange")}</SectionTitle>
+      <SectionTitle id="changed">{say("whoFits.changesTitle")}</SectionTitle>
       {clients.length === 0 ? (
         <Empty>
-          {say("whoFits.nobodySAll")} {asked} {say("whoFits.clientsFittedHereAreAdvised")}
+          {say("whoFits.nobodyAll")} {asked} {say("whoFits.keptNote")}
         </Empty>
       ) : (
         <Rows>
@@ -85,7 +85,7 @@ export function ChangedAdvice({ id, number }: { id: string; number: number }) {
           ))}
         </Rows>
       )}
-      {asked < of ? <Small>{say("whoFits.theAskedFittedLastOf", { asked, of })}</Small> : null}
+      {asked < of ? <Small>{say("whoFits.basisLatest", { asked, of })}</Small> : null}
     </Section>
   );
 }

@@ -34,7 +34,7 @@ const lengthStep = (length: MachineLength): TapeStep => ({
 
 const travelStep = (adjuster: MachineAdjuster): TapeStep => ({
   id: `${adjuster.label}/travel`,
-  title: say("tapeSteps.nameFromMarkToMark", { name: adjuster.name }),
+  title: say("tapeSteps.rowName", { name: adjuster.name }),
   done: adjuster.travel !== null,
   length: null,
   adjuster,

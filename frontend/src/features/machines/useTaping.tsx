@@ -59,7 +59,7 @@ export function useTaping(id: string, page: MachinePage, unitAtFirst: LengthUnit
       setSaid(
         next.number > 1 ? (
           <>
-            {done} <Link to={`/machines/${id}#changed`}>{say("tapingPage.seeWhoseAdviceChanges")}</Link>
+            {done} <Link to={`/machines/${id}#changed`}>{say("tapingPage.changesLink")}</Link>
           </>
         ) : (
           done

@@ -103,8 +103,8 @@ export function ProgressPage() {
             />
           </Plot>
           <Section>
-            <SectionTitle>{say("progressPage.whatComesNext")}</SectionTitle>
-            <Rungs aria-label={say("progressPage.whatBecomesHarder")}>
+            <SectionTitle>{say("progressPage.nextTitle")}</SectionTitle>
+            <Rungs aria-label={say("progressPage.ladderTitle")}>
               {ladder.rungs.map((rung) => (
                 <li key={rung.name} aria-current={rung.here ? "step" : undefined}>
                   {rung.title}
@@ -140,7 +140,7 @@ function Visits({ progress, locale }: { progress: Progress; locale: string }) {
             <th>{say("progressPage.when")}</th>
             <th>{say("progressPage.load")}</th>
             <th>{say("progressPage.sets")}</th>
-            <th>{say("progressPage.howItWent")}</th>
+            <th>{say("progressPage.outcomeColumn")}</th>
             <th>{say("progressPage.range")}</th>
             <th>{say("progressPage.whatChanged")}</th>
             <th>{say("progressPage.watchedBy")}</th>

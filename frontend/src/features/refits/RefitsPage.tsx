@@ -65,9 +65,9 @@ export function RefitsPage() {
     <Page>
       <PageHead>
         <Title>{say("refitsPage.due")}</Title>
-        <Muted>{say("refitsPage.eachWithWhy")}</Muted>
+        <Muted>{say("refitsPage.hint")}</Muted>
         <CalendarLink href="/api/refits.ics" download>
-          {say("refitsPage.asACalendar")}
+          {say("refitsPage.calendarLink")}
         </CalendarLink>
       </PageHead>
       {due.length === 0 ? <Empty>{say("refitsPage.nothingDue")}</Empty> : null}
@@ -148,7 +148,7 @@ function Later({ due, onClose }: { due: Refit; onClose: () => void }) {
       >
         <Choice label={say("refitsPage.howLong")} options={WEEKS} value={weeks} onChange={setWeeks} />
         <Field
-          label={say("refitsPage.whyCanItWait")}
+          label={say("refitsPage.snoozeReason")}
           hint={say("refitsPage.keptEncrypted")}
           value={reason}
           onChange={setReason}

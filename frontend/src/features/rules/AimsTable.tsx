@@ -118,7 +118,7 @@ function Typed({ first }: { first: Aims }) {
                 />
               ))}
               <QuietButton
-                aria-label={say("aims.takeOutName", { name: row.name })}
+                aria-label={say("aims.remove", { name: row.name })}
                 isDisabled={rows.length === 1}
                 onPress={() => setRows(rows.filter((_, index) => index !== at))}
               >

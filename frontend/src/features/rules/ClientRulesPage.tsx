@@ -26,7 +26,7 @@ export function ClientRulesPage() {
   const queryClient = useQueryClient();
   useTitle(
     rules.data
-      ? say("clientRulesPage.houseRulesForName", { name: rules.data.client.name })
+      ? say("clientRulesPage.titleNamed", { name: rules.data.client.name })
       : say("clientRulesPage.houseRules"),
   );
   const choose = useMutation({
@@ -55,10 +55,10 @@ export function ClientRulesPage() {
     <Page>
       <PageHead>
         <Title>
-          {say("clientRulesPage.houseRulesFor")} {rules.data.client.name}
+          {say("clientRulesPage.title")} {rules.data.client.name}
         </Title>
-        <Muted>{say("clientRulesPage.asTheGymHasThem")}</Muted>
-        <QuietLink to={`/clients/${id}`}>{say("clientRulesPage.toTheCard")}</QuietLink>
+        <Muted>{say("clientRulesPage.asGym")}</Muted>
+        <QuietLink to={`/clients/${id}`}>{say("clientRulesPage.cardLink")}</QuietLink>
       </PageHead>
       {asked ? null : <RuleRefused thrown={choose.error} />}
       <QuestionList
@@ -76,8 +76,8 @@ export function ClientRulesPage() {
         >
           {choose.error ? <Notice tone="wrong">{refusal(choose.error)?.message}</Notice> : null}
           <Field
-            label={say("clientRulesPage.whyForThisClient")}
-            hint={say("clientRulesPage.aColleagueShouldBeAble")}
+            label={say("clientRulesPage.reasonLabel")}
+            hint={say("clientRulesPage.reasonHint")}
             value={reason}
             maxLength={200}
             autoFocus
@@ -91,7 +91,7 @@ export function ClientRulesPage() {
             >
               {say("clientRulesPage.chooseIt")}
             </PrimaryButton>{" "}
-            <QuietButton onPress={() => setAsked(null)}>{say("clientRulesPage.leaveItAsItIs")}</QuietButton>
+            <QuietButton onPress={() => setAsked(null)}>{say("clientRulesPage.cancel")}</QuietButton>
           </p>
         </Dialogue>
       ) : null}

@@ -40,16 +40,15 @@ export function Consequences({ asked: { question, school }, busy, onChoose, onCl
       {changes.data ? (
         <p role="status">
           {lines.length === 0
-            ? say("consequences.nobodySAdviceChangesAsked", { asked: changes.data.asked })
-            : say("consequences.theAdviceChangesOnCount", {
+            ? say("consequences.unchanged", { asked: changes.data.asked })
+            : say("consequences.changed", {
                 count: lines.length,
                 asked: changes.data.asked,
-                what:
-                  changes.data.asked < changes.data.of ? say("consequences.theLatestOf", { of: changes.data.of }) : "",
+                what: changes.data.asked < changes.data.of ? say("consequences.sampled", { of: changes.data.of }) : "",
               })}
         </p>
       ) : (
-        <p role="status">{say("consequences.askingEveryCard")}</p>
+        <p role="status">{say("consequences.asking")}</p>
       )}
       <Lines>
         {lines.map((line) => (
@@ -68,7 +67,7 @@ export function Consequences({ asked: { question, school }, busy, onChoose, onCl
         <PrimaryButton onPress={onChoose} isDisabled={busy || !changes.data}>
           {say("consequences.chooseIt")}
         </PrimaryButton>
-        <QuietButton onPress={onClose}>{say("consequences.leaveItAsItIs")}</QuietButton>
+        <QuietButton onPress={onClose}>{say("consequences.cancel")}</QuietButton>
       </Actions>
     </Dialogue>
   );

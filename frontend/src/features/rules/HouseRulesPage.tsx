@@ -47,7 +47,7 @@ export function HouseRulesPage() {
     <Page>
       <PageHead>
         <Title>{say("houseRulesPage.houseRules")}</Title>
-        <Muted>{say("houseRulesPage.whereGoodInstructorsDisagreeAn")}</Muted>
+        <Muted>{say("houseRulesPage.hint")}</Muted>
         <SecondaryLink to="/gym" style={{ marginLeft: "auto" }}>
           {say("houseRulesPage.theGym")}
         </SecondaryLink>

@@ -88,12 +88,12 @@ export function QuestionList({ questions, asTheGym, onChoose, below }: Props) {
           >
             <Title>
               {question.title}
-              {question.computed ? <small>{say("questionList.changesTheAdvice")}</small> : null}
+              {question.computed ? <small>{say("questionList.advisesNote")}</small> : null}
             </Title>
             <Schools>
               {asTheGym ? (
                 <School value={GYM}>
-                  <span>{say("questionList.asTheGymHasIt")}</span>
+                  <span>{say("questionList.gymOption")}</span>
                   <small>{asTheGym(question)}</small>
                 </School>
               ) : null}

@@ -17,9 +17,7 @@ export function RuleRefused({ thrown }: { thrown: unknown }) {
   if (!thrown) return null;
   return (
     <InSight>
-      <Notice tone="wrong">
-        {standing(thrown) ? say("ruleRefused.somebodyElseChangedThisIn") : refusal(thrown)?.message}
-      </Notice>
+      <Notice tone="wrong">{standing(thrown) ? say("ruleRefused.conflict") : refusal(thrown)?.message}</Notice>
     </InSight>
   );
 }

@@ -33,9 +33,9 @@ export function StricterCautions({ rules }: { rules: Rules }) {
   });
   return (
     <Section style={{ marginTop: space(8) }}>
-      <SectionTitle>{say("stricterCautions.cautionsWithWhichThisGym")}</SectionTitle>
+      <SectionTitle>{say("stricterCautions.title")}</SectionTitle>
       <p style={{ marginBottom: space(3) }}>
-        <Muted>{say("stricterCautions.tickedNobodyWithItIs")}</Muted>
+        <Muted>{say("stricterCautions.hint")}</Muted>
       </p>
       <RuleRefused thrown={set.error} />
       <Rows>

@@ -20,7 +20,7 @@ const List = styled.ol`
 
 const HOW: Record<string, string> = {
   easy: say("doneSets.easy"),
-  clean: say("doneSets.hardAndClean"),
+  clean: say("doneSets.cleanReps"),
   not_reached: say("doneSets.notReached"),
 };
 const WHOLE = 0.9;
@@ -34,7 +34,7 @@ type Props = {
 
 export function DoneSets({ sets, busy, odd, onTakeBack }: Props) {
   return (
-    <List aria-label={say("doneSets.setsDoneToday")} aria-live="polite">
+    <List aria-label={say("doneSets.caption")} aria-live="polite">
       {sets.map((set, index) => (
         <li key={set.id} data-set={index + 1}>
           <span>
@@ -69,7 +69,7 @@ const told = (set: DoneSet, odd: boolean): string =>
   [
     set.leg === "left" ? say("doneSets.left") : set.leg === "right" ? say("doneSets.right") : "",
     set.last ? (HOW[set.last] ?? "") : "",
-    short(set) ? say("doneSets.percentOfTheRange", { percent: Math.round((set.reached ?? 0) * 100) }) : "",
+    short(set) ? say("doneSets.rangeShare", { percent: Math.round((set.reached ?? 0) * 100) }) : "",
     odd && set.felt ? say("doneSets.feltIn", { region: set.felt.toLowerCase() }) : "",
     set.sign ?? "",
   ]

@@ -41,7 +41,7 @@ const One = styled(Radio)<{ $joint: boolean }>`
   }
 `;
 
-const MEANS = { helps: say("felt.worksToo"), elsewhere: say("felt.countsAsASign"), joint: say("felt.stopsToday") };
+const MEANS = { helps: say("felt.worksToo"), elsewhere: say("felt.signNote"), joint: say("felt.stopsToday") };
 
 type Props = { regions: readonly Region[]; value: string | null; onChange: (name: string | null) => void };
 
@@ -70,10 +70,10 @@ export function Felt({ regions, value, onChange }: Props) {
           {other?.title ?? say("felt.elsewhere")}
         </Answer>
       </Answers>
-      <Dialogue title={say("felt.whereWasItFelt")} isOpen={open} onClose={() => setOpen(false)}>
+      <Dialogue title={say("felt.question")} isOpen={open} onClose={() => setOpen(false)}>
         <Both>
           <RegionFigure regions={regions} value={value} onChoose={choose} />
-          <List aria-label={say("felt.whereWasItFelt")} value={value ?? ""} onChange={choose}>
+          <List aria-label={say("felt.question")} value={value ?? ""} onChange={choose}>
             {regions.map(({ name, title, meaning }) => (
               <One key={name} value={name} $joint={meaning === "joint"}>
                 {title}

@@ -105,7 +105,7 @@ export function Lifted({ visit, draft, legs, onLoad }: Props) {
       </Head>
       <p>
         <Strong>{shown.how}.</Strong>{" "}
-        {visit.going_on?.next_time ?? (changed ? say("lifted.notAsTold", { load: today.load?.text }) : today.says)}
+        {visit.going_on?.next_time ?? (changed ? say("lifted.differs", { load: today.load?.text }) : today.says)}
         {before ? <Small> {say("lifted.lastTime", { load: before })}</Small> : null}
       </p>
     </div>
@@ -126,7 +126,7 @@ export function LightSet({ today }: { today: NonNullable<TodayLoad> }) {
   if (today.alone || !today.light) return null;
   return (
     <Light>
-      {say("lifted.lightSetFirst")}
+      {say("lifted.lightSet")}
       <b>{today.light.text}</b>
       {today.light.how.toLowerCase()}
     </Light>

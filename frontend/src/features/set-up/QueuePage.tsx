@@ -52,12 +52,12 @@ export function QueuePage() {
   const [query] = useSearchParams();
   const exercise = query.get("exercise") ?? "";
   const queue = useQuery(queueQuery(id, exercise));
-  useTitle(queue.data ? say("queuePage.nextAtName", { name: queue.data.machine.name }) : say("queuePage.next"));
+  useTitle(queue.data ? say("queuePage.nextTitle", { name: queue.data.machine.name }) : say("queuePage.next"));
   const change = useChange(id, exercise);
   if (queue.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(queue.error)?.message ?? say("queuePage.thisListCouldNotBe")}</Notice>
+        <Notice tone="wrong">{refusal(queue.error)?.message ?? say("queuePage.failed")}</Notice>
       </Page>
     );
   if (!queue.data) return null;
@@ -74,12 +74,12 @@ export function QueuePage() {
       </PageHead>
       {change.error ? <Notice tone="wrong">{refusal(change.error)?.message}</Notice> : null}
       <Section>
-        <SectionTitle>{say("queuePage.standsNowAt")}</SectionTitle>
-        {standing ? <MarkTags tags={standing} /> : <Empty>{say("queuePage.nobodyHasSaidYetSet")}</Empty>}
+        <SectionTitle>{say("queuePage.standsTitle")}</SectionTitle>
+        {standing ? <MarkTags tags={standing} /> : <Empty>{say("queuePage.unknownStand")}</Empty>}
       </Section>
       <Section>
-        <SectionTitle>{say("queuePage.whoComesNext")}</SectionTitle>
-        {entries.length === 0 ? <Empty>{say("queuePage.nobodyWaitsAddWhoComes")}</Empty> : null}
+        <SectionTitle>{say("queuePage.addTitle")}</SectionTitle>
+        {entries.length === 0 ? <Empty>{say("queuePage.empty")}</Empty> : null}
         <Rows aria-label={say("queuePage.queue")}>
           {entries.map((entry, index) => (
             <Waiting
@@ -96,7 +96,7 @@ export function QueuePage() {
       </Section>
       <Section>
         <SectionTitle>{say("queuePage.addSomebody")}</SectionTitle>
-        <ClientPicker label={say("queuePage.findAClient")} without={ids} onPick={(client) => put([...ids, client])} />
+        <ClientPicker label={say("queuePage.findLabel")} without={ids} onPick={(client) => put([...ids, client])} />
       </Section>
     </Page>
   );
@@ -136,9 +136,9 @@ function Waiting({ entry, first, machineId, exercise, onLater, onGone }: Waiting
       {entry.moves === null ? (
         <MarkTags tags={entry.marks} />
       ) : entry.moves.length === 0 ? (
-        <Muted>{say("queuePage.nothingToMove")}</Muted>
+        <Muted>{say("queuePage.unmoved")}</Muted>
       ) : (
-        <Moves aria-label={say("queuePage.movesForName", { name: entry.client.name })}>
+        <Moves aria-label={say("queuePage.movesName", { name: entry.client.name })}>
           {entry.moves.map((move) => (
             <li key={move.label}>
               {move.name} <Strong>{moveText(move)}</Strong>

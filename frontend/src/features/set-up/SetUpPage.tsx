@@ -34,8 +34,8 @@ export function SetUpPage() {
   if (setUp.error)
     return (
       <Page>
-        <Notice tone="wrong">{refusal(setUp.error)?.message ?? say("setUpPage.theseSettingsCouldNotBe")}</Notice>
-        <QuietLink to="/">{say("setUpPage.toTheFloor")}</QuietLink>
+        <Notice tone="wrong">{refusal(setUp.error)?.message ?? say("setUpPage.failed")}</Notice>
+        <QuietLink to="/">{say("setUpPage.floorLink")}</QuietLink>
       </Page>
     );
   if (!setUp.data || !me.data) return null;
@@ -57,14 +57,14 @@ export function SetUpPage() {
       </PageHead>
       {machine.state === "in_use" ? null : (
         <Notice>
-          {machine.state === "retired" ? say("setUpPage.retired") : say("setUpPage.outOfOrder")}:{" "}
-          {machine.state_note || say("setUpPage.seeTheMachineSPage")}.
+          {machine.state === "retired" ? say("setUpPage.retired") : say("setUpPage.closed")}:{" "}
+          {machine.state_note || say("setUpPage.machineLink")}.
         </Notice>
       )}
-      {repaired ? <Notice>{say("setUpPage.theMachineSMarksWere")}</Notice> : null}
+      {repaired ? <Notice>{say("setUpPage.changedMarks")}</Notice> : null}
       <WalkRound setUp={setUp.data}>
         {setUp.data.bars.length > 0 ? (
-          <p>{say("setUpPage.nothingIsLifted")}</p>
+          <p>{say("setUpPage.noLoad")}</p>
         ) : (
           <VisitPanel key={id} setUp={setUp.data} me={me.data.id} locale={me.data.gym.locale} />
         )}
@@ -99,17 +99,17 @@ function Buttons({ setUp, pin }: { setUp: SetUp; pin: boolean }) {
             )
           }
         >
-          {say("setUpPage.handToTheClient")}
+          {say("setUpPage.handOver")}
         </SecondaryButton>
       ) : null}
       <Changed onPress={() => opening.mutate({ machineId: setUp.machine.id, exercise: setUp.exercise })}>
-        {say("setUpPage.somethingHasChanged")}
+        {say("setUpPage.changedTitle")}
       </Changed>
       <SecondaryButton onPress={() => stands.mutate()} isDisabled={stands.isPending || barred || begun}>
-        {begun ? say("setUpPage.setUp") : say("setUpPage.itStandsSo")}
+        {begun ? say("setUpPage.setUp") : say("setUpPage.confirm")}
       </SecondaryButton>
       <QuietLink to={`/machines/${setUp.machine.id}/queue${setUp.exercise ? `?exercise=${setUp.exercise}` : ""}`}>
-        {say("setUpPage.nextClientHere")}
+        {say("setUpPage.nextClient")}
       </QuietLink>
       {stands.error ? <Notice tone="wrong">{refusal(stands.error)?.message}</Notice> : null}
       {opening.error ? <Notice tone="wrong">{refusal(opening.error)?.message}</Notice> : null}

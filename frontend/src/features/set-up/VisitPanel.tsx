@@ -118,8 +118,8 @@ export function VisitPanel({ setUp, me, locale }: Props) {
       ) : (
         <>
           <div>
-            <FieldLabel as="span">{say("visitPanel.howDidTheLastRepetitionGo")}</FieldLabel>
-            <Answers role="group" aria-label={say("visitPanel.howDidTheLastRepetitionGo")}>
+            <FieldLabel as="span">{say("visitPanel.lastRepQuestion")}</FieldLabel>
+            <Answers role="group" aria-label={say("visitPanel.lastRepQuestion")}>
               {LAST.map(([name, title]) => (
                 <Answer key={name} large selected={draft.last === name} onPress={() => tell({ last: name })}>
                   {title}
@@ -200,7 +200,7 @@ export function VisitPanel({ setUp, me, locale }: Props) {
 
 const buttonText = (number: number, planned: number, stops: boolean) => {
   if (stops) return say("visitPanel.stopHere");
-  return number <= planned ? say("visitPanel.setOfDone", { number, planned }) : say("visitPanel.setDone", { number });
+  return number <= planned ? say("visitPanel.progress", { number, planned }) : say("visitPanel.setDone", { number });
 };
 
 /** Runs once for every write that came through. */

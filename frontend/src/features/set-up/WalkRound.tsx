@@ -104,7 +104,7 @@ export function WalkRound({ setUp, children }: { setUp: SetUp; children?: ReactN
       ) : null}
       <Halves $even={!handed}>
         <div>
-          <Lines aria-label={say("walkRound.settingsInTheOrderIn")}>
+          <Lines aria-label={say("walkRound.settingsTitle")}>
             {setUp.lines.map((line) => (
               <LineOf key={line.label} line={line} />
             ))}
@@ -120,7 +120,7 @@ export function WalkRound({ setUp, children }: { setUp: SetUp; children?: ReactN
         {handed ? <How setUp={setUp} /> : children}
       </Halves>
       <p style={{ marginTop: space(4) }}>
-        <Strong>{say("walkRound.painIsAReasonTo")}</Strong> <Small>{say("walkRound.theMakerSPlateAnd")}</Small>
+        <Strong>{say("walkRound.painRule")}</Strong> <Small>{say("walkRound.makerFirst")}</Small>
       </p>
     </>
   );
@@ -129,8 +129,8 @@ export function WalkRound({ setUp, children }: { setUp: SetUp; children?: ReactN
 function LineOf({ line }: { line: SetUp["lines"][number] }) {
   const how = [
     line.how,
-    line.standing ? say("walkRound.beforeAnybodyGetsIn") : "",
-    line.weight_off ? say("walkRound.weightOffItFirst") : "",
+    line.standing ? say("walkRound.outside") : "",
+    line.weight_off ? say("walkRound.loadOff") : "",
   ];
   return (
     <Line data-line={line.label}>
@@ -156,12 +156,12 @@ function How({ setUp, compact = false }: { setUp: SetUp; compact?: boolean }) {
       {setUp.getting_in ? <Entry name={say("walkRound.gettingIn")}>{setUp.getting_in}</Entry> : null}
       {compact ? null : today?.load ? (
         <div>
-          <dt>{say("walkRound.loadThisTime")}</dt>
+          <dt>{say("walkRound.loadTitle")}</dt>
           <dd data-figure>{today.load.text}</dd>
           <dd>{today.load.how}</dd>
           {today.light && !today.alone ? (
             <dd>
-              {say("walkRound.lightSetFirst")} <Strong>{today.light.text}</Strong>, {today.light.how.toLowerCase()}
+              {say("walkRound.lightSet")} <Strong>{today.light.text}</Strong>, {today.light.how.toLowerCase()}
             </dd>
           ) : null}
         </div>
@@ -170,7 +170,7 @@ function How({ setUp, compact = false }: { setUp: SetUp; compact?: boolean }) {
       ) : null}
       {setUp.allowed.length > 0 ? (
         <div>
-          <dt>{say("walkRound.howFarHow")}</dt>
+          <dt>{say("walkRound.howMoves")}</dt>
           {setUp.allowed.map((sentence) => (
             <dd key={sentence}>{sentence}</dd>
           ))}

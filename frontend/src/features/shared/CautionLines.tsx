@@ -43,9 +43,9 @@ function clearedWords(caution: CautionLine, locale: string): string {
   const { degrees = [], load_to_kg: load = null } = caution;
   const allowed = [
     ...degrees.map(({ says }) => says.toLowerCase()),
-    load === null ? null : say("cautionLines.upToLoad", { load }),
+    load === null ? null : say("cautionLines.loadLimit", { load }),
   ].filter((one) => one !== null);
-  return say("cautionLines.clearedByClearedbyDaywhat", {
+  return say("cautionLines.clearance", {
     clearedby: caution.cleared_by,
     day: dayText(caution.cleared_on, locale),
     what: allowed.length > 0 ? `: ${allowed.join(", ")}` : "",

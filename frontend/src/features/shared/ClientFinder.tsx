@@ -7,7 +7,7 @@ export function ClientFinder({ autoFocus = false }: { autoFocus?: boolean }) {
   const navigate = useNavigate();
   return (
     <ClientPicker
-      label={say("clientFinder.findAClient")}
+      label={say("clientFinder.label")}
       autoFocus={autoFocus}
       onPick={(id) => void navigate(`/clients/${id}`)}
     />

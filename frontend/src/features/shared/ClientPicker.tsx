@@ -48,13 +48,13 @@ export function ClientPicker({ label, autoFocus = false, without = [], onPick }:
     <Autocomplete inputValue={text} onInputChange={setText}>
       <SearchField autoFocus={autoFocus}>
         <Name>{label}</Name>
-        <Typed placeholder={say("clientPicker.twoLettersOfAnyPart")} autoComplete="off" />
+        <Typed placeholder={say("clientPicker.hint")} autoComplete="off" />
       </SearchField>
       {looking ? (
         <FoundList
           label={say("clientPicker.clientsFound")}
           found={clients.map((client) => ({ id: client.id, name: client.name, what: client.detail }))}
-          nothing={found.isSuccess ? say("clientPicker.nobodyHasTheseLettersAdd") : say("clientPicker.looking")}
+          nothing={found.isSuccess ? say("clientPicker.nobodyOffer") : say("clientPicker.looking")}
           onOpen={(id) => {
             setText("");
             onPick(id);

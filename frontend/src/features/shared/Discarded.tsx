@@ -24,14 +24,14 @@ export function Discarded({ id, version, children }: { id: string; version: numb
   return (
     <div style={{ marginBottom: "1.5rem" }}>
       <Notice tone={reopen.error ? "wrong" : "calm"}>
-        {reopen.error ? (refusal(reopen.error)?.message ?? say("discarded.itCouldNotBeOpened")) : children}{" "}
+        {reopen.error ? (refusal(reopen.error)?.message ?? say("discarded.reopenFailed")) : children}{" "}
         <SecondaryButton
           isDisabled={reopen.isPending}
           onPress={() =>
             reopen.mutate(version, { onSuccess: () => void navigate(`/fittings/${id}`, { replace: true }) })
           }
         >
-          {say("discarded.openItAgain")}
+          {say("discarded.reopen")}
         </SecondaryButton>
       </Notice>
     </div>

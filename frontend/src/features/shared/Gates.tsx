@@ -58,7 +58,7 @@ export function Gates({ client, gates }: Props) {
           onChange={(answer) => note.mutate({ gate: gate.name, right: answer === "yes" })}
         />
         {note.error ? <Notice tone="wrong">{refusal(note.error)?.message}</Notice> : null}
-        <Small role="status">{gate.by ? say("gates.notedBy", { name: gate.by }) : say("gates.nobodyHasNotedIt")}</Small>
+        <Small role="status">{gate.by ? say("gates.notedBy", { name: gate.by }) : say("gates.unnoted")}</Small>
         {gate.right === null ? null : (
           <QuietButton
             style={{ paddingLeft: 0 }}

@@ -10,8 +10,8 @@ const Words = styled.span`
   color: ${colour.closeInk};
 `;
 
-const TAPED = { untaped: say("needs.notTaped"), partly: say("needs.tapedInPart"), taped: null };
-const STATES = { in_use: null, out_of_order: say("needs.outOfOrder"), retired: say("needs.retired") };
+const TAPED = { untaped: say("needs.notTaped"), partly: say("needs.partTaped"), taped: null };
+const STATES = { in_use: null, out_of_order: say("needs.closed"), retired: say("needs.retired") };
 
 export const needsOf = (machine: Machine): string =>
   [STATES[machine.state], TAPED[machine.taped]].filter((need) => need !== null).join(" · ");

@@ -73,7 +73,7 @@ export function SignInPage() {
           <Badge>
             <Logo width={52} />
           </Badge>
-          <h1>{say("signInPage.signInToVerglas")}</h1>
+          <h1>{say("signInPage.title")}</h1>
         </Head>
         {problem ? <Notice tone="wrong">{problem.message}</Notice> : null}
         <Field

@@ -115,14 +115,12 @@ function TakeOver({ onOpened, onBack }: { onOpened: () => Promise<void>; onBack:
         <Logo width={44} />
       </Badge>
       <h1>{say("lockScreen.locked")}</h1>
-      <p>{say("lockScreen.whatWasOpenStaysAs")}</p>
-      {open.error ? (
-        <Notice tone="wrong">{refusal(open.error)?.message ?? say("lockScreen.itCouldNotBeOpened")}</Notice>
-      ) : null}
+      <p>{say("lockScreen.reassurance")}</p>
+      {open.error ? <Notice tone="wrong">{refusal(open.error)?.message ?? say("lockScreen.openFailed")}</Notice> : null}
       {staff.length === 0 ? null : (
         <>
           <Choice
-            label={say("lockScreen.whoTakesOver")}
+            label={say("lockScreen.title")}
             options={staff.map(({ id, name }) => [String(id), name] as const)}
             value={who}
             onChange={setChosen}
@@ -143,7 +141,7 @@ function TakeOver({ onOpened, onBack }: { onOpened: () => Promise<void>; onBack:
                 {digit}
               </Key>
             ))}
-            <Key aria-label={say("lockScreen.takeTheLastDigitBack")} onPress={() => setPin(pin.slice(0, -1))}>
+            <Key aria-label={say("lockScreen.eraseDigit")} onPress={() => setPin(pin.slice(0, -1))}>
               ←
             </Key>
             <Key onPress={() => setPin((pin + "0").slice(0, 6))}>0</Key>
@@ -153,8 +151,8 @@ function TakeOver({ onOpened, onBack }: { onOpened: () => Promise<void>; onBack:
           </Pad>
         </>
       )}
-      <SecondaryButton onPress={() => void signIn()}>{say("lockScreen.signInWithAPassword")}</SecondaryButton>
-      {onBack ? <QuietButton onPress={onBack}>{say("lockScreen.backToTheList")}</QuietButton> : null}
+      <SecondaryButton onPress={() => void signIn()}>{say("lockScreen.passwordLink")}</SecondaryButton>
+      {onBack ? <QuietButton onPress={onBack}>{say("lockScreen.back")}</QuietButton> : null}
     </Panel>
   );
 }

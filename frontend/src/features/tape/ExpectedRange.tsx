@@ -36,7 +36,7 @@ export function ExpectedRange({
         viewBox="0 0 100 11"
         width="100%"
         role="img"
-        aria-label={say("expectedRange.expectedLengthToLength2", {
+        aria-label={say("expectedRange.between", {
           length: lengthText(low, unit),
           length2: lengthText(high, unit),
         })}
@@ -63,7 +63,7 @@ export function ExpectedRange({
           {lengthIn(low, unit)} {say("expectedRange.to")} {lengthText(high, unit)}
         </b>
         <br />
-        {say("expectedRange.forNineInTenPeople")}
+        {say("expectedRange.likelihood")}
       </Text>
     </div>
   );

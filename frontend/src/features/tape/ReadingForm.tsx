@@ -46,7 +46,7 @@ export function ReadingForm({
   const submit = (confirmed: boolean) => {
     setProblem(
       typed === null
-        ? say("readingForm.aNumberInWhatSuch", {
+        ? say("readingForm.valueHint", {
             what: unit === "cm" ? say("units.centimetres") : say("units.inches"),
             lengthIn: lengthIn(observation.expected_mm, unit),
           })
@@ -65,7 +65,7 @@ export function ReadingForm({
       <p>{observation.how}</p>
       <Large>
         <Field
-          label={say("readingForm.readingInWhat", { what: unit === "cm" ? "cm" : say("units.inches") })}
+          label={say("readingForm.valueLabel", { what: unit === "cm" ? "cm" : say("units.inches") })}
           inputMode="decimal"
           autoComplete="off"
           autoFocus
@@ -84,14 +84,14 @@ export function ReadingForm({
           {error.message}
           <MeasureActions style={{ marginTop: "0.75rem" }}>
             <SecondaryButton onPress={() => submit(true)} isDisabled={busy}>
-              {say("readingForm.readTwiceKeepIt")}
+              {say("readingForm.keepAnyway")}
             </SecondaryButton>
           </MeasureActions>
         </Notice>
       ) : null}
       <MeasureActions>
         <PrimaryButton type="submit" isDisabled={busy}>
-          {reading ? say("readingForm.replaceTheReading") : say("readingForm.keepTheReading")}
+          {reading ? say("readingForm.replace") : say("readingForm.keep")}
         </PrimaryButton>
         {reading ? (
           <QuietButton
@@ -113,7 +113,7 @@ export function ReadingForm({
         <Small role="status">{said}</Small>
         {onPutBack ? (
           <QuietButton onPress={onPutBack} isDisabled={busy}>
-            {say("readingForm.putItBack")}
+            {say("readingForm.restore")}
           </QuietButton>
         ) : null}
       </MeasureActions>

@@ -81,7 +81,7 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
       setRemoved(null);
       const taken = next.observations.find((observation) => observation.name === name);
       setSaid(
-        say("tapePage.titleKeptLength", {
+        say("tapePage.keptNotice", {
           title: taken?.title,
           length: lengthText(taken?.reading?.value_mm ?? 0, unit),
         }),
@@ -132,11 +132,11 @@ function Tape({ id, page, unitAtFirst }: { id: string; page: ClientPage; unitAtF
           <Title>
             {say("tapePage.tape2")} {page.client.name}
           </Title>
-          <Muted>{say("tapePage.barefootOneMeasureAtA")}</Muted>
+          <Muted>{say("tapePage.hint")}</Muted>
         </div>
         <GuidedEnds>
           <Choice compact label={say("tapePage.unit")} options={LENGTH_UNITS} value={unit} onChange={setUnit} />
-          <Leave to={`/clients/${id}`}>{enough ? say("tapePage.enoughToTheCard") : say("tapePage.toTheCard")}</Leave>
+          <Leave to={`/clients/${id}`}>{enough ? say("tapePage.enoughLink") : say("tapePage.cardLink")}</Leave>
         </GuidedEnds>
       </GuidedHead>
       <GuidedColumns>
@@ -186,13 +186,13 @@ function MeasureLine({ observation, page, unit, current, onPress }: LineProps) {
   const { reading } = observation;
   const states = {
     used: "",
-    confirmed: say("tapePage.confirmedAgainstWhatWasExpected"),
-    left_out: say("tapePage.leftOutDoesNotAgree"),
+    confirmed: say("tapePage.confirmed"),
+    left_out: say("tapePage.excluded"),
   };
   const why = page.ask_for.includes(observation.name)
-    ? say("tapePage.askedForAtThisBody")
+    ? say("tapePage.forMass")
     : page.next === observation.name
-      ? say("tapePage.wouldHelpMostGainLess", { gain: Math.round(observation.gain * 100) })
+      ? say("tapePage.nextHelp", { gain: Math.round(observation.gain * 100) })
       : null;
   return (
     <GuidedItem onPress={onPress} aria-current={current ? "step" : undefined}>

@@ -44,7 +44,7 @@ export function Control(props: Props) {
   );
   const less = (
     <StepButton
-      aria-label={down ? say("controls.nameOneMarkDownTo", { name, down }) : say("controls.nameNoMarkBelow", { name })}
+      aria-label={down ? say("controls.stepDown", { name, down }) : say("controls.bottomEnd", { name })}
       isDisabled={down === null}
       onPress={() => dispatch({ type: "step", adjusters, order, label, by: -1 })}
     >
@@ -53,7 +53,7 @@ export function Control(props: Props) {
   );
   const more = (
     <StepButton
-      aria-label={up ? say("controls.nameOneMarkUpTo", { name, up }) : say("controls.nameNoMarkAbove", { name })}
+      aria-label={up ? say("controls.stepUp", { name, up }) : say("controls.topEnd", { name })}
       isDisabled={up === null}
       onPress={() => dispatch({ type: "step", adjusters, order, label, by: 1 })}
     >
@@ -70,10 +70,10 @@ export function Control(props: Props) {
       less={less}
       figure={figure}
       more={more}
-      note={shared ? <Recorded>{say("controls.oneSeatForEveryExercise")}</Recorded> : null}
+      note={shared ? <Recorded>{say("controls.sharedSeat")}</Recorded> : null}
       outcomes={
         advised?.mark === null ? (
-          <Recorded>{say("controls.notTapedByEyeAnd")}</Recorded>
+          <Recorded>{say("controls.untaped")}</Recorded>
         ) : (
           [
             <StepOutcome key="down" step={steps?.down ?? null} none={say("controls.firstMark")} />,

@@ -39,8 +39,8 @@ export function PlacedControl({ placed, advised, active, dense, dispatch }: Prop
       {sign}
     </StepButton>
   );
-  const less = touch(down, "−", say("placedControl.titleDownTo", { title, to: down?.value ?? value }));
-  const more = touch(up, "+", say("placedControl.titleUpTo", { title, to: up?.value ?? value }));
+  const less = touch(down, "−", say("placedControl.lower", { title, to: down?.value ?? value }));
+  const more = touch(up, "+", say("placedControl.raise", { title, to: up?.value ?? value }));
   return (
     <ControlFrame
       name={title}

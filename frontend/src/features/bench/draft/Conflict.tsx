@@ -27,14 +27,14 @@ const BESIDES: Record<Exclude<keyof Sheet, "marks">, string> = {
   load: say("conflict.theLoad"),
   signs: say("conflict.signsSeen"),
   note: say("conflict.theNote"),
-  knee_off_mm: say("conflict.whereTheKneeWasSeen"),
-  roller_seen: say("conflict.whetherTheRollerWasSeen"),
-  flow: say("conflict.theStepsTaken"),
-  work: say("conflict.howItWasLiftedAnd"),
+  knee_off_mm: say("conflict.kneePart"),
+  roller_seen: say("conflict.rollerPart"),
+  flow: say("conflict.stepsPart"),
+  work: say("conflict.visitPart"),
   cue: say("conflict.theCue"),
   reason: say("conflict.theReason"),
-  trail: say("conflict.whatWasTried"),
-  creep: say("conflict.theCreepTest"),
+  trail: say("conflict.triesPart"),
+  creep: say("conflict.creepPart"),
 };
 
 type Props = { machine: MachineOnBench; mine: Sheet; theirs: FittingState; dispatch: Dispatch<BenchEvent> };
@@ -56,8 +56,8 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
     <Dialogue
       title={
         closed
-          ? say("conflict.byStateThisFitting", { by: theirs.by, state: theirs.state })
-          : say("conflict.byChangedThisFitting", { by: theirs.by })
+          ? say("conflict.closedBy", { by: theirs.by, state: theirs.state })
+          : say("conflict.changedBy", { by: theirs.by })
       }
       isOpen
       onClose={() => (closed ? undefined : dispatch({ type: "takeTheirs" }))}
@@ -73,16 +73,16 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
         </div>
         {besides.length > 0 ? (
           <p>
-            {say("conflict.besidesTheMarksTheseDiffer")} {besides.join(", ")}.
+            {say("conflict.otherDifferences")} {besides.join(", ")}.
           </p>
         ) : null}
         {theirs.state === "discarded" ? (
           <GoOn theirs={theirs} onOpen={(now) => dispatch({ type: "keepMine", version: now.version })} />
         ) : closed ? (
           <p>
-            {say("conflict.itStandsAsTheyClosed")}{" "}
+            {say("conflict.staysClosed")}{" "}
             <Link to={`/fittings/${theirs.id}`} reloadDocument>
-              {say("conflict.openTheRecord")}
+              {say("conflict.recordLink")}
             </Link>
           </p>
         ) : (
@@ -104,14 +104,14 @@ function GoOn({ theirs, onOpen }: { theirs: FittingState; onOpen: (now: FittingS
   return (
     <>
       {reopen.error ? (
-        <Notice tone="wrong">{refusal(reopen.error)?.message ?? say("conflict.itCouldNotBeOpened")}</Notice>
+        <Notice tone="wrong">{refusal(reopen.error)?.message ?? say("conflict.reopenFailed")}</Notice>
       ) : null}
       <MarkRow>
         <PrimaryButton
           isDisabled={reopen.isPending}
           onPress={() => reopen.mutate(theirs.version, { onSuccess: onOpen })}
         >
-          {say("conflict.openItAgainWithYours")}
+          {say("conflict.reopenMine")}
         </PrimaryButton>
       </MarkRow>
     </>

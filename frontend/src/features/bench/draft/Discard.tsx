@@ -30,13 +30,13 @@ export function Discard({ draft, clientId, version }: { draft: DraftKey; clientI
   return (
     <>
       <QuietButton onPress={() => setAsking(true)}>{say("discard.discard")}</QuietButton>
-      <Dialogue title={say("discard.discardThisFitting")} isOpen={asking} onClose={() => setAsking(false)}>
+      <Dialogue title={say("discard.title")} isOpen={asking} onClose={() => setAsking(false)}>
         {discard.error ? (
-          <Notice tone="wrong">{refusal(discard.error)?.message ?? say("discard.itCouldNotBeDiscarded")}</Notice>
+          <Notice tone="wrong">{refusal(discard.error)?.message ?? say("discard.failed")}</Notice>
         ) : null}
-        <p>{say("discard.nothingOfItGoesOn")}</p>
+        <p>{say("discard.hint")}</p>
         <MarkRow style={{ marginTop: "1rem" }}>
-          <PrimaryButton onPress={() => setAsking(false)}>{say("discard.keepItOpen")}</PrimaryButton>
+          <PrimaryButton onPress={() => setAsking(false)}>{say("discard.cancel")}</PrimaryButton>
           <SecondaryButton onPress={() => discard.mutate()} isDisabled={discard.isPending}>
             {say("discard.discardIt")}
           </SecondaryButton>

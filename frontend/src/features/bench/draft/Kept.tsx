@@ -15,8 +15,8 @@ export function Kept({ saving, locale }: { saving: Saving; locale: string }) {
   const words = {
     kept: () => say("kept.keptMoment", { moment: momentText(saving.kind === "kept" ? saving.at : null, locale) }),
     saving: () => say("kept.keeping"),
-    waiting: () => say("kept.serverNotReachedKeptOn"),
-    refused: () => say("kept.notKeptMessageLoadThe", { message: saving.kind === "refused" ? saving.message : "" }),
+    waiting: () => say("kept.unreached"),
+    refused: () => say("kept.refused", { message: saving.kind === "refused" ? saving.message : "" }),
     conflict: () => say("kept.twoVersions"),
   };
   return (

@@ -35,10 +35,8 @@ export function Stop({ fitting, bench, draft }: { fitting: FittingPage; bench: B
   return (
     <>
       <StopButton onPress={() => setAsking(true)}>{say("stop.stop")}</StopButton>
-      <Dialogue title={say("stop.stopNowWhatIsSeen")} isOpen={asking} onClose={() => setAsking(false)}>
-        {stop.error ? (
-          <Notice tone="wrong">{refusal(stop.error)?.message ?? say("stop.itCouldNotBeKept")}</Notice>
-        ) : null}
+      <Dialogue title={say("stop.question")} isOpen={asking} onClose={() => setAsking(false)}>
+        {stop.error ? <Notice tone="wrong">{refusal(stop.error)?.message ?? say("stop.failed")}</Notice> : null}
         <Signs>
           {fitting.stops.map((sign) => (
             <li key={sign.name}>
@@ -64,7 +62,7 @@ function StopSign({ title, busy, onPress }: { title: string; busy: boolean; onPr
   return (
     <Sign onPress={onPress} isDisabled={busy}>
       {title}
-      {say("stop.endTheFitting")}
+      {say("stop.ends")}
     </Sign>
   );
 }

@@ -144,10 +144,10 @@ export function FindingsBar({
         {problem ? <Problem role="alert">{problem}</Problem> : null}
         {move && !barred ? <Move onPress={() => onMove(move.adjuster, move.mark)}>{move.says}</Move> : null}
         {barred ? (
-          <PrimaryLink to={`/clients/${clientId}`}>{say("findingsBar.toTheCard")}</PrimaryLink>
+          <PrimaryLink to={`/clients/${clientId}`}>{say("findingsBar.cardLink")}</PrimaryLink>
         ) : writing ? (
           <PrimaryButton onPress={onAccept} isDisabled={busy}>
-            {say("findingsBar.acceptAndWriteDown")}
+            {say("findingsBar.accept")}
           </PrimaryButton>
         ) : (
           <PrimaryButton onPress={onNext}>

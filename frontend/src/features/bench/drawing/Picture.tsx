@@ -121,7 +121,7 @@ export function Picture({ machine, evaluation, lensLabel, seenOffMm, onPlace, fo
       mark={lensLabel ? evaluation.marks[lensLabel] : undefined}
       title={
         name
-          ? say("picture.whereEachNameMarkPuts", { name: name.toLowerCase(), joint })
+          ? say("picture.sketchName", { name: name.toLowerCase(), joint })
           : say("picture.whereTheKneeLies", { joint })
       }
       description={target.says[lensLabel ?? ""] ?? target.says[""] ?? ""}
@@ -201,9 +201,9 @@ function Moving({ scene, slowTo, description, lens, onPlace, found }: MovingProp
 function NotTaped({ machine }: { machine: MachineOnBench }) {
   return (
     <Untaped>
-      <h2>{say("picture.thisMachineIsNotTaped")}</h2>
-      <p>{say("picture.setEachMarkByEye")}</p>
-      <SecondaryLink to={`/machines/${machine.id}/tape`}>{say("picture.tapeItAboutFiveMinutes")}</SecondaryLink>
+      <h2>{say("picture.untapedTitle")}</h2>
+      <p>{say("picture.untapedHint")}</p>
+      <SecondaryLink to={`/machines/${machine.id}/tape`}>{say("picture.tapeLink")}</SecondaryLink>
     </Untaped>
   );
 }

@@ -121,7 +121,7 @@ export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
               <span>{say("travel.slowTo")}</span>
             </Slow>
           )}
-          <SliderThumb aria-label={say("travel.alongTheMovement")} />
+          <SliderThumb aria-label={say("travel.sliderName")} />
         </SliderTrack>
         <span aria-hidden="true">{ends[1]}</span>
       </Track>
@@ -142,7 +142,7 @@ export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
         ) : null}
         {pose?.pad_mm == null ? null : (
           <div data-pad>
-            <dt>{say("travel.rollerOnTheLeg")}</dt>
+            <dt>{say("travel.rollerScale")}</dt>
             <dd>{pose.pad_mm === 0 ? say("travel.staysPut") : padText(pose.pad_mm)}</dd>
           </div>
         )}

@@ -54,16 +54,16 @@ export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }:
           </Notice>
         ))}
         <p>
-          <Link to={`/clients/${client.id}`}>{say("verdict.toTheCardForAnother")}</Link>
-          {say("verdict.whatStandsHereCanBe")}
+          <Link to={`/clients/${client.id}`}>{say("verdict.otherMachine")}</Link>
+          {say("verdict.viewOnly")}
         </p>
       </VerdictArea>
     );
   const told = [
-    fitting.repaired ? say("verdict.theMachineSMarksWere") : null,
+    fitting.repaired ? say("verdict.changedMarks") : null,
     fitting.since,
     fitting.narrowed,
-    fitting.machine.taped === "partly" ? say("verdict.tapedInPartOnlyWhat") : null,
+    fitting.machine.taped === "partly" ? say("verdict.partTaped") : null,
     station?.other ?? null,
     evaluation.scene?.plate?.closed ?? null,
     advice.instead?.[0]?.says ?? null,
@@ -73,17 +73,17 @@ export function Verdict({ fitting, evaluation, seenNever, asAdvised, dispatch }:
     <VerdictArea>
       {seenNever.map((title) => (
         <Notice key={title} tone="wrong">
-          <Strong>{title}.</Strong> {say("verdict.itWasSeenSoNothing")}
+          <Strong>{title}.</Strong> {say("verdict.signBars")}
         </Notice>
       ))}
       <VerdictLine>
-        <Strong>{asAdvised ? advice.status_name : say("verdict.changedFromTheAdvised")}</Strong>
+        <Strong>{asAdvised ? advice.status_name : say("verdict.changedTitle")}</Strong>
         {evaluation.grade && seenNever.length === 0 ? (
           <BandName band={evaluation.grade} likely={evaluation.likely ?? false} />
         ) : null}
         {asAdvised ? null : (
           <QuietButton onPress={() => dispatch({ type: "setAll", marks: advice.marks, aids: advice.aids })}>
-            {say("verdict.backToTheAdvised")}
+            {say("verdict.restoreAdvised")}
           </QuietButton>
         )}
         {asAdvised && advice.next_reading ? (

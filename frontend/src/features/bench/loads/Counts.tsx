@@ -30,7 +30,7 @@ export function Counts({ work, loads, quickens, pacer, onChange }: Props) {
     <div>
       <PanelTitle>{say("counts.tempo", { tempo: tempo.says })}</PanelTitle>
       {quickens ? <p data-quickens>{quickens.says}</p> : null}
-      <Small>{say("counts.upHoldDownPauseIn", { seconds: Math.round(seconds) })}</Small>
+      <Small>{say("counts.tempoTold", { seconds: Math.round(seconds) })}</Small>
       <Select
         label={say("counts.aim")}
         options={[[NO_AIM, say("counts.noAim")], ...aims.map(({ name }) => [name, name] as const)]}
@@ -55,7 +55,7 @@ export function Counts({ work, loads, quickens, pacer, onChange }: Props) {
         />
       </div>
       <SecondaryButton style={{ width: "100%" }} onPress={() => pacer.start(tempo, repetitions)}>
-        {pacer.running ? say("counts.startTheSetAnew") : say("counts.paceASet")}
+        {pacer.running ? say("counts.restart") : say("counts.paceButton")}
       </SecondaryButton>
     </div>
   );

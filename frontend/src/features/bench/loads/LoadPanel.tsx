@@ -60,7 +60,7 @@ export function LoadPanel({ fitting, sheet, quickens, light, pacer, dispatch }: 
       {loads.kind === null ? (
         <Field
           label={say("loadPanel.load")}
-          hint={say("loadPanel.asPrintedSuchAs25")}
+          hint={say("loadPanel.undescribedHint")}
           value={sheet.load}
           maxLength={40}
           autoComplete="off"
@@ -123,7 +123,7 @@ function WantedLoad({ unit, onWant }: { unit: string; onWant: (kg: number) => vo
       onSubmit={(event) => {
         event.preventDefault();
         const wanted = parseNumber(text);
-        setProblem(wanted === null || wanted > 1000 ? say("loadPanel.aNumberOfUnitSuch", { unit }) : undefined);
+        setProblem(wanted === null || wanted > 1000 ? say("loadPanel.massHint", { unit }) : undefined);
         if (wanted === null || wanted > 1000) return;
         onWant(toKg(wanted, unit));
         setText("");

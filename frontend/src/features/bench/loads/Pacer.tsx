@@ -156,7 +156,7 @@ export function Pacer({ pacer }: { pacer: PacerState }) {
         <Tick isSelected={audio !== null} onChange={(on) => setAudio(on ? new AudioContext() : null)}>
           {say("pacer.sound")}
         </Tick>
-        <SecondaryButton onPress={pacer.stop}>{say("pacer.backToTheDrawing")}</SecondaryButton>
+        <SecondaryButton onPress={pacer.stop}>{say("pacer.back")}</SecondaryButton>
       </Ends>
     </Area>
   );

@@ -34,7 +34,7 @@ export function Sides({
   return (
     <details open={work.left_kg !== null || work.right_kg !== null}>
       <summary style={{ minHeight: target.least, cursor: "pointer", alignContent: "center" }}>
-        {say("sides.oneLegAtATime")}
+        {say("sides.oneLeg")}
       </summary>
       <div style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: space(2), marginBottom: space(3) }}>
         {(["left_kg", "right_kg"] as const).map((side) => (

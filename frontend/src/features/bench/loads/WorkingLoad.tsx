@@ -44,15 +44,13 @@ export function WorkingLoad({ loads, work, written, settled, onTake }: Props) {
       ) : work.load_kg === null || !load ? (
         <Begin onPress={() => onTake(load)}>
           <span>
-            {say("workingLoad.beginAtTheLightest")} <Whole>{load?.text}</Whole>
+            {say("workingLoad.lightest")} <Whole>{load?.text}</Whole>
           </span>
         </Begin>
       ) : (
         <Stepper>
           <StepButton
-            aria-label={
-              down ? say("workingLoad.oneStepDownToText", { text: down.text }) : say("workingLoad.nothingLighter")
-            }
+            aria-label={down ? say("workingLoad.stepDown", { text: down.text }) : say("workingLoad.nothingLighter")}
             isDisabled={!down}
             onPress={() => onTake(down)}
           >
@@ -60,7 +58,7 @@ export function WorkingLoad({ loads, work, written, settled, onTake }: Props) {
           </StepButton>
           <PrintedLoad load={load} name={say("workingLoad.workingLoad")} />
           <StepButton
-            aria-label={up ? say("workingLoad.oneStepUpToText", { text: up.text }) : say("workingLoad.nothingHeavier")}
+            aria-label={up ? say("workingLoad.stepUp", { text: up.text }) : say("workingLoad.nothingHeavier")}
             isDisabled={!up}
             onPress={() => onTake(up)}
           >

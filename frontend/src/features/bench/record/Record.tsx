@@ -67,7 +67,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
           <Notice tone="wrong">
             <Strong>{say("record.takenBack")}</Strong> {say("record.by")} {fitting.taken_back.by}:{" "}
             {fitting.taken_back.reason}
-            {say("record.itStandsOnNoCard")}
+            {say("record.discardedNotice")}
           </Notice>
         </div>
       ) : null}
@@ -117,7 +117,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
             <SectionTitle>{say("record.computedFrom")}</SectionTitle>
             <Basis>
               {computed ? null : <li>{evaluation.says}</li>}
-              {computed && from.readings.length === 0 ? <li>{say("record.noReadingEveryLengthEstimated")}</li> : null}
+              {computed && from.readings.length === 0 ? <li>{say("record.untaped")}</li> : null}
               {from.readings.map((reading) => (
                 <li key={reading.observation}>
                   {reading.title} {lengthText(reading.value_mm, me.data.length_unit)}
@@ -142,7 +142,7 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               ))}
               <li>
                 <Small>
-                  {machine.name} {say("record.asTapedVersion")} {from.machine.description_number}
+                  {machine.name} {say("record.versionNote")} {from.machine.description_number}
                   {computed ? (
                     <>
                       {say("record.advised")}{" "}
@@ -164,12 +164,12 @@ export function Record({ fitting }: { fitting: FittingPage }) {
               <SceneDrawing scene={evaluation.scene} description={evaluation.says} />
             </Picture>
           ) : (
-            <Empty>{computed ? say("record.notDrawnTheMachineWas") : evaluation.says}</Empty>
+            <Empty>{computed ? say("record.undrawn") : evaluation.says}</Empty>
           )}
           <p style={{ marginTop: "1rem" }}>
-            <PrimaryLink to={`/clients/${client.id}`}>{say("record.toTheCard")}</PrimaryLink>{" "}
+            <PrimaryLink to={`/clients/${client.id}`}>{say("record.cardLink")}</PrimaryLink>{" "}
             <SecondaryLink to={`/machines/${machine.id}/queue${exercise ? `?exercise=${exercise}` : ""}`}>
-              {say("record.nextClientHere")}
+              {say("record.nextClient")}
             </SecondaryLink>{" "}
             {fitting.state === "accepted" ? <TakeBack id={fitting.id} version={fitting.version} /> : null}
           </p>

@@ -38,8 +38,8 @@ export function TakeBack({ id, version }: { id: string; version: number }) {
   });
   return (
     <>
-      <QuietButton onPress={() => setAsking(true)}>{say("takeBack.madeByMistake")}</QuietButton>
-      <Dialogue title={say("takeBack.takeThisFittingBack")} isOpen={asking} onClose={() => setAsking(false)}>
+      <QuietButton onPress={() => setAsking(true)}>{say("takeBack.mistake")}</QuietButton>
+      <Dialogue title={say("takeBack.title")} isOpen={asking} onClose={() => setAsking(false)}>
         <Form
           style={{ display: "grid", gap: space(4) }}
           onSubmit={(event) => {
@@ -48,12 +48,12 @@ export function TakeBack({ id, version }: { id: string; version: number }) {
           }}
         >
           {takeBack.error ? (
-            <Notice tone="wrong">{refusal(takeBack.error)?.message ?? say("takeBack.itCouldNotBeTaken")}</Notice>
+            <Notice tone="wrong">{refusal(takeBack.error)?.message ?? say("takeBack.failed")}</Notice>
           ) : null}
-          <p>{say("takeBack.itLeavesTheCardAnd")}</p>
+          <p>{say("takeBack.hint")}</p>
           <Choice label={say("takeBack.why")} options={REASONS} value={chosen} onChange={setChosen} stacked />
           <Field
-            label={say("takeBack.orInYourWords")}
+            label={say("takeBack.ownWords")}
             value={own}
             onChange={setOwn}
             maxLength={200}
@@ -61,7 +61,7 @@ export function TakeBack({ id, version }: { id: string; version: number }) {
             complaint={complaintAt(takeBack.error, "/reason")}
           />
           <PrimaryButton type="submit" isDisabled={takeBack.isPending}>
-            {say("takeBack.takeItBack")}
+            {say("takeBack.submit")}
           </PrimaryButton>
         </Form>
       </Dialogue>

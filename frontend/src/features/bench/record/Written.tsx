@@ -12,19 +12,19 @@ const Lines = styled.ul`
 `;
 
 const FELT = {
-  worked: say("written.feltInTheWorkedMuscle"),
-  joint: say("written.feltInAJoint"),
+  worked: say("written.feltMuscle"),
+  joint: say("written.feltJoint"),
   elsewhere: say("written.feltElsewhere"),
 };
 const LAST = {
-  easy: say("written.lastRepetitionEasy"),
-  clean: say("written.lastRepetitionHardAndClean"),
-  not_reached: say("written.lastRepetitionNotReached"),
+  easy: say("written.lastEasy"),
+  clean: say("written.lastClean"),
+  not_reached: say("written.lastMissed"),
 };
 const SIDE = {
-  left: say("written.theLeftSideFeltHarder"),
-  right: say("written.theRightSideFeltHarder"),
-  same: say("written.bothSidesFeltAlike"),
+  left: say("written.leftHarder"),
+  right: say("written.rightHarder"),
+  same: say("written.sidesAlike"),
 };
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -45,28 +45,28 @@ function lines(fitting: FittingPage): (string | null)[] {
   const signs = machine.signs.filter(({ name }) => fitting.signs.includes(name)).map(({ title }) => title);
   const skipped = Object.entries(fitting.flow.skipped).map(([id, why]) => `${id.replace("@", "")} (${why})`);
   return [
-    fitting.reason ? say("written.acceptedAlthoughSomethingIsOff", { reason: fitting.reason }) : null,
+    fitting.reason ? say("written.despite", { reason: fitting.reason }) : null,
     fitting.knee_off_mm === null
       ? null
-      : say("written.kneeSeenSeen", { seen: seenText(fitting.knee_off_mm).toLowerCase() }),
-    fitting.roller_seen ? say("written.rollerSeenInPlace") : null,
+      : say("written.kneeSeen", { seen: seenText(fitting.knee_off_mm).toLowerCase() }),
+    fitting.roller_seen ? say("written.rollerSeen") : null,
     lifted(fitting),
     work.left_kg === null && work.right_kg === null
       ? null
-      : say("written.leftKgRightKg2", { kg: kg(work.left_kg), kg2: kg(work.right_kg) }),
+      : say("written.sideLoads", { kg: kg(work.left_kg), kg2: kg(work.right_kg) }),
     work.felt_side ? SIDE[work.felt_side] : null,
     work.felt ? FELT[work.felt] : null,
     work.belt ? say("written.beltOn") : null,
-    fitting.cue ? say("written.whatHelpedCue", { cue: fitting.cue }) : null,
+    fitting.cue ? say("written.cue", { cue: fitting.cue }) : null,
     ...fitting.laid,
     signs.length > 0 ? say("written.signsSigns", { signs: signs.join("; ").toLowerCase() }) : null,
     ...fitting.trail.map(({ sign, adjuster, from, to, outcome }) =>
-      say("written.triedForTitleNameFrom", {
+      say("written.tried", {
         title: titleOf(sign).toLowerCase(),
         name: nameOf(adjuster).toLowerCase(),
         from,
         to,
-        outcome: outcome ?? say("written.notSaidWhatCame"),
+        outcome: outcome ?? say("written.unsaid"),
       }),
     ),
     skipped.length > 0 ? sentence(say("written.skippedSkipped", { skipped: skipped.join("; ") })) : null,

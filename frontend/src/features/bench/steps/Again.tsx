@@ -40,7 +40,7 @@ const List = styled.ul`
 type Props = { fitting: FittingPage; moved: Moved[]; order: readonly string[]; dispatch: Dispatch<BenchEvent> };
 
 export function Again({ fitting, moved, order, dispatch }: Props) {
-  if (moved.length === 0) return <Empty>{say("again.nothingMovedSinceItWas")}</Empty>;
+  if (moved.length === 0) return <Empty>{say("again.unmoved")}</Empty>;
   return (
     <List aria-label={say("again.checkAgain")} aria-live="polite">
       {moved.map(({ step, band, says, move }) => (

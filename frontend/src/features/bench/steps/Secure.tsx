@@ -16,7 +16,7 @@ export function Secure({ fitting, sheet, dispatch }: Props) {
   const belt = loads.data?.belt;
   return (
     <Panel aria-label={say("secure.secure")}>
-      <PanelTitle>{say("secure.pinsAsTheyShouldStand")}</PanelTitle>
+      <PanelTitle>{say("secure.pinsName")}</PanelTitle>
       <MarkRow>
         {fitting.machine.adjusters.map((adjuster) => (
           <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
@@ -30,7 +30,7 @@ export function Secure({ fitting, sheet, dispatch }: Props) {
             isSelected={sheet.work.belt ?? false}
             onChange={(worn) => dispatch({ type: "write", fields: { work: { ...sheet.work, belt: worn } } })}
           >
-            {say("secure.beltIsOn")}
+            {say("secure.beltTick")}
           </Tick>
         </div>
       ) : null}

@@ -7,12 +7,9 @@ import { Dialogue } from "../../../ui/Dialogue";
 import { Field } from "../../../ui/Field";
 import { space } from "../../../ui/tokens";
 
-const REASONS = [
-  say("skip.notNeededToday"),
-  say("skip.noTime"),
-  say("skip.clientWouldRatherNot"),
-  say("skip.machineInUse"),
-].map((reason) => [reason, reason] as const);
+const REASONS = [say("skip.unneeded"), say("skip.noTime"), say("skip.preferred"), say("skip.occupied")].map(
+  (reason) => [reason, reason] as const,
+);
 
 /** Leaves a step out, with why: it stays on the record, and can be taken later. */
 export function Skip({ onSkip }: { onSkip: (reason: string) => void }) {
@@ -22,7 +19,7 @@ export function Skip({ onSkip }: { onSkip: (reason: string) => void }) {
   return (
     <>
       <QuietButton onPress={() => setAsking(true)}>{say("skip.skip")}</QuietButton>
-      <Dialogue title={say("skip.skipThisStep")} isOpen={asking} onClose={() => setAsking(false)}>
+      <Dialogue title={say("skip.title")} isOpen={asking} onClose={() => setAsking(false)}>
         <Form
           style={{ display: "grid", gap: space(4) }}
           onSubmit={(event) => {
@@ -33,7 +30,7 @@ export function Skip({ onSkip }: { onSkip: (reason: string) => void }) {
           }}
         >
           <Choice label={say("skip.why")} options={REASONS} value={chosen} onChange={setChosen} stacked />
-          <Field label={say("skip.orInYourWords")} value={own} onChange={setOwn} maxLength={200} autoComplete="off" />
+          <Field label={say("skip.ownWords")} value={own} onChange={setOwn} maxLength={200} autoComplete="off" />
           <PrimaryButton type="submit">{say("skip.skipIt")}</PrimaryButton>
         </Form>
       </Dialogue>

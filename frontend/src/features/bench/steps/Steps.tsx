@@ -35,9 +35,9 @@ const WRITING: BenchStep = {
   stage: "write",
   adjuster: null,
   title: say("steps.writeDown"),
-  do: say("steps.everyPinHeardHomeThen"),
-  look: say("steps.theMarksOnTheMachine"),
-  right: say("steps.bothTheSameTheMaker"),
+  do: say("steps.acceptHint"),
+  look: say("steps.marksHint"),
+  right: say("steps.symmetryHint"),
   first: [],
   notes: [],
 };
@@ -68,7 +68,7 @@ export function Steps({ fitting, bench, active, moved, dispatch, discard }: Prop
       {behind.length > 1 && behind.every((step) => stateOf(step.id) !== "open") ? (
         <Head onPress={() => setUnfolded(folded)} aria-expanded={!folded}>
           <Dot $state="done" />
-          {behind.length} {say("steps.stepsBehindYou")}
+          {behind.length} {say("steps.behind")}
           <Aside $warn={moved.length > 0}>{folded ? say("steps.show") : say("steps.fold")}</Aside>
         </Head>
       ) : null}

@@ -60,7 +60,7 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
       <Summary>
         <Strong>{say("creepTest.creepTest")}</Strong>
       </Summary>
-      <Small>{say("creepTest.lightestLoadArmHeldStill")}</Small>
+      <Small>{say("creepTest.instruction")}</Small>
       <Fields>
         {fitting.creep_angles.map(({ name, title }) => (
           <Field
@@ -73,7 +73,7 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
           />
         ))}
       </Fields>
-      {readings.length === 1 ? <FieldHint>{say("creepTest.oneMoreReadingAtAnother")}</FieldHint> : null}
+      {readings.length === 1 ? <FieldHint>{say("creepTest.nextReading")}</FieldHint> : null}
       {answer.data && readings.length >= 2 ? (
         <div aria-live="polite" data-creep-answer>
           <p>{answer.data.says}</p>
@@ -92,7 +92,7 @@ export function CreepTest({ fitting, sheet, dispatch }: Props) {
               {answer.data.move.says}
             </SecondaryButton>
           ) : (
-            <p>{say("creepTest.noMarkBringsItNearer")}</p>
+            <p>{say("creepTest.noMove")}</p>
           )}
         </div>
       ) : null}

@@ -21,11 +21,11 @@ const Seen = styled.output`
 /** In fingers, as it is told on the floor. */
 export function seenText(off_mm: number | null): string {
   if (off_mm === null) return say("kneeSeen.notLooked");
-  if (off_mm === 0) return say("kneeSeen.onTheDot");
+  if (off_mm === 0) return say("kneeSeen.onDot");
   const fingers = Math.abs(off_mm) / FINGER_MM;
   const amount =
     fingers === 0.5
-      ? say("kneeSeen.halfAFinger")
+      ? say("kneeSeen.smallOffset")
       : fingers === 1
         ? say("kneeSeen.aFinger")
         : say("kneeSeen.fingersFingers", { fingers });
@@ -39,11 +39,11 @@ export function KneeSeen({ sheet, onChange }: Props) {
   const off = sheet.knee_off_mm;
   const nudge = (by: number) => onChange({ knee_off_mm: (off ?? 0) + by });
   return (
-    <div role="group" aria-label={say("kneeSeen.kneeSeenFromTheSide")}>
-      <PanelTitle>{say("kneeSeen.kneeSeenFromTheSide")}</PanelTitle>
+    <div role="group" aria-label={say("kneeSeen.title")}>
+      <PanelTitle>{say("kneeSeen.title")}</PanelTitle>
       <Stepper>
         <StepButton
-          aria-label={say("kneeSeen.halfAFingerBack")}
+          aria-label={say("kneeSeen.smallBehind")}
           isDisabled={(off ?? 0) <= -MOST_MM}
           onPress={() => nudge(-NUDGE_MM)}
         >
@@ -53,7 +53,7 @@ export function KneeSeen({ sheet, onChange }: Props) {
           {seenText(off)}
         </Seen>
         <StepButton
-          aria-label={say("kneeSeen.halfAFingerAhead")}
+          aria-label={say("kneeSeen.smallAhead")}
           isDisabled={(off ?? 0) >= MOST_MM}
           onPress={() => nudge(NUDGE_MM)}
         >
@@ -61,15 +61,15 @@ export function KneeSeen({ sheet, onChange }: Props) {
         </StepButton>
       </Stepper>
       <QuietButton onPress={() => onChange({ knee_off_mm: 0 })} isDisabled={off === 0}>
-        {say("kneeSeen.onTheDot")}
+        {say("kneeSeen.onDot")}
       </QuietButton>
       <QuietButton onPress={() => onChange({ knee_off_mm: null })} isDisabled={off === null}>
         {say("kneeSeen.notLooked")}
       </QuietButton>
       <Tick isSelected={sheet.roller_seen} onChange={(roller_seen) => onChange({ roller_seen })}>
-        {say("kneeSeen.rollerSeenInPlace")}
+        {say("kneeSeen.rollerTick")}
       </Tick>
-      <FieldHint>{say("kneeSeen.aFitThatWasSeen")}</FieldHint>
+      <FieldHint>{say("kneeSeen.teaches")}</FieldHint>
     </div>
   );
 }

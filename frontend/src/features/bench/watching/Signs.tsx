@@ -109,17 +109,17 @@ function Behind({ sign, explained, onMove }: BehindProps) {
   if (!explained) return null;
   const { causes, never, then } = explained;
   return (
-    <Causes aria-label={say("signs.behindItSign", { sign })}>
+    <Causes aria-label={say("signs.causeLabel", { sign })}>
       {then ? <li>{never ? <Notice tone="wrong">{then}</Notice> : <Says>{then}</Says>}</li> : null}
       {causes.map(({ name, title, standing, probability, says, move }) => (
         <li key={name} data-cause={name}>
           <Title $denied={standing === "denied"}>
             {title}
-            {standing === "denied" ? say("signs.theNumbersSayOtherwise") : surely(probability)}
+            {standing === "denied" ? say("signs.contradicted") : surely(probability)}
           </Title>
           <Says>
             {standing === "denied"
-              ? say("signs.ifYouSeeItAll", { says: says.replace(/^./, (letter) => letter.toLowerCase()) })
+              ? say("signs.otherwise", { says: says.replace(/^./, (letter) => letter.toLowerCase()) })
               : says}
           </Says>
           {move && standing === "shown" ? (

@@ -39,7 +39,7 @@ export function Trail({ fitting, sheet, sign, dispatch }: Props) {
         <li key={index} data-tried={index}>
           {nameOf(adjuster)} {from} → {to}
           <Choice
-            label={say("trail.nameFromToToWhat", { name: nameOf(adjuster), from, to })}
+            label={say("trail.moveName", { name: nameOf(adjuster), from, to })}
             compact
             tight
             options={OUTCOMES}

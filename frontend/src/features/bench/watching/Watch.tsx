@@ -11,8 +11,8 @@ import { Panel } from "../Panel";
 import { Signs } from "./Signs";
 
 const FELT = [
-  ["worked", say("watch.inTheWorkedMuscle")],
-  ["joint", say("watch.inAJoint")],
+  ["worked", say("watch.muscleOption")],
+  ["joint", say("watch.jointOption")],
   ["elsewhere", say("watch.elsewhere")],
 ] as const;
 
@@ -24,16 +24,16 @@ export function Watch({ fitting, sheet, evaluation, dispatch }: Props) {
     <Panel aria-label={say("watch.watch")}>
       {evaluation.targets.length > 0 ? <KneeSeen sheet={sheet} onChange={write} /> : null}
       <Choice
-        label={say("watch.whereIsItFelt")}
+        label={say("watch.feltLabel")}
         options={FELT}
         value={sheet.work.felt ?? ("" as "worked")}
         onChange={(felt) => write({ work: { ...sheet.work, felt } })}
         stacked
       />
-      {sheet.work.felt === "joint" ? <p role="status">{say("watch.painInAJointStops")}</p> : null}
+      {sheet.work.felt === "joint" ? <p role="status">{say("watch.painHint")}</p> : null}
       <Field
-        label={say("watch.cueThatHelped")}
-        hint={say("watch.keptEncryptedShownWhenThis")}
+        label={say("watch.cueLabel")}
+        hint={say("watch.sealedHint")}
         value={sheet.cue}
         maxLength={200}
         autoComplete="off"

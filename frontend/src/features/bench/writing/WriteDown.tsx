@@ -30,8 +30,8 @@ const Summary = styled.ul`
 `;
 
 const FELT = {
-  worked: say("writeDown.feltInTheWorkedMuscle"),
-  joint: say("writeDown.feltInAJoint"),
+  worked: say("writeDown.feltMuscle"),
+  joint: say("writeDown.feltJoint"),
   elsewhere: say("writeDown.feltElsewhere"),
 };
 
@@ -60,13 +60,13 @@ export function WriteDown({ fitting, sheet, evaluation, short = false, dispatch 
               : say("writeDown.whyThough", { off: wrong })}
           </FieldLabel>
           <Text />
-          <FieldHint slot="description">{say("writeDown.staysOnTheRecordKept")}</FieldHint>
+          <FieldHint slot="description">{say("writeDown.sealedHint")}</FieldHint>
         </TextField>
       ) : null}
       {machine.loaded ? null : (
         <Field
           label={say("writeDown.load")}
-          hint={say("writeDown.asPrintedSuchAs25")}
+          hint={say("writeDown.loadHint")}
           value={sheet.load}
           maxLength={40}
           autoComplete="off"
@@ -76,7 +76,7 @@ export function WriteDown({ fitting, sheet, evaluation, short = false, dispatch 
       <TextField value={sheet.note} onChange={(note) => write({ note })} maxLength={1000}>
         <FieldLabel>{say("writeDown.note")}</FieldLabel>
         <Text />
-        <FieldHint slot="description">{say("writeDown.whySoAndWhatHelped")}</FieldHint>
+        <FieldHint slot="description">{say("writeDown.reasonHint")}</FieldHint>
       </TextField>
     </Panel>
   );
@@ -102,9 +102,9 @@ function SummedUp({ fitting, sheet, evaluation, dispatch }: Omit<Props, "short">
           </li>
         ) : null}
         {machine.loaded ? (
-          <li>{sheet.load ? say("writeDown.loadLoad", { load: sheet.load }) : say("writeDown.noLoadYet")}</li>
+          <li>{sheet.load ? say("writeDown.loadLoad", { load: sheet.load }) : say("writeDown.noLoad")}</li>
         ) : null}
-        {sheet.roller_seen ? <li>{say("writeDown.rollerSeenInPlace")}</li> : null}
+        {sheet.roller_seen ? <li>{say("writeDown.rollerTick")}</li> : null}
         {sheet.work.felt ? <li>{FELT[sheet.work.felt]}</li> : null}
         {sheet.cue ? (
           <li>
@@ -119,7 +119,7 @@ function SummedUp({ fitting, sheet, evaluation, dispatch }: Omit<Props, "short">
         {open[0] ? (
           <li>
             {open.length === 1 ? say("writeDown.oneStep") : say("writeDown.countSteps", { count: open.length })}{" "}
-            {say("writeDown.notTakenYet")}{" "}
+            {say("writeDown.untaken")}{" "}
             <QuietButton onPress={() => dispatch({ type: "choose", id: open[0]?.id ?? "" })}>
               {say("writeDown.to")} {open[0].title.toLowerCase()}
             </QuietButton>
