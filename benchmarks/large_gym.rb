@@ -70,10 +70,11 @@ Measure.with_demo do
   person = gym.fittings.dataset.where(state: "accepted").get(:client_id)
   row = gym.clients.find(person)
   views = Verglas::Web::Views
+  questions = Verglas::Application::Questions
   {
-    "the board" => -> { views::Board.of(gym, weeks: 12) },
+    "the board" => -> { views::Board.of(questions::Board.of(gym, since: Time.now - (12 * 7 * 86_400))) },
     "search" => -> { views::Search.of(Verglas::Application::Search.new(gym), "tal") },
-    "the card" => -> { views::ClientPage.of(gym, row) },
+    "the card" => -> { views::ClientPage.of(questions::ClientPage.of(gym, row)) },
     "the history" => -> do
       Verglas::Store::Queries::ClientCard.new(gym).history(person).map { |one| views::Fitting.history_line(one) }
     end

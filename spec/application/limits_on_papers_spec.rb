@@ -11,6 +11,7 @@ RSpec.describe "A client's limits on paper" do
 
   held = HeldLimits
   views = Verglas::Web::Views
+  questions = Verglas::Application::Questions
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:rows) { Worked::MACHINES.keys.map { |name| machine(loft, name, name: name) } }
@@ -126,7 +127,9 @@ RSpec.describe "A client's limits on paper" do
 
   define_method(:at_the_wall) do
     exercises.flat_map do |row, exercise|
-      views::WallSheet.of(loft, row, exercise)[:rows].map { |line| on_card(row, exercise, line) }
+      views::WallSheet.of(questions::WallSheet.of(loft, row, exercise, most: 50))[:rows].map do |line|
+        on_card(row, exercise, line)
+      end
     end
   end
 
@@ -147,7 +150,7 @@ RSpec.describe "A client's limits on paper" do
         it "hold on cards and at the wall: #{source}, #{ends.first} #{ends[1]} to #{ends[2]}" do
           write_down
           limit(**given)
-          card = views::Card.of(loft, loft.clients.find(person[:id]))
+          card = views::Card.of(questions::Card.of(loft, loft.clients.find(person[:id])))
           lines = [*card[:fitted], *card[:predicted]]
           expect([card[:fitted], card[:predicted]].map { |some| some.count { |line| line[:marks].any? } }).to all(
             be > 1
