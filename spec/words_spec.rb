@@ -75,8 +75,8 @@ RSpec.describe "The messages" do
     expect(screens.values).to all(satisfy { |sentence| !sentence.empty? })
   end
 
-  # A key says what a sentence is there for, so that the sentence can be worded anew under it. A label of one or two words
-  # may be its own name.
+  # A key says what a sentence is there for, so that it can be worded anew under it. A label of one or two words may be
+  # its own name.
   it "of the screens are called by their place and role, not spelt from the sentence" do
     letters = ->(text) { text.scan(/[[:alnum:]]+/).join.downcase }
     spelt =
