@@ -62,18 +62,21 @@ export function neighbour(
   return index < 0 ? null : (marks[index + by] ?? null);
 }
 
+/** On its way to the server; but while a colleague's change waits for a choice, nothing is. */
+const pending = ({ saving }: Bench): Saving => (saving.kind === "conflict" ? saving : { kind: "saving" });
+
 /** A change that undo takes back. */
 const moved = (bench: Bench, fields: Partial<Sheet>): Bench => ({
   ...bench,
   sheet: { ...bench.sheet, ...fields },
   past: [...bench.past, bench.sheet].slice(-50),
-  saving: { kind: "saving" },
+  saving: pending(bench),
 });
 
 const written = (bench: Bench, fields: Partial<Sheet>): Bench => ({
   ...bench,
   sheet: { ...bench.sheet, ...fields },
-  saving: { kind: "saving" },
+  saving: pending(bench),
 });
 
 const at = (bench: Bench, id: string): Bench => written(bench, { flow: { ...bench.sheet.flow, at: id } });
