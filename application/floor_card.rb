@@ -37,7 +37,7 @@ module Verglas
       # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym
       # owns are, on one day.
       def basis(today = Date.today)
-        Basis.of(@gym.id, person.to_a, rows.map { |row| Basis.machine(row) }, shared.to_a, shown, today)
+        Fingerprint.of(@gym.id, person.to_a, rows.map { |row| Fingerprint.machine(row) }, shared.to_a, shown, today)
       end
 
       # Where a machine does not serve: the gym's others that do (Substitutes), best first.

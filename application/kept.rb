@@ -2,8 +2,8 @@
 
 module Verglas
   module Application
-    # Results of long, pure computations, kept by what they were computed from (Basis): one object for all of them,
-    # shared by all threads, emptied by one call. Nothing of a row is in a key.
+    # Results of long, pure computations, kept by what they were computed from (Fingerprint): one object for all of
+    # them, shared by all threads, emptied by one call. Nothing of a row is in a key.
     class Kept
       # The last so many of each kind.
       MOST = {

@@ -39,13 +39,13 @@ module Verglas
       def self.plain(bytes, path:) = (@shared ||= new).plain(bytes, path: path)
 
       def initialize
-        @lane = Apart::Lane.new(1)
+        @lane = OwnProcess::Lane.new(1)
       end
 
       def plain(bytes, path:)
         raise Invalid.new(:not_a_jpeg, path: path) if bytes.scan(PASS).size > MOST_PASSES
 
-        head, jpeg = @lane.within(Apart::Budget.new(WAIT_S)) { asked(bytes) } || [{ code: "not_a_jpeg" }]
+        head, jpeg = @lane.within(OwnProcess::Budget.new(WAIT_S)) { asked(bytes) } || [{ code: "not_a_jpeg" }]
         if head[:code]
           raise Invalid.new(
                   head[:code].to_sym,

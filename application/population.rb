@@ -19,8 +19,8 @@ module Verglas
         machine = Described.value(@row, exercise: @exercise)
         wishes = wishes(machine.family)
         people =
-          Apart.compute do |budget|
-            Apart.in_time(sample[:rows], budget) { |client, readings| person(machine, wishes, client, readings) }
+          OwnProcess.compute do |budget|
+            OwnProcess.in_time(sample[:rows], budget) { |client, readings| person(machine, wishes, client, readings) }
           end
         { people: people, of: sample[:of] }
       end
@@ -35,9 +35,9 @@ module Verglas
         readings = Store::Queries::ClientsWithReadings.new(@gym).readings(affected[:rows])
         rules
         asked, clients =
-          Apart.compute do |budget|
+          OwnProcess.compute do |budget|
             in_time =
-              Apart.in_time(affected[:rows], budget) do |client|
+              OwnProcess.in_time(affected[:rows], budget) do |client|
                 changes(client, readings.fetch(client[:id], []), *pairs)
               end
             [in_time.size, in_time.flatten(1)]

@@ -93,11 +93,11 @@ module Verglas
       def kept(row, person, machine_row)
         @shared ||= Meeting::Shared.of(@gym)
         basis =
-          Basis.of(
+          Fingerprint.of(
             row.slice(:id, :exercise),
             row[:marks].to_h,
             person.to_a,
-            Basis.machine(machine_row),
+            Fingerprint.machine(machine_row),
             @shared.to_a,
             @today
           )

@@ -21,8 +21,8 @@ module Verglas
         shared = Meeting::Shared.of(@gym)
         machines
         lines =
-          Apart.compute do |budget|
-            Apart.in_time(cards[:rows], budget) do |row|
+          OwnProcess.compute do |budget|
+            OwnProcess.in_time(cards[:rows], budget) do |row|
               line(
                 Meeting.among(
                   @gym,

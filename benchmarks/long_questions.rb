@@ -69,10 +69,10 @@ end
 
 Measure.with_demo do
   measure("with a lane of their own")
-  Verglas::Application::Apart.define_singleton_method(
+  Verglas::Application::OwnProcess.define_singleton_method(
     :compute
-  ) do |budget_s: Verglas::Application::Apart::BUDGET_S, &question|
-    question.call(Verglas::Application::Apart::Budget.new(budget_s))
+  ) do |budget_s: Verglas::Application::OwnProcess::BUDGET_S, &question|
+    question.call(Verglas::Application::OwnProcess::Budget.new(budget_s))
   end
   measure("without")
 end

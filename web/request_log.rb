@@ -12,15 +12,15 @@ module Verglas
     # written.
     class RequestLog
       HEADER = "x-request-id"
-      # Old files kept, and the size at which one is begun anew.
-      KEPT = 14
+      # How many old files stay, and the size at which one is begun anew.
+      OLD_FILES = 14
       MOST_BYTES = 20 * 1024 * 1024
 
       # Where lines go: for its owner and group alone (as far as the process's umask makes new files so), begun anew
       # when full.
       def self.open(path)
         ::File.open(path, "a", 0o640) { |file| file.chmod(0o640) }
-        ::Logger::LogDevice.new(path, shift_age: KEPT, shift_size: MOST_BYTES, skip_header: true)
+        ::Logger::LogDevice.new(path, shift_age: OLD_FILES, shift_size: MOST_BYTES, skip_header: true)
       end
 
       # log: whatever takes `write`.

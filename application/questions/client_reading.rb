@@ -65,7 +65,7 @@ module Verglas
 
         # Kept until body or machines change.
         def ranking
-          basis = Basis.of(@row, readings, checked, machines.map { |machine| Basis.machine(machine) })
+          basis = Fingerprint.of(@row, readings, checked, machines.map { |machine| Fingerprint.machine(machine) })
           Kept.shared.of(:rankings, basis) { ranked }
         end
 

@@ -13,7 +13,7 @@ module Verglas
           fittings: %i[signs trail flow note cue reason stop_sign],
           put_off: %i[reason]
         }.freeze
-        KEPT = {
+        PARTS_LEFT = {
           result: %w[format grade],
           computed_from: %w[model readings mean_mm sd_mm machine advised advised_status],
           work: %w[load_kg left_kg right_kg repetitions sets last belt],
@@ -29,7 +29,7 @@ module Verglas
         # day.
         def without(section, record)
           kept = record.except(*LEFT.fetch(section.name, []))
-          KEPT.each { |name, parts| kept[name] = kept[name].slice(*parts) if kept[name].is_a?(Hash) }
+          PARTS_LEFT.each { |name, parts| kept[name] = kept[name].slice(*parts) if kept[name].is_a?(Hash) }
           kept[:result] &&= { **kept[:result], "findings" => [] }
           kept[:how] = kept[:how].merge("held_back" => true) if kept[:sends_back]
           kept[:stopped] = false if kept.key?(:stopped)

@@ -14,7 +14,7 @@ module Verglas
         def trial(taping, typed = "cm")
           machine = taping.machine
           if machine.tries > QUICK_TRIES
-            Application::Apart.compute { tried(taping, machine, typed) }
+            Application::OwnProcess.compute { tried(taping, machine, typed) }
           else
             tried(taping, machine, typed)
           end

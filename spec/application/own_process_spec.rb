@@ -2,7 +2,7 @@
 
 require "web_helper"
 
-RSpec.describe Verglas::Application::Apart do
+RSpec.describe Verglas::Application::OwnProcess do
   def refused(code) = raise_error(Verglas::Invalid) { |error| expect(error.code).to eq(code) }
 
   it "answers what was computed in a process of its own" do

@@ -6,7 +6,7 @@ module Verglas
     # of its own, so that nobody at the bench waits for it, at most WIDTH at a time, with a budget of time. What is
     # computed apart knows the rows it was given and no database; its answer comes back whole as JSON (names are symbols
     # again, other symbols texts), or not at all.
-    module Apart
+    module OwnProcess
       WIDTH = 2
       # How long a question waits for its turn; how long it may think; after how much more it is ended.
       WAIT_S = 4

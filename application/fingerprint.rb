@@ -4,9 +4,9 @@ require "digest"
 
 module Verglas
   module Application
-    # What a long computation rests on, as a digest: the same while every row of it is. Kept beside its result (Recent),
+    # What a long computation rests on, as a digest: the same while every row of it is. Kept beside its result (Kept),
     # so that nothing of the rows is.
-    module Basis
+    module Fingerprint
       def self.of(*parts) = Digest::SHA256.hexdigest(parts.inspect)
 
       # Of a machine's row: another whenever it was corrected or taped.
