@@ -13,7 +13,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
-import { useWholeTable } from "./useWholeTable";
+import { useWhole } from "../shared/useWhole";
 
 const Rows = styled.ul`
   margin: ${space(3)} 0;
@@ -80,7 +80,7 @@ function Typed({ first }: { first: Aims }) {
   const [rows, setRows] = useState<AimDraft[]>(() => first.aims.map(draftOf));
   const [shown, setShown] = useState(false);
   const read = rows.map(aimOf);
-  const keep = useWholeTable(first, {
+  const keep = useWhole(first, {
     queryKey: aimsQuery.queryKey,
     put: (aims: Aim[], version) =>
       unwrap(api.PUT("/api/aims", { params: { header: newKey() }, body: { aims, version } })),

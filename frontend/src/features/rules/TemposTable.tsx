@@ -13,7 +13,7 @@ import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
-import { useWholeTable } from "./useWholeTable";
+import { useWhole } from "../shared/useWhole";
 
 const Rows = styled.ul`
   display: grid;
@@ -46,7 +46,7 @@ function Typed({ first }: { first: Tempos }) {
   const [shown, setShown] = useState(false);
   const rowAt = (family: string) => rows[family] ?? BLANK;
   const read = first.tempos.map(({ family }) => rowOf(family, rowAt(family)));
-  const keep = useWholeTable(first, {
+  const keep = useWhole(first, {
     queryKey: temposQuery.queryKey,
     put: (tempos: FamilyTempo[], version) =>
       unwrap(api.PUT("/api/tempos", { params: { header: newKey() }, body: { tempos, version } })),

@@ -4,24 +4,27 @@ import { keys } from "../../api/keys";
 import { standing } from "../../api/client";
 
 type Versioned = { version: number };
-type Ways<Table extends Versioned, Row> = {
+type Ways<Whole extends Versioned, Typed> = {
   queryKey: QueryKey;
-  put: (rows: Row[], version: number) => Promise<Table>;
-  onKept: (kept: Table) => void;
+  put: (typed: Typed, version: number) => Promise<Whole>;
+  onKept: (kept: Whole) => void;
 };
 
-/** Keeps a table whole, over the version that was seen. Where a colleague was quicker that is said, and what is typed stays: kept again it goes over theirs. */
-export function useWholeTable<Table extends Versioned, Row>(first: Table, { queryKey, put, onKept }: Ways<Table, Row>) {
+/**
+ * Keeps a table or a list of the gym whole, over the version that was seen. Where a colleague was quicker that is said,
+ * and what is typed stays: kept again it goes over theirs.
+ */
+export function useWhole<Whole extends Versioned, Typed>(first: Whole, { queryKey, put, onKept }: Ways<Whole, Typed>) {
   const [version, setVersion] = useState(first.version);
   const queryClient = useQueryClient();
   return useMutation({
-    mutationFn: (rows: Row[]) => put(rows, version),
+    mutationFn: (typed: Typed) => put(typed, version),
     onSuccess: (kept) => {
       setVersion(kept.version);
       onKept(kept);
       queryClient.setQueryData(queryKey, kept);
       void queryClient.invalidateQueries({ queryKey: keys.fittings });
     },
-    onError: (thrown) => setVersion(standing<Table>(thrown)?.version ?? version),
+    onError: (thrown) => setVersion(standing<Whole>(thrown)?.version ?? version),
   });
 }
