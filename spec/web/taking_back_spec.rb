@@ -84,7 +84,7 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
       accept(id, knee_off_mm: 0, roller_seen: true)
       expect(shown["learned"].size).to eq(1)
       db[:fittings].where(id: id).update(Verglas::Store::Sealed.columns(:fittings, { signs: ["pad_on_kneecap"] }))
-      Verglas::Application::CheckedFittings::RECENT.instance_variable_get(:@results).clear
+      Verglas::Application::Kept.shared.empty
       expect(accept(opened)["state"]).to eq("accepted")
       db[:fittings].exclude(id: id).delete
       expect(call(:get, "/api/fittings/#{opened}")["advice"]["learned"]).to be_empty
