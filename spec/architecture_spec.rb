@@ -141,18 +141,18 @@ RSpec.describe "The architecture" do
     own = Dir.glob("**/*.*", base: root).grep_v(%r{\A(vendor|var|coverage)/|node_modules/|/dist/})
     expect(own.size).to be > 900
     documents = Dir[File.join(root, "{README,docs/**/*}.md")]
-    named =
+    mentioned =
       documents.flat_map do |document|
         File.read(document).scan(%r{`([\w./]+\.(?:rb|yml|tsx?|json|md|yaml))`}).flatten.map { |name| [document, name] }
       end
     gone =
-      named.reject do |_, name|
+      mentioned.reject do |_, name|
         # A name with a number that counts up stands for many: records_N.json.
         pattern = %r{(\A|/)#{Regexp.escape(name).gsub(/_N\b/, "_\\d+")}\z}
         own.any?(pattern)
       end
     expect(gone).to be_empty
-    expect(named.size).to be > 60
+    expect(mentioned.size).to be > 60
   end
 
   it "names every file by the constant in it, so that the tree can be read as a list of contents" do
