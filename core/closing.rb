@@ -12,10 +12,14 @@ module Verglas
 
     def call
       families = Machines::Families.single
+      # Names first: a misspelt one is told with its line, not by what the mechanism makes of it.
+      references = [*Tables.references, *Machines::Families.references]
+      of_numbers, of_rows = references.partition { |reference| reference.vocabulary == :quantity }
+      known = names(families)
+      of_rows.each { |reference| reference.check(known) }
       numbers = families.flat_map { |family| admit(family) }
+      of_numbers.each { |reference| reference.check({ quantity: numbers }) }
       Machines::Families.close
-      known = names(families, numbers)
-      [*Tables.references, *Machines::Families.references].each { |reference| reference.check(known) }
       Guidance::HouseRules::QUESTIONS.each_value { |question| try_schools(question, families) }
       Guidance::Cautions::RULES.each_value { |rule| try_caution(rule, families) }
       families.each { |family| look_over(family) }
@@ -36,15 +40,14 @@ module Verglas
       mechanics.quantities(place).keys
     end
 
-    # {vocabulary => names}, whole.
-    def names(families, numbers)
+    # {vocabulary => names}, whole but for the numbers of mechanisms (:quantity).
+    def names(families)
       tags = [*Machines::Declaration::ASKED, *Machines::Declaration::SAID, *Machines::Declaration::ACTIONS]
       {
         **of_tables,
         **of_families(families),
         **families.map { |family| of(family) }.inject({}, :merge),
         **Mechanisms::ALL.keys.to_h { |name| ["rule of #{name}", Mechanisms.fetch(name)::RULES.keys] },
-        quantity: numbers,
         tag: tags,
         bar: [*tags, *Guidance::CautionRule::CIRCUMSTANCES],
         motion: Body::Envelope::MOTIONS,

@@ -40,11 +40,17 @@ module Verglas
     def admit(family)
       mechanism = fetch(family.mechanism)
       refuse(family, "traits", mechanism::TRAITS - family.traits.keys)
-      refuse(family, "rules of #{mechanism.name} for its decisions", family.decisions - mechanism::RULES.keys)
+      refuse(
+        family,
+        "rules of #{mechanism.name} for its decisions",
+        family.decisions - mechanism::RULES.keys,
+        mechanism::RULES.keys
+      )
       refuse(
         family,
         "parameters of a body to be by hand",
-        family.findings.values.flat_map { |kind| kind.by_hand.keys } - Body::PARAMETERS
+        family.findings.values.flat_map { |kind| kind.by_hand.keys } - Body::PARAMETERS,
+        Body::PARAMETERS
       )
       try(family, Sample.of(family))
     rescue KeyError => e
@@ -63,13 +69,18 @@ module Verglas
       refuse(
         family,
         "numbers of #{mechanics.class.name}",
-        family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys
+        family.findings.each_value.flat_map(&:quantities).uniq - numbers.keys,
+        numbers.keys
       )
       [mechanics, place]
     end
 
-    def refuse(family, what, names)
-      raise ArgumentError, "#{family.id} needs #{what}: #{names.join(", ")}" if names.any?
+    # names: what is missing; known: what there is instead, for the nearest of them.
+    def refuse(family, what, names, known = [])
+      return if names.empty?
+
+      meant = ": did you mean #{names.map { |name| Tables.nearest(name, known) }.join(", ")}?" if known.any?
+      raise ArgumentError, "#{family.id} needs #{what}: #{names.join(", ")}#{meant}"
     end
     private_class_method :try
   end

@@ -6,7 +6,7 @@ import type { Plugin } from "vite";
 const FILE = new URL("../config/messages/screens.en.json", import.meta.url).pathname;
 const SAID = /\bsay\(\s*"([^"]+)"/g;
 
-/** Parts of keys (before the point) that the modules say which the entry imports before anything is asked for. */
+/** first: what the keys of the first page begin with, before the point. */
 export function screens(first: readonly string[]): Plugin {
   const words = () => Object.entries(JSON.parse(readFileSync(FILE, "utf8")) as Record<string, string>);
   const ofFirst = (key: string) => first.includes(key.split(".")[0] ?? "");

@@ -29,6 +29,12 @@ module Http
     last_response.body.start_with?("{") ? JSON.parse(last_response.body) : last_response.body
   end
 
+  # What a fitting holds but for its marks, as it is sent with the next write.
+  def sheet(shown)
+    fields = %w[version aids load signs note knee_off_mm roller_seen flow work cue trail creep]
+    shown.slice(*fields).transform_keys(&:to_sym)
+  end
+
   def check_answer(path)
     # 403 is said before the interface is reached, 500 is our fault: neither is part of the contract.
     return if !path.start_with?("/api/", "/auth/") || [403, 413, 500, 503].include?(status)

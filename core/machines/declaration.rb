@@ -82,6 +82,7 @@ module Verglas
         beside.each_key { |kind| refer("kind of adjuster of #{@id}", kind) }
         [*decides, *beside.values].each { |decision| refer("rule of #{@mechanism}", decision) }
         refer(:stage, stage)
+        apart(name, drives)
         once(
           @kinds,
           name,
@@ -258,6 +259,12 @@ module Verglas
       # Refuses what is none of some names, at the line of the declaration that says it.
       def known(name, what, names)
         raise Tables::Misspelt, "#{here}: #{@id}: #{Tables.complaint(name, what, names)}" unless names.include?(name)
+      end
+
+      # A machine's adjuster is known by what it drives: no two kinds may drive the same, whichever way.
+      def apart(name, drives)
+        other = @kinds.values.find { |kind| kind.like?(drives) }
+        raise Tables::Misspelt, "#{here}: #{@id}: #{name} drives what #{other.name} drives" if other
       end
 
       # A name that is looked for once every family is declared.

@@ -3,7 +3,8 @@
 # What is misspelt does not load: each slip is refused with file, line and the nearest name that there is.
 RSpec.describe Verglas::Closing do
   families = Verglas::Machines::Families.single
-  known = described_class.names(families, families.flat_map { |family| described_class.admit(family) })
+  numbers = families.flat_map { |family| described_class.admit(family) }
+  known = { **described_class.names(families), quantity: numbers }
 
   # The file of core/data with one of its words changed.
   def changed(table, from, into)
@@ -181,6 +182,23 @@ RSpec.describe Verglas::Closing do
     expect { described_class.call }.not_to raise_error
     expect(Verglas::Tables::Layouts::ALL.keys.map(&:to_s)).to match_array(
       Dir[File.join(Verglas::Tables::FOLDER, "*.yml")].map { |file| File.basename(file, ".yml") }
+    )
+  end
+
+  it "tells a misspelt name by its line before a mechanism stumbles on it" do
+    wrong = Verglas::Tables::Reference.new("rule of knee_lever", :knee_padd, "calf_raise.rb:1")
+    allow(Verglas::Machines::Families).to receive(:references).and_return([wrong])
+    allow(Verglas::Mechanisms).to receive(:admit).and_raise(ArgumentError, "stumbled")
+    expect { described_class.call }.to raise_error(
+      Verglas::Tables::Misspelt,
+      "calf_raise.rb:1: knee_padd is no rule of knee lever: did you mean knee_pad?"
+    )
+  end
+
+  it "tells the nearest number of a mechanism" do
+    expect { Verglas::Mechanisms.refuse(families.first, "numbers", %i[slak_mm], %i[low_mm slack_mm]) }.to raise_error(
+      ArgumentError,
+      /needs numbers: slak_mm: did you mean slack_mm\?/
     )
   end
 

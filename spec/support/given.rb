@@ -54,4 +54,10 @@ module Given
     end
     row
   end
+
+  # Matteus Orr, of whom three lengths were read, or what more is said.
+  def matteus(gym, by, **readings)
+    taped = { stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572 }
+    client(gym, by, name: "Matteus Orr", sex: "man", **taped, **readings)
+  end
 end

@@ -6,9 +6,7 @@ RSpec.describe "The bench in the browser" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) do
-    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
-  end
+  let!(:person) { matteus(loft, account) }
   let(:advised) { { "back pad" => "4", "roller" => "D", "start" => "3" } }
   let(:draft) do
     loft

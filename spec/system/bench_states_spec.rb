@@ -6,9 +6,7 @@ require "system_helper"
 RSpec.describe "The bench on the floor" do
   let!(:loft) { gym }
   let!(:account) { staff(loft) }
-  let!(:person) do
-    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
-  end
+  let!(:person) { matteus(loft, account) }
 
   before { sign_in }
 

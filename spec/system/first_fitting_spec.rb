@@ -26,18 +26,7 @@ RSpec.describe "A first fitting in the browser" do
       )
     end
   end
-  let!(:person) do
-    client(
-      loft,
-      maren,
-      name: "Matteus Orr",
-      sex: "man",
-      stature: 1822,
-      seat_to_kneecap: 641,
-      floor_to_knee_top: 572,
-      thigh_depth: 150
-    )
-  end
+  let!(:person) { matteus(loft, maren, thigh_depth: 150) }
 
   let(:draft) { first_fitting }
 

@@ -7,9 +7,7 @@ RSpec.describe "A shared tablet in the browser" do
   let!(:maren) { staff(loft) }
   let!(:tobias) { staff(loft, email: "tobias@netloft.example", name: "Tobias Wick") }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let!(:person) do
-    client(loft, maren, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
-  end
+  let!(:person) { matteus(loft, maren) }
 
   # Both sign in here in full; Maren stays.
   before do

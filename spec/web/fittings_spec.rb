@@ -6,9 +6,7 @@ RSpec.describe "Fittings over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let(:person) do
-    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
-  end
+  let(:person) { matteus(loft, account) }
   let(:id) { call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"] }
   let(:path) { "/api/fittings/#{id}" }
   let(:advised) { { "back pad" => "4", "roller" => "D", "start" => "3" } }

@@ -52,23 +52,6 @@ RSpec.describe "Hips over HTTP" do
     )
   end
 
-  def sheet(shown)
-    shown.slice(
-      "version",
-      "aids",
-      "load",
-      "signs",
-      "note",
-      "knee_off_mm",
-      "roller_seen",
-      "flow",
-      "work",
-      "cue",
-      "trail",
-      "creep"
-    ).transform_keys(&:to_sym)
-  end
-
   def accept(row, exercise = "", last: "clean", signs: [], **changes)
     shown = page(bench(row, exercise))
     sent = {

@@ -6,9 +6,7 @@ RSpec.describe "Limits over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
-  let(:person) do
-    client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572)
-  end
+  let(:person) { matteus(loft, account) }
 
   before { sign_in }
 

@@ -277,23 +277,6 @@ RSpec.describe "Presses and squats over HTTP" do
     expect([status, refused["code"]]).to eq([422, "past_hip_limit"])
   end
 
-  def sheet(shown)
-    shown.slice(
-      "version",
-      "aids",
-      "load",
-      "signs",
-      "note",
-      "knee_off_mm",
-      "roller_seen",
-      "flow",
-      "work",
-      "cue",
-      "trail",
-      "creep"
-    ).transform_keys(&:to_sym)
-  end
-
   it "keeps a cleared knee at 70 degrees, in line there" do
     caution("knee", **cleared)
     shown = page(bench(press))

@@ -41,18 +41,7 @@ RSpec.describe "Setting up again, and who comes next" do
       )
     end
   end
-  let(:person) do
-    client(
-      loft,
-      account,
-      name: "Matteus Orr",
-      sex: "man",
-      stature: 1822,
-      seat_to_kneecap: 641,
-      floor_to_knee_top: 572,
-      thigh_depth: 150
-    )
-  end
+  let(:person) { matteus(loft, account, thigh_depth: 150) }
   let(:tall) { client(loft, account, name: "Wendell Achterberg", sex: "man", stature: 1950) }
 
   before { sign_in }

@@ -8,18 +8,7 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:here) { machine(loft, "curl_plain", name: "Leg curl 1") }
-  let(:person) do
-    client(
-      loft,
-      account,
-      name: "Matteus Orr",
-      sex: "man",
-      stature: 1822,
-      seat_to_kneecap: 641,
-      floor_to_knee_top: 572,
-      thigh_depth: 150
-    )
-  end
+  let(:person) { matteus(loft, account, thigh_depth: 150) }
   let(:id) { opened }
   let(:path) { "/api/fittings/#{id}" }
   let(:work) do

@@ -9,18 +9,7 @@ RSpec.describe "Whole fittings over HTTP" do
   let!(:account) { staff(loft) }
   let(:here) { machine(loft, "curl_plain", name: "Leg curl 1") }
   let(:stack) { { kind: "stack", unit: "kg", masses: [5, 10, 15, 20, 25, 30, 40, 50], addons: [2.5] } }
-  let(:person) do
-    client(
-      loft,
-      account,
-      name: "Matteus Orr",
-      sex: "man",
-      stature: 1822,
-      seat_to_kneecap: 641,
-      floor_to_knee_top: 572,
-      thigh_depth: 150
-    )
-  end
+  let(:person) { matteus(loft, account, thigh_depth: 150) }
   let(:id) { call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"] }
   let(:path) { "/api/fittings/#{id}" }
   let(:page) { call(:get, path) }

@@ -117,6 +117,13 @@ RSpec.describe Verglas::Machines::Declaration do
       /pad_slak is no finding of stub/,
       proc { choice :odd_mm, how: :placed, mends: :pad_slak }
     ],
+    "adjusters that drive the same" => [
+      /lowered drives what knee_pad drives/,
+      proc do
+        adjuster :knee_pad, **pad
+        adjuster :lowered, **pad, drives: { pad_above_block: -1 }
+      end
+    ],
     "a motion" => [/heel_dorp is no motion: did you mean heel_drop\?/, proc { joint :heel_dorp }],
     "a tag" => [/loads_nee is no tag: did you mean loads_knee\?/, proc { tags yes: %i[loads_nee] }],
     "an action" => [/calve is no action: did you mean calf\?/, proc { action :calve }]

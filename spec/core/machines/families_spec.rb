@@ -105,7 +105,7 @@ RSpec.describe Verglas::Machines::Families do
     "a decision without a rule" => [
       /rules/,
       {},
-      proc { adjuster :post, drives: { back_face: 2 }, decides: :lamp, stage: :joint }
+      proc { adjuster :post, drives: { start_angle: 1, back_face: 2 }, decides: :lamp, stage: :joint }
     ],
     "a finding that is not made" => [
       /findings/,

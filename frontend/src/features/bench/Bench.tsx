@@ -86,7 +86,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         <ExerciseSwitch fitting={fitting} busy={bench.saving.kind === "saving"} />
         <Push>
           <QuietButton onPress={short.toggle}>
-            {short.chosen ? say("shortBench.withSteps") : say("shortBench.viewTick")}
+            {short.chosen ? say("shortBench.withSteps") : say("shortBench.onePage")}
           </QuietButton>
           <Kept saving={bench.saving} locale={me.gym.locale} />
           <Stop fitting={fitting} bench={bench} draft={draft} />

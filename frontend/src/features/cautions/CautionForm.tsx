@@ -76,7 +76,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
   const error = refusal(thrown);
   const submit = () => {
     const fields = fieldsOf(draft, kind);
-    setProblem(fields === null ? say("cautionForm.numberHint") : undefined);
+    setProblem(fields === null ? say("cautionForm.numberProblem") : undefined);
     if (fields !== null) onKeep(draft.name, caution?.version ?? null, fields);
   };
   return (

@@ -73,7 +73,7 @@ export function ClientForm({ start, action, back, busy, thrown, onSubmit }: Prop
 
   const submit = () => {
     const kilograms = mass.trim() === "" ? null : parseNumber(mass);
-    setMassProblem(mass.trim() !== "" && kilograms === null ? say("clientForm.massHint") : undefined);
+    setMassProblem(mass.trim() !== "" && kilograms === null ? say("clientForm.massProblem") : undefined);
     if (mass.trim() !== "" && kilograms === null) return;
     onSubmit({ name, detail, sex: sex || null, birth_date: birthDate, body_mass_kg: kilograms });
   };

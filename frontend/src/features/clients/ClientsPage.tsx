@@ -46,7 +46,7 @@ export function ClientsPage() {
         <Title>{say("clientsPage.clients")}</Title>
       </PageHead>
       <Tools>
-        <Field label={say("clientsPage.searchHint")} value={text} onChange={setText} autoComplete="off" />
+        <Field label={say("clientsPage.searchLabel")} value={text} onChange={setText} autoComplete="off" />
         <PrimaryLink to="/clients/new">{say("clientsPage.add")}</PrimaryLink>
         <SecondaryLink to="/board">{say("clientsPage.board")}</SecondaryLink>
       </Tools>

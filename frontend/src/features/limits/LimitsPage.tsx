@@ -162,7 +162,7 @@ function Measure({ limit, busy, onKeep }: MeasureProps) {
   const unit = limit.unit === "cm" ? "cm" : say("units.degrees");
   const submit = () => {
     const value = parseSigned(text);
-    setProblem(value === null ? say("limitsPage.valueHint", { unit }) : undefined);
+    setProblem(value === null ? say("limitsPage.valueProblem", { unit }) : undefined);
     if (value !== null) onKeep(value);
   };
   return (

@@ -32,7 +32,7 @@ function Loaded({ first }: { first: Equipment }) {
   });
   const submit = () => {
     const sizes = texts.map(parseSizes);
-    setProblems(sizes.map((list) => (list ? undefined : say("equipmentForm.thicknessHint"))));
+    setProblems(sizes.map((list) => (list ? undefined : say("equipmentForm.sizesProblem"))));
     if (sizes.every((list): list is number[] => list !== null))
       keep.mutate(Object.fromEntries(first.kinds.map(({ name }, at) => [name, sizes[at] ?? []])));
   };

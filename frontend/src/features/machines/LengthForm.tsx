@@ -58,7 +58,7 @@ export function LengthForm({ length, onTyped, onKeep, ...common }: LengthProps) 
       onKeep={(confirmed) => {
         const number = value(text, side);
         const wrong =
-          number === null ? say("lengthForm.valueHint", { unit: unitName(unit) }) : impossible(length, number, unit);
+          number === null ? say("lengthForm.valueProblem", { unit: unitName(unit) }) : impossible(length, number, unit);
         setProblem(wrong ?? undefined);
         if (number !== null && wrong === null) onKeep(number, confirmed);
       }}

@@ -58,7 +58,7 @@ const Actions = styled.div`
 
 const STATES = [
   ["in_use", say("machineForm.inUse")],
-  ["out_of_order", say("machineForm.closedTick")],
+  ["out_of_order", say("machineForm.closedState")],
   ["retired", say("machineForm.retired")],
 ] as const;
 
@@ -177,7 +177,7 @@ export function MachineForm(props: Props) {
             {...field("gettingOut")}
           />
           <Field
-            label={say("machineForm.leftHint")}
+            label={say("machineForm.leftLabel")}
             hint={say("machineForm.accessHint")}
             maxLength={400}
             {...field("leftBehind")}

@@ -30,7 +30,7 @@ function Loaded({ first }: { first: Plates }) {
   });
   const submit = () => {
     const list = parsePlates(text);
-    setProblem(list ? undefined : say("platesForm.listHint"));
+    setProblem(list ? undefined : say("platesForm.listProblem"));
     if (list) keep.mutate(list);
   };
   return (

@@ -151,7 +151,7 @@ function TakeOver({ onOpened, onBack }: { onOpened: () => Promise<void>; onBack:
           </Pad>
         </>
       )}
-      <SecondaryButton onPress={() => void signIn()}>{say("lockScreen.passwordLink")}</SecondaryButton>
+      <SecondaryButton onPress={() => void signIn()}>{say("lockScreen.usePassword")}</SecondaryButton>
       {onBack ? <QuietButton onPress={onBack}>{say("lockScreen.back")}</QuietButton> : null}
     </Panel>
   );

@@ -46,7 +46,7 @@ export function ReadingForm({
   const submit = (confirmed: boolean) => {
     setProblem(
       typed === null
-        ? say("readingForm.valueHint", {
+        ? say("readingForm.valueProblem", {
             what: unit === "cm" ? say("units.centimetres") : say("units.inches"),
             lengthIn: lengthIn(observation.expected_mm, unit),
           })

@@ -123,7 +123,7 @@ function WantedLoad({ unit, onWant }: { unit: string; onWant: (kg: number) => vo
       onSubmit={(event) => {
         event.preventDefault();
         const wanted = parseNumber(text);
-        setProblem(wanted === null || wanted > 1000 ? say("loadPanel.massHint", { unit }) : undefined);
+        setProblem(wanted === null || wanted > 1000 ? say("loadPanel.massProblem", { unit }) : undefined);
         if (wanted === null || wanted > 1000) return;
         onWant(toKg(wanted, unit));
         setText("");
