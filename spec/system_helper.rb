@@ -127,6 +127,17 @@ module Browsing
   def keys(*presses) = page.driver.browser.keyboard.type(*presses)
   def finding(code) = find("[data-finding='#{code}'] [data-value]").text
   def mark(adjuster) = find("[data-adjuster='#{adjuster}'] output").text
+
+  # A colleague's browser beside this one. Left open, it would be reset with the first after every example, and what that
+  # has fetched would go.
+  def at_another_tablet
+    Capybara.using_session(:colleague) do
+      yield
+    ensure
+      page.quit
+    end
+  end
+
   def kept = expect(page).to(have_css("[data-saving=kept]"))
 end
 
@@ -136,7 +147,6 @@ module CleanBrowser
   STORED = "localStorage.clear(); sessionStorage.clear();"
 
   def self.clean
-    end_others
     browser = Capybara.current_session.driver.browser
     return Capybara.reset_sessions! if browser.window_handles.size > 1
 
@@ -148,14 +158,6 @@ module CleanBrowser
     browser.network.clear(:traffic)
   rescue Ferrum::Error
     Capybara.reset_sessions!
-  end
-
-  # A colleague's browser is not wanted again; left open, it would be reset with the first after every example, and what
-  # that has fetched would go.
-  def self.end_others
-    Capybara
-      .__send__(:session_pool)
-      .delete_if { |_, session| session != Capybara.current_session && session.tap(&:quit) }
   end
 end
 

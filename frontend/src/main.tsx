@@ -1,19 +1,23 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/atkinson-hyperlegible-mono";
-import { StrictMode } from "react";
+import { StrictMode, startTransition } from "react";
 import { createRoot } from "react-dom/client";
-import { App } from "./app/App";
+import { App, makeQueryClient } from "./app/App";
 import { fetchPlace } from "./app/places";
 
 const root = document.getElementById("root");
 if (!root) throw new Error("index.html has no #root");
+const queryClient = makeQueryClient();
+// In short pieces: a touch meanwhile is heard.
 const show = () =>
-  createRoot(root).render(
-    <StrictMode>
-      <App />
-    </StrictMode>,
+  startTransition(() =>
+    createRoot(root).render(
+      <StrictMode>
+        <App queryClient={queryClient} />
+      </StrictMode>,
+    ),
   );
 // What cannot be fetched now is asked for again where it is shown.
-void fetchPlace(window.location.pathname)
+void fetchPlace(window.location.pathname, queryClient)
   .then(show, show)
   .then(() => import("./ui/scripts"));

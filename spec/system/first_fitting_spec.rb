@@ -136,7 +136,7 @@ RSpec.describe "A first fitting in the browser" do
   end
 
   def colleague_sets_up(record)
-    Capybara.using_session(:colleague) do
+    at_another_tablet do
       sign_in(email: "tobias@netloft.example", at: "/")
       # From the floor: the client's name, then the machine's line.
       click_link(text: /Matteus Orr/)

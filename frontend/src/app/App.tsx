@@ -1,6 +1,6 @@
 // Providers and addresses. Every place has one that can be reloaded; none holds a name or a reading.
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { Suspense, useState } from "react";
+import { Suspense } from "react";
 import { I18nProvider, RouterProvider } from "react-aria-components";
 import { BrowserRouter, Route, Routes, useHref, useNavigate } from "react-router";
 import { Refused } from "../api/client";
@@ -10,15 +10,20 @@ import { NotFoundPage } from "./NotFoundPage";
 import { PLACES, SignInPage } from "./places";
 import { Shell } from "./Shell";
 
-const makeQueryClient = () =>
+/** What was fetched for the first picture is not fetched again by it. */
+const FRESH_MS = 2000;
+
+export const makeQueryClient = () =>
   new QueryClient({
     defaultOptions: {
-      queries: { retry: (count, thrown) => (thrown instanceof Refused && thrown.status > 0 ? false : count < 3) },
+      queries: {
+        staleTime: FRESH_MS,
+        retry: (count, thrown) => (thrown instanceof Refused && thrown.status > 0 ? false : count < 3),
+      },
     },
   });
 
-export function App() {
-  const [queryClient] = useState(makeQueryClient);
+export function App({ queryClient }: { queryClient: QueryClient }) {
   return (
     <QueryClientProvider client={queryClient}>
       <I18nProvider locale="en-GB">

@@ -1,5 +1,16 @@
 // Every place by its address. Each is a file of its own, fetched when it is first opened or when there is nothing else to do.
+import type { QueryClient } from "@tanstack/react-query";
 import { matchPath } from "react-router";
+import {
+  clientQuery,
+  equipmentQuery,
+  floorQuery,
+  machinesQuery,
+  meQuery,
+  platesQuery,
+  predictionsQuery,
+  refitsQuery,
+} from "../api/queries";
 import { type Page, page } from "./lazyPage";
 
 export const SignInPage = page(() => import("../features/sign-in/SignInPage").then(({ SignInPage }) => SignInPage));
@@ -58,8 +69,26 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
   ["rules", page(() => import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage))],
 ];
 
-/** Fetches the place at an address beforehand, so that it stands with the first picture. */
-export async function fetchPlace(pathname: string): Promise<void> {
-  const found = PLACES.find(([path]) => matchPath(`/${path}`, pathname));
-  await (pathname === "/sign-in" ? SignInPage : found?.[1])?.fetch();
+const FLOOR = "";
+/** What the places that are opened first ask for, by their path. */
+const ASKED: Readonly<Record<string, (queries: QueryClient, id: string) => Promise<void>[]>> = {
+  [FLOOR]: (queries) => [queries.prefetchQuery(floorQuery), queries.prefetchQuery(refitsQuery)],
+  "clients/:id": (queries, id) => [queries.prefetchQuery(clientQuery(id)), queries.prefetchQuery(predictionsQuery(id))],
+  machines: (queries) => [
+    queries.prefetchQuery(machinesQuery),
+    queries.prefetchQuery(equipmentQuery),
+    queries.prefetchQuery(platesQuery),
+  ],
+};
+
+/** The first picture waits so long for what it shows, and then stands without. */
+const WAITED_MS = 500;
+
+/** Fetches the place at an address, and beside it what the place shows, so that both stand with the first picture. */
+export async function fetchPlace(pathname: string, queries: QueryClient): Promise<void> {
+  if (pathname === "/sign-in") return void (await SignInPage.fetch());
+  const [path, Page] = PLACES.find(([one]) => matchPath(`/${one}`, pathname)) ?? [FLOOR, null];
+  const id = matchPath(`/${path}`, pathname)?.params["id"] ?? "";
+  const asked = Promise.all([queries.prefetchQuery(meQuery), ...(ASKED[path]?.(queries, id) ?? [])]);
+  await Promise.all([Page?.fetch(), Promise.race([asked, new Promise((late) => setTimeout(late, WAITED_MS))])]);
 }
