@@ -8,7 +8,7 @@ require_relative "keys"
 
 module Verglas
   module Ops
-    # The application with the demo gym: starts what does not run yet, and stops what it started.
+    # The application on this machine: starts what does not run yet, and stops what it started.
     class Server
       LOOKS_EVERY_S = 1
       ENDS_WITHIN_S = 3
@@ -16,10 +16,24 @@ module Verglas
       LAST_SECONDS = 5
       ROOT = File.expand_path("..", __dir__)
 
-      def initialize(port:, fresh: false, folder: File.join(ROOT, "var"))
-        @cluster = Cluster.new(File.join(folder, "postgres"))
+      # scenario: what the database holds when people come, and what its owner is told (DemoGym, OwnGym); bind: the
+      # address to listen at; fresh: everything of before is forgotten; url: of a database that is somebody else's to
+      # run, nil for one in the folder; exact: no other port than this one.
+      def initialize(
+        scenario:,
+        port:,
+        fresh: false,
+        folder: File.join(ROOT, "var"),
+        bind: "127.0.0.1",
+        url: nil,
+        exact: false
+      )
+        @scenario = scenario
+        @url = url
+        @bind = bind
         @port = port
         @fresh = fresh
+        @exact = exact
         @folder = folder
       end
 
@@ -27,9 +41,8 @@ module Verglas
       def run
         File.umask(0o027)
         alone
-        @cluster.destroy if @fresh
-        started = @cluster.start
-        load_demo
+        started = @url ? nil : database
+        load
         watch if started
         serve
       ensure
@@ -38,6 +51,13 @@ module Verglas
       end
 
       private
+
+      # Answers whether it was started here.
+      def database
+        @cluster = Cluster.new(File.join(@folder, "postgres"))
+        @cluster.destroy if @fresh
+        @cluster.start
+      end
 
       # One at a time on a folder: the database that one started would end under another. Held until this process ends.
       def alone
@@ -67,15 +87,14 @@ module Verglas
         @running.flush
       end
 
-      def load_demo
-        ENV["DATABASE_URL"] = @cluster.database("verglas")
+      def load
+        ENV["DATABASE_URL"] = @url || @cluster.database("verglas")
         ENV["SESSION_SECRET"] ||= secret("session_secret", 64)
         ENV["APP_ENV"] ||= "production"
         require_relative "../config/application"
         Keys.new(ENV, folder: @folder).ready(DB)
         Store::Database.migrate(DB)
-        require_relative "../demo/loader"
-        Demo::Loader.new(DB).load unless DB[:gyms].first
+        @scenario.prepare(DB)
         Store::Upkeep.now(DB)
       end
 
@@ -123,7 +142,7 @@ module Verglas
       def configuration(port)
         Puma::Configuration.new do |config|
           config.app Web::Stack.build(DB, log: request_log)
-          config.bind "tcp://127.0.0.1:#{port}"
+          config.bind "tcp://#{@bind}:#{port}"
           config.threads 1, 5
           config.workers 0
           config.force_shutdown_after LAST_SECONDS
@@ -135,22 +154,22 @@ module Verglas
 
       def say_where(port)
         tell_running("http://127.0.0.1:#{port}")
-        puts <<~TEXT
-          Verglas is ready: http://127.0.0.1:#{port}
-          Sign in as #{Demo::Loader::SIGN_IN[:email]} with the password #{Demo::Loader::SIGN_IN[:password]}
-          Ctrl-C stops it and the database it started; the data is kept in var/ (bin/start --fresh begins anew).
-        TEXT
+        puts "Verglas is ready: http://127.0.0.1:#{port}", @scenario.told
         $stdout.flush
       end
 
       # The port asked for, or the next free one.
       def free_port
-        (@port..(@port + 50)).find do |port|
-          TCPServer.open("127.0.0.1", port, &:close)
-          true
-        rescue Errno::EADDRINUSE
-          false
-        end || raise(Cluster::Failure, "no free port from #{@port} to #{@port + 50}: choose another with --port")
+        last = @exact ? @port : @port + 50
+        (@port..last).find { |port| free?(port) } ||
+          raise(Cluster::Failure, "no free port from #{@port} to #{last}: choose another")
+      end
+
+      def free?(port)
+        TCPServer.open(@bind, port, &:close)
+        true
+      rescue Errno::EADDRINUSE
+        false
       end
     end
   end

@@ -3,6 +3,7 @@
 # What bin/start does once everything is installed.
 require "optparse"
 require_relative "cluster"
+require_relative "demo_gym"
 require_relative "server"
 
 options = { fresh: false, port: 4567 }
@@ -16,7 +17,7 @@ begin
       end
     end
     .parse!
-  Verglas::Ops::Server.new(**options).run
+  Verglas::Ops::Server.new(scenario: Verglas::Ops::DemoGym.new, **options).run
 rescue OptionParser::ParseError, Verglas::Ops::Cluster::Failure, SystemCallError, SocketError => e
   abort "verglas: #{e.message}"
 rescue StandardError => e

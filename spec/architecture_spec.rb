@@ -68,6 +68,16 @@ RSpec.describe "The architecture" do
       end
   end
 
+  it "gives no two routes a helper of one name: the later would stand in for the earlier" do
+    helpers =
+      Dir[File.join(root, "web", "routes", "*.rb")].flat_map do |file|
+        File.read(file)[/module Helpers.*/m].to_s.scan(/def (\w+[?!]?)/)
+      end
+    shared = File.read(File.join(root, "web", "requests.rb")).scan(/def (\w+[?!]?)/)
+    expect(helpers.size).to be > 20
+    expect([*helpers, *shared].flatten.tally.select { |_, count| count > 1 }).to eq({})
+  end
+
   it "loads the core with no database and no web gem" do
     script =
       "require './config/core'; abort($LOADED_FEATURES.grep(/sequel|rack|sinatra|roda|pg\\.so/).join(' ')) if " \

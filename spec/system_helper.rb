@@ -128,8 +128,8 @@ module Browsing
   def finding(code) = find("[data-finding='#{code}'] [data-value]").text
   def mark(adjuster) = find("[data-adjuster='#{adjuster}'] output").text
 
-  # A colleague's browser beside this one. Left open, it would be reset with the first after every example, and what that
-  # has fetched would go.
+  # A colleague's browser beside this one. Left open, it would be reset with the first after every example, and what
+  # that has fetched would go.
   def at_another_tablet
     Capybara.using_session(:colleague) do
       yield

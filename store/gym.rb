@@ -4,14 +4,18 @@ module Verglas
   module Store
     # One gym's rows. Every question about a gym's people and machines starts here, so that none can see another's.
     class Gym
-      attr_reader :db, :id
+      attr_reader :db, :id, :shown_to
 
-      def initialize(db, id)
+      # shown_to: the account to which only those clients are shown who were shared with it; nil where all are.
+      def initialize(db, id, shown_to: nil)
         @db = db
         @id = id
+        @shown_to = shown_to
       end
 
       def clients = Tables::Clients.new(self)
+      def colleagues = Tables::Colleagues.new(self)
+      def shares = Tables::Shares.new(self)
       def readings = Tables::Readings.new(self)
       def machines = Tables::Machines.new(self)
       def fittings = Tables::Fittings.new(self)

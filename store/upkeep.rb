@@ -16,6 +16,7 @@ module Verglas
         Writes.sweep(db)
         Counters.sweep(db)
         Tables::Imports.sweep(db)
+        StaffLinks.sweep(db)
       end
 
       # True once in EVERY_S.

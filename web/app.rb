@@ -35,10 +35,13 @@ module Verglas
                Routes::Rules,
                Routes::Cautions,
                Routes::Limits,
+               Routes::Sharing,
                Routes::Fittings,
                Routes::SetUps,
                Routes::Papers,
                Routes::Gym,
+               Routes::Staff,
+               Routes::Beginnings,
                Routes::Audit,
                Routes::Refits,
                Routes::Board,
@@ -50,7 +53,7 @@ module Verglas
         refuse(:sign_in_needed) unless staff
         refuse(:tablet_locked) if request.env["rodauth"].tablet_locked?
         raw_body
-        CONTRACT.check_request!(request)
+        CONTRACT.check_request!(request) { |operation| Roles.shared.check!(staff[:role], operation) }
         @input = parsed_body
       end
 

@@ -40,13 +40,24 @@ module Verglas
         @definition = OpenapiFirst.load(FILE).extend(Kept)
       end
 
-      # Raises Invalid for the first thing that does not agree.
+      # Raises Invalid for the first thing that does not agree. Yields the operation's name, where there is one, before
+      # what was sent is looked at.
       def check_request!(request)
-        raise Invalid, :wrong_content_type if request.media_type.nil? && body_wanted?(request)
+        asked = definition.request(request).operation
+        yield asked["operationId"] if asked && block_given?
+        raise Invalid, :wrong_content_type if request.media_type.nil? && asked&.request_body
         raise Invalid, :not_json unless text?(request.query_string)
 
         failure = definition.validate_request(request).error
         raise invalid(failure) if failure
+      end
+
+      # Names of all under a path.
+      def operations(below)
+        definition
+          .operations
+          .select { |operation| operation.path.start_with?(below) }
+          .map { |operation| operation["operationId"] }
       end
 
       # The name of what is asked, as the audit trail has it: "save_fitting".
@@ -58,11 +69,6 @@ module Verglas
 
       # Bytes that are no text match no pattern: whoever tries one on them fails.
       def text?(query) = URI::DEFAULT_PARSER.unescape(query).force_encoding(Encoding::UTF_8).valid_encoding?
-
-      def body_wanted?(request)
-        asked = definition.request(request)
-        asked.known? && !asked.operation.request_body.nil?
-      end
 
       def invalid(failure)
         code = FAILURES[failure.type]

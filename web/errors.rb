@@ -16,19 +16,23 @@ module Verglas
         other_origin: 403,
         other_host: 403,
         lead_only: 403,
+        role_refused: 403,
         not_found: 404,
+        link_over: 404,
         method_not_allowed: 405,
         body_too_large: 413,
         wrong_content_type: 415,
         too_many_requests: 429,
         too_many_passwords: 429,
+        too_many_tries: 429,
         not_json: 400,
         number_too_large: 400,
         key_missing: 400,
         busy: 503,
         database_away: 503,
         no_room: 503,
-        import_held: 409
+        import_held: 409,
+        begun_already: 409
       }.freeze
 
       module_function

@@ -12,6 +12,9 @@ module Verglas
       # The password asked again of who is signed in, before a PIN is kept.
       AGAIN = { most: 5, within_s: 15 * 60 }.freeze
 
+      # Links and codes, tried from one address.
+      LINKS = { most: 20, within_s: 15 * 60 }.freeze
+
       def initialize(db)
         @counters = Store::Counters.new(db)
       end
@@ -28,6 +31,7 @@ module Verglas
         @counters.add("strangers:#{email}", -1, within_s: STRANGERS[:within_s]) unless familiar
       end
 
+      def link(address) = wait("link:#{address}", **LINKS)
       def again(account_id) = wait("again:#{account_id}", **AGAIN)
       def right_again(account_id) = @counters.forget("again:#{account_id}")
 

@@ -57,7 +57,8 @@ module Verglas
       # Whoever else is signed in under the old one is not any more.
       def change_password(password, wanted)
         id = asked_again(password)
-        check_password(password, wanted)
+        refuse(:password_same, "/new_password") if wanted == password
+        check_password(wanted, "/new_password")
         rodauth.db.transaction do
           rodauth.set_password(wanted)
           rodauth.remove_all_active_sessions_except_current
@@ -65,10 +66,9 @@ module Verglas
         end
       end
 
-      def check_password(password, wanted)
-        refuse(:password_short, "/new_password", least: LEAST_CHARACTERS) if wanted.length < LEAST_CHARACTERS
-        refuse(:password_same, "/new_password") if wanted == password
-        refuse(:password_common, "/new_password") unless rodauth.password_meets_requirements?(wanted)
+      def check_password(wanted, path)
+        refuse(:password_short, path, least: LEAST_CHARACTERS) if wanted.length < LEAST_CHARACTERS
+        refuse(:password_common, path) unless rodauth.password_meets_requirements?(wanted)
       end
 
       # handle: of one; nil for all but this one.

@@ -16,7 +16,8 @@ module Verglas
         @staff = rodauth&.logged_in? ? Store::Staff.find(db, rodauth.session_value) : nil
       end
 
-      def gym = @gym ||= Store::Gym.new(db, staff[:gym_id])
+      # A clinician is shown the clients who were shared with them, and nobody else.
+      def gym = @gym ||= Store::Gym.new(db, staff[:gym_id], shown_to: (staff[:id] if staff[:role] == "clinician"))
 
       # The checked JSON body, symbol keys at the top; {} where there is none.
       attr_reader :input
@@ -33,9 +34,9 @@ module Verglas
       def raw_body = @raw_body ||= RequestBody.read(request)
 
       def refuse(code) = raise(Invalid, code)
-      def refuse_body(invalid, **extra) = JSON.generate(Errors.body(invalid, **extra))
+      def refuse_body(invalid, **extra) = reply(Errors.body(invalid, **extra))
       def found(row) = row || refuse(:not_found)
-      def reply(data) = WRITER.dump(data)
+      def reply(data) = WRITER.dump(staff && staff[:role] == "helper" ? Discretion.of(data) : data)
 
       # Does the block's write once under the request's key: the same request again gets the same answer, whatever has
       # changed since. So all that a write asks first stands inside the block too.
@@ -68,6 +69,7 @@ module Verglas
         return rules_of(client_row(row[:rules_of])) if row.key?(:rules_of)
         return Views::Cautions.one(row) if row.key?(:caution)
         return queue_at(row) if row.key?(:queue)
+        return Views::Colleagues.one(row) if row.key?(:email)
 
         row.key?(:family) ? Views::Machine.summary(row).merge(version: row[:version]) : Views::Client.summary(row)
       end
@@ -88,9 +90,6 @@ module Verglas
       def queue_at(row)
         Views::Queue.of(Questions::Queue.of(gym, machine_row(row[:machine_id]), row[:exercise]))
       end
-
-      # What only whoever leads the gym may do.
-      def lead_only = staff[:role] == "lead" || refuse(:lead_only)
 
       def client_row(id) = found(gym.clients.find(id))
       def machine_row(id) = found(gym.machines.find(id))

@@ -36,6 +36,7 @@ module Verglas
 
       include SharedTablet
       include OwnAccount
+      include WaysIn
 
       plugin :middleware
       plugin :cookies
@@ -78,8 +79,8 @@ module Verglas
       end
 
       route do |r|
-        # An ended session opens no door but the one for signing in.
-        if r.path_info.start_with?("/api/", "/auth/") && r.path_info != DOOR
+        # An ended session opens no door but those for signing in.
+        if r.path_info.start_with?("/api/", "/auth/") && ![DOOR, *WaysIn::PATHS].include?(r.path_info)
           rodauth.check_active_session
           rodauth.check_session_expiration
         end
@@ -87,6 +88,7 @@ module Verglas
         r.on("auth") do
           check(r)
           slow_down if r.path_info == DOOR
+          ways_in(r)
           tablet_routes(r)
           account_routes(r)
           r.rodauth

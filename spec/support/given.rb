@@ -11,8 +11,8 @@ module Given
     Verglas::Store::Gym.new(db, db[:gyms].returning(:id).insert(name: name).first[:id])
   end
 
-  def staff(gym, email: "maren@netloft.example", name: "Maren Oldcastle", unit: "cm")
-    id = db[:accounts].insert(gym_id: gym.id, email: email, name: name, length_unit: unit)
+  def staff(gym, email: "maren@netloft.example", name: "Maren Oldcastle", unit: "cm", role: "instructor")
+    id = db[:accounts].insert(gym_id: gym.id, email: email, name: name, length_unit: unit, role: role)
     db[:account_password_hashes].insert(id: id, password_hash: Verglas::Web::SignIn.password_hash(PASSWORD))
     id
   end

@@ -9,8 +9,7 @@ module Known
 
   def known_gym
     loft = gym
-    by = staff(loft)
-    db[:accounts].where(id: by).update(role: "lead")
+    by = staff(loft, role: "lead")
     here = [machine(loft), machine(loft, "shared_seat", name: "Station")]
     people = [
       client(loft, by, name: "Perpetua Lowe", stature: 1648),
@@ -38,17 +37,21 @@ module Known
       sends_back: false,
       watched_by: nil
     )
+    mate = staff(loft, email: "tobias@netloft.example", name: "Tobias Wren")
+    loft.colleagues.invite(name: "Ada Quill", email: "ada@netloft.example", role: "helper", by: by)
     elsewhere = gym("Elsewhere")
-    spy = staff(elsewhere, email: "spy@elsewhere.example", name: "#{HIDDEN} spy")
+    spy = staff(elsewhere, email: "spy@elsewhere.example", name: "#{HIDDEN} spy", role: "lead")
     {
       gym: loft,
       account: by,
+      mate: mate,
       spy: spy,
       ids: {
         "clients" => ids(people),
         "machines" => ids(here),
         "fittings" => ids([*drafts, accepted]),
         "sets" => loft.db[:sets].select_map(:id),
+        "staff" => [loft.colleagues.invitations.first[:id]],
         "imports" => [
           loft.imports.insert(kind: "clients", bytes: 4, units: { "length" => "cm", "mass" => "kg" }, by: by)[:id]
         ]
@@ -106,6 +109,7 @@ module Known
         "password" => [Given::PASSWORD, "guess"],
         "pin" => %w[2468 1357],
         "account_id" => [known[:account]],
+        "account" => [known[:mate]],
         "clients" => [of["clients"]],
         "name" => ["Ada", "back_face", "arm_length", "   "],
         "adjuster" => ["roller", "back pad", ""],

@@ -8,7 +8,10 @@ require_relative "../../ops/cluster"
 # The server as it is started, in a process and a folder of its own, spoken to over HTTP.
 class Outside
   PROGRAM =
-    "require './ops/server'; Verglas::Ops::Server.new(port: 4800, folder: ARGV[0], fresh: ARGV[1] == 'fresh').run"
+    "require './ops/server'; require './ops/demo_gym'; require './ops/own_gym'; " \
+      "own = ARGV[1] == 'own' && Verglas::Ops::OwnGym.new(ARGV[0]); " \
+      "Verglas::Ops::Server.new(scenario: own || Verglas::Ops::DemoGym.new, port: 4800, folder: ARGV[0], " \
+      "fresh: ARGV[1] == 'fresh').run"
   # Nothing of what the specs set for themselves. Nor their compiler: what lives for seconds starts faster without.
   ENVIRONMENT = {
     "APP_ENV" => nil,

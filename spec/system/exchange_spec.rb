@@ -5,7 +5,7 @@ require "tempfile"
 
 RSpec.describe "Data out and in, in the browser" do
   let!(:loft) { gym }
-  let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let!(:account) { staff(loft, role: "lead") }
   let(:people) do
     "Full name;Height (in);Born;Shoe size\nAda Löwe;64,9;31.5.1990;41\nBo Tarn;;31.2.1990;\nIngrid Vass;66,9;;\n"
   end

@@ -4,7 +4,7 @@ require "web_helper"
 
 RSpec.describe "The table by aim" do
   let(:loft) { gym }
-  let!(:account) { staff(loft) }
+  let!(:account) { staff(loft, role: "lead") }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let!(:person) { client(loft, account, name: "Ada", stature: 1700) }
   let(:heavy) do

@@ -7,7 +7,7 @@ RSpec.describe "The audit trail" do
   include TakingIn
 
   let(:loft) { gym }
-  let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let!(:account) { staff(loft, role: "lead") }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let(:person) { client(loft, account, name: "Perpetua Lowe", stature: 1648, seat_to_kneecap: 576) }
 

@@ -5,7 +5,7 @@ require "json_schemer"
 
 RSpec.describe "What belongs to a person" do
   let(:loft) { gym }
-  let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let!(:account) { staff(loft, role: "lead") }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let!(:person) do
     client(
@@ -230,6 +230,7 @@ RSpec.describe "What belongs to a person" do
     account_password_hashes: :staff,
     client_cautions: :theirs,
     client_rules: :theirs,
+    client_shares: :theirs,
     clients: :theirs,
     account_pins: :staff,
     counters: :none,
@@ -255,6 +256,7 @@ RSpec.describe "What belongs to a person" do
     refit_snoozes: :theirs,
     schema_info: :none,
     sets: :theirs,
+    staff_links: :staff,
     visits: :theirs,
     writes: :searched
   }

@@ -10,7 +10,7 @@ RSpec.describe "The examples of docs/formats" do
 
   folder = File.join(Verglas::ROOT, "docs", "formats", "examples")
   file = ->(name) { File.read(File.join(folder, name)) }
-  let!(:account) { staff(gym).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let!(:account) { staff(gym, role: "lead") }
 
   before { sign_in }
 
@@ -66,6 +66,7 @@ RSpec.describe "The examples of docs/formats" do
       account_active_session_keys
       account_password_hashes
       account_pins
+      client_shares
       counters
       gyms
       import_chunks
@@ -73,6 +74,7 @@ RSpec.describe "The examples of docs/formats" do
       import_pieces
       imports
       schema_info
+      staff_links
       tablet_staff
       writes
     ]

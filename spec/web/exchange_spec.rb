@@ -12,7 +12,7 @@ RSpec.describe "A gym's data" do
 
   tables = %w[clients readings machines marks fittings visits]
 
-  def lead(gym, **who) = staff(gym, **who).tap { |id| db[:accounts].where(id: id).update(role: "lead") }
+  def lead(gym, **who) = staff(gym, role: "lead", **who)
   def kept(but: [])
     everything(
       but: [

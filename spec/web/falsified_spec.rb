@@ -5,7 +5,7 @@ require "web_helper"
 # What a record rests on does not change under it, and nobody overwrites what they have not seen.
 RSpec.describe "Nothing falsified" do
   let(:loft) { gym }
-  let!(:maren) { staff(loft) }
+  let!(:maren) { staff(loft, role: "lead") }
   let(:here) { machine(loft) }
   let(:person) { client(loft, maren, name: "Perpetua Lowe", seat_to_kneecap: 564) }
   let(:page) { call(:get, "/api/fittings/#{@fitting}") } # rubocop:disable RSpec/InstanceVariable

@@ -4,7 +4,7 @@ require "web_helper"
 
 RSpec.describe "How long what is kept is kept" do
   let(:loft) { gym }
-  let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let!(:account) { staff(loft, role: "lead") }
   let!(:gone) { client(loft, account, name: "Ada", stature: 1700) }
   let!(:back) { client(loft, account, name: "Bo", stature: 1700) }
   let!(:here) { machine(loft, "slide_back") }

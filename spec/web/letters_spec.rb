@@ -7,7 +7,7 @@ require "pdf/reader"
 # client's number, said so.
 RSpec.describe "Names in any script" do
   let(:loft) { gym }
-  let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let!(:account) { staff(loft, role: "lead") }
 
   before { sign_in }
 

@@ -30,6 +30,13 @@ RSpec.describe "Pages" do
     expect(get(script).headers["cache-control"]).to include("immutable")
   end
 
+  it "keep every method that Sinatra has: no helper of ours stands in for one" do
+    routes = Verglas::Web::Routes
+    ours = routes.constants.map { |name| routes.const_get(name) }.select { |one| one.const_defined?(:Helpers, false) }
+    expect(ours.size).to be > 8
+    expect(ours.flat_map { |one| one::Helpers.instance_methods(false) } & Sinatra::Base.instance_methods).to eq([])
+  end
+
   it "say clearly that an unknown route of the interface is none" do
     get "/api/nowhere"
     expect(last_response.status).to eq(401).or eq(404)
@@ -92,6 +99,9 @@ RSpec.describe "The contract" do
         /auth/switch
         /auth/password
         /auth/sessions/end
+        /auth/first
+        /auth/link
+        /auth/link/taking
         /api/search
         /api/clients/search
         /api/fittings/{id}/evaluation

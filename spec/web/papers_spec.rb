@@ -8,7 +8,7 @@ require "tmpdir"
 # What is printed, read back: pages, sizes, text, codes, true lengths.
 RSpec.describe "What is printed" do
   let(:loft) { gym }
-  let!(:account) { staff(loft).tap { |id| db[:accounts].where(id: id).update(role: "lead") } }
+  let!(:account) { staff(loft, role: "lead") }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let(:person) do
     client(

@@ -5,7 +5,7 @@ require "web_helper"
 # What is predicted for a client on every machine of the gym is what the bench then advises.
 RSpec.describe "Predictions over HTTP" do
   let(:loft) { gym }
-  let!(:account) { staff(loft) }
+  let!(:account) { staff(loft, role: "lead") }
   let(:person) do
     client(loft, account, sex: "woman", body_mass_kg: 68, stature: 1648, seat_to_kneecap: 576, floor_to_knee_top: 519)
   end

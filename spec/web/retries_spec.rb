@@ -6,7 +6,7 @@ require "web_helper"
 # about it.
 RSpec.describe "Writes about a fitting, sent again or over another's" do
   let(:loft) { gym }
-  let!(:account) { staff(loft) }
+  let!(:account) { staff(loft, role: "lead") }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let(:person) { matteus(loft, account) }
   let(:id) { call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"] }

@@ -4,7 +4,7 @@ require "web_helper"
 
 RSpec.describe "Tempos by kind of machine" do
   let(:loft) { gym }
-  let!(:account) { staff(loft) }
+  let!(:account) { staff(loft, role: "lead") }
   let!(:curl) { machine(loft, "curl_plain", name: "Leg curl 1") }
   let!(:extension) { machine(loft, "slide_back", name: "Leg extension 1") }
   let!(:person) { client(loft, account, name: "Ada", stature: 1700) }

@@ -17,7 +17,10 @@ module Verglas
           folded.empty? ? "" : Secrets.digest("#{gym_id}:#{folded}", :detail)
         end
 
-        def dataset = @gym.db[:clients].where(gym_id: @gym.id)
+        def dataset
+          all = @gym.db[:clients].where(gym_id: @gym.id)
+          @gym.shown_to ? all.where(id: @gym.shares.with(@gym.shown_to)) : all
+        end
         def find(id) = Sealed.open(:clients, dataset.first(id: id))
 
         # Until the transaction ends nobody writes anything that belongs to this client; to look, or (as the writer) to

@@ -11,17 +11,10 @@ module Verglas
 
         def fields(input)
           fields = input.slice(:name, :detail, :sex, :birth_date, :body_mass_kg)
-          fields[:name] = tidy(fields[:name], "/name") if fields.key?(:name)
+          fields[:name] = Name.tidy(fields[:name], "/name") if fields.key?(:name)
           fields[:detail] = fields[:detail].strip.gsub(/\s+/, " ") if fields.key?(:detail)
           fields[:birth_date] = birth_date(fields[:birth_date]) if fields[:birth_date]
           fields
-        end
-
-        def tidy(name, path)
-          tidied = name.strip.gsub(/\s+/, " ")
-          raise Invalid.new(:blank, path: path) if tidied.empty?
-
-          tidied
         end
 
         def birth_date(text)
@@ -32,7 +25,7 @@ module Verglas
         rescue Date::Error
           raise Invalid.new(:wrong_form, path: "/birth_date")
         end
-        private_class_method :tidy, :birth_date
+        private_class_method :birth_date
       end
     end
   end

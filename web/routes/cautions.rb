@@ -20,7 +20,7 @@ module Verglas
                 caution,
                 version: input[:version],
                 by: staff[:id],
-                **Inputs::Caution.fields(input)
+                **caution_fields(client, caution)
               )
               # Whoever wrote down a clinician's word is named for it.
               gym.trail.add("cleared_caution", by: staff[:id], subject: client) if input[:cleared_on]
@@ -57,6 +57,17 @@ module Verglas
 
         # What these routes share.
         module Helpers
+          # What stands of a caution from now on: of a clinician who is signed in, their word alone.
+          def caution_fields(client_id, caution)
+            fields = Inputs::Caution.fields(staff[:role] == "clinician" ? signed_input : input)
+            return fields unless staff[:role] == "clinician"
+
+            Application::CliniciansWord.of(fields, caution, standing: gym.cautions.of(client_id), name: staff[:name])
+          end
+
+          # Under whose name it stands need not be typed.
+          def signed_input = { **input, cleared_by: input[:cleared_on] ? staff[:name] : "" }
+
           # Yields the client's id and the caution's name; answers the page as it stands then.
           def write_caution(id)
             write_once do

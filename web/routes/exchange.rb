@@ -24,7 +24,6 @@ module Verglas
 
           app.post("/api/imports") do
             write_once(status: 201) do
-              lead_only
               units = { "length" => input[:length_unit], "mass" => input[:mass_unit] }
               state(intake.begin(kind: input[:kind], bytes: input[:bytes], units: units))
             end
@@ -32,7 +31,6 @@ module Verglas
 
           app.get("/api/imports/:id") do |id|
             row = found(gym.imports.find(id))
-            lead_only
             reply(Views::Import.page(Questions::Import.of(gym, row, told: intake.told(row))))
           end
 
@@ -44,7 +42,6 @@ module Verglas
           app.post("/api/imports/:id/taking") do |id|
             write_once do
               row = found(gym.imports.hold(id))
-              lead_only
               state(intake.take(row, leave: input[:leave_refused], until_asked: input[:until_asked]))
             end
           end
@@ -52,7 +49,6 @@ module Verglas
           app.post("/api/imports/:id/removal") do |id|
             write_once do
               found(gym.imports.hold_free(id))
-              lead_only
               gym.imports.delete(id)
               { ok: true }
             end
@@ -68,7 +64,6 @@ module Verglas
           def go_on(id)
             write_once(trail: false) do
               row = found(gym.imports.hold(id))
-              lead_only
               yield row
               state(gym.imports.find(id))
             end
@@ -85,7 +80,6 @@ module Verglas
 
           # Told in the trail, then sent as it is read.
           def stream(name, type, lines)
-            lead_only
             on_record(nil)
             content_type type
             headers "content-disposition" => "attachment; filename=\"#{name}\""

@@ -28,10 +28,20 @@ module Verglas
 
           app.put("/api/gym") do
             write_once do
-              lead_only
-              gym.settle(version: input[:version], **input.slice(:address, :wall_names, :keep_years, :ask_again_months))
+              gym.settle(version: input[:version], **chosen_settings)
               Views::GymSettings.of(gym.row)
             end
+          end
+          app.helpers Helpers
+        end
+
+        # What these routes share.
+        module Helpers
+          SETTINGS = %i[address wall_names locale length_unit keep_years ask_again_months].freeze
+
+          def chosen_settings
+            fields = input.slice(*SETTINGS)
+            input.key?(:name) ? { **fields, name: Inputs::Name.tidy(input[:name], "/name") } : fields
           end
         end
       end

@@ -13,6 +13,10 @@ module Verglas
             wall_names: row[:wall_names],
             keep_years: row[:keep_years],
             ask_again_months: row[:ask_again_months],
+            length_unit: row[:length_unit],
+            locale: row[:locale],
+            cautions_reviewed_by: row[:cautions_reviewed_by],
+            cautions_reviewed_on: row[:cautions_reviewed_on]&.iso8601,
             version: row[:settings_version]
           }
         end

@@ -14,6 +14,7 @@ module Verglas
             length_unit: row[:length_unit],
             short_bench: row[:short_bench],
             pin: pin,
+            may: Roles.shared.allowed(row[:role]),
             gym: {
               name: gym_row[:name],
               locale: gym_row[:locale]

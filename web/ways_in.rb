@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    # What is open to whoever is not signed in and holds a link or a code: GET /auth/first, POST /auth/first,
+    # POST /auth/link (what is it?) and /auth/link/taking. A secret stands in a body, never in an address:
+    # docs/security.md
+    module WaysIn
+      PATHS = %w[/auth/first /auth/link /auth/link/taking].freeze
+
+      private
+
+      def ways_in(request)
+        return unless PATHS.include?(request.path_info)
+
+        request.get("first") { json({ needed: arrivals.first? }) }
+        slow_guesses
+        given = request.params.transform_keys(&:to_sym)
+        request.post("first") { answered { begin_server(given) } }
+        request.post("link", "taking") { answered { take_link(given) } }
+        request.post("link") { answered { arrivals.shown(given[:secret]) } }
+      end
+
+      def begin_server(given)
+        check_password(given[:password], "/password")
+        row =
+          arrivals.begun(
+            given[:code],
+            gym: given.slice(:locale, :length_unit).merge(name: named(given, :gym)),
+            lead: {
+              name: named(given, :name),
+              email: given[:email].strip.downcase
+            },
+            password: given[:password]
+          )
+        { email: row[:email] }
+      end
+
+      def take_link(given)
+        check_password(given[:password], "/password")
+        name = named(given, :name) if given.key?(:name)
+        { email: arrivals.taken(given[:secret], password: given[:password], name: name)[:email] }
+      end
+
+      def named(given, field) = Inputs::Name.tidy(given[field], "/#{field}")
+
+      def arrivals
+        Application::Arrivals.new(rodauth.db, hash: ->(password) { SignIn.password_hash(password) })
+      end
+
+      def slow_guesses
+        wait = guessing.link(env["REMOTE_ADDR"])
+        refuse(:too_many_tries, wait: wait) if wait
+      end
+
+      def answered
+        json(yield)
+      rescue Invalid => e
+        request.halt(Errors.response(Errors.status(e), e))
+      end
+    end
+  end
+end
