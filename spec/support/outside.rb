@@ -8,10 +8,8 @@ require_relative "../../ops/cluster"
 # The server as it is started, in a process and a folder of its own, spoken to over HTTP.
 class Outside
   PROGRAM =
-    "require './ops/server'; require './ops/demo_gym'; require './ops/own_gym'; " \
-      "own = ARGV[1] == 'own' && Verglas::Ops::OwnGym.new(ARGV[0]); " \
-      "Verglas::Ops::Server.new(scenario: own || Verglas::Ops::DemoGym.new, port: 4800, folder: ARGV[0], " \
-      "fresh: ARGV[1] == 'fresh').run"
+    "require './ops/server'; require './ops/demo_gym'; Verglas::Ops::Server.new(scenario: " \
+      "Verglas::Ops::DemoGym.new, port: 4800, folder: ARGV[0], fresh: ARGV[1] == 'fresh').run"
   # Nothing of what the specs set for themselves. Nor their compiler: what lives for seconds starts faster without.
   ENVIRONMENT = {
     "APP_ENV" => nil,
@@ -29,8 +27,25 @@ class Outside
     @kept ||= new.tap { |made| RSpec.configuration.after(:suite) { made.destroy } }
   end
 
-  def initialize
+  # command: what is run with Ruby instead of the start command's own; environment: what it is told beside.
+  def initialize(command: ["-e", PROGRAM], environment: {})
     @folder = Dir.mktmpdir("verglas-outside").tap { |made| File.chmod(0o755, made) }
+    @command = command
+    @environment = { **ENVIRONMENT, **environment }
+  end
+
+  # Of a gym's own, on a port that is free.
+  def self.own
+    port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1].to_s }
+    new(command: ["ops/serve.rb"], environment: { "PORT" => port }).tap { |made| made.tell("DATA_DIR" => made.folder) }
+  end
+
+  # More of the environment that it is started in.
+  def tell(more) = @environment.merge!(more)
+
+  # A command of this server's owner, in its environment: what it said, and its status.
+  def command(file, *arguments)
+    Open3.capture2e(@environment, RbConfig.ruby, "-rbundler/setup", file, *arguments, chdir: Verglas::ROOT)
   end
 
   def cluster = @cluster ||= Verglas::Ops::Cluster.new(File.join(@folder, "postgres"))
@@ -41,11 +56,10 @@ class Outside
 
     @input, output, @process =
       Open3.popen2e(
-        ENVIRONMENT,
+        @environment,
         RbConfig.ruby,
         "-rbundler/setup",
-        "-e",
-        PROGRAM,
+        *@command,
         @folder,
         *arguments,
         chdir: Verglas::ROOT,
@@ -60,7 +74,7 @@ class Outside
 
   # Another one in the same folder, which is expected to end: what it said, and its status.
   def again
-    Open3.capture2e(ENVIRONMENT, RbConfig.ruby, "-rbundler/setup", "-e", PROGRAM, @folder, chdir: Verglas::ROOT)
+    Open3.capture2e(@environment, RbConfig.ruby, "-rbundler/setup", *@command, @folder, chdir: Verglas::ROOT)
   end
 
   # Seconds until it had ended.

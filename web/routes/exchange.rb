@@ -11,15 +11,15 @@ module Verglas
 
           Formats::Csv::Sheets::ALL.each_key do |kind|
             app.get("/api/export/#{kind}.csv") do
-              stream("#{kind}.csv", "text/csv; charset=utf-8", Application::Outgoing.new(gym).lines(kind))
+              sent("#{kind}.csv", "text/csv; charset=utf-8", Application::Outgoing.new(gym).lines(kind))
             end
           end
 
           app.get("/api/export/gym.json") do
-            stream("gym.json", "application/json", Store::Archive::Outgoing.new(gym, health: false))
+            sent("gym.json", "application/json", Store::Archive::Outgoing.new(gym, health: false))
           end
           app.get("/api/export/gym-with-health-notes.json") do
-            stream("gym-with-health-notes.json", "application/json", Store::Archive::Outgoing.new(gym, health: true))
+            sent("gym-with-health-notes.json", "application/json", Store::Archive::Outgoing.new(gym, health: true))
           end
 
           app.post("/api/imports") do
@@ -79,7 +79,7 @@ module Verglas
           end
 
           # Told in the trail, then sent as it is read.
-          def stream(name, type, lines)
+          def sent(name, type, lines)
             on_record(nil)
             content_type type
             headers "content-disposition" => "attachment; filename=\"#{name}\""

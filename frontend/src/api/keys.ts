@@ -5,6 +5,10 @@ export const keys = {
   me: of("me"),
   tablet: of("tablet"),
   ownSessions: of("own-sessions"),
+  first: of("first"),
+  link: (secret: string) => of("link", secret),
+  colleagues: of("colleagues"),
+  beginnings: of("beginnings"),
 
   floor: of("floor"),
   found: (text: string) => of("found", text),
@@ -39,6 +43,7 @@ export const keys = {
   client: (id: string) => of("client", id),
   cautions: (id: string) => of("client", id, "cautions"),
   clientRules: (id: string) => of("client", id, "rules"),
+  sharing: (id: string) => of("client", id, "sharing"),
   limits: (id: string) => of("client", id, "limits"),
   predictions: (id: string) => of("client", id, "predictions"),
   history: (id: string, machine: string, exercise: string) => of("client", id, "history", machine, exercise),

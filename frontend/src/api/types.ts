@@ -1,7 +1,13 @@
 // Short names for the schemas of web/openapi.yaml, from which generated/schema.d.ts is made at every build.
-import type { components, paths } from "./generated/schema";
+import type { components, operations, paths } from "./generated/schema";
 
 type Schemas = components["schemas"];
+
+/** The name of something that can be asked. */
+export type Operation = keyof operations;
+export type Role = Schemas["Role"];
+export type Colleague = Schemas["Colleague"];
+export type StaffLink = Schemas["StaffLink"];
 
 export type ApiError = Schemas["Error"] & { current?: unknown };
 export type Band = Schemas["Band"];

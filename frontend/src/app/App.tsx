@@ -7,7 +7,7 @@ import { Refused } from "../api/client";
 import { FloorPage } from "../features/floor/FloorPage";
 import { GlobalStyle } from "../ui/GlobalStyle";
 import { NotFoundPage } from "./NotFoundPage";
-import { PLACES, SignInPage } from "./places";
+import { DOORS, PLACES } from "./places";
 import { Shell } from "./Shell";
 
 /** What was fetched for the first picture is not fetched again by it. */
@@ -41,14 +41,17 @@ function Places() {
   return (
     <RouterProvider navigate={(to) => void navigate(to)} useHref={useHref}>
       <Routes>
-        <Route
-          path="/sign-in"
-          element={
-            <Suspense fallback={null}>
-              <SignInPage />
-            </Suspense>
-          }
-        />
+        {DOORS.map(([path, Page]) => (
+          <Route
+            key={path}
+            path={path}
+            element={
+              <Suspense fallback={null}>
+                <Page />
+              </Suspense>
+            }
+          />
+        ))}
         <Route element={<Shell />}>
           <Route index element={<FloorPage />} />
           {PLACES.map(([path, Page]) => (

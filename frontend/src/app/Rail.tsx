@@ -3,7 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { NavLink, useNavigate } from "react-router";
 import styled from "styled-components";
 import { postAuth } from "../api/client";
-import type { Staff } from "../api/types";
+import type { Operation, Staff } from "../api/types";
 import { say } from "../lib/say";
 import { forgetAllUnsaved } from "../lib/unsaved";
 import { QuietButton } from "../ui/Button";
@@ -11,20 +11,23 @@ import { Logo } from "../ui/Logo";
 import { breakpoint, colour, font, size, space, target } from "../ui/tokens";
 import { forgetAllKept } from "../ui/useKept";
 
-type Link = readonly [to: string, name: string];
+/** ask: what whoever may not ask is not offered it. */
+type Link = readonly [to: string, name: string, ask: Operation];
 /** The places, each with those that lie in it. */
 const PLACES: readonly (readonly [...Link, within: readonly Link[]])[] = [
-  ["/", say("shell.floor"), [["/refits", say("shell.refits")]]],
-  ["/clients", say("shell.clients"), [["/board", say("shell.board")]]],
-  ["/machines", say("shell.machines"), []],
-  ["/sessions", say("shell.sessions"), []],
+  ["/", say("shell.floor"), "floor", [["/refits", say("shell.refits"), "refits"]]],
+  ["/clients", say("shell.clients"), "searchClients", [["/board", say("shell.board"), "board"]]],
+  ["/machines", say("shell.machines"), "machines", []],
+  ["/sessions", say("shell.sessions"), "floor", []],
   [
     "/rules",
     say("shell.houseRules"),
+    "rules",
     [
-      ["/gym", say("shell.gym")],
-      ["/gym/exchange", say("shell.data")],
-      ["/gym/audit", say("shell.trail")],
+      ["/gym", say("shell.gym"), "gymSettings"],
+      ["/gym/staff", say("shell.staff"), "staff"],
+      ["/gym/exchange", say("shell.data"), "exportGym"],
+      ["/gym/audit", say("shell.trail"), "auditTrail"],
     ],
   ],
 ];
@@ -142,16 +145,18 @@ export function Rail({ me, onSearch, onLock }: Props) {
       <Mark>
         <Logo />
       </Mark>
-      {PLACES.map(([to, name, within]) => (
+      {PLACES.filter(([, , ask]) => me.may.includes(ask)).map(([to, name, , within]) => (
         <Group key={to}>
           <Place to={to} end={to === "/"}>
             {name}
           </Place>
-          {within.map(([inner, title]) => (
-            <Inner key={inner} to={inner} end>
-              {title}
-            </Inner>
-          ))}
+          {within
+            .filter(([, , ask]) => me.may.includes(ask))
+            .map(([inner, title]) => (
+              <Inner key={inner} to={inner} end>
+                {title}
+              </Inner>
+            ))}
         </Group>
       ))}
       <RailButton onPress={onSearch}>{say("shell.search")}</RailButton>

@@ -13,7 +13,16 @@ import {
 } from "../api/queries";
 import { type Page, page } from "./lazyPage";
 
-export const SignInPage = page(() => import("../features/sign-in/SignInPage").then(({ SignInPage }) => SignInPage));
+const SignInPage = page(() => import("../features/sign-in/SignInPage").then(({ SignInPage }) => SignInPage));
+
+const WelcomePage = page(() => import("../features/sign-in/WelcomePage").then(({ WelcomePage }) => WelcomePage));
+const BeginPage = page(() => import("../features/sign-in/BeginPage").then(({ BeginPage }) => BeginPage));
+/** Those that nobody has to be signed in for. */
+export const DOORS: readonly (readonly [path: string, Page])[] = [
+  ["/sign-in", SignInPage],
+  ["/welcome", WelcomePage],
+  ["/begin", BeginPage],
+];
 
 export const PLACES: readonly (readonly [path: string, Page])[] = [
   ["clients", page(() => import("../features/clients/ClientsPage").then(({ ClientsPage }) => ClientsPage))],
@@ -62,6 +71,7 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
   ["board", page(() => import("../features/board/BoardPage").then(({ BoardPage }) => BoardPage))],
   ["refits", page(() => import("../features/refits/RefitsPage").then(({ RefitsPage }) => RefitsPage))],
   ["gym", page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage))],
+  ["gym/staff", page(() => import("../features/gym/StaffPage").then(({ StaffPage }) => StaffPage))],
   ["gym/audit", page(() => import("../features/gym/AuditPage").then(({ AuditPage }) => AuditPage))],
   ["gym/exchange", page(() => import("../features/exchange/ExchangePage").then(({ ExchangePage }) => ExchangePage))],
   ["machines/:id/tape", page(() => import("../features/machines/TapingPage").then(({ TapingPage }) => TapingPage))],
@@ -86,7 +96,8 @@ const WAITED_MS = 500;
 
 /** Fetches the place at an address, and beside it what the place shows, so that both stand with the first picture. */
 export async function fetchPlace(pathname: string, queries: QueryClient): Promise<void> {
-  if (pathname === "/sign-in") return void (await SignInPage.fetch());
+  const door = DOORS.find(([path]) => path === pathname);
+  if (door) return void (await door[1].fetch());
   const [path, Page] = PLACES.find(([one]) => matchPath(`/${one}`, pathname)) ?? [FLOOR, null];
   const id = matchPath(`/${path}`, pathname)?.params["id"] ?? "";
   const asked = Promise.all([queries.prefetchQuery(meQuery), ...(ASKED[path]?.(queries, id) ?? [])]);

@@ -45,13 +45,19 @@ type Props<T extends string> = {
   options: readonly (readonly [T, string])[];
   value: T;
   onChange: (value: T) => void;
+  /** where a row says beside it what it is of */
+  hiddenLabel?: boolean;
 };
 
 /** One of many: the chosen one in sight, the others a press away. */
-export function Select<T extends string>({ label, hint, options, value, onChange }: Props<T>) {
+export function Select<T extends string>({ label, hint, options, value, onChange, hiddenLabel = false }: Props<T>) {
   return (
-    <AriaSelect value={value} onChange={(key) => onChange(String(key) as T)}>
-      <FieldLabel>{label}</FieldLabel>
+    <AriaSelect
+      value={value}
+      onChange={(key) => onChange(String(key) as T)}
+      {...(hiddenLabel ? { "aria-label": label } : {})}
+    >
+      {hiddenLabel ? null : <FieldLabel>{label}</FieldLabel>}
       <Shown>
         <SelectValue />
         <span aria-hidden>▾</span>

@@ -12,3 +12,37 @@ export const meQuery = queryOptions({
 export const tabletQuery = queryOptions({ queryKey: keys.tablet, queryFn: getTablet });
 
 export const ownSessionsQuery = queryOptions({ queryKey: keys.ownSessions, queryFn: getOwnSessions });
+
+/** Whether this server holds no gym yet. */
+export const firstQuery = queryOptions({
+  queryKey: keys.first,
+  queryFn: ({ signal }) => unwrap(api.GET("/auth/first", { signal })),
+});
+
+/** What a link opens. Asked once: whoever guesses is counted. */
+export const linkQuery = (secret: string) =>
+  queryOptions({
+    queryKey: keys.link(secret),
+    queryFn: ({ signal }) => unwrap(api.POST("/auth/link", { body: { secret }, signal })),
+    retry: false,
+    refetchOnWindowFocus: false,
+    staleTime: Infinity,
+  });
+
+export const colleaguesQuery = queryOptions({
+  queryKey: keys.colleagues,
+  queryFn: ({ signal }) => unwrap(api.GET("/api/staff", { signal })),
+});
+
+/** What a gym that was begun wants next. */
+export const beginningsQuery = queryOptions({
+  queryKey: keys.beginnings,
+  queryFn: ({ signal }) => unwrap(api.GET("/api/beginnings", { signal })),
+});
+
+/** The gym's clinicians, and who of them is shown a client. */
+export const sharingQuery = (id: string) =>
+  queryOptions({
+    queryKey: keys.sharing(id),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/clients/{id}/sharing", { params: { path: { id } }, signal })),
+  });

@@ -4,6 +4,7 @@ import { type ReactNode, useReducer, Suspense } from "react";
 import { refusal } from "../../api/client";
 import { againQuery, evaluationQuery } from "../../api/queries";
 import type { FittingPage, Staff } from "../../api/types";
+import { useMay } from "../shared/roles";
 import { useShortcut } from "../../ui/useShortcut";
 import { activeStep, type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
 import { sameAids, sameMarks } from "../../lib/same";
@@ -48,6 +49,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
   const accept = useAccept(fitting, bench, draft);
   const pacer = usePacer();
   const short = useShortBench(me);
+  const may = useMay();
 
   const active = activeStep(bench, order);
   const ranging =
@@ -134,7 +136,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
         nextTitle={fitting.steps[order.indexOf(active) + 1]?.title ?? null}
         onMove={(label, mark) => dispatch({ type: "set", order, label, mark })}
         onNext={() => dispatch({ type: "next", order })}
-        onAccept={accept.press}
+        onAccept={may("acceptFitting") ? accept.press : null}
       />
       {bench.saving.kind === "conflict" ? (
         <Conflict machine={machine} mine={bench.sheet} theirs={bench.saving.theirs} dispatch={dispatch} />

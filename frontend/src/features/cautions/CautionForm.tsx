@@ -59,7 +59,10 @@ type Props = {
   busy: boolean;
   thrown: unknown;
   onKeep: (name: string, version: number | null, fields: CautionFields) => void;
-  onMistaken: () => void;
+  /** null for whoever may not take one out */
+  onMistaken: (() => void) | null;
+  /** a clinician who writes their own word, and nothing else; null for everybody else */
+  signedBy: string | null;
 };
 
 /** Of either end of a joint. */
@@ -68,8 +71,11 @@ const degreesComplaint = (thrown: unknown, motion: string) =>
 
 const PATHS = ["/cleared_by", "/cleared_on", "/since", "/load_to_kg"];
 
-export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onMistaken }: Props) {
-  const [draft, setDraft] = useState(() => draftOf(caution, kinds));
+export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onMistaken, signedBy }: Props) {
+  const [draft, setDraft] = useState(() => {
+    const first = draftOf(caution, kinds);
+    return signedBy === null ? first : { ...first, clearedBy: signedBy };
+  });
   const [problem, setProblem] = useState<string>();
   const change = (fields: Partial<CautionDraft>) => setDraft((now) => ({ ...now, ...fields }));
   const kind = kinds.find((one) => one.name === draft.name);
@@ -100,24 +106,26 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
           onChange={(name) => change({ name })}
         />
       )}
-      <Pair>
-        {kind?.sided ? (
-          <Choice
-            label={say("cautionForm.side")}
-            options={SIDES}
-            value={draft.side as "left"}
-            onChange={(side) => change({ side })}
+      {signedBy === null ? (
+        <Pair>
+          {kind?.sided ? (
+            <Choice
+              label={say("cautionForm.side")}
+              options={SIDES}
+              value={draft.side as "left"}
+              onChange={(side) => change({ side })}
+            />
+          ) : null}
+          <DateEntry
+            label={say("cautionForm.sinceLabel")}
+            hint=""
+            value={draft.since}
+            onChange={(since) => change({ since })}
+            complaint={complaintAt(thrown, "/since")}
           />
-        ) : null}
-        <DateEntry
-          label={say("cautionForm.sinceLabel")}
-          hint=""
-          value={draft.since}
-          onChange={(since) => change({ since })}
-          complaint={complaintAt(thrown, "/since")}
-        />
-      </Pair>
-      {kind?.joints.length ? (
+        </Pair>
+      ) : null}
+      {signedBy === null && kind?.joints.length ? (
         <Choice
           label={say("cautionForm.joint")}
           hint={say("cautionForm.jointHint")}
@@ -133,6 +141,7 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
           value={draft.clearedBy}
           maxLength={80}
           autoComplete="off"
+          isReadOnly={signedBy !== null}
           onChange={(clearedBy) => change({ clearedBy })}
           complaint={complaintAt(thrown, "/cleared_by")}
         />
@@ -175,16 +184,20 @@ export function CautionForm({ caution, kinds, motions, busy, thrown, onKeep, onM
         complaint={complaintAt(thrown, "/load_to_kg")}
       />
       <FieldHint>{say("cautionForm.degreesHint")}</FieldHint>
-      <TextField value={draft.note} onChange={(note) => change({ note })} maxLength={1000}>
-        <FieldLabel>{say("cautionForm.note")}</FieldLabel>
-        <Note />
-        <FieldHint slot="description">{say("cautionForm.sealedHint")}</FieldHint>
-      </TextField>
+      {signedBy === null ? (
+        <TextField value={draft.note} onChange={(note) => change({ note })} maxLength={1000}>
+          <FieldLabel>{say("cautionForm.note")}</FieldLabel>
+          <Note />
+          <FieldHint slot="description">{say("cautionForm.sealedHint")}</FieldHint>
+        </TextField>
+      ) : null}
       <span>
         <PrimaryButton type="submit" isDisabled={busy}>
           {say("cautionForm.keep")}
         </PrimaryButton>{" "}
-        {caution ? <QuietButton onPress={onMistaken}>{say("cautionForm.mistakeButton")}</QuietButton> : null}
+        {caution && onMistaken ? (
+          <QuietButton onPress={onMistaken}>{say("cautionForm.mistakeButton")}</QuietButton>
+        ) : null}
       </span>
     </Sheet>
   );

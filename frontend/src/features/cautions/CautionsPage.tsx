@@ -21,6 +21,9 @@ import { Typed } from "../../ui/Typed";
 import type { CautionFields } from "../../model/cautionDraft";
 import { CautionForm } from "./CautionForm";
 import { cautionWords } from "../shared/CautionLines";
+import { May } from "../shared/May";
+import { useMay } from "../shared/roles";
+import { Sharing } from "./Sharing";
 import { TakeOut } from "./TakeOut";
 
 const Row = styled.li`
@@ -38,6 +41,7 @@ export function CautionsPage() {
   const [open, setOpen] = useState<Caution | "new" | null>(null);
   const [mistaken, setMistaken] = useState(false);
   const [again, setAgain] = useState(false);
+  const may = useMay();
   const queryClient = useQueryClient();
   useTitle(
     page.data ? say("cautionsPage.cautionsName", { name: page.data.client.name }) : say("cautionsPage.cautions"),
@@ -109,7 +113,7 @@ export function CautionsPage() {
             ? say("cautionsPage.askedOn", { day: dayText(asked.day, locale) })
             : say("cautionsPage.neverAsked")}
         </SectionTitle>
-        {asked.due || again ? (
+        {!may("askCautions") ? null : asked.due || again ? (
           <AskSheet
             key={client.version}
             kinds={kinds}
@@ -142,12 +146,17 @@ export function CautionsPage() {
           ))}
         </Rows>
       )}
-      <p style={{ marginTop: "1.25rem" }}>
-        <AddButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
-          {say("cautionsPage.add")}
-        </AddButton>
-      </p>
-      {removed.length > 0 ? (
+      <May ask="askCautions">
+        <p style={{ marginTop: "1.25rem" }}>
+          <AddButton onPress={() => setOpen("new")} isDisabled={free.length === 0}>
+            {say("cautionsPage.add")}
+          </AddButton>
+        </p>
+      </May>
+      <May ask="sharing">
+        <Sharing id={id} />
+      </May>
+      {removed.length > 0 && may("returnCaution") ? (
         <Section style={{ marginTop: space(8) }}>
           <SectionTitle>{say("cautionsPage.removedTitle")}</SectionTitle>
           {putBack.error ? (
@@ -188,7 +197,8 @@ export function CautionsPage() {
                 busy={keep.isPending}
                 thrown={keep.error}
                 onKeep={(caution, version, fields) => keep.mutate({ caution, version, ...fields })}
-                onMistaken={() => setMistaken(true)}
+                onMistaken={may("removeCaution") ? () => setMistaken(true) : null}
+                signedBy={me.data.role === "clinician" ? me.data.name : null}
               />
             </Typed>
           )}

@@ -4,7 +4,7 @@ import { Link, useLocation, useParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
 import { clientQuery, meQuery } from "../../api/queries";
-import type { ClientPage as ClientPageData } from "../../api/types";
+import type { ClientPage as ClientPageData, Operation } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { BodyFigure } from "../../scene/BodyFigure";
 import { dayText, momentText } from "../../lib/dates";
@@ -13,6 +13,7 @@ import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Section, SectionTitle, Small, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { Discarded } from "../shared/Discarded";
+import { May } from "../shared/May";
 import { CautionLines } from "../shared/CautionLines";
 import { Card } from "./Card";
 import { History } from "./History";
@@ -44,6 +45,14 @@ const Actions = styled.div`
   gap: ${space(2)};
   margin-top: ${space(3)};
 `;
+/** What else is known of a client, each a page of its own. */
+const PARTS: readonly (readonly [part: string, ask: Operation, title: string])[] = [
+  ["details", "correctClient", say("clientPage.correct")],
+  ["cautions", "cautions", say("clientPage.cautions")],
+  ["limits", "limits", say("clientPage.limits")],
+  ["rules", "clientRules", say("clientPage.houseRules")],
+];
+
 export function ClientPage() {
   const { id = "" } = useParams();
   const page = useQuery(clientQuery(id));
@@ -77,10 +86,11 @@ export function ClientPage() {
             .filter(Boolean)
             .join(" · ")}
         </Muted>
-        <QuietLink to={`/clients/${id}/details`}>{say("clientPage.correct")}</QuietLink>
-        <QuietLink to={`/clients/${id}/cautions`}>{say("clientPage.cautions")}</QuietLink>
-        <QuietLink to={`/clients/${id}/limits`}>{say("clientPage.limits")}</QuietLink>
-        <QuietLink to={`/clients/${id}/rules`}>{say("clientPage.houseRules")}</QuietLink>
+        {PARTS.map(([part, ask, title]) => (
+          <May key={part} ask={ask}>
+            <QuietLink to={`/clients/${id}/${part}`}>{title}</QuietLink>
+          </May>
+        ))}
       </PageHead>
       {discarded ? <Discarded {...discarded}>{say("clientPage.discardedNotice")}</Discarded> : null}
       {learned && learned.length > 0 ? (
@@ -101,7 +111,9 @@ export function ClientPage() {
         <div style={{ marginBottom: "1.5rem" }}>
           <Notice tone={page.data.asked.day ? "calm" : "wrong"}>
             {page.data.asked.day ? say("clientPage.askAgain") : say("clientPage.notAskedYet")}{" "}
-            <Link to={`/clients/${id}/cautions`}>{say("clientPage.askLink")}</Link>
+            <May ask="askCautions">
+              <Link to={`/clients/${id}/cautions`}>{say("clientPage.askLink")}</Link>
+            </May>
           </Notice>
         </div>
       ) : null}
@@ -147,13 +159,17 @@ export function ClientPage() {
                 </Small>
               </p>
             ) : null}
-            <Actions>
-              <NextTape page={page.data} id={id} />
-            </Actions>
+            <May ask="putReading">
+              <Actions>
+                <NextTape page={page.data} id={id} />
+              </Actions>
+            </May>
           </Panel>
         </BodySection>
         <div>
-          <Card page={page.data} id={id} locale={locale} />
+          <May ask="predictions">
+            <Card page={page.data} id={id} locale={locale} />
+          </May>
           <History page={page.data} locale={locale} />
         </div>
       </Columns>

@@ -10,6 +10,7 @@ import { Field } from "../../ui/Field";
 import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { Empty, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
 import { colour, space } from "../../ui/tokens";
+import { May } from "../shared/May";
 
 const RowLink = styled(Link)`
   display: flex;
@@ -47,8 +48,12 @@ export function ClientsPage() {
       </PageHead>
       <Tools>
         <Field label={say("clientsPage.searchLabel")} value={text} onChange={setText} autoComplete="off" />
-        <PrimaryLink to="/clients/new">{say("clientsPage.add")}</PrimaryLink>
-        <SecondaryLink to="/board">{say("clientsPage.board")}</SecondaryLink>
+        <May ask="addClient">
+          <PrimaryLink to="/clients/new">{say("clientsPage.add")}</PrimaryLink>
+        </May>
+        <May ask="board">
+          <SecondaryLink to="/board">{say("clientsPage.board")}</SecondaryLink>
+        </May>
       </Tools>
       {pages.isSuccess && clients.length === 0 ? <Empty>{say("clientsPage.nobody")}</Empty> : null}
       {clients.length > 0 ? (

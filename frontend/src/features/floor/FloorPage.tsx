@@ -1,5 +1,7 @@
 import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
+import { Suspense } from "react";
+import { Navigate } from "react-router";
 import styled from "styled-components";
 import { floorQuery, meQuery, refitsQuery } from "../../api/queries";
 import type { Refit } from "../../api/types";
@@ -7,10 +9,12 @@ import { useTitle } from "../../ui/useTitle";
 import { momentText } from "../../lib/dates";
 import { PrimaryLink, QuietLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
+import { May } from "../shared/May";
 import { Now } from "./Now";
 import { Places } from "./Places";
 import { RowLink } from "./RowLink";
 import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import { part } from "../../ui/part";
 import { breakpoint, space } from "../../ui/tokens";
 import { ClientFinder } from "../shared/ClientFinder";
 import { Due } from "../shared/Due";
@@ -24,6 +28,8 @@ const Columns = styled.div`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
+/** Of a gym that has just begun. */
+const Beginnings = part(() => import("./Beginnings").then(({ Beginnings }) => Beginnings));
 /** Of those that are due: a line a client, the weightiest. */
 const SHOWN = 4;
 const firstOfEach = (due: readonly Refit[]) =>
@@ -35,6 +41,8 @@ export function FloorPage() {
   const me = useQuery(meQuery);
   const refits = useQuery(refitsQuery);
   const locale = me.data?.gym.locale ?? "en-GB";
+  // Whoever sees no floor begins with the people whom they were shown.
+  if (me.data && !me.data.may.includes("floor")) return <Navigate to="/clients" replace />;
   return (
     <Page>
       <PageHead>
@@ -44,10 +52,17 @@ export function FloorPage() {
         <div>
           <Section aria-label={say("floorPage.findLabel")}>
             <ClientFinder autoFocus />
-            <p style={{ marginTop: "1rem" }}>
-              <PrimaryLink to="/clients/new">{say("floorPage.addLink")}</PrimaryLink>
-            </p>
+            <May ask="addClient">
+              <p style={{ marginTop: "1rem" }}>
+                <PrimaryLink to="/clients/new">{say("floorPage.addLink")}</PrimaryLink>
+              </p>
+            </May>
           </Section>
+          <May ask="beginnings">
+            <Suspense fallback={null}>
+              <Beginnings />
+            </Suspense>
+          </May>
           <Section>
             <SectionTitle>{say("floorPage.fittedLately")}</SectionTitle>
             {floor.data && floor.data.recent.length === 0 ? <Empty>{say("floorPage.emptyHint")}</Empty> : null}

@@ -59,6 +59,7 @@ export function GymPage() {
         <Muted>{say("gymPage.title")}</Muted>
         {me.data.role === LEAD ? (
           <Ways>
+            <SecondaryLink to="/gym/staff">{say("staffPage.title")}</SecondaryLink>
             <SecondaryLink to="/gym/exchange">{say("gymPage.outAndIn")}</SecondaryLink>
             <SecondaryLink to="/gym/audit">{say("gymPage.auditLink")}</SecondaryLink>
           </Ways>

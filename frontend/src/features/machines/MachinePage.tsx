@@ -7,6 +7,8 @@ import styled from "styled-components";
 import { refusal } from "../../api/client";
 import { machineQuery, meQuery } from "../../api/queries";
 import type { MachineExercise, MachinePage as MachinePageData } from "../../api/types";
+import { May } from "../shared/May";
+import { useMay } from "../shared/roles";
 import { useTitle } from "../../ui/useTitle";
 import type { LengthUnit } from "../../lib/lengths";
 import { Choice } from "../../ui/Choice";
@@ -58,6 +60,7 @@ type Props = { id: string; page: MachinePageData; unit: LengthUnit; locale: stri
 
 function Machine({ id, page, unit, locale }: Props) {
   const { machine } = page;
+  const may = useMay();
   const [exerciseName, setExerciseName] = useState(page.exercises[0]?.name ?? "");
   const exercise = page.exercises.find(({ name }) => name === exerciseName) ?? page.exercises[0];
   if (!exercise) return null;
@@ -68,15 +71,19 @@ function Machine({ id, page, unit, locale }: Props) {
         <Title>{machine.name}</Title>
         <Muted>{[machine.code, machine.family_name, machine.place].filter(Boolean).join(" · ")}</Muted>
         <Push>
-          <Tape to={`/machines/${id}/tape`}>{TAPE[machine.taped]}</Tape>
+          <May ask="tapeMachine">
+            <Tape to={`/machines/${id}/tape`}>{TAPE[machine.taped]}</Tape>
+          </May>
           <SecondaryLink to={`/machines/${id}/queue${exercise.name ? `?exercise=${exercise.name}` : ""}`}>
             {say("machinePage.nextHere")}
           </SecondaryLink>
           <SecondaryLink to={`/machines/${id}/sheet${exercise.name ? `?exercise=${exercise.name}` : ""}`}>
             {say("machinePage.wallSheet")}
           </SecondaryLink>
-          <SecondaryLink to={`/machines/${id}/correct`}>{say("machinePage.correct")}</SecondaryLink>
-          <Copy id={id} name={machine.name} />
+          <May ask="correctMachine">
+            <SecondaryLink to={`/machines/${id}/correct`}>{say("machinePage.correct")}</SecondaryLink>
+            <Copy id={id} name={machine.name} />
+          </May>
         </Push>
       </PageHead>
       <StateNotice page={page} />
@@ -95,13 +102,15 @@ function Machine({ id, page, unit, locale }: Props) {
         <div>
           <Section>
             <SectionTitle>{say("machinePage.fitsTitle")}</SectionTitle>
-            {exercise.told.length > 0 ? (
+            {exercise.told.length > 0 && may("population") ? (
               <WhoFits id={id} exercise={exercise.name} />
             ) : (
               <Empty>{say("machinePage.untapedNotice")}</Empty>
             )}
           </Section>
-          <ChangedAdvice id={id} number={page.number} />
+          <May ask="changes">
+            <ChangedAdvice id={id} number={page.number} />
+          </May>
           <Section>
             <SectionTitle>{say("machinePage.adjustersTitle")}</SectionTitle>
             <AdjusterList id={id} page={page} exercise={exercise} unit={unit} />

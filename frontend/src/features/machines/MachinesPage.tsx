@@ -14,6 +14,8 @@ import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Stron
 import { breakpoint, colour, font, space } from "../../ui/tokens";
 import { EquipmentForm } from "./EquipmentForm";
 import { Needs, needsOf } from "../shared/Needs";
+import { May } from "../shared/May";
+import { useMay } from "../shared/roles";
 import { PlatesForm } from "./PlatesForm";
 
 const RowLink = styled(Link)`
@@ -82,6 +84,7 @@ export function MachinesPage() {
   const machines = useQuery(machinesQuery);
   // All of it at once: nothing moves down when another part has come.
   const owned = [useQuery(equipmentQuery), useQuery(platesQuery)].every((query) => query.data);
+  const may = useMay();
   const [params, setParams] = useSearchParams();
   const shown = SHOWN.find(([key]) => key === params.get("show"))?.[0] ?? "in_use";
   const sorted = SORTED.find(([key]) => key === params.get("sort"))?.[0] ?? "place";
@@ -96,7 +99,9 @@ export function MachinesPage() {
         <Title>{say("machinesPage.machines")}</Title>
         <Muted>{say("machinesPage.hint")}</Muted>
         <span style={{ marginLeft: "auto" }}>
-          <PrimaryLink to="/machines/new">{say("machinesPage.enterLink")}</PrimaryLink>
+          <May ask="addMachine">
+            <PrimaryLink to="/machines/new">{say("machinesPage.enterLink")}</PrimaryLink>
+          </May>
         </span>
       </PageHead>
       <Section aria-label={say("machinesPage.name")}>
@@ -146,7 +151,7 @@ export function MachinesPage() {
           </Rows>
         ) : null}
       </Section>
-      {owned && machines.data ? (
+      {owned && machines.data && may("putEquipment") ? (
         <>
           <Section>
             <SectionTitle>{say("machinesPage.cushionsTitle")}</SectionTitle>

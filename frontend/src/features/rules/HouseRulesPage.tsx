@@ -11,6 +11,9 @@ import { SecondaryLink } from "../../ui/LinkButton";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { AimsTable } from "./AimsTable";
 import { type Asked, Consequences } from "./Consequences";
+import { useMay } from "../shared/roles";
+import { Notice } from "../../ui/Notice";
+import { CautionReview } from "./CautionReview";
 import { QuestionList } from "./QuestionList";
 import { RuleRefused } from "./RuleRefused";
 import { StricterCautions } from "./StricterCautions";
@@ -20,6 +23,7 @@ export function HouseRulesPage() {
   useTitle(say("houseRulesPage.houseRules"));
   const rules = useQuery(rulesQuery);
   const [asked, setAsked] = useState<Asked | null>(null);
+  const may = useMay();
   const queryClient = useQueryClient();
   const choose = useMutation({
     mutationFn: ({ question, school }: Asked) =>
@@ -53,7 +57,13 @@ export function HouseRulesPage() {
         </SecondaryLink>
       </PageHead>
       <RuleRefused thrown={choose.error} />
+      {may("setRule") ? null : (
+        <div style={{ marginBottom: "1.25rem" }}>
+          <Notice>{say("gymPage.onlyALead")}</Notice>
+        </div>
+      )}
       <QuestionList
+        readOnly={!may("setRule")}
         questions={rules.data.questions}
         onChoose={(question, school) => {
           if (school === null) return;
@@ -61,9 +71,14 @@ export function HouseRulesPage() {
           else choose.mutate({ question, school });
         }}
       />
-      <TemposTable />
-      <AimsTable />
-      <StricterCautions rules={rules.data} />
+      {may("setRule") ? (
+        <>
+          <TemposTable />
+          <AimsTable />
+          <StricterCautions rules={rules.data} />
+        </>
+      ) : null}
+      <CautionReview />
       {asked ? (
         <Consequences
           asked={asked}

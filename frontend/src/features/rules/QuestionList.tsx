@@ -73,17 +73,20 @@ type Props = {
   asTheGym?: (question: Question) => string;
   onChoose: (question: Question, school: string | null) => void;
   below?: (question: Question) => ReactNode;
+  /** what stands is only shown */
+  readOnly?: boolean;
 };
 
 const GYM = "as-the-gym";
 
-export function QuestionList({ questions, asTheGym, onChoose, below }: Props) {
+export function QuestionList({ questions, asTheGym, onChoose, below, readOnly = false }: Props) {
   return (
     <List>
       {questions.map((question) => (
         <Item key={question.name} data-question={question.name}>
           <Group
             value={question.chosen ?? GYM}
+            isReadOnly={readOnly}
             onChange={(school) => onChoose(question, school === GYM ? null : school)}
           >
             <Title>

@@ -5,6 +5,7 @@ import { wholeText } from "../../../lib/lengths";
 import { BandName } from "../../../ui/Band";
 import { PrimaryButton, SecondaryButton } from "../../../ui/Button";
 import { PrimaryLink } from "../../../ui/LinkButton";
+import { useTablet } from "../../shared/TabletContext";
 import { More } from "../../../ui/More";
 import { breakpoint, colour, font, size, space } from "../../../ui/tokens";
 
@@ -114,7 +115,8 @@ type Props = {
   nextTitle: string | null;
   onMove: (label: string, mark: string) => void;
   onNext: () => void;
-  onAccept: () => void;
+  /** null for whoever prepares a fitting that somebody else accepts */
+  onAccept: (() => void) | null;
 };
 
 /** The findings, worst first, each with number, band and words; the step that helps the worst; and the one thing to do next. */
@@ -131,6 +133,7 @@ export function FindingsBar({
   onNext,
   onAccept,
 }: Props) {
+  const tablet = useTablet();
   const move = evaluation.findings.find((finding) => finding.move)?.move;
   return (
     <Area aria-label={say("findingsBar.findings")}>
@@ -142,12 +145,13 @@ export function FindingsBar({
       ) : null}
       <Next $alone={evaluation.findings.length === 0}>
         {problem ? <Problem role="alert">{problem}</Problem> : null}
+        {writing && !barred && !onAccept ? <ByHand>{say("findingsBar.handOverHint")}</ByHand> : null}
         {move && !barred ? <Move onPress={() => onMove(move.adjuster, move.mark)}>{move.says}</Move> : null}
         {barred ? (
           <PrimaryLink to={`/clients/${clientId}`}>{say("findingsBar.cardLink")}</PrimaryLink>
         ) : writing ? (
-          <PrimaryButton onPress={onAccept} isDisabled={busy}>
-            {say("findingsBar.accept")}
+          <PrimaryButton onPress={onAccept ?? tablet.lock} isDisabled={busy}>
+            {say(onAccept ? "findingsBar.accept" : "findingsBar.handOver")}
           </PrimaryButton>
         ) : (
           <PrimaryButton onPress={onNext}>
