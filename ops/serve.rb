@@ -7,6 +7,7 @@ require_relative "settings"
 
 begin
   settings = Verglas::Ops::Settings.new
+  ENV["ERASED_FILE"] ||= File.join(settings.folder, "erased")
   scenario = Verglas::Ops::OwnGym.new(settings.folder)
   Verglas::Ops::Server.new(
     scenario: scenario,

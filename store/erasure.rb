@@ -17,7 +17,7 @@ module Verglas
         rows.sort_by { |row| row[:id] }.each { |row| hold(row) }
         forget_answers(rows.flat_map { |row| ids(row[:id]) }, *gone)
         rows.each { |row| erase(row[:id], keep_marks) }
-        forget_files(rows)
+        forget_files(rows).tap { Erased.note(rows.map { |row| row[:id] }) }
       end
 
       private

@@ -233,6 +233,7 @@ RSpec.describe "What belongs to a person" do
     client_shares: :theirs,
     clients: :theirs,
     account_pins: :staff,
+    backups: :none,
     counters: :none,
     gym_equipment: :none,
     gym_plates: :none,

@@ -66,6 +66,7 @@ RSpec.describe "The examples of docs/formats" do
       account_active_session_keys
       account_password_hashes
       account_pins
+      backups
       client_shares
       counters
       gyms

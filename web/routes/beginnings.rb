@@ -12,7 +12,7 @@ module Verglas
             write_once do
               name = Inputs::Name.tidy(input[:by], "/by")
               gym.settle(version: input[:version], cautions_reviewed_by: name, cautions_reviewed_on: Date.today)
-              Views::GymSettings.of(gym.row)
+              Views::GymSettings.of(Questions::GymSettings.of(gym))
             end
           end
         end

@@ -13,7 +13,7 @@ module Verglas
         }.freeze
 
         def self.registered(app)
-          app.get("/api/gym") { reply(Views::GymSettings.of(gym.row)) }
+          app.get("/api/gym") { reply(Views::GymSettings.of(Questions::GymSettings.of(gym))) }
 
           WHOLE.each do |name, (typed, asked, shown)|
             app.get("/api/#{name}") { reply(shown.of(asked.of(gym))) }
@@ -29,7 +29,7 @@ module Verglas
           app.put("/api/gym") do
             write_once do
               gym.settle(version: input[:version], **chosen_settings)
-              Views::GymSettings.of(gym.row)
+              Views::GymSettings.of(Questions::GymSettings.of(gym))
             end
           end
           app.helpers Helpers

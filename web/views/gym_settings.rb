@@ -5,9 +5,12 @@ module Verglas
     module Views
       # What a gym says of itself.
       module GymSettings
-        # row: the gym's.
-        def self.of(row)
+        # settings: Questions::GymSettings; now: the server's clock.
+        def self.of(settings, now: Time.now)
+          row = settings.row
           {
+            backed_up: Told.time(settings.backed_up),
+            backup_late: settings.backup_late?(now),
             name: row[:name],
             address: row[:address],
             wall_names: row[:wall_names],

@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { beginningsQuery } from "../../api/queries";
-import { say, type Words } from "../../lib/say";
+import { say } from "../../lib/say";
 import { Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { colour, space } from "../../ui/tokens";
 
@@ -26,11 +26,11 @@ const Row = styled(Link)`
 const Told = styled.span`
   display: grid;
 `;
-const STEPS: readonly (readonly [step: string, to: string, title: Words, hint: Words])[] = [
-  ["machines", "/machines/new", "beginnings.machines", "beginnings.machinesHint"],
-  ["cautions", "/rules#cautions", "beginnings.cautions", "beginnings.cautionsHint"],
-  ["staff", "/gym/staff", "beginnings.staff", "beginnings.staffHint"],
-  ["tablets", "/you", "beginnings.tablets", "beginnings.tabletsHint"],
+const STEPS: readonly (readonly [step: string, to: string, title: string, hint: string])[] = [
+  ["machines", "/machines/new", say("beginnings.machines"), say("beginnings.machinesHint")],
+  ["cautions", "/rules#cautions", say("beginnings.cautions"), say("beginnings.cautionsHint")],
+  ["staff", "/gym/staff", say("beginnings.staff"), say("beginnings.staffHint")],
+  ["tablets", "/you", say("beginnings.tablets"), say("beginnings.tabletsHint")],
 ];
 
 export function Beginnings() {
@@ -45,8 +45,8 @@ export function Beginnings() {
             <Row to={to}>
               <Done done={done[step] ?? false} />
               <Told>
-                <Strong>{say(title)}</Strong>
-                <Small>{say(hint)}</Small>
+                <Strong>{title}</Strong>
+                <Small>{hint}</Small>
               </Told>
             </Row>
           </li>
@@ -63,7 +63,7 @@ function Done({ done }: { done: boolean }) {
       height="28"
       viewBox="0 0 28 28"
       role="img"
-      aria-label={say(done ? "beginnings.done" : "beginnings.open")}
+      aria-label={done ? say("beginnings.done") : say("beginnings.open")}
     >
       <circle cx="14" cy="14" r="11" fill={done ? "currentColor" : "none"} stroke="currentColor" strokeWidth="2" />
       {done ? <path d="M8.5 14.5l4 4 7.5-8.5" fill="none" stroke={colour.panel} strokeWidth="2.5" /> : null}

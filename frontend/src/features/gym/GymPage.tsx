@@ -7,6 +7,7 @@ import { keys } from "../../api/keys";
 import { api, complaintAt, newKey, refusal, standing, unwrap } from "../../api/client";
 import { gymQuery, meQuery } from "../../api/queries";
 import type { GymSettings, WallNames } from "../../api/types";
+import { dayText, timeText } from "../../lib/dates";
 import { say } from "../../lib/say";
 import { PrimaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
@@ -65,6 +66,19 @@ export function GymPage() {
           </Ways>
         ) : null}
       </PageHead>
+      {gym.data.backup_late ? (
+        <div style={{ marginBottom: "1.25rem" }}>
+          <Notice tone="wrong">
+            {gym.data.backed_up
+              ? say("gymPage.backupOld", { time: dayText(gym.data.backed_up, me.data.gym.locale) })
+              : say("gymPage.backupNone")}
+          </Notice>
+        </div>
+      ) : gym.data.backed_up ? (
+        <p style={{ marginBottom: "1.25rem" }}>
+          {say("gymPage.backedUp", { time: timeText(gym.data.backed_up, me.data.gym.locale) })}
+        </p>
+      ) : null}
       <Settings first={gym.data} lead={me.data.role === LEAD} />
       {me.data.role === LEAD && gym.data.keep_years !== null ? <PastTheirTime years={gym.data.keep_years} /> : null}
     </Page>

@@ -163,12 +163,7 @@ function Everybody({ staff, locale }: { staff: readonly Colleague[]; locale: str
 }
 
 const signedIn = ({ sessions, last }: Colleague, locale: string): string =>
-  sessions
-    ? say(sessions === 1 ? "staffPage.onOne" : "staffPage.onMany", {
-        count: sessions,
-        time: momentText(last ?? null, locale),
-      })
-    : say("staffPage.nowhere");
+  sessions ? onDevices(sessions, momentText(last ?? null, locale)) : say("staffPage.nowhere");
 
 type Invitation = { id: string; name: string; email: string; role: Role; ends_at: string | null };
 
@@ -204,3 +199,6 @@ function Asked({ invitations, locale }: { invitations: readonly Invitation[]; lo
     </Section>
   );
 }
+
+const onDevices = (count: number, time: string): string =>
+  count === 1 ? say("staffPage.onOne", { time }) : say("staffPage.onMany", { count, time });

@@ -40,7 +40,7 @@ export function WelcomePage() {
           : say("welcomePage.welcomeTo", { gym: link.data?.gym ?? "Verglas" })
       }
       wrong={wrong}
-      send={link.data ? say(invitation ? "welcomePage.begin" : "welcomePage.keep") : null}
+      send={link.data ? (invitation ? say("welcomePage.begin") : say("welcomePage.keep")) : null}
       busy={take.isPending}
       onSend={() => take.mutate()}
     >

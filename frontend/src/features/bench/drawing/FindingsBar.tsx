@@ -151,7 +151,7 @@ export function FindingsBar({
           <PrimaryLink to={`/clients/${clientId}`}>{say("findingsBar.cardLink")}</PrimaryLink>
         ) : writing ? (
           <PrimaryButton onPress={onAccept ?? tablet.lock} isDisabled={busy}>
-            {say(onAccept ? "findingsBar.accept" : "findingsBar.handOver")}
+            {onAccept ? say("findingsBar.accept") : say("findingsBar.handOver")}
           </PrimaryButton>
         ) : (
           <PrimaryButton onPress={onNext}>
