@@ -4,9 +4,23 @@ module Verglas
   module Ops
     # What bin/serve serves: a gym's own, which begins empty. Whoever reads the console may begin it.
     class OwnGym
+      DAY_S = 86_400
+      UNSAVED = "UPGRADE_WITHOUT_BACKUP"
+
       # folder: where the data lie.
-      def initialize(folder)
+      def initialize(folder, environment = ENV)
         @folder = folder
+        @environment = environment
+      end
+
+      # A newer version changes the database: not without a way back.
+      def before_change(database)
+        return if @environment.key?(UNSAVED) || !database.table_exists?(:backups) || database[:gyms].empty?
+        return if database[:backups].where { made_at > Time.now - DAY_S }.any?
+
+        raise Cluster::Failure,
+              "this version changes the database, and no backup is younger than a day: run bin/backup first " \
+                "(#{UNSAVED}=yes goes on without)"
       end
 
       # Each start of an empty server prints a code of its own; the one before opens nothing any more.

@@ -26,7 +26,7 @@ module Verglas
         set-up
         progress
         board
-        queue
+        staff
         exchange
         rules
         machines
@@ -55,6 +55,7 @@ module Verglas
         set_up("Imre Talbot-Vane", "Leg extension 1")
         board
         exchange
+        staff
         rules
         machines
       ensure
@@ -107,17 +108,15 @@ module Verglas
         click_link "All visits"
         assert_text "Every visit"
         shot("progress")
-        queue("Sunniva Quill", "Leg curl 1")
       end
 
-      def queue(name, machine)
-        open_client(name)
-        find("[data-machine='#{machine}']").click_link(text: /Set up/)
-        click_button "It stands so"
-        assert_selector "button", text: "Set up"
-        click_link "Next client here"
-        assert_text "Who comes next"
-        shot("queue")
+      def staff
+        visit "/gym/staff"
+        fill_in "Name", with: "Ada Quill"
+        fill_in "Email", with: "ada@netloft.example"
+        click_button "Make the link"
+        assert_text "For Ada Quill"
+        shot("staff")
       end
 
       def board

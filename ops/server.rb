@@ -93,9 +93,18 @@ module Verglas
         ENV["APP_ENV"] ||= "production"
         require_relative "../config/application"
         Keys.new(ENV, folder: @folder).ready(DB)
-        Store::Database.migrate(DB)
+        bring_up_to_date
         @scenario.prepare(DB)
         Store::Upkeep.now(DB)
+      end
+
+      def bring_up_to_date
+        if Store::Database.newer?(DB)
+          raise Cluster::Failure,
+                "a newer version of Verglas made this database what it is: start that one, or restore a backup"
+        end
+        @scenario.before_change(DB) if DB.table_exists?(:schema_info) && !Store::Database.current?(DB)
+        Store::Database.migrate(DB)
       end
 
       def request_log

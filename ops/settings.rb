@@ -18,7 +18,8 @@ module Verglas
         "TRUSTED_PROXIES" => "",
         "SESSION_SECRET" => "",
         "NOTES_KEY_FILE" => "",
-        "NOTES_KEY" => ""
+        "NOTES_KEY" => "",
+        "UPGRADE_WITHOUT_BACKUP" => ""
       }.freeze
       LEAST_SECRET = 64
 

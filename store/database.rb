@@ -48,6 +48,13 @@ module Verglas
         Sequel::Migrator.run(db, MIGRATIONS)
       end
 
+      # Whether a newer program than this one made the database what it is.
+      def newer?(db)
+        return false unless db.table_exists?(:schema_info)
+
+        db[:schema_info].get(:version) > Dir[File.join(MIGRATIONS, "*.rb")].map { |file| File.basename(file).to_i }.max
+      end
+
       # Whether the database is as this code wants it.
       def current?(db)
         Sequel.extension :migration

@@ -2,6 +2,7 @@
 
 require "database_helper"
 require_relative "../../ops/backup_command"
+require_relative "../../ops/own_gym"
 
 # A backup is made, checked and restored; what is wrong with one is said, and nothing is lost.
 RSpec.describe Verglas::Ops::Backup do
@@ -104,6 +105,22 @@ RSpec.describe Verglas::Ops::Backup do
     emptied
     expect { backup.restore(file) }.to raise_error(Verglas::Ops::SealedFile::Broken)
     expect(db.tables).to eq([])
+  end
+
+  it "lets a newer version change the database only with a backup of today, and an older one not at all" do
+    filled
+    start = Verglas::Ops::OwnGym.new(folder, {})
+    expect { start.before_change(db) }.to raise_error(Verglas::Ops::Cluster::Failure, /bin.backup first/)
+    expect do
+      Verglas::Ops::OwnGym.new(folder, { "UPGRADE_WITHOUT_BACKUP" => "yes" }).before_change(db)
+    end.not_to raise_error
+    db[:backups].insert(made_at: Time.now - (2 * 86_400), bytes: 1)
+    expect { start.before_change(db) }.to raise_error(Verglas::Ops::Cluster::Failure)
+    db[:backups].insert(made_at: Time.now - 60, bytes: 1)
+    expect { start.before_change(db) }.not_to raise_error
+    expect(Verglas::Store::Database.newer?(db)).to be(false)
+    db[:schema_info].update(version: 9999)
+    expect(Verglas::Store::Database.newer?(db)).to be(true)
   end
 
   it "takes a folder for a new file named by the time, and for the newest there" do

@@ -4,7 +4,7 @@ import { type ReactNode, useReducer, Suspense } from "react";
 import { refusal } from "../../api/client";
 import { againQuery, evaluationQuery } from "../../api/queries";
 import type { FittingPage, Staff } from "../../api/types";
-import { useMay } from "../shared/roles";
+import { useMay } from "../shared/useMay";
 import { useShortcut } from "../../ui/useShortcut";
 import { activeStep, type Bench as BenchState, benchReducer, startBench } from "../../model/bench";
 import { sameAids, sameMarks } from "../../lib/same";

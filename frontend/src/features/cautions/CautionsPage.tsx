@@ -22,7 +22,7 @@ import type { CautionFields } from "../../model/cautionDraft";
 import { CautionForm } from "./CautionForm";
 import { cautionWords } from "../shared/CautionLines";
 import { May } from "../shared/May";
-import { useMay } from "../shared/roles";
+import { useMay } from "../shared/useMay";
 import { Sharing } from "./Sharing";
 import { TakeOut } from "./TakeOut";
 

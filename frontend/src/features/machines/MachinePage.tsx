@@ -8,7 +8,7 @@ import { refusal } from "../../api/client";
 import { machineQuery, meQuery } from "../../api/queries";
 import type { MachineExercise, MachinePage as MachinePageData } from "../../api/types";
 import { May } from "../shared/May";
-import { useMay } from "../shared/roles";
+import { useMay } from "../shared/useMay";
 import { useTitle } from "../../ui/useTitle";
 import type { LengthUnit } from "../../lib/lengths";
 import { Choice } from "../../ui/Choice";

@@ -15,7 +15,7 @@ import { breakpoint, colour, font, space } from "../../ui/tokens";
 import { EquipmentForm } from "./EquipmentForm";
 import { Needs, needsOf } from "../shared/Needs";
 import { May } from "../shared/May";
-import { useMay } from "../shared/roles";
+import { useMay } from "../shared/useMay";
 import { PlatesForm } from "./PlatesForm";
 
 const RowLink = styled(Link)`

@@ -11,7 +11,7 @@ import { SecondaryLink } from "../../ui/LinkButton";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { AimsTable } from "./AimsTable";
 import { type Asked, Consequences } from "./Consequences";
-import { useMay } from "../shared/roles";
+import { useMay } from "../shared/useMay";
 import { Notice } from "../../ui/Notice";
 import { CautionReview } from "./CautionReview";
 import { QuestionList } from "./QuestionList";

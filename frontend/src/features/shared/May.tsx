@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Operation } from "../../api/types";
-import { useMay } from "./roles";
+import { useMay } from "./useMay";
 
 /** What is offered to whoever may ask for it, and to nobody else. */
 export function May({ ask, children }: { ask: Operation; children: ReactNode }) {
