@@ -162,14 +162,14 @@ module Verglas
       end
 
       def repeat_erasures
-        ENV[Store::Erased::FILE] ||= File.join(@folder, "erased")
+        kept = { Store::Erased::FILE => ENV.fetch(Store::Erased::FILE) { File.join(@folder, "erased") } }
         connected(@cluster.database(DATABASE)) do |db|
           Store::Database.migrate(db)
           db[:gyms]
             .select_map(:id)
             .sum do |id|
               gym = Store::Gym.new(db, id)
-              gone = Store::Erased.among(gym.clients.dataset.select_map(:id))
+              gone = Store::Erased.among(gym.clients.dataset.select_map(:id), kept)
               db.transaction do
                 Store::Erasure.new(gym).call(gone.map { |one| gym.clients.find(one) }, keep_marks: false, gone: GONE)
               end

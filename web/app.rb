@@ -36,6 +36,7 @@ module Verglas
                Routes::Cautions,
                Routes::Limits,
                Routes::Sharing,
+               Routes::ClientLinks,
                Routes::Fittings,
                Routes::SetUps,
                Routes::Papers,

@@ -11,12 +11,14 @@ module Verglas
       COPIES = { ".br" => "br", ".gz" => "gzip" }.freeze
       KEPT_BY_BROWSERS = {
         FOLDER => "public, max-age=31536000, immutable",
-        "/robots.txt" => "public, max-age=3600"
+        "/robots.txt" => "public, max-age=3600",
+        "/own-card.js" => "no-cache"
       }.freeze
 
       def initialize(app, root:)
         @app = app
-        names = Dir[File.join(root, "{robots.txt,assets/*}")].reject { |file| COPIES.key?(File.extname(file)) }
+        names =
+          Dir[File.join(root, "{robots.txt,own-card.js,assets/*}")].reject { |file| COPIES.key?(File.extname(file)) }
         @files = names.to_h { |file| [file.delete_prefix(root), encodings(file)] }.freeze
       end
 

@@ -32,6 +32,7 @@ module Verglas
       end
 
       def link(address) = wait("link:#{address}", **LINKS)
+      def right_link(address) = @counters.add("link:#{address}", -1, within_s: LINKS[:within_s])
       def again(account_id) = wait("again:#{account_id}", **AGAIN)
       def right_again(account_id) = @counters.forget("again:#{account_id}")
 

@@ -3,10 +3,10 @@
 module Verglas
   module Web
     # What is open to whoever is not signed in and holds a link or a code: GET /auth/first, POST /auth/first,
-    # POST /auth/link (what is it?) and /auth/link/taking. A secret stands in a body, never in an address:
-    # docs/security.md
+    # POST /auth/link (what is it?), /auth/link/taking and /auth/own-card (a client's own). A secret stands in a body,
+    # never in an address: docs/security.md
     module WaysIn
-      PATHS = %w[/auth/first /auth/link /auth/link/taking].freeze
+      PATHS = %w[/auth/first /auth/link /auth/link/taking /auth/own-card].freeze
 
       private
 
@@ -18,6 +18,7 @@ module Verglas
         given = request.params.transform_keys(&:to_sym)
         request.post("first") { answered { begin_server(given) } }
         request.post("link", "taking") { answered { take_link(given) } }
+        request.post("own-card") { answered { own_card(given[:secret]) } }
         request.post("link") { answered { arrivals.shown(given[:secret]) } }
       end
 
@@ -40,6 +41,14 @@ module Verglas
         check_password(given[:password], "/password")
         name = named(given, :name) if given.key?(:name)
         { email: arrivals.taken(given[:secret], password: given[:password], name: name)[:email] }
+      end
+
+      # Many phones share a gym's address: who opens what is theirs is not counted.
+      def own_card(secret)
+        row = Store::Tables::ClientLinks.opened(rodauth.db, secret) or raise Invalid, :link_over
+        guessing.right_link(env["REMOTE_ADDR"])
+        gym = Store::Gym.new(rodauth.db, row[:gym_id])
+        Views::OwnCard.of(Application::Questions::Card.of(gym, gym.clients.find(row[:client_id])))
       end
 
       def named(given, field) = Inputs::Name.tidy(given[field], "/#{field}")

@@ -114,5 +114,60 @@ RSpec.describe "Staff in the browser" do
       expect(page).to have_no_field("Note").and(have_no_button("Written by mistake"))
       expect_accessible("a caution as a clinician writes it")
     end
+
+    it "a client opens their own card on a phone, reads it without a network, and no more once it is taken back" do
+      bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: here)
+      draft, =
+        loft.fittings.open(
+          client_id: person[:id],
+          machine_id: here[:id],
+          description_number: 1,
+          marks: bench.advice.marks,
+          by: maren
+        )
+      meeting = Verglas::Application::Meeting.of(loft, draft[:id])
+      loft.fittings.accept(
+        draft[:id],
+        version: 1,
+        by: maren,
+        **Verglas::Application::Record.of(meeting, bench.advice.marks, {})
+      )
+      sign_in(at: "/gym")
+      find("label", text: "Clients may be given a link").click
+      click_button "Keep"
+      expect(page).to have_text("Kept.")
+      visit "/clients/#{person[:id]}"
+      click_button "Make a link for their phone"
+      link = find("code").text
+      expect_accessible("a link to a client's own card")
+      expect(page).to have_text("Not opened yet.")
+      at_another_tablet { read_on_a_phone(link) }
+    end
+
+    # A file is kept last.
+    def kept_offline?
+      page.evaluate_async_script(<<~JS)
+        caches.open("own-card").then((kept) => kept.match("/mine")).then((found) => arguments[0](Boolean(found)))
+      JS
+    end
+
+    def read_on_a_phone(link)
+      resize(390, 844)
+      visit link[%r{/mine#.*}]
+      expect(page).to have_css("h1", text: "Matteus, your card")
+      expect(page).to have_css("h2", text: "Leg extension 1")
+      expect_accessible("a client's own card")
+      expect_nothing_cut("a client's own card")
+      30.times { kept_offline? ? break : sleep(0.1) }
+      offline do
+        page.refresh
+        expect(page).to have_text("this is the card as it was").and(have_css("h2", text: "Leg extension 1"))
+      end
+      expect(db[:client_links].get(:opened)).to be >= 1
+      db[:client_links].delete
+      page.refresh
+      expect(page).to have_text("This link opens nothing any more").and(have_no_css("h2"))
+      expect(page.evaluate_script("localStorage.getItem('verglas.own-card')")).to be_nil
+    end
   end
 end

@@ -133,7 +133,8 @@ RSpec.describe "Who asks" do
       "get /api/fittings/{id}/progress",
       "post /api/sets/{id}/taking-back",
       "post /api/clients/{id}/cautions/removal",
-      "post /api/clients/{id}/cautions/return"
+      "post /api/clients/{id}/cautions/return",
+      "post /api/clients/{id}/links/removal"
     ]
     expect(
       told.reject { |route, code| [200, 201, 409, 422].include?(code) || (code == 404 && nowhere.include?(route)) }
@@ -181,6 +182,8 @@ RSpec.describe "Who asks" do
       "put /api/me",
       "post /api/past-their-time/erasure",
       "put /api/clients/{id}/sharing",
+      "post /api/clients/{id}/links",
+      "post /api/clients/{id}/links/removal",
       "post /api/staff/invitations",
       "post /api/staff/invitations/{id}/removal",
       "post /api/staff/{account}/sign-out",

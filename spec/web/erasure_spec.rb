@@ -229,6 +229,7 @@ RSpec.describe "What belongs to a person" do
     account_active_session_keys: :staff,
     account_password_hashes: :staff,
     client_cautions: :theirs,
+    client_links: :theirs,
     client_rules: :theirs,
     client_shares: :theirs,
     clients: :theirs,

@@ -67,6 +67,7 @@ RSpec.describe "The examples of docs/formats" do
       account_password_hashes
       account_pins
       backups
+      client_links
       client_shares
       counters
       gyms

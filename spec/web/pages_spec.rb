@@ -102,6 +102,7 @@ RSpec.describe "The contract" do
         /auth/first
         /auth/link
         /auth/link/taking
+        /auth/own-card
         /api/search
         /api/clients/search
         /api/fittings/{id}/evaluation

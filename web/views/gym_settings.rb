@@ -16,6 +16,7 @@ module Verglas
             wall_names: row[:wall_names],
             keep_years: row[:keep_years],
             ask_again_months: row[:ask_again_months],
+            own_pages: row[:own_pages],
             length_unit: row[:length_unit],
             locale: row[:locale],
             cautions_reviewed_by: row[:cautions_reviewed_by],

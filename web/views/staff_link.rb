@@ -12,10 +12,10 @@ module Verglas
 
         module_function
 
-        # made: {secret:, ends_at:}; at: where this server is reached.
-        def of(made, at:)
-          address = "#{at}#{PLACE}##{made[:secret]}"
-          { address: address, ends_at: Told.time(made[:ends_at]), code: code(address) }
+        # made: {secret:, ends_at:}; at: where this server is reached; place: which of its pages opens it.
+        def of(made, at:, place: PLACE)
+          address = "#{at}#{place}##{made[:secret]}"
+          { address: address, ends_at: made[:ends_at] && Told.time(made[:ends_at]), code: code(address) }
         end
 
         # Rows of the code, from the top: 1 is dark.

@@ -7,6 +7,7 @@ export const keys = {
   ownSessions: of("own-sessions"),
   first: of("first"),
   link: (secret: string) => of("link", secret),
+  ownCard: (secret: string) => of("own-card", secret),
   colleagues: of("colleagues"),
   beginnings: of("beginnings"),
 
@@ -43,6 +44,7 @@ export const keys = {
   client: (id: string) => of("client", id),
   cautions: (id: string) => of("client", id, "cautions"),
   clientRules: (id: string) => of("client", id, "rules"),
+  clientLinks: (id: string) => of("client", id, "links"),
   sharing: (id: string) => of("client", id, "sharing"),
   limits: (id: string) => of("client", id, "limits"),
   predictions: (id: string) => of("client", id, "predictions"),

@@ -7,6 +7,7 @@ type Schemas = components["schemas"];
 export type Operation = keyof operations;
 export type Role = Schemas["Role"];
 export type Colleague = Schemas["Colleague"];
+export type OwnCard = Schemas["OwnCard"];
 export type StaffLink = Schemas["StaffLink"];
 
 export type ApiError = Schemas["Error"] & { current?: unknown };

@@ -40,6 +40,21 @@ export const beginningsQuery = queryOptions({
   queryFn: ({ signal }) => unwrap(api.GET("/api/beginnings", { signal })),
 });
 
+/** A client's own card, by the secret of its link. */
+export const ownCardQuery = (secret: string) =>
+  queryOptions({
+    queryKey: keys.ownCard(secret),
+    queryFn: ({ signal }) => unwrap(api.POST("/auth/own-card", { body: { secret }, signal })),
+    retry: false,
+  });
+
+/** The links to a client's own card. */
+export const clientLinksQuery = (id: string) =>
+  queryOptions({
+    queryKey: keys.clientLinks(id),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/clients/{id}/links", { params: { path: { id } }, signal })),
+  });
+
 /** The gym's clinicians, and who of them is shown a client. */
 export const sharingQuery = (id: string) =>
   queryOptions({

@@ -17,6 +17,7 @@ import { May } from "../shared/May";
 import { CautionLines } from "../shared/CautionLines";
 import { Card } from "./Card";
 import { History } from "./History";
+import { OwnCardLinks } from "./OwnCardLinks";
 
 const Columns = styled.div`
   display: grid;
@@ -169,6 +170,9 @@ export function ClientPage() {
         <div>
           <May ask="predictions">
             <Card page={page.data} id={id} locale={locale} />
+          </May>
+          <May ask="clientLinks">
+            <OwnCardLinks id={id} name={client.name} locale={locale} />
           </May>
           <History page={page.data} locale={locale} />
         </div>

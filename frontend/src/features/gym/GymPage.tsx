@@ -15,6 +15,8 @@ import { Field } from "../../ui/Field";
 import { SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Select } from "../../ui/Select";
+import { Tick } from "../../ui/Tick";
+import { localesWith } from "../shared/locales";
 import { PastTheirTime } from "./PastTheirTime";
 import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
@@ -88,6 +90,9 @@ export function GymPage() {
 function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
   const [address, setAddress] = useState(first.address);
   const [names, setNames] = useState(first.wall_names);
+  const [name, setName] = useState(first.name);
+  const [locale, setLocale] = useState(first.locale);
+  const [ownPages, setOwnPages] = useState(first.own_pages);
   const [months, setMonths] = useState(String(first.ask_again_months));
   const [years, setYears] = useState(String(first.keep_years ?? FOR_EVER));
   // What was seen here last: what a colleague kept since is overwritten only once it was shown.
@@ -102,6 +107,9 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
             version,
             address: address.trim().replace(/\/+$/, ""),
             wall_names: names,
+            name,
+            locale,
+            own_pages: ownPages,
             keep_years: Number(years) || null,
             ask_again_months: Number(months) || first.ask_again_months,
           },
@@ -109,6 +117,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
       ),
     onSuccess: (kept) => {
       void queryClient.invalidateQueries({ queryKey: keys.pastTheirTime });
+      void queryClient.invalidateQueries({ queryKey: keys.me });
       queryClient.setQueryData(gymQuery.queryKey, kept);
       setVersion(kept.version);
       setAddress(kept.address);
@@ -127,6 +136,18 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
       }}
     >
       <Field
+        label={say("beginPage.gym")}
+        value={name}
+        onChange={setName}
+        maxLength={80}
+        isRequired
+        isDisabled={!lead}
+        autoComplete="off"
+        complaint={complaintAt(keep.error, "/name")}
+        style={{ width: "100%" }}
+      />
+      <Select label={say("beginPage.locale")} options={localesWith(first.locale)} value={locale} onChange={setLocale} />
+      <Field
         label={say("gymPage.address")}
         hint={say("gymPage.addressHint")}
         value={address}
@@ -144,6 +165,9 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
         value={names}
         onChange={setNames}
       />
+      <Tick isSelected={ownPages} onChange={setOwnPages} isDisabled={!lead}>
+        {say("gymPage.ownPages")}
+      </Tick>
       <Select
         label={say("gymPage.keepYears")}
         hint={say("gymPage.keepYearsHint")}

@@ -13,7 +13,7 @@ import { Section, SectionTitle } from "../../ui/Page";
 import { Select } from "../../ui/Select";
 import { breakpoint, space } from "../../ui/tokens";
 import { roleHint, ROLES, roleTitle } from "../shared/roles";
-import { LinkToGive } from "./LinkToGive";
+import { LinkToGive } from "../shared/LinkToGive";
 
 const Sheet = styled(Form)`
   display: grid;

@@ -18,7 +18,7 @@ import { breakpoint, space } from "../../ui/tokens";
 import { useTitle } from "../../ui/useTitle";
 import { ROLES, roleTitle } from "../shared/roles";
 import { Invite } from "./Invite";
-import { LinkToGive } from "./LinkToGive";
+import { LinkToGive } from "../shared/LinkToGive";
 
 const Row = styled.li`
   display: grid;

@@ -24,3 +24,6 @@ export const LOCALES: readonly (readonly [string, string])[] = TAGS.map((tag) =>
 
 /** The browser's own, where it is one of them. */
 export const ownLocale = (): string => TAGS.find((tag) => tag === navigator.language) ?? "en-GB";
+
+/** With the gym's own among them. */
+export const localesWith = (tag: string) => (TAGS.includes(tag) ? LOCALES : [[tag, shown(tag)] as const, ...LOCALES]);

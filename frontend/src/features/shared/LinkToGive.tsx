@@ -35,7 +35,7 @@ export function LinkToGive({ link, name, locale }: { link: StaffLink; name: stri
     <Sheet role="status">
       <CodeToScan rows={link.code} label={say("linkToGive.code", { name })} />
       <Words>
-        <p>{say("linkToGive.says", { name })}</p>
+        <p>{link.ends_at ? say("linkToGive.says", { name }) : say("linkToGive.stays", { name })}</p>
         <Address>{link.address}</Address>
         <SecondaryButton
           onPress={() =>
@@ -47,7 +47,7 @@ export function LinkToGive({ link, name, locale }: { link: StaffLink; name: stri
         >
           {copied ? say("linkToGive.copied") : say("linkToGive.copy")}
         </SecondaryButton>
-        <Small>{say("linkToGive.until", { time: momentText(link.ends_at, locale) })}</Small>
+        {link.ends_at ? <Small>{say("linkToGive.until", { time: momentText(link.ends_at, locale) })}</Small> : null}
       </Words>
     </Sheet>
   );

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Web
+    module Views
+      # A client's card as they carry it on a phone: marks, loads, how to get in and out, what to stop for. It says
+      # nothing of anybody's health, nothing that somebody wrote about them, and no name but their first.
+      module OwnCard
+        module_function
+
+        # card: Questions::Card; now: the server's clock.
+        def of(card, now: Time.now)
+          lines = card.benches.filter_map { |meeting| line(meeting) }
+          {
+            name: card.client[:name].split.first,
+            gym: card.gym_row[:name],
+            locale: card.gym_row[:locale],
+            at: Told.time(now),
+            machines: lines.select { |one| one[:open] }.map { |one| one.except(:open) },
+            # Why is between them and the gym.
+            ask: lines.reject { |one| one[:open] }.map { |one| one[:name] },
+            stop: Formats::Words.say("paper.pain")
+          }
+        end
+
+        # nil where it cannot be worked out today.
+        def line(meeting)
+          Application::OneLine.of(meeting.machine_row[:id], -> {}) { told(meeting, SetUp.of(meeting)) }
+        end
+
+        def told(meeting, set_up)
+          today = set_up[:visit][:today]
+          {
+            open: set_up[:bars].empty? && meeting.machine_row[:state] == "in_use",
+            name: set_up[:machine][:name],
+            place: set_up[:machine][:place],
+            marks: [*set_up[:lines].map { |one| { name: one[:name], mark: one[:mark] || "–" } }, *set_up[:placed]],
+            load: (today ? today[:load][:text] : set_up[:load_text]).to_s,
+            light: today && !today[:alone] ? today[:light][:text] : "",
+            first: [*set_up[:left_behind][/.+/], *set_up[:aids]].join(" "),
+            in: set_up[:getting_in],
+            ends: Told::Allowed.ending(meeting, meeting.advice.evaluation).join(" "),
+            out: set_up[:getting_out]
+          }
+        end
+        private_class_method :line, :told
+      end
+    end
+  end
+end
