@@ -5,7 +5,7 @@ require "system_helper"
 # A colleague is quicker: what they kept is shown, what was typed here stays, and nobody's is overwritten unseen.
 RSpec.describe "A colleague who was quicker" do
   let!(:loft) { gym }
-  let!(:maren) { staff(loft) }
+  let!(:maren) { staff(loft, role: "lead") }
   let!(:tobias) { staff(loft, email: "tobias@netloft.example", name: "Tobias Wick") }
   let!(:person) { client(loft, maren, name: "Imre Talbot", stature: 1700) }
 

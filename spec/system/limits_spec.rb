@@ -4,7 +4,7 @@ require "system_helper"
 
 RSpec.describe "Limits, loads and stricter cautions in the browser" do
   let!(:loft) { gym }
-  let!(:account) { staff(loft) }
+  let!(:account) { staff(loft, role: "lead") }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let!(:person) { client(loft, account, name: "Matteus Orr", sex: "man", stature: 1822) }
 

@@ -4,7 +4,7 @@ require "system_helper"
 
 RSpec.describe "House rules in the browser" do
   let!(:loft) { gym }
-  let!(:account) { staff(loft) }
+  let!(:account) { staff(loft, role: "lead") }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let!(:person) do
     client(loft, account, name: "Imre Talbot", sex: "man", stature: 1700, seat_to_kneecap: 604, floor_to_knee_top: 541)

@@ -632,7 +632,8 @@ RSpec.describe "Bad input" do
             .gsub("{question}", "belt")
             .gsub("{caution}", "knee")
             .gsub("{limit}", "ankle")
-            .gsub("{gate}", "stick"),
+            .gsub("{gate}", "stick")
+            .gsub("{account}", "1"),
           {}
         )
         expect(status).to eq(401), "#{operation.request_method} #{operation.path}"

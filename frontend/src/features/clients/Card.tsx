@@ -12,6 +12,7 @@ import { Empty, Rows, Section, SectionTitle } from "../../ui/Page";
 import { Select } from "../../ui/Select";
 import { space } from "../../ui/tokens";
 import { useOpenFitting } from "../shared/useOpenFitting";
+import { May } from "../shared/May";
 import { Barred, type KeptOff } from "./Barred";
 import { CardLine } from "./CardLine";
 import { Print } from "./Print";
@@ -49,7 +50,7 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
   return (
     <Section aria-labelledby="card">
       <SectionTitle id="card">{say("card.card")}</SectionTitle>
-      {every.length > 0 ? <Print id={id} /> : null}
+      <May ask="cardToPrint">{every.length > 0 ? <Print id={id} /> : null}</May>
       {opening.error ? (
         <Notice tone="wrong">{refusal(opening.error)?.message ?? say("card.benchFailed")}</Notice>
       ) : null}

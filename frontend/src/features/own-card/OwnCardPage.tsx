@@ -89,7 +89,9 @@ function Shown({ card }: { card: OwnCard }) {
         <Title>{say("ownCardPage.of", { name: card.name })}</Title>
         <Small>{say("ownCardPage.asOf", { gym: card.gym, time: timeText(card.at, card.locale) })}</Small>
       </div>
-      <Notice tone="wrong">{card.stop}</Notice>
+      <Notice tone="wrong">
+        {say("ownCardPage.help")} {card.stop}
+      </Notice>
       {card.machines.map((machine) => (
         <Machine key={machine.name} aria-label={machine.name}>
           <div>
