@@ -27,6 +27,7 @@ module Verglas
 
       # folder: where the server's data lie.
       def initialize(folder, tell: $stdout)
+        Cluster.home(folder)
         @folder = folder
         @tell = tell
         @cluster = Cluster.new(File.join(folder, "postgres"))
@@ -58,9 +59,9 @@ module Verglas
         scratch = Cluster.new(Dir.mktmpdir("verglas-check").tap { |made| File.chmod(0o755, made) }, settings: ASIDE)
         scratch.start
         manifest = filled(scratch, file)
-        running { note_checked(manifest) }
         rows = manifest["digests"].sum { |_, (count, _)| count }
         @tell.puts "#{file} is whole: #{manifest["digests"].size} tables, #{rows} rows, of #{manifest["made_at"]}."
+        running { note_checked(manifest) }
       ensure
         scratch&.destroy
         FileUtils.rm_rf(scratch.folder) if scratch
@@ -106,7 +107,6 @@ module Verglas
       end
 
       def running
-        FileUtils.mkdir_p(@folder)
         started = @cluster.start
         yield
       ensure
@@ -185,15 +185,16 @@ module Verglas
       def gyms?(url) = connected(url) { |db| db.table_exists?(:gyms) && !db[:gyms].empty? }
 
       def note(made_at, bytes)
-        connected(@cluster.database(DATABASE)) do |db|
-          db[:backups].insert_conflict.insert(made_at: made_at, bytes: bytes) if db.table_exists?(:backups)
-        end
+        backups { |table| table.insert_conflict.insert(made_at: made_at, bytes: bytes) }
+      end
+
+      # What the server tells of its backups, where its database is so new that it does.
+      def backups
+        connected(@cluster.database(DATABASE)) { |db| yield db[:backups] if db.table_exists?(:backups) }
       end
 
       def note_checked(manifest)
-        connected(@cluster.database(DATABASE)) do |db|
-          db[:backups].where(made_at: manifest["made_at"]).update(checked_at: Sequel::CURRENT_TIMESTAMP)
-        end
+        backups { |table| table.where(made_at: manifest["made_at"]).update(checked_at: Sequel::CURRENT_TIMESTAMP) }
       end
 
       def connected(url)

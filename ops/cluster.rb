@@ -26,17 +26,29 @@ module Verglas
         "SELECT CASE WHEN to_regclass('kept.audit') IS NULL THEN false ELSE has_sequence_privilege('#{ROLE}', " \
           "'kept.audit_id_seq', 'SELECT') END".freeze
 
+      # A folder for a server's data, made where there is none, so that the database's user may pass through it to what
+      # is theirs and nobody may look into it.
+      def self.home(folder)
+        return if File.directory?(folder)
+
+        FileUtils.mkdir_p(folder)
+        File.chmod(0o711, folder)
+      end
+
       # folder: where data, log and password lie; settings: of the server, by name.
       def initialize(folder, settings: {})
         @settings = settings
         @asked = File.expand_path(folder)
-        FileUtils.mkdir_p(@asked)
+        self.class.home(@asked)
         @folder = reachable? ? @asked : "/var/lib/postgresql/verglas-#{Digest::SHA256.hexdigest(@asked)[0, 12]}"
       end
 
       # Starts the cluster unless it runs. True when this call started it.
       def start
-        prepare unless File.exist?(File.join(data, "PG_VERSION"))
+        made = File.exist?(File.join(data, "PG_VERSION"))
+        raise Failure, orphaned if made && !File.exist?(File.join(@asked, "password"))
+
+        prepare unless made
         return false if running?
 
         wait_for_the_dead
@@ -124,6 +136,11 @@ module Verglas
       def password = File.read(File.join(@asked, "password"))
       def application_password = File.read(File.join(@asked, "application_password"))
       def root? = Process.uid.zero?
+
+      def orphaned
+        "the database of #{@asked} lies in #{@folder}, and its password is gone: put that file back, or remove " \
+          "#{@folder} to begin anew"
+      end
 
       # Whether the server's user can enter the project's folder at all.
       def reachable?

@@ -61,7 +61,7 @@ module Verglas
 
       # One at a time on a folder: the database that one started would end under another. Held until this process ends.
       def alone
-        FileUtils.mkdir_p(@folder)
+        Cluster.home(@folder)
         @running = File.open(File.join(@folder, "running"), File::RDWR | File::CREAT, 0o640)
         return tell_running("") if free_soon?
 

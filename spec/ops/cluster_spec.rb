@@ -106,4 +106,14 @@ RSpec.describe Verglas::Ops::Cluster do
     expect { cluster.start }.to raise_error(described_class::Failure, /not installed: apt-get install/)
     RSpec::Mocks.space.proxy_for(Dir).reset
   end
+
+  it "says where a database lies whose password is gone, and makes no other in its place" do
+    cluster.start
+    cluster.stop
+    password = File.join(folder, "password")
+    FileUtils.mv(password, "#{password}.away")
+    expect { cluster.start }.to raise_error(described_class::Failure, /password is gone/)
+    FileUtils.mv("#{password}.away", password)
+    expect(cluster.start).to be(true)
+  end
 end

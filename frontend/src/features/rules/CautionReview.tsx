@@ -1,7 +1,8 @@
 // Which clinician reviewed the table of cautions that the gym works with, and when. Written by whoever leads the gym.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Form } from "react-aria-components";
+import { useLocation } from "react-router";
 import styled from "styled-components";
 import { api, complaintAt, newKey, refusal, standing, unwrap } from "../../api/client";
 import { keys } from "../../api/keys";
@@ -24,13 +25,21 @@ const Sheet = styled(Form)`
   margin-top: ${space(3)};
 `;
 
+const NAME = "cautions";
+
 export function CautionReview() {
   const gym = useQuery(gymQuery);
   const me = useQuery(meQuery);
+  const { hash } = useLocation();
+  // Who was sent here by its address sees it; the page above it is long.
+  const shown = useCallback(
+    (part: HTMLElement | null) => (hash === `#${NAME}` ? part?.scrollIntoView() : undefined),
+    [hash],
+  );
   if (!gym.data || !me.data) return null;
   const { cautions_reviewed_by: by, cautions_reviewed_on: on } = gym.data;
   return (
-    <Section id="cautions" style={{ marginTop: space(8) }}>
+    <Section id={NAME} ref={shown} style={{ marginTop: space(8) }}>
       <SectionTitle>{say("cautionReview.title")}</SectionTitle>
       {on ? (
         <p>{say("cautionReview.by", { by, day: dayText(on, me.data.gym.locale) })}</p>
