@@ -104,7 +104,8 @@ if $PROGRAM_NAME == __FILE__
         command.out(health: options[:health])
       else
         password = $stdin.tty? ? $stdin.getpass("A password for #{options[:email]}: ") : $stdin.gets.to_s.chomp
-        raise ArgumentError, "a password has at least 10 characters" if password.length < 10
+        least = Verglas::Web::OwnAccount::LEAST_CHARACTERS
+        raise ArgumentError, "a password has at least #{least} characters" if password.length < least
 
         command.take(email: options[:email], password: password)
       end

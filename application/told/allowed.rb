@@ -20,6 +20,9 @@ module Verglas
           ]
         end
 
+        # Of that, what is between staff: what is still to be measured, and how much a clinician, by name, allows.
+        def between_staff(meeting) = [*unmeasured(meeting), *load(meeting)]
+
         # Only where the client's own range says so: else the house rule has said it.
         def start(evaluation) = in_words(evaluation.voice.starts)
 

@@ -57,6 +57,30 @@ RSpec.describe "A client's own card" do
     expect(links).to contain_exactly(include("opened" => 1, "opened_at" => be_a(String)))
   end
 
+  it "tells how one works as far as a caution goes, in words that name neither it nor whoever allowed it" do
+    rules = Verglas::Guidance::Cautions::RULES
+    word = { cleared_by: "Dr Solveig Marsh", cleared_on: Date.today.to_s, load_to_kg: 30, note: Known::HIDDEN }
+    told =
+      rules.each_value.map do |rule|
+        db[:client_cautions].delete
+        degrees = rule.degrees_of ? { rule.degrees_of => [10, 80] } : {}
+        loft.cautions.put(person, rule.name.to_s, version: nil, by: known[:account], **word, degrees: degrees)
+        card = Verglas::Application::Questions::Card.of(loft, loft.clients.find(person))
+        [rule.name, Verglas::Web::Views::OwnCard.of(card).to_s]
+      end
+    said = told.select { |name, text| text.downcase.scan(/[[:alpha:]]+/).intersect?(words_of(name)) }
+    expect(said.map(&:first)).to eq([])
+    expect(told.map(&:last).join).not_to match(/Marsh|#{Known::HIDDEN}|clinician|cleared|caution/io)
+    expect(told.map(&:last).uniq.size).to be > 5
+  end
+
+  # Of a caution's name, those that no machine and no sentence about work has.
+  def words_of(name)
+    title = Verglas::Formats::Words.say("cautions.#{name}.title")
+    title.downcase.scan(/[[:alpha:]]{4,}/) -
+      %w[pain knee back ankle very with loose joint joints today last weeks feet swollen calf]
+  end
+
   it "names a machine that a caution bars, without why and without its marks" do
     loft.cautions.put(person, "knee", version: nil, by: known[:account], note: "")
     link = made

@@ -39,7 +39,7 @@ module Verglas
             light: today && !today[:alone] ? today[:light][:text] : "",
             first: [*set_up[:left_behind][/.+/], *set_up[:aids]].join(" "),
             in: set_up[:getting_in],
-            ends: Told::Allowed.ending(meeting, meeting.advice.evaluation).join(" "),
+            how: (set_up[:allowed] - Told::Allowed.between_staff(meeting)).join(" "),
             out: set_up[:getting_out]
           }
         end

@@ -108,7 +108,7 @@ function Shown({ card }: { card: OwnCard }) {
             <Said title={say("ownCardPage.light")} text={machine.light} />
             <Said title={say("ownCardPage.first")} text={machine.first} />
             <Said title={say("ownCardPage.in")} text={machine.in} />
-            <Said title={say("ownCardPage.ends")} text={machine.ends} />
+            <Said title={say("ownCardPage.how")} text={machine.how} />
             <Said title={say("ownCardPage.out")} text={machine.out} />
           </Told>
         </Machine>
