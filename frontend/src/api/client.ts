@@ -41,7 +41,17 @@ export async function unwrap<T>(call: Promise<Answer<T>>): Promise<T> {
   const error = answer.error as ApiError | undefined;
   if (error?.code === "sign_in_needed" && !answer.response.url.endsWith(ASKS_WHO))
     window.dispatchEvent(new Event(SIGNED_OUT));
-  throw new Refused(answer.response.status, error && "code" in error ? error : UNREACHED);
+  throw new Refused(answer.response.status, numbered(error && "code" in error ? error : UNREACHED, answer.response));
+}
+
+const OUR_FAULT = 500;
+const DIGITS = 8;
+
+/** What went wrong on our side is told with the number under which the server's log has it. */
+function numbered(error: ApiError, { status, headers }: Response): ApiError {
+  const number = headers.get("x-request-id")?.slice(0, DIGITS);
+  if (status < OUR_FAULT || !number) return error;
+  return { ...error, message: say("client.numbered", { message: error.message, number }) };
 }
 
 /** The server's error, or null for anything else. */
