@@ -19,6 +19,7 @@ module Verglas
         role_refused: 403,
         not_found: 404,
         link_over: 404,
+        own_card_over: 404,
         method_not_allowed: 405,
         body_too_large: 413,
         wrong_content_type: 415,

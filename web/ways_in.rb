@@ -45,7 +45,7 @@ module Verglas
 
       # Many phones share a gym's address: who opens what is theirs is not counted.
       def own_card(secret)
-        row = Store::Tables::ClientLinks.opened(rodauth.db, secret) or raise Invalid, :link_over
+        row = Store::Tables::ClientLinks.opened(rodauth.db, secret) or raise Invalid, :own_card_over
         guessing.right_link(env["REMOTE_ADDR"])
         gym = Store::Gym.new(rodauth.db, row[:gym_id])
         Views::OwnCard.of(Application::Questions::Card.of(gym, gym.clients.find(row[:client_id])))

@@ -96,14 +96,14 @@ RSpec.describe "A client's own card" do
     first = made
     second = made
     call(:post, "/api/clients/#{person}/links/removal", { link: links.last["id"] })
-    expect(opened(secret(first))["code"]).to eq("link_over")
+    expect(opened(secret(first))["code"]).to eq("own_card_over")
     expect(opened(secret(second))["name"]).to eq("Perpetua")
     db[:gyms].where(id: loft.id).update(own_pages: false)
-    expect(opened(secret(second))["code"]).to eq("link_over")
+    expect(opened(secret(second))["code"]).to eq("own_card_over")
     expect(made["code"]).to eq("no_own_pages")
     db[:gyms].where(id: loft.id).update(own_pages: true)
     Verglas::Store::Erasure.new(loft).call([loft.clients.find(person)], keep_marks: false, gone: [404, "{}"])
-    expect([opened(secret(second))["code"], status]).to eq(["link_over", 404])
+    expect([opened(secret(second))["code"], status]).to eq(["own_card_over", 404])
   end
 
   it "takes nobody's link back by another's, makes no more than five, and counts who guesses but not who opens" do
