@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "date"
 require "time"
 require "yaml"
 require_relative "visits"
@@ -28,6 +29,7 @@ module Verglas
         @db.transaction do
           @gym = Store::Gym.new(@db, @db[:gyms].returning(:id).insert(@data["gym"].transform_keys(&:to_sym)).first[:id])
           @staff = @data["staff"].map { |person| account(person) }
+          reviewed
           @gym.equipment.replace(@data["equipment"])
           @gym.equipment.replace_plates(@data["plates"])
           @gym.tempos.replace(@data["tempos"].map { |row| row.transform_keys(&:to_sym) }, version: 1)
@@ -40,8 +42,18 @@ module Verglas
 
       private
 
+      # The clinician of the gym stands under the table of cautions, since before anybody was fitted.
+      def reviewed
+        clinician = @data["staff"].find { |person| person["role"] == "clinician" }
+        @db[:gyms].where(id: @gym.id).update(
+          cautions_reviewed_by: clinician["name"],
+          cautions_reviewed_on: Date.today - EARLIER_DAYS_AGO
+        )
+      end
+
       def account(person)
-        id = @db[:accounts].insert(person.transform_keys(&:to_sym).merge(gym_id: @gym.id))
+        id = @db[:accounts].insert(person.except("pin").transform_keys(&:to_sym).merge(gym_id: @gym.id))
+        Store::Tablets.new(@db).put_pin(id, Web::SignIn.password_hash(person["pin"])) if person["pin"]
         @db[:account_password_hashes].insert(id: id, password_hash: Web::SignIn.password_hash(SIGN_IN[:password]))
         id
       end
