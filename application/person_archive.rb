@@ -26,6 +26,8 @@ module Verglas
           fittings: fittings,
           visits: visits,
           put_off: put_off,
+          shown_to: shown_to,
+          own_card: own_card,
           trail: trail
         }
       end
@@ -146,6 +148,14 @@ module Verglas
           .open_all(:refit_snoozes, @gym.db[:refit_snoozes].where(client_id: @id).order(:machine_id, :exercise).all)
           .map { |row| { **plain(row, :exercise, :until, :reason, :snoozed_at), machine: machines[row[:machine_id]] } }
       end
+
+      # Clinicians who see them, and since when.
+      def shown_to
+        @gym.shares.standing(@id).map { |row| { clinician: row[:name], shared_at: Told.time(row[:shared_at]) } }
+      end
+
+      # Links to their own card: when each was made, and opened.
+      def own_card = @gym.client_links.of(@id).map { |row| plain(row, :made_at, :opened_at, :opened) }
 
       # By whom and when; what, by its name. The latest first.
       def trail = Store::Queries::AuditTrail.new(@gym).all(of: @id).map { |row| plain(row, :at, :action, :by) }

@@ -69,7 +69,12 @@ RSpec.describe "What belongs to a person" do
 
   it "is one file with everything about them, in the form that is described, for whoever leads the gym" do
     remembered(person)
+    marsh = staff(loft, email: "dr@netloft.example", name: "Dr Solveig Marsh", role: "clinician")
+    loft.shares.add(person[:id], marsh, by: account)
+    loft.client_links.make(person[:id], by: account)
     archive = call(:get, "/api/clients/#{person[:id]}/archive.json")
+    expect(archive["shown_to"]).to contain_exactly(include("clinician" => "Dr Solveig Marsh"))
+    expect(archive["own_card"]).to contain_exactly(include("opened" => 0, "opened_at" => nil))
     text = JSON.generate(archive)
     expect(text).to include(
       "Perpetua Lowe",

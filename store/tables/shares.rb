@@ -9,7 +9,7 @@ module Verglas
           @gym = gym
         end
 
-        def dataset = @gym.db[:client_shares].where(gym_id: @gym.id)
+        def dataset = @gym.db[:client_shares].where(Sequel[:client_shares][:gym_id] => @gym.id)
 
         # Ids of the clients that an account was shown, to ask others with.
         def with(account_id) = dataset.where(account_id: account_id).select(:client_id)
@@ -18,6 +18,16 @@ module Verglas
         def of(client_id)
           seeing = dataset.where(client_id: client_id).select_map(:account_id)
           clinicians.all.map { |row| { **row, shared: seeing.include?(row[:id]) } }
+        end
+
+        # {name, shared_at} of those who see a client, by name.
+        def standing(client_id)
+          dataset
+            .where(client_id: client_id)
+            .join(:accounts, id: :account_id)
+            .order(:name)
+            .select(:name, :shared_at)
+            .all
         end
 
         def add(client_id, account_id, by:)
