@@ -127,8 +127,12 @@ module Verglas
             "#{Tables.where(table, rows, name)}: #{[name, part].compact.join(", ")} on #{family.id}: #{e.message}"
     end
 
-    # A sign that is seen on it has a cause there, and a muscle is meant to work.
+    # A sign that is seen on it has a cause there, and a muscle is meant to work; its action has a rank in a session.
     def look_over(family)
+      unless Tables[:session][:ranks][:by_action].key?(family.action)
+        raise Tables::Misspelt, "#{Tables.where(:session, :ranks)}: #{family.action} of #{family.id} has no rank"
+      end
+
       Guidance::Signs::ALL
         .each_value
         .select { |sign| family.all?(sign.of) }

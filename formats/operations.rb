@@ -166,6 +166,10 @@ module Verglas
           Fitting::MarkProbability.of(positions: request["positions"], mean: request["mu"], sd: request["sigma"])
         { p: probability.marks, below: probability.below, above: probability.above }
       end
+
+      def session(request, _subjects) = Plans.session(request)
+      def pair(request, _subjects) = Plans.pair(request)
+      def circuit(request, _subjects) = Plans.circuit(request)
     end
   end
 end

@@ -239,6 +239,17 @@ module Verglas
           )
       }.freeze
 
+      SESSION = {
+        ranks: cited(by_action: map(named(:action), number)),
+        worths: rows(worth: number),
+        shares_by_sets: cited(shares: list(number)),
+        hop: figures(:within_s, :between_s, :same_muscle_s),
+        write_down: figures(:seconds),
+        most: figures(:exercises),
+        at_machine: figures(:in_s, :out_s, :adjuster_s, :mark_s, :pin_s, :plate_s),
+        in_turn: cited(without: list(named(:caution)), newcomers_from_years: number)
+      }.freeze
+
       SIGNS = {
         signs:
           rows(
@@ -290,6 +301,7 @@ module Verglas
         press: row(**PRESS),
         refits: row(**REFITS),
         regions: row(**REGIONS),
+        session: row(**SESSION),
         signs: row(**SIGNS),
         spread: row(**SPREAD),
         tags: row(**TAGS_TABLE),

@@ -47,6 +47,25 @@ RSpec.describe Verglas::Formats::Compute do
       end
     end
 
+  JSON
+    .parse(File.read(File.join(Worked::FOLDER, "planned_examples.json")))
+    .each_with_index do |example, number|
+      it "plans worked example #{number + 1} (#{example["request"]["op"]}) as it stands, in the documented form" do
+        answered = answer(example["request"])
+        expect(answered).to eq(example["answer"])
+        expect { schema.check!("#{example["request"]["op"]}_answer", answered) }.not_to raise_error
+      end
+    end
+
+  it "says what is missing where what is kept does not fit, and refuses one exercise twice" do
+    row = JSON.parse(File.read(File.join(Worked::FOLDER, "planned_examples.json"))).first["request"]["exercises"].first
+    kept = row.merge("keep" => true)
+    expect(answer({ op: "session", exercises: [kept], seconds: 10 })).to eq(
+      { "missing_s" => kept.values_at("set_s", "light_s", "change_s", "in_s", "out_s").sum + 10 - 10 }
+    )
+    expect(answer({ op: "session", exercises: [kept, kept], seconds: 10 }).dig("error", "code")).to eq("exercise_twice")
+  end
+
   it "takes a machine and a body whole, as well as by their ids" do
     named = { op: "advise", machine: "slide_back", body: "middle" }
     whole = { op: "advise", machine: Worked::MACHINES["slide_back"], body: Worked::BODIES["middle"] }
