@@ -36,6 +36,7 @@ module Verglas
         Line.new(row: row, load: load(row, meeting, lifted), outdated: meeting ? outdated(meeting, row) : [])
       end
 
+      # What is lifted there as far as it is known to be allowed; "" where not.
       def load(row, meeting, lifted)
         limit = meeting&.load_limit_kg
         printed = lifted && meeting&.rig && Told::Load.printed(meeting.rig, lifted[:load_kg])
@@ -49,7 +50,7 @@ module Verglas
         marks = Sheet.repaired(meeting, row[:marks].to_h)
         Told::Barred.at(meeting, meeting.evaluation(marks, row[:aids].to_h))
       end
-      private_class_method :line, :load, :outdated
+      private_class_method :line, :outdated
     end
   end
 end

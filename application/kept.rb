@@ -11,9 +11,12 @@ module Verglas
         checked: 500,
         described: 200,
         moved: 1000,
+        places: 1000,
+        possibilities: 300,
         predictions: 300,
         rankings: 300,
         taped: 1000,
+        times: 20,
         trials: 200
       }.freeze
 

@@ -28,7 +28,9 @@ module Verglas
       def overridden = (question if !holds? || own_seconds || untimed?)
 
       # Seconds between sets, no fewer than a caution asks for.
-      def rest_s = [aim&.rest_s || Tables[:loads][:rest][:seconds], @meeting.caution_effect.rest_s].compact.max
+      def rest_s(aim = self.aim)
+        [aim&.rest_s || Tables[:loads][:rest][:seconds], @meeting.caution_effect.rest_s].compact.max
+      end
 
       private
 

@@ -25,6 +25,9 @@ module Verglas
           house_rules: rules,
           fittings: fittings,
           visits: visits,
+          sessions: sessions,
+          programmes: programmes,
+          groups: groups,
           put_off: put_off,
           shown_to: shown_to,
           own_card: own_card,
@@ -141,6 +144,34 @@ module Verglas
           how: row[:how],
           watched_by: row[:watched_by_name]
         }
+      end
+
+      def sessions
+        rows =
+          Store::Sealed.open_all(:sessions, @gym.sessions.dataset.where(client_id: @id).order(:created_at, :id).all)
+        rows.map do |row|
+          planned =
+            row[:blocks].to_a.map { |one| { machines: one["keys"].map { |key| named(key) }, sets: one["sets"] } }
+          {
+            **plain(row, :id, :state, :minutes, :aim, :created_at, :begun_at, :ended_at),
+            planned: planned,
+            left_out: row[:left_out].map { |one| one.slice("name", "why") }
+          }
+        end
+      end
+
+      # Their own, not the gym's.
+      def programmes
+        rows = @gym.programmes.dataset.where(client_id: @id).order(:name, :id).all
+        rows.map { |row| plain(row, :id, :name, :aim, :weeks, :begins_on, :days, :updated_at) }
+      end
+
+      # Names of groups that they go in.
+      def groups = @gym.circles.of(@id).map { |row| plain(row, :id, :name) }
+
+      def named(key)
+        machine_id, exercise = key.split("/", 2)
+        Told::Names.machine(machines.fetch(machine_id, ""), exercise.to_s)
       end
 
       def put_off

@@ -72,8 +72,12 @@ module Verglas
           other.machine.family.action == meeting.machine.family.action
       end
 
+      # Whether a client who meets a machine may be set up there as it is advised.
+      def serves?(meeting) = meeting.bars.none? && meeting.advice.status == :fits && seen_whole?(meeting)
+
       def found(meeting)
-        return unless meeting.bars.none? && meeting.advice.status == :fits && seen_whole?(meeting)
+        return unless serves?(meeting)
+
         Found.new(meeting.machine_row, meeting.exercise, meeting.advice)
       end
 

@@ -8,9 +8,9 @@ module Verglas
     # time. docs/formats/gym.md
     module Archive
       FORMAT = "verglas.gym"
-      VERSION = 2
+      VERSION = 3
       # From which version on a list is there; an older archive is taken without it.
-      SINCE = { tempos: 2 }.freeze
+      SINCE = { tempos: 2, programmes: 3, sessions: 3, circles: 3 }.freeze
       # How long one statement may think on the way out.
       TAKEN_MS = 10 * 60 * 1000
       # What stands where a text has to be and is left out.
@@ -53,6 +53,9 @@ module Verglas
           Section.new(:fittings, :fittings, %i[id], []),
           Section.new(:visits, :visits, %i[id], []),
           Section.new(:sets, :sets, %i[visit_id number], []),
+          Section.new(:programmes, :programmes, %i[id], []),
+          Section.new(:sessions, :sessions, %i[id], []),
+          Section.new(:circles, :circles, %i[id], []),
           Section.new(:queues, :machine_queues, %i[machine_id exercise], []),
           Section.new(:put_off, :refit_snoozes, %i[client_id machine_id exercise], []),
           Section.new(:nameless_fittings, :nameless_fittings, %i[id], %i[id])

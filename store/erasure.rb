@@ -30,6 +30,7 @@ module Verglas
       def erase(id, keep_marks)
         leave_marks(id) if keep_marks
         leave_queues(id)
+        @gym.circles.leave(id)
         @gym.visits.dataset.where(client_id: id).delete
         @gym.fittings.dataset.where(client_id: id).delete
         @gym.clients.dataset.where(id: id).delete
@@ -76,12 +77,14 @@ module Verglas
         naming(theirs).update(status: status, body: Secrets.lock(body, :answer), about: Writes.ids([]))
       end
 
-      # The client's, and of their fittings, visits and sets.
+      # The client's, and of their fittings, visits, sets, sessions and programmes.
       def ids(id)
         visits = @gym.visits.dataset.where(client_id: id).select_map(:id)
         [
           id,
           *@gym.fittings.dataset.where(client_id: id).select_map(:id),
+          *@gym.sessions.dataset.where(client_id: id).select_map(:id),
+          *@gym.programmes.dataset.where(client_id: id).select_map(:id),
           *visits,
           *@gym.db[:sets].where(visit_id: visits).select_map(:id)
         ]

@@ -39,6 +39,9 @@ module Verglas
         sets: {
           how: Field.new(:set_how, {})
         },
+        sessions: {
+          left_out: Field.new(:session_left_out, [])
+        },
         refit_snoozes: {
           reason: Field.new(:snooze_reason, "")
         },

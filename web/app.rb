@@ -39,6 +39,8 @@ module Verglas
                Routes::ClientLinks,
                Routes::Fittings,
                Routes::SetUps,
+               Routes::Sessions,
+               Routes::Circles,
                Routes::Papers,
                Routes::Gym,
                Routes::Staff,

@@ -70,6 +70,7 @@ module Verglas
         return Views::Cautions.one(row) if row.key?(:caution)
         return queue_at(row) if row.key?(:queue)
         return Views::Colleagues.one(row) if row.key?(:email)
+        return current_of_sessions(row) if row.keys.intersect?(%i[session programme circle])
 
         row.key?(:family) ? Views::Machine.summary(row).merge(version: row[:version]) : Views::Client.summary(row)
       end
@@ -83,6 +84,18 @@ module Verglas
           aims: -> { Views::Aims.of(Questions::Aims.of(gym)) },
           tempos: -> { Views::Tempos.of(Questions::Tempos.of(gym)) }
         }.fetch(part).call
+      end
+
+      # nil where it was removed meanwhile.
+      def current_of_sessions(row)
+        case row
+        in session: id
+          told(session_row(id))
+        in programme: id
+          gym.programmes.find(id)&.then { |one| Views::Programmes.one(one) }
+        in circle: id
+          gym.circles.find(id)&.then { |one| circle(one) }
+        end
       end
 
       def rules_of(client) = Views::Rules.of_client(Questions::ClientRules.of(gym, client))

@@ -23,6 +23,7 @@ module Verglas
           "fittings" => :fitting,
           "sets" => :set,
           "queues" => :queue,
+          "programmes" => :programme,
           "nameless_fittings" => :nameless
         }.freeze
         # What a sheet holds beside its marks, as the interface has it.
@@ -188,6 +189,12 @@ module Verglas
 
         def exercises(machine)
           Verglas::Machines::Families.fetch(machine["family"]).exercises.keys.map { |name| name&.to_s }
+        end
+
+        # Exercises of actions that there are.
+        def programme(record)
+          known = Tables[:session][:ranks][:by_action].keys.map(&:to_s)
+          record["days"].each { |day| day["exercises"].each { |one| one_of(one["action"], known, "/days") } }
         end
 
         # One of no known kind is refused for itself.

@@ -12,7 +12,8 @@ module Verglas
           "machine_id" => :machines,
           "copied_from" => :machines,
           "fitting_id" => :fittings,
-          "visit_id" => :visits
+          "visit_id" => :visits,
+          "programme_id" => :programmes
         }.freeze
         UNKEYED = %w[nameless_fittings].freeze
         # Set up from one fitting: of the same client on the same machine.
@@ -36,7 +37,8 @@ module Verglas
 
         def of(section, record)
           keys = REFERS.filter_map { |name, to| record[name] && "#{to}/#{record[name]}" }
-          keys.concat(people(record), Array(record["clients"]).map { |id| "clients/#{id}" }, described(section, record))
+          keys.concat(people(record), clients(record), described(section, record))
+          keys.concat(planned(record).map { |key| "exercise/#{key}" })
           keys << text("exercise", *record.values_at("machine_id", "exercise")) if record.key?("exercise")
           keys << text("set_up", record["fitting_id"], *record.values_at(*SET_UP)) if section == "visits"
           keys.map { |key| key.downcase.slice(0, MOST) }.uniq - @staff
@@ -60,6 +62,17 @@ module Verglas
             .exercises
             .keys
             .map { |exercise| text("exercise", record["id"], exercise.to_s) }
+        end
+
+        # Who waits, or goes in a group.
+        def clients(record)
+          [*record["clients"], *record["people"]].grep(String).map { |id| "clients/#{id}" }
+        end
+
+        # Machines with what is done on them: of a session's plan, of a group's stations.
+        def planned(record)
+          blocks = record["blocks"].is_a?(Array) ? record["blocks"].grep(Hash).flat_map { |one| one["keys"] } : []
+          [*blocks, *record["stations"]].grep(String)
         end
 
         # As which description of its machine something was done; a machine has one of its own.

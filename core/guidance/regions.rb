@@ -23,6 +23,9 @@ module Verglas
 
       def self.fetch(name) = ALL.fetch(name.to_sym) { raise Invalid.new(:not_allowed, path: "/felt", known: ALL.keys) }
 
+      # Names of those that are meant to work on a machine of that family.
+      def self.meant(family) = ALL.values.select { |region| region.meaning(family) == :works }.map(&:name)
+
       # Those first that are meant to work; joints last.
       def self.of(family)
         ALL.values.sort_by.with_index { |region, index| [MEANINGS.index(region.meaning(family)), index] }

@@ -16,11 +16,9 @@ module Verglas
 
       # Of as many sets of each, sets >= 1: seconds in turn.
       def in_turn_s(sets)
-        both = [@one, @other]
-        first = both.sum { |each| each.change_s + each.light_s } + (both.any? { |e| e.light_s.positive? } ? walk_s : 0)
-        work = sets * both.sum { |each| each.set_s + each.in_s }
-        waits = (sets - 1) * (wait_s(@one, @other) + wait_s(@other, @one))
-        first + work + (((2 * sets) - 1) * walk_s) + waits + both.sum { |each| each.out_s + Exercise::WRITE_DOWN_S }
+        first = both.sum(&:change_s) + light_s
+        last = both.sum { |each| each.out_s + Exercise::WRITE_DOWN_S }
+        first + (sets * work_s) + (((2 * sets) - 1) * walk_s) + ((sets - 1) * waits_s) + last
       end
 
       # One after the other.
@@ -33,6 +31,20 @@ module Verglas
         saved if apart? && saved.positive?
       end
 
+      # The two as one exercise of a session: what it takes alone is what they take in turn.
+      def as_one
+        Exercise.new(
+          id: both.map(&:id).join("+"),
+          works: both.flat_map(&:works).uniq,
+          rank: both.map(&:rank).max,
+          place: @one.place,
+          worth: both.sum(&:worth),
+          kept: both.any?(&:kept),
+          most: both.map(&:most).min,
+          **seconds_as_one
+        )
+      end
+
       # For whom two in turn are offered. cautions: names of those that stand; years: nil where not known; a newcomer
       # whose age nobody knows is held for an old one.
       def self.open?(cautions:, years:, newcomer:)
@@ -43,7 +55,24 @@ module Verglas
 
       private
 
+      def both = [@one, @other]
       def walk_s = @one.walk_s(@other)
+      def work_s = both.sum { |each| each.set_s + each.in_s }
+      def waits_s = wait_s(@one, @other) + wait_s(@other, @one)
+
+      # Both light sets, with the walk between them.
+      def light_s = both.sum(&:light_s) + (both.any? { |each| each.light_s.positive? } ? walk_s : 0)
+
+      def seconds_as_one
+        {
+          set_s: work_s + walk_s,
+          rest_s: walk_s + waits_s,
+          light_s: light_s,
+          change_s: both.sum(&:change_s),
+          in_s: 0,
+          out_s: both.sum(&:out_s) + Exercise::WRITE_DOWN_S
+        }
+      end
 
       # What is left to rest of an exercise once the other's turn is over.
       def wait_s(rested, worked)

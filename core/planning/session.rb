@@ -11,21 +11,23 @@ module Verglas
       Plan = Struct.new(:order, :sets, :seconds, :worth, :left_out)
       MOST = Tables[:session][:most][:exercises]
 
-      # exercises: [Exercise], ids of their own. Raises Invalid where two have one id, or more are kept than can be
-      # weighed.
-      def initialize(exercises, seconds:)
+      # exercises: [Exercise], ids of their own; sequence: ids in the order in which somebody wants them done, nil where
+      # ranks and walks decide; first: {id => seconds} of beginning with it (a walk there, a wait). Raises Invalid where
+      # two have one id, or more are kept than can be weighed.
+      def initialize(exercises, seconds:, sequence: nil, first: {})
         check(exercises)
         @seconds = seconds
         @all = exercises.sort_by(&:id)
         @weighed = @all.size > MOST ? weightiest : @all
-        @orders = Session.orders(@weighed)
+        first_s = @weighed.map { |one| first.fetch(one.id, 0) }
+        @orders = sequence ? Sequence.new(@weighed, sequence, first: first_s) : Session.orders(@weighed, first: first_s)
         @unit = @weighed.flat_map { |one| (1..one.most).map { |sets| one.worth_of(sets).denominator } }.inject(1, :lcm)
       end
 
       # Hops between exercises, by their places in the list; ids in their order.
-      def self.orders(exercises)
+      def self.orders(exercises, first: nil)
         between = exercises.map { |from| exercises.map { |to| from.hop_s(to) } }
-        Orders.new(between, ranks: exercises.map(&:rank))
+        Orders.new(between, ranks: exercises.map(&:rank), first: first)
       end
 
       # Seconds that are missing for one set of each exercise that is kept; nil where those fit.

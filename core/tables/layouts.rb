@@ -247,6 +247,11 @@ module Verglas
         write_down: figures(:seconds),
         most: figures(:exercises),
         at_machine: figures(:in_s, :out_s, :adjuster_s, :mark_s, :pin_s, :plate_s),
+        light_set: figures(:repetitions, :rest_s),
+        rested: figures(:within_hours, :share),
+        usual_worths: cited(by_rank: map(->(given, _) { given }, name)),
+        times: figures(:once_sd_share, :set_sd_share, :rest_sd_share, :prior_count, :seldom_sds, :longest_s),
+        first_fitting: figures(:seconds),
         in_turn: cited(without: list(named(:caution)), newcomers_from_years: number)
       }.freeze
 

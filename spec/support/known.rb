@@ -51,6 +51,7 @@ module Known
         "machines" => ids(here),
         "fittings" => ids([*drafts, accepted]),
         "sets" => loft.db[:sets].select_map(:id),
+        **planned(loft, people, accepted, by),
         "staff" => [loft.colleagues.invitations.first[:id]],
         "imports" => [
           loft.imports.insert(kind: "clients", bytes: 4, units: { "length" => "cm", "mass" => "kg" }, by: by)[:id]
@@ -58,8 +59,54 @@ module Known
       },
       theirs: {
         "clients" => [client(elsewhere, spy, name: "#{HIDDEN} client", detail: HIDDEN)[:id]],
-        "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]]
+        "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]],
+        **hidden_plans(elsewhere, spy)
       }
+    }
+  end
+
+  # A session that runs, a programme and a group.
+  def planned(loft, people, accepted, by)
+    key = accepted.values_at(:machine_id, :exercise).join("/")
+    days = [{ name: "A", exercises: [{ action: "knee_extension", part: "main", sets: 2 }] }]
+    {
+      "sessions" => [
+        loft.sessions.add(
+          people.first[:id],
+          state: "running",
+          by: by,
+          minutes: 30,
+          wishes: {
+          },
+          blocks: [{ keys: [key], sets: 2 }]
+        )[
+          :id
+        ]
+      ],
+      "programmes" => [loft.programmes.add(client_id: people.first[:id], name: "Own", days: days, by: by)[:id]],
+      "circles" => [loft.circles.add(name: "Circle", work_s: 60, stations: [key], people: ids(people), by: by)[:id]]
+    }
+  end
+
+  def hidden_plans(elsewhere, spy)
+    person = client(elsewhere, spy, name: "#{HIDDEN} other")
+    {
+      "sessions" => [
+        elsewhere.sessions.add(person[:id], state: "planned", by: spy, minutes: 30, wishes: {}, blocks: [])[:id]
+      ],
+      "programmes" => [
+        elsewhere.programmes.add(
+          client_id: nil,
+          name: "#{HIDDEN} programme",
+          days: [{ name: HIDDEN, exercises: [] }],
+          by: spy
+        )[
+          :id
+        ]
+      ],
+      "circles" => [
+        elsewhere.circles.add(name: "#{HIDDEN} circle", work_s: 60, stations: [], people: [person[:id]], by: spy)[:id]
+      ]
     }
   end
 
@@ -111,6 +158,12 @@ module Known
         "account_id" => [known[:account]],
         "account" => [known[:mate]],
         "clients" => [of["clients"]],
+        "people" => [of["clients"]],
+        "client" => of["clients"],
+        "minutes" => [30, 30, 5],
+        "programme_id" => [nil, *of["programmes"]],
+        "stations" => [of["machines"].map { |id| "#{id}/" }, of["machines"].map { |id| "#{id}/extension" }],
+        "kept" => [[], of["machines"].map { |id| "#{id}/" }],
         "name" => ["Ada", "back_face", "arm_length", "   "],
         "adjuster" => ["roller", "back pad", ""],
         "label" => %w[seat roller],

@@ -152,6 +152,7 @@ RSpec.describe "Who asks" do
     reading = [
       "post /api/search",
       "post /api/clients/search",
+      "post /api/clients/{id}/session-plan",
       "post /api/fittings/{id}/evaluation",
       "post /api/fittings/{id}/signs",
       "post /api/fittings/{id}/again",
@@ -174,6 +175,9 @@ RSpec.describe "Who asks" do
       "post /api/fittings/{id}/sets",
       "post /api/sets/{id}/taking-back",
       "put /api/refits/snooze",
+      "post /api/clients/{id}/sessions",
+      "post /api/programmes",
+      "post /api/circles",
       "post /api/imports",
       "put /api/imports/{id}/chunks",
       "post /api/imports/{id}/step",

@@ -76,7 +76,7 @@ RSpec.describe "The contract" do
   end
 
   it "asks a key of every write" do
-    computations = %w[searchClients evaluate explainSigns checkAgain readCreep loads tryLength ruleChanges]
+    computations = %w[searchClients evaluate explainSigns checkAgain readCreep loads tryLength ruleChanges planSession]
     writes =
       definition.operations.reject do |operation|
         operation.request_method == "get" || computations.include?(operation.operation_id)
@@ -105,6 +105,7 @@ RSpec.describe "The contract" do
         /auth/own-card
         /api/search
         /api/clients/search
+        /api/clients/{id}/session-plan
         /api/fittings/{id}/evaluation
         /api/fittings/{id}/signs
         /api/fittings/{id}/again

@@ -11,7 +11,8 @@ module Verglas
           clients: %i[limits],
           client_rules: %i[reason],
           fittings: %i[signs trail flow note cue reason stop_sign],
-          put_off: %i[reason]
+          put_off: %i[reason],
+          sessions: %i[left_out]
         }.freeze
         PARTS_LEFT = {
           result: %w[format grade],

@@ -49,6 +49,12 @@ module Verglas
           dataset.where(id: id).update(last_at: Sequel::CURRENT_TIMESTAMP, stopped: Sequel.|(:stopped, stops))
         end
 
+        # A client's visits in which something was done since, as they came; upto: no later than that, nil for now.
+        def since(client_id, time, upto: nil)
+          rows = dataset.where(client_id: client_id).where { last_at >= time }.order(:begun_at)
+          (upto ? rows.where { begun_at <= upto } : rows).all
+        end
+
         # Visits of these clients and those under these ids, each with the numbers of its sets.
         def known(client_ids, ids)
           return [] if client_ids.empty? && ids.empty?

@@ -50,6 +50,14 @@ export const keys = {
   predictions: (id: string) => of("client", id, "predictions"),
   history: (id: string, machine: string, exercise: string) => of("client", id, "history", machine, exercise),
 
+  sessions: of("sessions"),
+  session: (id: string) => of("session", id),
+  sessionPlan: (client: string, wishes: object) => of("client", client, "session-plan", wishes),
+  clientSessions: (client: string) => of("client", client, "sessions"),
+  programmes: of("programmes"),
+  circles: of("circles"),
+  circle: (id: string) => of("circle", id),
+
   fittings: of("fitting"),
   fitting: (id: string) => of("fitting", id),
   /** What the bench computes of a fitting: what, and from what. */

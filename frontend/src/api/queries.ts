@@ -5,3 +5,4 @@ export * from "./queries/fittings";
 export * from "./queries/gym";
 export * from "./queries/machines";
 export * from "./queries/staff";
+export * from "./queries/sessions";

@@ -41,6 +41,11 @@ RSpec.describe Verglas::Planning::Pair do
     expect(described_class.new(exercise("a", rest_s: 0), exercise("b", rest_s: 0)).saves_s(3)).to be_nil
   end
 
+  it "is one exercise of a session that takes what the two take in turn" do
+    pair = described_class.new(exercise("a", light_s: 60, rest_s: 30), exercise("b", place: "door", out_s: 9))
+    expect((1..3).map { |sets| pair.as_one.alone_s(sets) }).to eq((1..3).map { |sets| pair.in_turn_s(sets) })
+  end
+
   it "is closed with the cautions that the table names, for old newcomers and for newcomers of no known age" do
     open = ->(**given) { described_class.open?(cautions: [], years: 40, newcomer: false, **given) }
     expect(open.call).to be(true)

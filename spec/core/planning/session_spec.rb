@@ -94,6 +94,12 @@ RSpec.describe Verglas::Planning::Session do
     expect { described_class.new(kept, seconds: 1) }.to raise_error(Verglas::Invalid, /too many kept/)
   end
 
+  it "does them in the order that somebody wants, what is not named last" do
+    session =
+      described_class.new([exercise["a"], exercise["b", rank: 1], exercise["c"]], seconds: 9999, sequence: %w[c a])
+    expect(session.plan.order).to eq(%w[c a b])
+  end
+
   it "plans nothing of nothing" do
     expect(plan(seconds: 600)).to have_attributes(order: [], sets: {}, seconds: 0, worth: 0, left_out: [])
   end

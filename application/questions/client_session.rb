@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Questions
+      # A plan of a client's session, with what it may be made from: the gym's aims, its programmes and the client's.
+      ClientSession =
+        Value.define(:client, :planned, :kept_off, :standing, :aims, :programmes) do
+          # given: wishes.
+          def self.of(gym, client, given)
+            planned = Sessions::Making.plan(gym, client, given)
+            whole(gym, client, planned, Sessions::Possibilities.of(gym, client, aim: planned.wishes.aim))
+          end
+
+          def self.whole(gym, client, planned, known)
+            new(
+              client: client,
+              planned: planned,
+              kept_off: known.kept_off,
+              standing: Sessions::Today.standing(gym),
+              aims: Loading::Aim.table(gym.aims.all).map(&:name),
+              programmes: gym.programmes.of(client[:id])
+            )
+          end
+        end
+    end
+  end
+end

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Sessions
+      # Which of all possible exercises a session may hold: what a programme's day asks for, or what is on the card;
+      # what stands for a machine that somebody is kept off; what somebody put in by hand.
+      class Chosen
+        # Of a programme's day that nothing here serves.
+        Lacking = Struct.new(:action, :part)
+
+        # known: Possibilities::Known; day: a programme's, {"name", "exercises"}, nil for none; carried: keys of what
+        # the last session left out for want of time: main work today.
+        def initialize(known, wishes, day: nil, carried: [])
+          @carried = carried
+          @known = known
+          @wishes = wishes
+          @day = day
+        end
+
+        # [Possible], each key once.
+        def possible
+          @possible ||=
+            [*(@day ? of_day : of_card), *put_in].uniq(&:key).reject { |one| out?(one) }.map { |one| carried(one) }
+        end
+
+        # [[Possible, Possible]]: what is on the card and does the work of another that is in.
+        def doubled
+          return [] if @day
+
+          taken = possible.to_h { |one| [one.action, one] }
+          @known
+            .fitted
+            .reject { |one| out?(one) || possible.map(&:key).include?(one.key) }
+            .filter_map { |one| [one, taken[one.action]] if taken[one.action] }
+        end
+
+        # What somebody left out by hand, and could put in again.
+        def left_out = @wishes.out.filter_map { |key| find(key) }
+
+        # [Lacking] of the day.
+        def lacking
+          possible
+          @lacking.to_a
+        end
+
+        # By its key; nil where it is not possible today.
+        def find(key) = all[key]
+
+        private
+
+        def all = @all ||= { **@known.others, **@known.fitted.to_h { |one| [one.key, one] } }
+
+        def out?(one) = @wishes.out.include?(one.key)
+        def carried(one) = @carried.include?(one.key) ? one.with(part: :main) : one
+
+        # One machine an action; what is kept off gives way to what stands for it best.
+        def of_card
+          open = @known.fitted.reject { |one| out?(one) }
+          best = open.group_by(&:action).map { |_, some| some.min_by { |one| before_others(one) } }
+          [*best, *stand_ins.reject { |one| best.any? { |other| other.action == one.action } }]
+        end
+
+        # One that is free, on which they were fitted, and where they were last.
+        def before_others(one)
+          [@wishes.taken.include?(one.key) ? 1 : 0, one.fitted? ? 0 : 1, -(one.last_at || one.fitted_at).to_f, one.key]
+        end
+
+        def stand_ins
+          @known.kept_off.filter_map do |off|
+            found = off.instead.filter_map { |key| all[key] }.first
+            found&.with(stands_for: off.name)
+          end
+        end
+
+        def put_in = [*@wishes.kept, *@wishes.sequence].filter_map { |key| find(key) }
+
+        # Each action of the day on the machine that serves this client best: one on which they were fitted, the latest
+        # first.
+        def of_day
+          used = []
+          @lacking = []
+          @day["exercises"].filter_map do |row|
+            found = serving(row["action"].to_sym, used)
+            next (@lacking << Lacking.new(row["action"].to_sym, row["part"])) && nil unless found
+
+            used << found.key
+            found.with(part: row["part"].to_sym, sets: row["sets"])
+          end
+        end
+
+        def serving(action, used)
+          of_action = all.each_value.select { |one| one.action == action && !used.include?(one.key) }
+          of_action = of_action.reject { |one| @wishes.out.include?(one.key) }
+          of_action.min_by { |one| before_others(one) }
+        end
+      end
+    end
+  end
+end

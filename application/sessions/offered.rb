@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Sessions
+      # A client met by a machine as something that they could do today: at the marks that were accepted, or at those
+      # that are advised where nobody fitted them yet.
+      class Offered
+        USUAL = Tables[:loads][:usual]
+        # Where a set may hurt, and what a family says that it loads.
+        LOADS = { "knee" => :loads_knee, "hip" => :loads_hip, "foot" => :loads_foot, "low_back" => :loads_back }.freeze
+
+        # aim: Loading::Aim, nil as the fitting has it; taken: how long things took there, of Store::Queries::TimesTaken
+        # or nil; last_at: when they were last there.
+        def initialize(meeting, aim:, taken:, last_at:)
+          @meeting = meeting
+          @aim = aim
+          @taken = taken
+          @last_at = last_at
+        end
+
+        def self.key(meeting) = "#{meeting.machine_row[:id]}/#{meeting.exercise}"
+        def self.name(meeting) = Told::Names.machine(meeting.machine_row[:name], meeting.exercise)
+
+        # marks: accepted ones, as they can be set today.
+        def accepted(marks)
+          aids = Aids.of(@meeting.fitting[:aids].to_h)
+          possible(marks, tags: Told::Names.tags(marks, aids), fitting_id: @meeting.fitting[:id], **loaded)
+        end
+
+        def advised
+          marks = @meeting.advice.marks.compact
+          tags = Told::Names.tags(marks, @meeting.advised_aids)
+          possible(marks, tags: tags, fitting_id: nil, load: "", load_kg: nil, light: "")
+        end
+
+        private
+
+        def family = @meeting.machine.family
+        def work = @meeting.fitting ? @meeting.fitting[:work] : {}
+        def repetitions = (@aim&.repetitions || work["repetitions"] || USUAL[:repetitions]).to_i
+        def sets = (@aim&.sets || work["sets"] || USUAL[:sets]).to_i
+        def log = @log ||= Logbook.of(@meeting)
+
+        # Of a machine whose loads nobody described it is what somebody wrote.
+        def loaded
+          told = Told::Today.load(@meeting, log)
+          return { load: written, load_kg: nil, light: "" } unless told
+
+          { load: told[:load][:text], load_kg: told[:load][:kg], light: told[:alone] ? "" : told[:light][:text] }
+        end
+
+        def written = @meeting.overloaded?(work) ? "" : @meeting.fitting[:load]
+
+        def possible(marks, light:, **told)
+          Possible.new(
+            key: Offered.key(@meeting),
+            machine_id: @meeting.machine_row[:id],
+            exercise: @meeting.exercise,
+            name: Offered.name(@meeting),
+            place: @meeting.machine_row[:place],
+            marks: marks,
+            printed: @meeting.machine.adjusters.to_h { |adjuster| [adjuster.label, adjuster.marks] },
+            light: light,
+            repetitions: repetitions,
+            sets: sets,
+            last_at: @last_at,
+            fitted_at: @meeting.fitting&.fetch(:accepted_at),
+            stands_for: nil,
+            **purpose,
+            **seconds(light: !light.empty?),
+            **told
+          )
+        end
+
+        def purpose
+          {
+            family: family.id,
+            action: family.action,
+            works: Guidance::Regions.meant(family),
+            loads: LOADS.select { |_, tag| family.tags[tag] }.keys,
+            part: part
+          }
+        end
+
+        def seconds(light:)
+          seconds =
+            Seconds.new(
+              @meeting,
+              aim: @aim || @meeting.pace.aim,
+              repetitions: repetitions,
+              today: @meeting.fitting && log.today,
+              light: light,
+              taken: @taken
+            )
+          { seconds: seconds.to_h, sd_s: seconds.sd_s }
+        end
+
+        # By the rule that holds for the client, where it says something.
+        def part
+          said = @meeting.rules[:part_played]
+          [:usual, nil].include?(said) ? Possible::USUAL.fetch(Possible::RANKS.fetch(family.action)) : said
+        end
+      end
+    end
+  end
+end

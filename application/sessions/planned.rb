@@ -1,0 +1,267 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Sessions
+      # A client's session as it is planned: blocks on a line of time, and what stands beside it.
+      class Planned
+        # Somebody who stands at a machine stays so long, and each who waits after them.
+        TAKEN_S = 240
+        LAST_RANK = Possible::RANKS.values.max
+        # What has no set, or not all of them. why: :no_time, :more_sets, :same_action (as the other machine),
+        # :left_out, :no_machine or what the day has closed; seconds: what one set more would cost, nil where time is not what is
+        # missing.
+        Beside = Struct.new(:key, :name, :why, :seconds, :other)
+        # Two neighbours that would save time in turn, so many sets of each.
+        Turn = Struct.new(:keys, :names, :sets, :in_turn_s, :now_s)
+
+        attr_reader :wishes
+
+        # known: Possibilities::Known; today: Today; day: a programme's, nil for none; budget_s: what is left of the
+        # time; done: keys that are done with; without: {key => why} of what the day has closed; at: the place where
+        # somebody is, nil before the first machine; made: [[keys, sets]] of a plan that was made before, which is laid
+        # out as it stands.
+        def initialize(
+          known,
+          wishes,
+          today,
+          day: nil,
+          budget_s: wishes.budget_s,
+          done: [],
+          without: {},
+          at: nil,
+          made: nil
+        ) # rubocop:disable Metrics/ParameterLists -- what a day may have changed
+          @wishes = wishes
+          @made = made
+          @today = today
+          @budget_s = budget_s
+          @done = done
+          @without = without
+          @at = at
+          @chosen = Chosen.new(known, wishes, day: day, carried: today.carried)
+        end
+
+        # [Block], as they come; none where not even what is kept fits.
+        def blocks = @blocks ||= plan ? laid : []
+
+        # Of the whole, and what it seldom takes more than.
+        def seconds = blocks.last&.ends_s.to_i
+        def seldom_s = (seconds + (Seconds::TIMES[:seldom_sds] * Math.sqrt(blocks.sum(&:variance)))).round
+
+        # For one set of everything that is kept; nil where that fits.
+        def missing_s = (session.missing_s unless @made)
+
+        # [[keys, sets]], to be kept.
+        def made = blocks.map { |block| [block.keys, block.sets] }
+
+        # [Beside]
+        def beside
+          [
+            *left.map { |one| Beside.new(one.key, one.name, :no_time, cost_s(one)) },
+            *blocks.select { |block| block.sets < block.exercise.most }.flat_map { |block| more(block) },
+            *closed,
+            *@chosen.doubled.map { |one, other| Beside.new(one.key, one.name, :same_action, nil, other.name) },
+            *@chosen.left_out.map { |one| Beside.new(one.key, one.name, :left_out, nil) },
+            *@chosen.lacking.map { |one| Beside.new(nil, one.action, :no_machine, nil) }
+          ]
+        end
+
+        # [Turn], where the client may and nothing is gained otherwise.
+        def turns
+          return [] unless @today.in_turn
+
+          blocks.each_cons(2).filter_map { |one, other| turn(one, other) }
+        end
+
+        private
+
+        # {id of a Planning::Exercise => [Possible]}
+        def members
+          @members ||=
+            begin
+              one_by_one = open.to_h { |one| [one.key, one] }
+              next_to = @made ? @made.map(&:first).select { |keys| keys.size > 1 } : @wishes.turns
+              pairs = next_to.map { |keys| one_by_one.values_at(*keys) }.select { |pair| in_turn?(pair) }
+              alone = open - pairs.flatten
+              [*pairs, *alone.zip].to_h { |some| [some.map(&:key).join("+"), some] }
+            end
+        end
+
+        def in_turn?(pair) = @today.in_turn && pair.compact.size == 2 && pair.first != pair.last
+
+        def open
+          @open ||=
+            if @made
+              @made.flat_map(&:first).filter_map { |key| @chosen.find(key) }
+            else
+              @chosen.possible.reject { |one| @done.include?(one.key) || @without.key?(one.key) }
+            end
+        end
+        def exercises = @exercises ||= members.transform_values { |some| exercise(some) }
+
+        def exercise(some)
+          one, other = some.map { |possible| single(possible) }
+          other ? Planning::Pair.new(one, other).as_one : one
+        end
+
+        def single(possible)
+          possible.planned(
+            standing: @today.standing[possible.key],
+            now: @today.now,
+            kept: @wishes.kept.include?(possible.key),
+            rank: taken?(possible.key) ? LAST_RANK : possible.rank
+          )
+        end
+
+        def taken?(key) = @wishes.taken.include?(key)
+
+        def session
+          @session ||=
+            Planning::Session.new(
+              exercises.values,
+              seconds: @budget_s,
+              first: exercises.transform_values { |one| first_s(one) },
+              sequence: (sequence if @wishes.sequence.any?)
+            )
+        end
+
+        # Where it is the first: the walk there, and the wait where it is taken.
+        def first_s(exercise)
+          keys = members.fetch(exercise.id).map(&:key).select { |key| taken?(key) }
+          hop = @at == exercise.place ? :within_s : :between_s
+          walk = @at ? Planning::Exercise::HOP[hop] : 0
+          walk + keys.sum { |key| TAKEN_S * (1 + @today.waiting.fetch(key, 0)) }
+        end
+
+        def sequence
+          @wishes
+            .sequence
+            .filter_map { |key| members.find { |_, some| some.any? { |one| one.key == key } }&.first }
+            .uniq
+        end
+
+        def plan = @plan ||= @made ? as_made : session.plan
+
+        # What is possible no more is not in it.
+        Made = Struct.new(:order, :sets)
+        def as_made
+          there = @made.map { |keys, sets| [keys.join("+"), sets] }.select { |id, _| exercises.key?(id) }
+          Made.new(there.map(&:first), there.to_h)
+        end
+
+        def laid
+          before = nil
+          plan.order.map do |id|
+            hop = before ? before.exercise.hop_s(exercises[id]) : first_s(exercises[id])
+            before = block(id, hop, before)
+          end
+        end
+
+        def block(id, hop, before)
+          some = members.fetch(id)
+          Block.new(
+            members: some,
+            sets: plan.sets.fetch(id),
+            kept: some.any? { |one| @wishes.kept.include?(one.key) },
+            hop_s: hop,
+            starts_s: (before ? before.ends_s : 0) + hop,
+            exercise: exercises[id],
+            why: why(some, plan.sets.fetch(id), before)
+          )
+        end
+
+        # [[code, params]]: what it is there for, and why it stands there.
+        def why(some, sets, before)
+          one = some.first
+          [
+            *some.filter_map { |each| [:stands_for, { machine: each.stands_for }] if each.stands_for },
+            *([[:in_turn, {}]] if some.size > 1),
+            place_in_order(one),
+            *([[:beside, { machine: before.members.last.name }]] if before && before.members.last.place == one.place),
+            *some.flat_map { |each| since(each) },
+            *ends(some, sets)
+          ]
+        end
+
+        def ends(some, sets)
+          most = exercises[some.map(&:key).join("+")].most
+          sets < most ? [[:time_ends, { sets: sets, most: most }]] : []
+        end
+
+        def place_in_order(one)
+          return :taken, { waiting: @today.waiting.fetch(one.key, 0) } if taken?(one.key)
+          return :moved, {} if @wishes.sequence.include?(one.key)
+          return :kept, {} if @wishes.kept.include?(one.key)
+
+          [ORDER.fetch(one.rank), {}]
+        end
+
+        ORDER = { 1 => :several_joints, 2 => :hinge, 3 => :one_joint }.freeze
+        private_constant :ORDER
+
+        def since(one)
+          return [[:first_time, {}]] unless one.fitted?
+          return [[:never_lifted, {}]] unless one.last_at
+          return @made ? [] : [[:done_lately, {}]] unless one.rested?(@today.now)
+
+          days = ((@today.now - one.last_at) / 86_400).floor
+          days >= LONG_DAYS ? [[:days_ago, { days: days }]] : []
+        end
+
+        # After so many days it is told.
+        LONG_DAYS = 7
+        private_constant :LONG_DAYS
+
+        def planned_keys = blocks.flat_map(&:keys)
+        def left = open.reject { |one| planned_keys.include?(one.key) }
+
+        def closed
+          @chosen
+            .possible
+            .select { |one| @without.key?(one.key) }
+            .map { |one| Beside.new(one.key, one.name, @without[one.key], nil) }
+        end
+
+        def more(block)
+          block.members.map do |one|
+            Beside.new(one.key, one.name, :more_sets, block.exercise.set_s + block.exercise.rest_s)
+          end
+        end
+
+        # One set, put in where the walk is shortest and no rank falls.
+        def cost_s(one)
+          exercise = single(one)
+          line = blocks.map(&:exercise)
+          walks =
+            (0..line.size).filter_map do |place|
+              before = place.zero? ? nil : line[place - 1]
+              after = line[place]
+              if (before.nil? || before.rank <= exercise.rank) && (after.nil? || exercise.rank <= after.rank)
+                walk(before, exercise) + walk(exercise, after) - walk(before, after)
+              end
+            end
+          exercise.alone_s(1) + walks.min.to_i
+        end
+
+        def walk(one, other) = one && other ? one.hop_s(other) : 0
+
+        def turn(one, other)
+          return if [one, other].any? { |block| block.members.size > 1 }
+
+          pair = Planning::Pair.new(one.exercise, other.exercise)
+          sets = [[one.sets, other.sets].max, one.exercise.most, other.exercise.most].min
+          return unless pair.saves_s(sets)
+
+          Turn.new(
+            [*one.keys, *other.keys],
+            [*one.members, *other.members].map(&:name),
+            sets,
+            pair.in_turn_s(sets),
+            pair.one_after_another_s(sets)
+          )
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Sessions
+      # What a client could do today on one machine, told in plain data that can be kept: where, at which marks, with
+      # which load, and what it costs in seconds but for setting the machine up.
+      #   key          "machine id/exercise"; fitting_id: the accepted one, nil where nobody was fitted here yet
+      #   tags         marks as a person reads them; marks: {label => mark}; printed: {label => marks in their order}
+      #   load, light  as printed, "" where there is none; load_kg: nil where none is known
+      #   seconds      {set_s:, rest_s:, light_s:, in_s:, out_s:, pin_s:}; sd_s: {once:, set:, rest:}
+      #   stands_for   the name of the machine that a caution or its fit keeps them off, nil for none
+      Possible =
+        Value.define(
+          :key,
+          :machine_id,
+          :exercise,
+          :name,
+          :place,
+          :family,
+          :action,
+          :works,
+          :loads,
+          :fitting_id,
+          :marks,
+          :tags,
+          :printed,
+          :load,
+          :load_kg,
+          :light,
+          :repetitions,
+          :sets,
+          :seconds,
+          :sd_s,
+          :last_at,
+          :fitted_at,
+          :part,
+          :stands_for
+        ) do
+          def fitted? = !fitting_id.nil?
+          def rank = Possible::RANKS.fetch(action)
+
+          # How setting it up is counted.
+          def changeover
+            times = Tables[:session][:at_machine]
+            Planning::Changeover.new(
+              pin_s: seconds[:pin_s],
+              adjusters: marks.transform_values { times.values_at(:adjuster_s, :mark_s) }
+            )
+          end
+
+          # Seconds from the marks that stand there, {label => mark}; nil: nobody knows them.
+          def change_s(standing) = changeover.seconds(standing && places(standing), places(marks))
+
+          # {label => place of its mark}; of a mark that is not on this machine nothing is known.
+          def places(some) = some.to_h { |label, mark| [label, printed.fetch(label, []).index(mark)] }.compact
+
+          def planned(standing:, now:, kept: false, rank: self.rank)
+            Planning::Exercise.new(
+              id: key,
+              works: works,
+              rank: rank,
+              place: place,
+              worth: worth(now),
+              kept: kept,
+              most: [sets, Planning::Exercise::MOST_SETS].min,
+              change_s: change_s(standing) + first_fitting_s,
+              **seconds.slice(:set_s, :rest_s, :light_s, :in_s, :out_s)
+            )
+          end
+
+          # Of less where it was done a short while ago.
+          def worth(now)
+            Rational(Possible::WORTHS.fetch(part).to_s) * (rested?(now) ? 1 : Rational(Possible::RESTED[:share].to_s))
+          end
+          def rested?(now) = last_at.nil? || now - last_at > Possible::RESTED[:within_hours] * 3600
+
+          private
+
+          def first_fitting_s = fitted? ? 0 : Tables[:session][:first_fitting][:seconds]
+        end
+
+      class Possible
+        RANKS = Tables[:session][:ranks][:by_action]
+        WORTHS = Tables[:session][:worths].to_h { |row| row.values_at(:name, :worth) }.freeze
+        USUAL = Tables[:session][:usual_worths][:by_rank]
+        RESTED = Tables[:session][:rested]
+      end
+    end
+  end
+end

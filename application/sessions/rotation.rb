@@ -1,0 +1,188 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Sessions
+      # A group that rotates over stations: who works where in which round, and what has to be moved between neighbours.
+      # People stand on a ring as long as there are people or stations, whichever are more; its empty places pass
+      # through as people do. In round 1 the ring's first place is at the first station, and every round everybody goes
+      # one station on.
+      class Rotation
+        Station = Struct.new(:key, :row, :exercise)
+        # state: :works, :instead (on another machine), :rests, :empty; moves: [[label, from, to]], nil where nobody
+        # knows how the machine stands.
+        Cell = Struct.new(:person, :state, :place, :instead, :moves)
+        # cells: one a station; resting: who has no machine in this round; change_s: the longest change before it.
+        Round = Struct.new(:cells, :resting, :change_s)
+
+        attr_reader :stations
+
+        # stations: [key]; people: ids of clients on their ring, nil for an empty place.
+        def initialize(gym, stations, people)
+          @gym = gym
+          @stations = stations.map { |key| station(key) }
+          @ring = people + Array.new([stations.size - people.size, 0].max)
+        end
+
+        # The order in which the least is moved, the first one staying first; people are those that are there.
+        def self.ordered(gym, stations, people)
+          rotation = new(gym, stations, people)
+          people.values_at(*rotation.circuit.order) + Array.new([stations.size - people.size, 0].max)
+        end
+
+        # The ring when somebody comes late to a group that rotates already: into an empty place, else before the first
+        # station, so that everybody else goes on as before. round: the one that is worked in.
+        def self.joined(ring, round, newcomer)
+          empty = ring.index(nil)
+          return ring.dup.tap { |copy| copy[empty] = newcomer } if empty
+
+          # As they stand from the first station on, then one further, the newcomer first.
+          slots = Array.new(ring.size) { |slot| ring[(round - 1 - slot) % ring.size] }
+          Array.new(slots.size) { |place| slots[(round - place) % slots.size] }
+        end
+
+        # {id => client's row} of those that are there.
+        def people = @people ||= persons.transform_values(&:row)
+
+        # Their ids, in the order in which they follow one another.
+        def ids = @ring.compact
+
+        # [Round], each of the ring.
+        def rounds
+          @rounds ||=
+            begin
+              stands = @stations.map { |one| standing[one.key] }
+              Array.new(@ring.size) { |number| round(number, stands) }
+            end
+        end
+
+        # Core's, of those that are there.
+        def circuit
+          @circuit ||=
+            Planning::Circuit.new(
+              ids.map { |id| @stations.to_h { |one| [one.key, place(id, one).places] }.compact },
+              @stations.to_h { |one| [one.key, changeover(one)] },
+              closed: true
+            )
+        end
+
+        # How many marks are moved in all rounds.
+        def moves = rounds.sum { |round| round.cells.sum { |cell| cell.moves.to_a.size } }
+
+        private
+
+        def station(key)
+          machine_id, exercise = key.split("/", 2)
+          row = @gym.machines.find(machine_id)
+          unless row && row[:state] != "retired" && Described.exercises(row).map(&:to_s).include?(exercise)
+            raise Invalid.new(:not_allowed, path: "/stations")
+          end
+
+          Station.new(key, row, exercise)
+        end
+
+        def persons = @persons ||= Store::Queries::People.new(@gym).call(ids)
+        def shared = @shared ||= Meeting::Shared.of(@gym)
+        def standing = @standing ||= Today.standing(@gym)
+
+        def place(id, station)
+          (@places ||= {})[[id, station.key]] ||= Kept
+            .shared
+            .of(:places, basis(id, station)) { OneLine.of(station.row[:id], -> { Place.none }) { made(id, station) } }
+        end
+
+        def basis(id, station)
+          last = latest(station)[id]
+          Fingerprint.of(
+            @gym.id,
+            persons.fetch(id).to_a,
+            Fingerprint.machine(station.row),
+            station.exercise,
+            last&.values_at(:id, :version),
+            lifted(station)[id],
+            machines.map { |row| Fingerprint.machine(row) },
+            shared.to_a,
+            Date.today
+          )
+        end
+
+        def machines = @machines ||= @gym.machines.in_service
+
+        def made(id, station)
+          meeting =
+            Meeting.among(@gym, persons.fetch(id), machine_row: station.row, exercise: station.exercise, shared: shared)
+          Place.of(meeting, latest(station)[id], lifted(station)[id], instead: -> { serving(id, meeting) })
+        end
+
+        def serving(id, meeting)
+          FloorCard
+            .new(@gym, id)
+            .instead(meeting)
+            .map do |found|
+              ["#{found.row[:id]}/#{found.exercise}", Told::Names.machine(found.row[:name], found.exercise)]
+            end
+        end
+
+        def latest(station)
+          (@latest ||= {})[station.key] ||= @gym.fittings.last_accepted_of(ids, station.row[:id], station.exercise)
+        end
+
+        def lifted(station)
+          (@lifted ||= {})[station.key] ||= Store::Queries::LatestLoads.new(@gym).on(
+            station.row[:id],
+            station.exercise,
+            ids
+          )
+        end
+
+        def changeover(station)
+          times = Seconds::AT_MACHINE
+          labels = ids.flat_map { |id| place(id, station).marks.to_h.keys }.uniq
+          Planning::Changeover.new(
+            pin_s: times[:pin_s],
+            adjusters: labels.to_h { |label| [label, times.values_at(:adjuster_s, :mark_s)] }
+          )
+        end
+
+        # stands: the marks at which each station was left, moved on in place.
+        def round(number, stands)
+          used = @stations.map(&:key)
+          change_s = 0
+          cells =
+            @stations.each_with_index.map do |station, index|
+              cell = cell(station, @ring[(number - index) % @ring.size], stands[index], used)
+              if cell.state == :works
+                change_s = [change_s, change_s(station, cell, stands[index])].max
+                stands[index] = stands[index].to_h.merge(cell.place.marks)
+              end
+              cell
+            end
+          Round.new(cells, ids - cells.reject { |one| one.state == :rests }.map(&:person), change_s)
+        end
+
+        def cell(station, id, stands, used)
+          return Cell.new(nil, :empty, nil, nil, []) unless id
+
+          place = place(id, station)
+          return Cell.new(id, :works, place, nil, stands && moved(place, stands)) if place.works?
+
+          key, name = place.instead.find { |other, _| !used.include?(other) }
+          used << key if key
+          Cell.new(id, key ? :instead : :rests, place, name, [])
+        end
+
+        def moved(place, stands)
+          place.marks.filter_map do |label, mark|
+            from = stands[label]
+            [label, from, mark] if from && from != mark
+          end
+        end
+
+        def change_s(station, cell, stands)
+          from = stands && cell.place.printed.to_h { |label, marks| [label, marks.index(stands[label])] }.compact
+          changeover(station).seconds(from, cell.place.places)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Sessions
+      # A session as far as it has come: its plan, what was done of it since it began, and what the day has closed.
+      class Running
+        attr_reader :row, :now
+
+        # row: of a session; known: Possibilities::Known.
+        def initialize(gym, row, known, today, day: nil)
+          @gym = gym
+          @row = row
+          @known = known
+          @today = today
+          @now = today.now
+          @day = day
+        end
+
+        def wishes = @wishes ||= Wishes.of_row(@row)
+
+        # The plan as it was made, with what is still possible of it.
+        def planned
+          @planned ||= Planned.new(@known, wishes, @today, day: @day, made: made, without: closed)
+        end
+
+        # {key => sets' rows}, as they were done.
+        def done = @done ||= visits.to_h { |visit, sets| [key(visit), sets] }
+
+        # How many sets of a member of a block are still to be done: none of what is closed.
+        def left(block, member) = closed.key?(member.key) ? 0 : [block.sets - done.fetch(member.key, []).size, 0].max
+
+        # The block that is worked on, or comes next; nil where nothing is left.
+        def current = planned.blocks.find { |block| block.members.any? { |member| left(block, member).positive? } }
+
+        # {key => :hurt}: what was stopped today, and what loads the joint or the back that hurt.
+        def closed
+          @closed ||=
+            [*@known.fitted, *@known.others.values].select do |one|
+                stopped.include?(one.key) || one.loads.intersect?(hurting)
+              end
+              .to_h { |one| [one.key, :hurt] }
+        end
+
+        # Seconds since it began; 0 before.
+        def elapsed_s
+          return 0 unless @row[:begun_at]
+
+          ((@row[:ended_at] || @now) - @row[:begun_at]).floor
+        end
+
+        # How far the plan is ahead of the clock; less than nothing where it is behind.
+        def ahead_s = worked_s - elapsed_s
+
+        # The same under other wishes: what was begun stays, the rest is planned anew in the time that is left.
+        def anew(wishes)
+          begun = made.select { |keys, _| keys.any? { |one| done.key?(one) } }
+          rest =
+            Planned.new(
+              @known,
+              wishes,
+              @today,
+              day: @day,
+              budget_s: wishes.budget_s - elapsed_s - going_on_s,
+              done: begun.flat_map(&:first),
+              without: closed,
+              at: last_place
+            )
+          [begun.map { |keys, sets| [keys, sets] }, rest]
+        end
+
+        # [{"key", "name", "why"}] of what was planned and is not done whole, if it ended now.
+        def left_out
+          short = planned.blocks.flat_map { |block| block.members.map { |one| [block, one] } }
+          short = short.select { |block, one| done.fetch(one.key, []).size < block.sets }
+          [
+            *short.map { |_, one| { "key" => one.key, "name" => one.name, "why" => why_left(one).to_s } },
+            *planned
+              .beside
+              .select { |one| %i[no_time left_out].include?(one.why) }
+              .map { |one| { "key" => one.key, "name" => one.name, "why" => one.why == :no_time ? "time" : "by_hand" } }
+          ].uniq { |one| one["key"] }
+        end
+
+        private
+
+        def made = @row[:blocks].to_a.map { |one| [one["keys"], one["sets"]] }
+        def key(visit) = "#{visit[:machine_id]}/#{visit[:exercise]}"
+
+        # [[row, sets]] of the client's visits since it began, in their order.
+        def visits
+          @visits ||=
+            if @row[:begun_at]
+              rows = @gym.visits.since(@row[:client_id], @row[:begun_at], upto: @row[:ended_at])
+              sets = @gym.visits.sets_of(rows.map { |row| row[:id] })
+              rows.map { |row| [row, sets.fetch(row[:id], [])] }.reject { |row, some| some.empty? && !row[:stopped] }
+            else
+              []
+            end
+        end
+
+        def stopped = @stopped ||= visits.select { |visit, _| visit[:stopped] }.map { |visit, _| key(visit) }
+
+        # Regions that stop what loads them, wherever they were felt.
+        def hurting
+          @hurting ||= visits.flat_map { |_, sets| sets.filter_map { |set| set[:how]["felt"] } } & Offered::LOADS.keys
+        end
+
+        def why_left(one)
+          return :hurt if closed.key?(one.key)
+
+          wishes.taken.include?(one.key) ? :taken : :time
+        end
+
+        # What is left of a block that was begun.
+        def going_on_s
+          begun = planned.blocks.select { |block| block.keys.any? { |one| done.key?(one) } }
+          begun.sum do |block|
+            most = block.members.map { |one| left(block, one) }.max
+            most * (block.exercise.set_s + block.exercise.rest_s)
+          end
+        end
+
+        def last_place
+          block = planned.blocks.reverse.find { |one| one.keys.any? { |key| done.key?(key) } }
+          block && block.members.last.place
+        end
+
+        # As long as what was done should have taken.
+        def worked_s
+          planned.blocks.sum do |block|
+            sets = block.members.map { |one| done.fetch(one.key, []).size }.max
+            next 0 if sets.zero?
+
+            whole = sets >= block.sets || block.members.all? { |one| left(block, one).zero? }
+            block.hop_s + (whole ? block.seconds : block.exercise.alone_s(sets) - block.exercise.out_s)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,256 @@
+# frozen_string_literal: true
+
+require "web_helper"
+require_relative "../support/demo_gym"
+
+# The demo gym, so that there are machines of every kind with people on them.
+RSpec.describe "A client's session" do
+  let!(:loft) { Verglas::Store::Gym.new(db, DemoGym.lay(db)) }
+  let(:perpetua) { named("Perpetua Lowe") }
+  let(:wishes) { { minutes: 30 } }
+
+  before { sign_in(password: Verglas::Demo::Loader::SIGN_IN[:password]) }
+
+  def named(name) = loft.clients.dataset.where(name: name).order(:created_at).get(:id)
+  def plan(id = perpetua, **wished) = call(:post, "/api/clients/#{id}/session-plan", { **wishes, **wished })
+  def names(plan) = plan["blocks"].flat_map { |block| block["members"].map { |one| one.dig("machine", "name") } }
+  def key_of(plan, name) = members(plan).find { |one| one.dig("machine", "name") == name }.fetch("key")
+  def members(plan) = plan["blocks"].flat_map { |block| block["members"] }
+  def keep(id = perpetua, begins: true, **wished)
+    call(:post, "/api/clients/#{id}/sessions", { **wishes, begins: begins, **wished })
+  end
+  def session(id) = call(:get, "/api/sessions/#{id}")
+  def set(member, **said)
+    call(
+      :post,
+      "/api/fittings/#{member["fitting_id"]}/sets",
+      {
+        load_kg: member["load_kg"],
+        repetitions: member["repetitions"],
+        last: "clean",
+        reached: 1,
+        felt: nil,
+        sign: nil,
+        leg: "",
+        watched_by: nil,
+        **said
+      }
+    )
+    expect(status).to eq(201), last_response.body
+  end
+
+  it "fits into the time, in the order of ranks, and adds up to the second" do
+    told = plan
+    expect(status).to eq(200)
+    expect(told["seconds"]).to be <= 30 * 60
+    expect(names(told).first).to eq("Hack squat 1")
+    told["blocks"].each_cons(2) do |one, other|
+      expect(other["starts_s"]).to eq(one["starts_s"] + one["seconds"] + other["hop_s"])
+    end
+    told["blocks"].each { |block| expect(block["parts"].sum { |part| part["seconds"] }).to eq(block["seconds"]) }
+    expect(told["seldom_s"]).to be > told["seconds"]
+    expect(told["says"]).to match(/About \d+ minutes, seldom more than \d+/)
+  end
+
+  it "leaves out what somebody leaves out, keeps what they keep, and goes in the order they want" do
+    before = plan(minutes: 60)
+    squat = key_of(before, "Hack squat 1")
+    expect(names(plan(minutes: 60, out: [squat]))).not_to include("Hack squat 1")
+    last = members(before).last["key"]
+    expect(names(plan(minutes: 5))).not_to include(members(before).last.dig("machine", "name"))
+    expect(names(plan(minutes: 5, kept: [last]))).to include(members(before).last.dig("machine", "name"))
+    moved = members(before).map { |one| one["key"] }.rotate
+    expect(members(plan(minutes: 60, sequence: moved)).map { |one| one["key"] }).to eq(moved)
+  end
+
+  it "says what everything beside the line would cost, and what would save time in turn" do
+    told = plan(named("Imre Talbot-Vane"), minutes: 12)
+    expect(told["turns"].first["says"]).to match(/in turn.*instead of/)
+    turned = plan(named("Imre Talbot-Vane"), minutes: 12, turns: [told["turns"].first["keys"]])
+    expect(turned["blocks"].first["members"].size).to eq(2)
+    expect(turned["seconds"]).to be < told["seconds"]
+    short = plan(minutes: 10)
+    beside = short["beside"].find { |one| one["why"] == "no_time" }
+    expect(beside["seconds"]).to be_positive
+    expect(beside["says"]).to include("One set costs")
+  end
+
+  it "does not offer two in turn to somebody with blood pressure" do
+    expect(plan(named("Ósk Brannagh"), minutes: 60)["turns"]).to be_empty
+    imre = named("Imre Talbot-Vane")
+    keys = plan(imre)["turns"].first["keys"]
+    call(:put, "/api/clients/#{imre}/cautions", { caution: "blood_pressure", version: nil })
+    expect(status).to eq(200), last_response.body
+    expect(plan(imre, turns: [keys])["blocks"].map { |block| block["members"].size }.uniq).to eq([1])
+  end
+
+  it "says what is missing where what is kept does not fit" do
+    all = members(plan(minutes: 60)).map { |one| one["key"] }
+    told = plan(minutes: 5, kept: all)
+    expect(told["missing_s"]).to be_positive
+    expect(told["blocks"]).to be_empty
+    keep(minutes: 5, kept: all)
+    expect(status).to eq(422)
+    expect(db[:sessions].count).to eq(0)
+  end
+
+  it "runs: a set is counted where it was done, the rest is planned around a taken machine, what was left is kept" do
+    begun = keep
+    expect(status).to eq(201)
+    first = begun["blocks"].first
+    expect(begun.values_at("state", "current")).to eq(["running", first["keys"]])
+    set(first["members"].first)
+    running = session(begun["id"])
+    expect(running["blocks"].first["done"].first.size).to eq(1)
+    expect(running["blocks"].first["left"]).to eq([first["sets"] - 1])
+    second = running["blocks"][1]["keys"]
+    anew = call(:put, "/api/sessions/#{begun["id"]}", { minutes: 30, version: running["version"], taken: second })
+    expect(status).to eq(200)
+    expect(anew["blocks"].first["keys"]).to eq(first["keys"])
+    expect(anew["blocks"][1]["keys"]).not_to eq(second)
+    ended = call(:post, "/api/sessions/#{begun["id"]}/ending", { version: anew["version"] })
+    expect(ended["state"]).to eq("done")
+    expect(ended["left_out"].map { |one| one["why"] }).to include("time")
+    expect(plan["blocks"]).not_to be_empty
+  end
+
+  it "takes what loads a joint out of the plan once it hurt" do
+    begun = keep(minutes: 60)
+    extension =
+      begun["blocks"]
+        .flat_map { |block| block["members"] }
+        .find { |one| one.dig("machine", "name").include?("extension") }
+    set(extension, felt: "knee")
+    running = session(begun["id"])
+    closed = running["blocks"].select { |block| block["closed"].first }
+    expect(closed.map { |block| block["members"].first.dig("machine", "name") }).to include("Hack squat 1")
+    expect(closed.flat_map { |block| block["left"] }.uniq).to eq([0])
+    expect(running["current"]).to(satisfy { |keys| closed.none? { |block| block["keys"] == keys } })
+    anew = call(:put, "/api/sessions/#{begun["id"]}", { minutes: 60, version: running["version"] })
+    expect(names(anew)).not_to include("Hack squat 1")
+    ended = call(:post, "/api/sessions/#{begun["id"]}/ending", { version: anew["version"] })
+    expect(ended["left_out"].find { |one| one["name"] == extension.dig("machine", "name") }["why"]).to eq("hurt")
+    expect(db[:sessions].get(:left_out_cipher)).not_to include("hurt")
+  end
+
+  it "lets one session of a client run, refuses what has ended, and never overwrites silently" do
+    begun = keep
+    keep
+    expect(last_response.body).to include("session_runs")
+    call(:put, "/api/sessions/#{begun["id"]}", { minutes: 20, version: begun["version"] })
+    call(:put, "/api/sessions/#{begun["id"]}", { minutes: 25, version: begun["version"] })
+    expect(status).to eq(409)
+    version = session(begun["id"])["version"]
+    call(:post, "/api/sessions/#{begun["id"]}/ending", { version: version })
+    call(:put, "/api/sessions/#{begun["id"]}", { minutes: 25, version: version + 1 })
+    expect(last_response.body).to include("session_done")
+  end
+
+  it "refuses a time that is none, an exercise twice and another client's programme" do
+    [0, 4, 241, 30.5, "30"].each do |minutes|
+      plan(minutes: minutes)
+      expect(status).to eq(422), minutes.inspect
+    end
+    key = members(plan).first["key"]
+    plan(kept: [key, key])
+    expect(status).to eq(422)
+    expect(plan(kept: [key.sub(/\A\h{8}/, "00000000")])["blocks"]).not_to be_empty
+    other =
+      call(
+        :post,
+        "/api/programmes",
+        {
+          name: "Imre's own",
+          client_id: named("Imre Talbot-Vane"),
+          days: [{ name: "A", exercises: [{ action: "press", part: "main", sets: 2 }] }]
+        }
+      )
+    plan(programme_id: other["id"], day: 0)
+    expect(status).to eq(422)
+  end
+
+  it "drops a machine that was retired meanwhile from a plan that was kept" do
+    kept = keep(begins: false)
+    machine = kept["blocks"].first["members"].first["machine"]["id"]
+    db[:machines].where(id: machine).update(state: "retired")
+    begun = call(:post, "/api/sessions/#{kept["id"]}/beginning", { version: kept["version"] })
+    expect(begun["blocks"].map { |block| block["keys"] }).to eq(kept["blocks"].drop(1).map { |block| block["keys"] })
+  end
+
+  describe "from a programme" do
+    def programme(*exercises, **more)
+      call(
+        :post,
+        "/api/programmes",
+        {
+          name: "Two days a week",
+          aim: nil,
+          weeks: 8,
+          begins_on: "2026-11-02",
+          days: [{ name: "A", exercises: exercises }, { name: "B", exercises: exercises.take(1) }],
+          **more
+        }
+      )
+    end
+
+    it "lands each action on the machine that serves this client, and says what none serves for" do
+      made = programme({ action: "press", part: "main", sets: 3 }, { action: "knee_flexion", part: "extra", sets: 1 })
+      expect(status).to eq(201)
+      told = plan(programme_id: made["id"], day: 0, minutes: 60)
+      expect(names(told).first).to match(/Leg press|Hack|Belt/)
+      expect(members(told).size + told["beside"].count { |one| one["why"] == "no_machine" }).to eq(2)
+      expect(told["blocks"].map { |block| block["sets"] }.max).to be <= 3
+      expect(names(plan(programme_id: made["id"], day: 1, minutes: 60)).size).to eq(1)
+    end
+
+    it "is changed over the version that was seen, and removed" do
+      made = programme({ action: "press", part: "main", sets: 3 })
+      fields = made.slice("name", "days").merge("version" => 1, "name" => "Renamed")
+      expect(call(:put, "/api/programmes/#{made["id"]}", fields)["name"]).to eq("Renamed")
+      call(:put, "/api/programmes/#{made["id"]}", fields)
+      expect(status).to eq(409)
+      call(:post, "/api/programmes/#{made["id"]}/removal", { version: 2 })
+      expect(call(:get, "/api/programmes")["programmes"]).to be_empty
+    end
+  end
+
+  it "stands in the list of those that go on, with its client, and among the client's own" do
+    begun = keep
+    expect(call(:get, "/api/sessions")["sessions"].map { |one| one.values_at("id", "state") }).to eq(
+      [[begun["id"], "running"]]
+    )
+    expect(call(:get, "/api/clients/#{perpetua}/sessions")["sessions"].size).to eq(1)
+  end
+
+  it "is a paper of one A5" do
+    id = keep["id"]
+    call(:get, "/api/sessions/#{id}/plan.pdf")
+    expect(last_response.body).to start_with("%PDF")
+  end
+
+  it "learns how long things take here" do
+    before = plan["blocks"].find { |block| block["members"].first.dig("machine", "name") == "Hack squat 1" }
+    fitting = db[:fittings].first(id: before["members"].first["fitting_id"])
+    30.times do |number|
+      visit = loft.visits.begin(fitting, planned_kg: nil, since: Time.now + 3600, by: db[:accounts].get(:id))
+      began = Time.now - ((number + 2) * 86_400)
+      db[:visits].where(id: visit[:id]).update(begun_at: began, last_at: began + 700)
+      [300, 650].each_with_index do |after, index|
+        db[:sets].insert(
+          gym_id: loft.id,
+          visit_id: visit[:id],
+          number: index + 1,
+          repetitions: 10,
+          clean: true,
+          sends_back: false,
+          done_by: db[:accounts].get(:id),
+          done_at: began + after
+        )
+      end
+    end
+    Verglas::Application::Kept.shared.empty
+    after = plan["blocks"].find { |block| block["members"].first.dig("machine", "name") == "Hack squat 1" }
+    rest = ->(block) { block["members"].first.values_at("set_s", "rest_s").sum }
+    expect(rest[after]).to be_within(1).of(((10 * rest[before]) + (30 * 350)) / 40.0)
+  end
+end

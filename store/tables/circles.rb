@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Store
+    module Tables
+      # Groups of one gym that rotate over machines. people: ids of clients in the order in which they follow one
+      # another; stations: [{"machine_id", "exercise"}]; round: 0 before it begins.
+      class Circles
+        MOST = 100
+
+        def initialize(gym)
+          @gym = gym
+        end
+
+        def dataset = @gym.db[:circles].where(gym_id: @gym.id)
+        def find(id) = dataset.first(id: id)
+        def all = dataset.order(Sequel.desc(:updated_at), :id).limit(MOST).all
+
+        def add(name:, work_s:, stations:, people:, by:)
+          raise Invalid.new(:circles_full, most: MOST) if dataset.count >= MOST
+
+          ConstraintErrors.translate do
+            dataset
+              .returning
+              .insert(
+                gym_id: @gym.id,
+                name: name,
+                work_s: work_s,
+                stations: Sequel.pg_json(stations),
+                people: Sequel.pg_json(people),
+                updated_by: by
+              )
+              .first
+          end
+        end
+
+        # Over the version which the writer saw; raises Stale with what stands there otherwise.
+        def change(id, version:, by:, **given)
+          lists = given.slice(:stations, :people).transform_values { |list| Sequel.pg_json(list) }
+          row =
+            ConstraintErrors.translate do
+              dataset
+                .where(id: id, version: version)
+                .returning
+                .update(
+                  version: Sequel[:version] + 1,
+                  updated_by: by,
+                  updated_at: Sequel::CURRENT_TIMESTAMP,
+                  **given.slice(:name, :work_s),
+                  **lists
+                )
+                .first
+            end
+          row || raise(Stale, stands(id))
+        end
+
+        # round: 0 ends it.
+        def turn(id, round:, version:, by:)
+          row =
+            dataset
+              .where(id: id, version: version)
+              .returning
+              .update(
+                round: round,
+                round_at: round.zero? ? nil : Sequel::CURRENT_TIMESTAMP,
+                version: Sequel[:version] + 1,
+                updated_by: by,
+                updated_at: Sequel::CURRENT_TIMESTAMP
+              )
+              .first
+          row || raise(Stale, stands(id))
+        end
+
+        def remove(id, version:)
+          raise Stale, stands(id) if dataset.where(id: id, version: version).delete.zero?
+        end
+
+        # Those that a client goes in.
+        def of(client_id)
+          with(client_id).order(:name, :id).all
+        end
+
+        # Somebody is erased: no group names them any more, their place passes through empty.
+        def leave(client_id)
+          with(client_id)
+            .select(:id, :people)
+            .all
+            .each do |row|
+              dataset.where(id: row[:id]).update(
+                people: Sequel.pg_json(row[:people].to_a.map { |id| id unless id == client_id }),
+                version: Sequel[:version] + 1
+              )
+            end
+        end
+
+        private
+
+        def with(client_id)
+          dataset.where(Sequel.lit("people::jsonb @> ?::jsonb", ::JSON.generate([client_id])))
+        end
+
+        # What a writer who came too late is shown; nil where it is gone.
+        def stands(id) = find(id) && { circle: id }
+      end
+    end
+  end
+end
