@@ -9,8 +9,8 @@ module Verglas
         TAKEN_S = 240
         LAST_RANK = Possible::RANKS.values.max
         # What has no set, or not all of them. why: :no_time, :more_sets, :same_action (as the other machine),
-        # :left_out, :no_machine or what the day has closed; seconds: what one set more would cost, nil where time is not what is
-        # missing.
+        # :left_out, :no_machine or what the day has closed; seconds: what one set more would cost, nil where time is
+        # not what is missing.
         Beside = Struct.new(:key, :name, :why, :seconds, :other)
         # Two neighbours that would save time in turn, so many sets of each.
         Turn = Struct.new(:keys, :names, :sets, :in_turn_s, :now_s)

@@ -37,7 +37,7 @@ module Verglas
           return ring.dup.tap { |copy| copy[empty] = newcomer } if empty
 
           # As they stand from the first station on, then one further, the newcomer first.
-          slots = Array.new(ring.size) { |slot| ring[(round - 1 - slot) % ring.size] }
+          slots = ring.each_index.map { |slot| ring[(round - 1 - slot) % ring.size] }.unshift(newcomer)
           Array.new(slots.size) { |place| slots[(round - place) % slots.size] }
         end
 
