@@ -91,7 +91,7 @@ module Verglas
           .select(&:by_eye?)
           .all? { |joint| meeting.envelope[joint.motion] == Body::Envelope::OPEN }
       end
-      private_class_method :sorted, :hangs?, :rank, :candidates, :same?, :found, :seen_whole?
+      private_class_method :sorted, :hangs?, :candidates, :same?, :found, :seen_whole?
     end
   end
 end

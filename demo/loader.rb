@@ -36,6 +36,8 @@ module Verglas
           @machines = @data["machines"].to_h { |machine| [machine["name"], @gym.machines.find(machine_id(machine))] }
           @data["clients"].each { |person| client(person) }
           @data["queues"].each { |machine, names| queue(@machines.fetch(machine), names) }
+          @data["programmes"].each { |programme| programme(programme.transform_keys(&:to_sym)) }
+          @data["circles"].each { |circle| circle(circle.transform_keys(&:to_sym)) }
           @gym.id
         end
       end
@@ -48,6 +50,19 @@ module Verglas
         @db[:gyms].where(id: @gym.id).update(
           cautions_reviewed_by: clinician["name"],
           cautions_reviewed_on: Date.today - EARLIER_DAYS_AGO
+        )
+      end
+
+      def programme(fields) = @gym.programmes.add(client_id: nil, **fields, by: @staff.first)
+
+      # Put in the order in which the least is moved.
+      def circle(fields)
+        stations = fields[:stations].map { |name| "#{@machines.fetch(name)[:id]}/" }
+        people = fields[:people].map { |name| @gym.clients.dataset.where(name: name).get(:id) }
+        Application::Sessions::Gathering.add(
+          @gym,
+          { **fields, stations: stations, people: people },
+          by: @staff[INSTRUCTOR]
         )
       end
 

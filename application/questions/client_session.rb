@@ -4,12 +4,19 @@ module Verglas
   module Application
     module Questions
       # A plan of a client's session, with what it may be made from: the gym's aims, its programmes and the client's.
+      #   reading   name of the length worth taking first, of somebody who was fitted nowhere; nil for none
       ClientSession =
-        Value.define(:client, :planned, :kept_off, :standing, :aims, :programmes) do
+        Value.define(:client, :planned, :kept_off, :reading, :standing, :aims, :programmes) do
           # given: wishes.
           def self.of(gym, client, given)
             planned = Sessions::Making.plan(gym, client, given)
             whole(gym, client, planned, Sessions::Possibilities.of(gym, client, aim: planned.wishes.aim))
+          end
+
+          # The length that would narrow the settings most; nil where none is worth the time.
+          def self.reading(gym, client)
+            best = ClientReading.new(gym, client).to_h[:ranking].first
+            best.observation if best&.worth_taking?
           end
 
           def self.whole(gym, client, planned, known)
@@ -17,6 +24,7 @@ module Verglas
               client: client,
               planned: planned,
               kept_off: known.kept_off,
+              reading: planned.first_visit? ? reading(gym, client) : nil,
               standing: Sessions::Today.standing(gym),
               aims: Loading::Aim.table(gym.aims.all).map(&:name),
               programmes: gym.programmes.of(client[:id])

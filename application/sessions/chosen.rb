@@ -35,6 +35,14 @@ module Verglas
             .filter_map { |one| [one, taken[one.action]] if taken[one.action] }
         end
 
+        def first_visit? = @known.fitted.empty? && @known.kept_off.empty?
+
+        # Machines that would fit, on which nobody fitted them, for work that nothing in it does: one an action.
+        def spare
+          done = possible.map(&:action)
+          one_an_action(@known.others.values.reject { |one| done.include?(one.action) })
+        end
+
         # What somebody left out by hand, and could put in again.
         def left_out = @wishes.out.filter_map { |key| find(key) }
 
@@ -54,16 +62,25 @@ module Verglas
         def out?(one) = @wishes.out.include?(one.key)
         def carried(one) = @carried.include?(one.key) ? one.with(part: :main) : one
 
-        # One machine an action; what is kept off gives way to what stands for it best.
+        # One machine an action; what is kept off gives way to what stands for it best. Somebody who was fitted nowhere
+        # has no card: whatever fits them is there to be fitted.
         def of_card
+          return one_an_action(@known.others.values) if first_visit?
+
           open = @known.fitted.reject { |one| out?(one) }
-          best = open.group_by(&:action).map { |_, some| some.min_by { |one| before_others(one) } }
+          best = one_an_action(open)
           [*best, *stand_ins.reject { |one| best.any? { |other| other.action == one.action } }]
+        end
+
+        def one_an_action(some)
+          in_it = some.reject { |one| out?(one) }
+          in_it.group_by(&:action).map { |_, alike| alike.min_by { |one| before_others(one) } }
         end
 
         # One that is free, on which they were fitted, and where they were last.
         def before_others(one)
-          [@wishes.taken.include?(one.key) ? 1 : 0, one.fitted? ? 0 : 1, -(one.last_at || one.fitted_at).to_f, one.key]
+          taken = @wishes.taken.include?(one.key) ? 1 : 0
+          [taken, one.fitted? ? 0 : 1, -(one.last_at || one.fitted_at).to_f, one.fit, one.key]
         end
 
         def stand_ins

@@ -25,13 +25,15 @@ module Verglas
         # marks: accepted ones, as they can be set today.
         def accepted(marks)
           aids = Aids.of(@meeting.fitting[:aids].to_h)
-          possible(marks, tags: Told::Names.tags(marks, aids), fitting_id: @meeting.fitting[:id], **loaded)
+          tags = Told::Names.tags(marks, aids)
+          possible(marks, tags: tags, fitting_id: @meeting.fitting[:id], fit: [], **loaded)
         end
 
         def advised
           marks = @meeting.advice.marks.compact
           tags = Told::Names.tags(marks, @meeting.advised_aids)
-          possible(marks, tags: tags, fitting_id: nil, load: "", load_kg: nil, light: "")
+          fit = Substitutes.rank(@meeting.advice)
+          possible(marks, tags: tags, fitting_id: nil, fit: fit, load: "", load_kg: nil, light: "")
         end
 
         private

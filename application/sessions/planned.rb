@@ -8,9 +8,9 @@ module Verglas
         # Somebody who stands at a machine stays so long, and each who waits after them.
         TAKEN_S = 240
         LAST_RANK = Possible::RANKS.values.max
-        # What has no set, or not all of them. why: :no_time, :more_sets, :same_action (as the other machine),
-        # :left_out, :no_machine or what the day has closed; seconds: what one set more would cost, nil where time is
-        # not what is missing.
+        # What has no set, or not all of them. why: :no_time, :more_sets, :same_action (as the other machine), :spare
+        # (fits, nobody fitted them there), :left_out, :no_machine or what the day has closed; seconds: what one set
+        # more would cost, nil where time is not what is missing.
         Beside = Struct.new(:key, :name, :why, :seconds, :other)
         # Two neighbours that would save time in turn, so many sets of each.
         Turn = Struct.new(:keys, :names, :sets, :in_turn_s, :now_s)
@@ -55,6 +55,9 @@ module Verglas
         # [[keys, sets]], to be kept.
         def made = blocks.map { |block| [block.keys, block.sets] }
 
+        # Whether nobody was fitted anywhere yet.
+        def first_visit? = @chosen.first_visit?
+
         # [Beside]
         def beside
           [
@@ -62,6 +65,7 @@ module Verglas
             *blocks.select { |block| block.sets < block.exercise.most }.flat_map { |block| more(block) },
             *closed,
             *@chosen.doubled.map { |one, other| Beside.new(one.key, one.name, :same_action, nil, other.name) },
+            *spare,
             *@chosen.left_out.map { |one| Beside.new(one.key, one.name, :left_out, nil) },
             *@chosen.lacking.map { |one| Beside.new(nil, one.action, :no_machine, nil) }
           ]
@@ -84,7 +88,7 @@ module Verglas
               next_to = @made ? @made.map(&:first).select { |keys| keys.size > 1 } : @wishes.turns
               pairs = next_to.map { |keys| one_by_one.values_at(*keys) }.select { |pair| in_turn?(pair) }
               alone = open - pairs.flatten
-              [*pairs, *alone.zip].to_h { |some| [some.map(&:key).join("+"), some] }
+              [*pairs, *alone.zip].to_h { |some| [some.map(&:called).join("+"), some] }
             end
         end
 
@@ -146,7 +150,7 @@ module Verglas
         # What is possible no more is not in it.
         Made = Struct.new(:order, :sets)
         def as_made
-          there = @made.map { |keys, sets| [keys.join("+"), sets] }.select { |id, _| exercises.key?(id) }
+          there = @made.map { |keys, sets| [members.key(keys.map { |key| @chosen.find(key) }), sets] }.select(&:first)
           Made.new(there.map(&:first), there.to_h)
         end
 
@@ -167,52 +171,11 @@ module Verglas
             hop_s: hop,
             starts_s: (before ? before.ends_s : 0) + hop,
             exercise: exercises[id],
-            why: why(some, plan.sets.fetch(id), before)
+            why: reasons.of(some, plan.sets.fetch(id), exercises[id], before)
           )
         end
 
-        # [[code, params]]: what it is there for, and why it stands there.
-        def why(some, sets, before)
-          one = some.first
-          [
-            *some.filter_map { |each| [:stands_for, { machine: each.stands_for }] if each.stands_for },
-            *([[:in_turn, {}]] if some.size > 1),
-            place_in_order(one),
-            *([[:beside, { machine: before.members.last.name }]] if before && before.members.last.place == one.place),
-            *some.flat_map { |each| since(each) },
-            *ends(some, sets)
-          ]
-        end
-
-        def ends(some, sets)
-          most = exercises[some.map(&:key).join("+")].most
-          sets < most ? [[:time_ends, { sets: sets, most: most }]] : []
-        end
-
-        def place_in_order(one)
-          return :taken, { waiting: @today.waiting.fetch(one.key, 0) } if taken?(one.key)
-          return :moved, {} if @wishes.sequence.include?(one.key)
-          return :kept, {} if @wishes.kept.include?(one.key)
-
-          [ORDER.fetch(one.rank), {}]
-        end
-
-        ORDER = { 1 => :several_joints, 2 => :hinge, 3 => :one_joint }.freeze
-        private_constant :ORDER
-
-        def since(one)
-          return [[:first_time, {}]] unless one.fitted?
-          return [[:never_lifted, {}]] unless one.last_at
-          return @made ? [] : [[:done_lately, {}]] unless one.rested?(@today.now)
-
-          days = ((@today.now - one.last_at) / 86_400).floor
-          days >= LONG_DAYS ? [[:days_ago, { days: days }]] : []
-        end
-
-        # After so many days it is told.
-        LONG_DAYS = 7
-        private_constant :LONG_DAYS
-
+        def reasons = @reasons ||= Reasons.new(@wishes, @today, made: !@made.nil?)
         def planned_keys = blocks.flat_map(&:keys)
         def left = open.reject { |one| planned_keys.include?(one.key) }
 
@@ -221,6 +184,16 @@ module Verglas
             .possible
             .select { |one| @without.key?(one.key) }
             .map { |one| Beside.new(one.key, one.name, @without[one.key], nil) }
+        end
+
+        # Where there is time for another.
+        def spare
+          return [] if @made
+
+          @chosen
+            .spare
+            .map { |one| Beside.new(one.key, one.name, :spare, cost_s(one)) }
+            .select { |one| one.seconds <= @budget_s - seconds }
         end
 
         def more(block)

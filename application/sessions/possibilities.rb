@@ -68,13 +68,19 @@ module Verglas
           OneLine.of(meeting.machine_row[:id], -> { kept_off(meeting, Told::Barred.of([OneLine::BAR])) }) do
             marks = Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
             evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
-            why = [*out_of_order(meeting), *Told::Barred.at(meeting, evaluation)]
+            why = [*out_of_order(meeting), *Told::Barred.at(meeting, evaluation), *gives_way(meeting)]
             why.any? ? kept_off(meeting, why) : offered(meeting).accepted(marks)
           end
         end
 
         def out_of_order(meeting)
           Formats::Words.say("sessions.out_of_order") if meeting.machine_row[:state] != "in_use"
+        end
+
+        # Where a caution puts another machine before it, and the gym has one that serves.
+        def gives_way(meeting)
+          first = meeting.belt_squat_first or return
+          Formats::Words.say("sessions.gives_way", machine: first)
         end
 
         def offered(meeting)

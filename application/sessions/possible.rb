@@ -9,6 +9,7 @@ module Verglas
       #   tags         marks as a person reads them; marks: {label => mark}; printed: {label => marks in their order}
       #   load, light  as printed, "" where there is none; load_kg: nil where none is known
       #   seconds      {set_s:, rest_s:, light_s:, in_s:, out_s:, pin_s:}; sd_s: {once:, set:, rest:}
+      #   fit          how well it serves, least first ([numbers]; [] where it was accepted)
       #   stands_for   the name of the machine that a caution or its fit keeps them off, nil for none
       Possible =
         Value.define(
@@ -35,8 +36,11 @@ module Verglas
           :last_at,
           :fitted_at,
           :part,
+          :fit,
           :stands_for
         ) do
+          # In a plan: by its name, so that of two that are worth the same the one that comes first is always the same.
+          def called = "#{name} #{key}"
           def fitted? = !fitting_id.nil?
           def rank = Possible::RANKS.fetch(action)
 
@@ -57,7 +61,7 @@ module Verglas
 
           def planned(standing:, now:, kept: false, rank: self.rank)
             Planning::Exercise.new(
-              id: key,
+              id: called,
               works: works,
               rank: rank,
               place: place,

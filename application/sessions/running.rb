@@ -28,7 +28,7 @@ module Verglas
         def done = @done ||= visits.to_h { |visit, sets| [key(visit), sets] }
 
         # How many sets of a member of a block are still to be done: none of what is closed.
-        def left(block, member) = closed.key?(member.key) ? 0 : [block.sets - done.fetch(member.key, []).size, 0].max
+        def left(block, member) = closed.key?(member.key) ? 0 : [block.sets - done_of(member), 0].max
 
         # The block that is worked on, or comes next; nil where nothing is left.
         def current = planned.blocks.find { |block| block.members.any? { |member| left(block, member).positive? } }
@@ -52,6 +52,11 @@ module Verglas
         # How far the plan is ahead of the clock; less than nothing where it is behind.
         def ahead_s = worked_s - elapsed_s
 
+        # Whether the plan still holds what was stopped meanwhile, so that the rest has to be planned anew.
+        def outdated?
+          planned.blocks.any? { |block| block.members.any? { |one| closed.key?(one.key) && done_of(one) < block.sets } }
+        end
+
         # The same under other wishes: what was begun stays, the rest is planned anew in the time that is left.
         def anew(wishes)
           begun = made.select { |keys, _| keys.any? { |one| done.key?(one) } }
@@ -66,19 +71,20 @@ module Verglas
               without: closed,
               at: last_place
             )
-          [begun.map { |keys, sets| [keys, sets] }, rest]
+          [begun.map { |keys, sets| [keys, closed.key?(keys.first) ? most_done(keys) : sets] }, rest]
         end
+
+        # Why something beside the plan was left out.
+        LEFT = { no_time: "time", left_out: "by_hand", hurt: "hurt" }.freeze
+        private_constant :LEFT
 
         # [{"key", "name", "why"}] of what was planned and is not done whole, if it ended now.
         def left_out
-          short = planned.blocks.flat_map { |block| block.members.map { |one| [block, one] } }
-          short = short.select { |block, one| done.fetch(one.key, []).size < block.sets }
+          short = planned.blocks.flat_map { |block| block.members.select { |one| done_of(one) < block.sets } }
+          beside = planned.beside.select { |one| LEFT.key?(one.why) }
           [
-            *short.map { |_, one| { "key" => one.key, "name" => one.name, "why" => why_left(one).to_s } },
-            *planned
-              .beside
-              .select { |one| %i[no_time left_out].include?(one.why) }
-              .map { |one| { "key" => one.key, "name" => one.name, "why" => one.why == :no_time ? "time" : "by_hand" } }
+            *short.map { |one| { "key" => one.key, "name" => one.name, "why" => why_left(one) } },
+            *beside.map { |one| { "key" => one.key, "name" => one.name, "why" => LEFT[one.why] } }
           ].uniq { |one| one["key"] }
         end
 
@@ -107,10 +113,13 @@ module Verglas
         end
 
         def why_left(one)
-          return :hurt if closed.key?(one.key)
+          return "hurt" if closed.key?(one.key)
 
-          wishes.taken.include?(one.key) ? :taken : :time
+          wishes.taken.include?(one.key) ? "taken" : "time"
         end
+
+        def done_of(member) = done.fetch(member.key, []).size
+        def most_done(keys) = [keys.map { |key| done.fetch(key, []).size }.max, 1].max
 
         # What is left of a block that was begun.
         def going_on_s
@@ -129,7 +138,7 @@ module Verglas
         # As long as what was done should have taken.
         def worked_s
           planned.blocks.sum do |block|
-            sets = block.members.map { |one| done.fetch(one.key, []).size }.max
+            sets = block.members.map { |one| done_of(one) }.max
             next 0 if sets.zero?
 
             whole = sets >= block.sets || block.members.all? { |one| left(block, one).zero? }

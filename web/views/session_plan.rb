@@ -24,6 +24,8 @@ module Verglas
             blocks: planned.blocks.map { |one| block(one, asked.standing) },
             beside: planned.beside.map { |one| beside(one) },
             kept_off: asked.kept_off.map { |one| kept_off(one, planned) },
+            first_visit: planned.first_visit?,
+            reading: asked.reading && Formats::Words.say("observations.#{asked.reading}.title"),
             turns: planned.turns.map { |one| turn(one) }
           }
         end
@@ -45,8 +47,14 @@ module Verglas
             starts_s: block.starts_s,
             seconds: block.seconds,
             parts: block.parts.map { |kind, taken| { kind: kind, seconds: taken } },
-            why: block.why.map { |code, params| words("why.#{code}", **params) }
+            why: block.why.map { |code, params| why(code, params) }
           }
+        end
+
+        def why(code, params)
+          named =
+            params.key?(:muscle) ? { muscle: Formats::Words.say("visits.felt.#{params[:muscle]}").downcase } : params
+          words("why.#{code}", **named)
         end
 
         # stands: marks at which its machine stands now, nil where nobody knows.

@@ -51,6 +51,7 @@ export const keys = {
   history: (id: string, machine: string, exercise: string) => of("client", id, "history", machine, exercise),
 
   sessions: of("sessions"),
+  anySession: of("session"),
   session: (id: string) => of("session", id),
   sessionPlan: (client: string, wishes: object) => of("client", client, "session-plan", wishes),
   clientSessions: (client: string) => of("client", client, "sessions"),

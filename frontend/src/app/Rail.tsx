@@ -18,7 +18,7 @@ const PLACES: readonly (readonly [...Link, within: readonly Link[]])[] = [
   ["/", say("shell.floor"), "floor", [["/refits", say("shell.refits"), "refits"]]],
   ["/clients", say("shell.clients"), "searchClients", [["/board", say("shell.board"), "board"]]],
   ["/machines", say("shell.machines"), "machines", []],
-  ["/sessions", say("shell.sessions"), "floor", []],
+  ["/sessions", say("shell.sessions"), "sessions", []],
   [
     "/rules",
     say("shell.houseRules"),

@@ -77,7 +77,18 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
   ["gym/audit", page(() => import("../features/gym/AuditPage").then(({ AuditPage }) => AuditPage))],
   ["gym/exchange", page(() => import("../features/exchange/ExchangePage").then(({ ExchangePage }) => ExchangePage))],
   ["machines/:id/tape", page(() => import("../features/machines/TapingPage").then(({ TapingPage }) => TapingPage))],
-  ["sessions", page(() => import("../features/later/LaterPages").then(({ SessionsPage }) => SessionsPage))],
+  ["clients/:id/session", page(() => import("../features/sessions/PlanPage").then(({ PlanPage }) => PlanPage))],
+  ["sessions", page(() => import("../features/sessions/SessionsPage").then(({ SessionsPage }) => SessionsPage))],
+  ["sessions/:id", page(() => import("../features/sessions/RunningPage").then(({ RunningPage }) => RunningPage))],
+  [
+    "sessions/groups/new",
+    page(() => import("../features/sessions/NewGroupPage").then(({ NewGroupPage }) => NewGroupPage)),
+  ],
+  ["sessions/groups/:id", page(() => import("../features/sessions/GroupPage").then(({ GroupPage }) => GroupPage))],
+  [
+    "sessions/programmes/:id",
+    page(() => import("../features/sessions/ProgrammePage").then(({ ProgrammePage }) => ProgrammePage)),
+  ],
   ["rules", page(() => import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage))],
 ];
 

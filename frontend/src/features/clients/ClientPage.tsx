@@ -87,6 +87,11 @@ export function ClientPage() {
             .filter(Boolean)
             .join(" · ")}
         </Muted>
+        <May ask="planSession">
+          <SecondaryLink to={`/clients/${id}/session`} style={{ marginLeft: "auto", order: 1 }}>
+            {say("clientPage.session")}
+          </SecondaryLink>
+        </May>
         {PARTS.map(([part, ask, title]) => (
           <May key={part} ask={ask}>
             <QuietLink to={`/clients/${id}/${part}`}>{title}</QuietLink>

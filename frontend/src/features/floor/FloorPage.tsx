@@ -12,7 +12,7 @@ import { MarkTags } from "../../ui/MarkTag";
 import { May } from "../shared/May";
 import { Now } from "./Now";
 import { Places } from "./Places";
-import { RowLink } from "./RowLink";
+import { RowLink } from "../shared/RowLink";
 import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { part } from "../../ui/part";
 import { breakpoint, space } from "../../ui/tokens";

@@ -3,7 +3,7 @@ import type { Floor } from "../../api/types";
 import { momentText } from "../../lib/dates";
 import { say } from "../../lib/say";
 import { Rows, Section, SectionTitle, Small, Strong } from "../../ui/Page";
-import { RowLink } from "./RowLink";
+import { RowLink } from "../shared/RowLink";
 
 const SHOWN = 3;
 const setsText = ({ sets, stopped }: Floor["now"][number]) =>

@@ -13,7 +13,7 @@ const Columns = styled.div`
   gap: ${space(6)};
   align-items: start;
   margin-top: ${space(6)};
-  > section + section {
+  && > section + section {
     margin-top: 0;
   }
   @media ${breakpoint.narrow} {
@@ -48,7 +48,7 @@ type Line = SessionPlan["beside"][number];
 type Props = { plan: SessionPlan; tell: (event: WishEvent) => void };
 
 /** Those that a touch puts in: more minutes where it is a further set. */
-const PUT_IN = ["no_time", "left_out", "same_action"] as const;
+const PUT_IN = ["no_time", "left_out", "same_action", "spare"] as const;
 const putIn = (line: Line) => (PUT_IN as readonly string[]).includes(line.why);
 
 export function Beside({ plan, tell }: Props) {

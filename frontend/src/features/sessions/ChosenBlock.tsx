@@ -5,8 +5,8 @@ import { say } from "../../lib/say";
 import { moved, type WishEvent, type Wishes } from "../../model/wishes";
 import { SecondaryButton } from "../../ui/Button";
 import { MarkTags } from "../../ui/MarkTag";
-import { Muted, Small, Strong } from "../../ui/Page";
-import { breakpoint, colour, radius, size, space } from "../../ui/tokens";
+import { Muted, Small } from "../../ui/Page";
+import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
 import { blockId } from "./blocks";
 import { Moves } from "./Moves";
 
@@ -28,6 +28,12 @@ const Machine = styled.div`
   h2 {
     font-size: ${size.large};
   }
+`;
+const Load = styled.b`
+  margin-right: ${space(3)};
+  font-family: ${font.mark};
+  font-size: ${size.title};
+  word-spacing: -0.3em;
 `;
 const Ways = styled.div`
   display: flex;
@@ -104,9 +110,15 @@ function Told({ member, sets }: { member: SessionMember; sets: number }) {
       </h2>
       <MarkTags tags={member.marks} />
       <p>
-        <Strong>{member.load || say("chosenBlock.noLoad")}</Strong>
-        {member.light ? <Muted> {say("chosenBlock.light", { load: member.light })}</Muted> : null}{" "}
-        <Muted>{say("chosenBlock.work", { sets, repetitions: member.repetitions })}</Muted>
+        {member.load ? <Load>{member.load}</Load> : <Muted>{say("chosenBlock.noLoad")} · </Muted>}
+        <Muted>
+          {[
+            say("chosenBlock.work", { sets, repetitions: member.repetitions }),
+            member.light ? say("chosenBlock.light", { load: member.light }) : "",
+          ]
+            .filter(Boolean)
+            .join(" · ")}
+        </Muted>
       </p>
       <Moves moves={member.moves} />
     </div>

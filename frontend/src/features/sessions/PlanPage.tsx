@@ -78,9 +78,9 @@ export function PlanPage() {
       </PageHead>
       <Asking plan={plan.data} wishes={wishes} tell={tell} />
       <p aria-live="polite" data-plan-says style={{ marginTop: space(4) }}>
-        {says}{" "}
-        <Small>{say("planPage.legend")}</Small>
+        {says} <Small>{say("planPage.legend")}</Small>
       </p>
+      {plan.data.first_visit ? <FirstVisit id={id} plan={plan.data} /> : null}
       <SessionLine
         blocks={blocks}
         minutes={wishes.minutes}
@@ -94,6 +94,18 @@ export function PlanPage() {
     </Page>
   );
 }
+
+/** Somebody new: what is worth taking first, then machine by machine. */
+const FirstVisit = ({ id, plan }: { id: string; plan: SessionPlan }) => (
+  <Notice>
+    {say("planPage.firstVisit")}{" "}
+    {plan.reading ? (
+      <May ask="putReading">
+        <Link to={`/clients/${id}/tape`}>{say("planPage.takeFirst", { reading: plan.reading.toLowerCase() })}</Link>
+      </May>
+    ) : null}
+  </Notice>
+);
 
 type Asks = { plan: SessionPlan; wishes: Wishes; tell: (event: WishEvent) => void };
 

@@ -54,6 +54,11 @@ const Block = styled(ListBoxItem)`
   border-radius: ${radius};
   background: ${colour.panel};
   cursor: pointer;
+  &[data-compact] {
+    min-height: 3.25rem;
+    padding-block: ${space(1)};
+    line-height: 1.25;
+  }
   &[data-selected] {
     border: 2px solid ${colour.action};
     background: ${colour.actionQuiet};
@@ -105,12 +110,14 @@ type Props = {
   /** null: it cannot be changed any more */
   onMinutes: ((minutes: number) => void) | null;
   onOrder: ((keys: string[]) => void) | null;
+  /** only where one is: names, and how much is done */
+  compact?: boolean;
 };
 
 /** A little room behind the end, to pull it into. */
 const ROOM = 1.06;
 
-export function SessionLine({ blocks, minutes, selected, onSelect, onMinutes, onOrder }: Props) {
+export function SessionLine({ blocks, minutes, selected, onSelect, onMinutes, onOrder, compact = false }: Props) {
   const whole = Math.max(minutes * 60, (blocks.at(-1)?.starts_s ?? 0) + (blocks.at(-1)?.seconds ?? 0)) * ROOM;
   const share = (seconds: number) => `${(seconds / whole) * 100}%`;
   const ids = blocks.map(blockId);
@@ -152,22 +159,35 @@ export function SessionLine({ blocks, minutes, selected, onSelect, onMinutes, on
             textValue={blockName(block)}
             data-block={blockName(block)}
             {...stateOf(block)}
+            data-compact={compact ? true : undefined}
             style={{ width: share(block.seconds), marginLeft: share(gapBefore(blocks, index)) }}
           >
             {block.members.map((member) => (
               <div key={member.key}>
                 <Strong>{member.machine.name}</Strong>
-                <Marks>{member.marks.map(({ mark }) => mark).join(" ")}</Marks>
-                <Load>{member.load}</Load>
+                {compact ? null : (
+                  <>
+                    <Marks>{member.marks.map(({ mark }) => mark).join(" ")}</Marks>
+                    <Load>{member.load}</Load>
+                  </>
+                )}
               </div>
             ))}
-            <Small>{block.sets === 1 ? say("sessionLine.oneSet") : say("sessionLine.sets", { sets: block.sets })}</Small>
+            <Small>{setsText(block)}</Small>
           </Block>
         ))}
       </Blocks>
-      <Parts blocks={blocks} whole={whole} />
+      {compact ? null : <Parts blocks={blocks} whole={whole} />}
     </Frame>
   );
+}
+
+function setsText(block: SessionBlock | RunningBlock): string {
+  if ("done" in block) {
+    const done = Math.max(...block.done.map((sets) => sets.length));
+    if (done > 0) return say("sessionLine.setsDone", { done, sets: block.sets });
+  }
+  return block.sets === 1 ? say("sessionLine.oneSet") : say("sessionLine.sets", { sets: block.sets });
 }
 
 const keysOf = (blocks: Props["blocks"], id: string) => blocks.find((block) => blockId(block) === id)?.keys ?? [];

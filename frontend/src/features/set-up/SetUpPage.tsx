@@ -14,8 +14,8 @@ import { Muted, Page, PageHead, Title } from "../../ui/Page";
 import { space } from "../../ui/tokens";
 import { useOpenFitting } from "../shared/useOpenFitting";
 import { useTablet } from "../shared/TabletContext";
-import { useVisit } from "./useVisit";
-import { VisitPanel } from "./VisitPanel";
+import { useVisit } from "../shared/visit/useVisit";
+import { VisitPanel } from "../shared/visit/VisitPanel";
 import { WalkRound } from "./WalkRound";
 
 const Actions = styled.div`

@@ -1,8 +1,8 @@
 // The legs from the front and from behind, to be touched where it was felt. The list beside it says the same in words.
 import styled from "styled-components";
-import type { Region } from "../../api/types";
-import { say } from "../../lib/say";
-import { colour, font } from "../../ui/tokens";
+import type { Region } from "../../../api/types";
+import { say } from "../../../lib/say";
+import { colour, font } from "../../../ui/tokens";
 
 const Drawing = styled.svg`
   display: block;

@@ -2,13 +2,13 @@
 import { useState } from "react";
 import { Radio, RadioGroup } from "react-aria-components";
 import styled from "styled-components";
-import type { Region } from "../../api/types";
-import { say } from "../../lib/say";
-import { FieldLabel } from "../../ui/Field";
-import { Dialogue } from "../../ui/Dialogue";
-import { SecondaryButton } from "../../ui/Button";
-import { Small } from "../../ui/Page";
-import { colour, font, radius, space, target } from "../../ui/tokens";
+import type { Region } from "../../../api/types";
+import { say } from "../../../lib/say";
+import { FieldLabel } from "../../../ui/Field";
+import { Dialogue } from "../../../ui/Dialogue";
+import { SecondaryButton } from "../../../ui/Button";
+import { Small } from "../../../ui/Page";
+import { colour, font, radius, space, target } from "../../../ui/tokens";
 import { RegionFigure } from "./RegionFigure";
 import { Answers, Answer } from "./Answer";
 

@@ -2,7 +2,7 @@
 import type { ReactNode } from "react";
 import { ToggleButton } from "react-aria-components";
 import styled from "styled-components";
-import { colour, font, radius, space, target } from "../../ui/tokens";
+import { colour, font, radius, space, target } from "../../../ui/tokens";
 
 export const Answers = styled.div`
   display: flex;

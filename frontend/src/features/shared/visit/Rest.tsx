@@ -1,9 +1,9 @@
 // The rest between two sets, counted down; then how long it has been.
 import { useEffect, useState } from "react";
 import styled from "styled-components";
-import { clock } from "../../lib/pacer";
-import { say } from "../../lib/say";
-import { font, size } from "../../ui/tokens";
+import { clock } from "../../../lib/pacer";
+import { say } from "../../../lib/say";
+import { font, size } from "../../../ui/tokens";
 
 const Line = styled.p`
   font-size: ${size.large};

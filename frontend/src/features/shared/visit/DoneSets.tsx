@@ -1,11 +1,11 @@
 // The sets of today's visit, as they were written down; one written by mistake is taken back.
 import styled from "styled-components";
-import type { DoneSet } from "../../api/types";
-import { say } from "../../lib/say";
-import { BandShape } from "../../ui/Band";
-import { QuietButton } from "../../ui/Button";
-import { Small, Strong } from "../../ui/Page";
-import { colour, space } from "../../ui/tokens";
+import type { DoneSet } from "../../../api/types";
+import { say } from "../../../lib/say";
+import { BandShape } from "../../../ui/Band";
+import { QuietButton } from "../../../ui/Button";
+import { Small, Strong } from "../../../ui/Page";
+import { colour, space } from "../../../ui/tokens";
 
 const List = styled.ol`
   border-top: 1px solid ${colour.line};

@@ -1,12 +1,12 @@
 // What is lifted today, as large as a mark, with the light set beside it, why it is that, and a step either way.
 import type { ReactNode } from "react";
 import styled from "styled-components";
-import type { TodayLoad, Visit } from "../../api/types";
-import { say } from "../../lib/say";
-import { loadOf, type SetDraft, steps, todayFor } from "../../model/setDraft";
-import { Small, Strong } from "../../ui/Page";
-import { StepButton } from "../../ui/StepButton";
-import { colour, font, size, space, target } from "../../ui/tokens";
+import type { TodayLoad, Visit } from "../../../api/types";
+import { say } from "../../../lib/say";
+import { loadOf, type SetDraft, steps, todayFor } from "../../../model/setDraft";
+import { Small, Strong } from "../../../ui/Page";
+import { StepButton } from "../../../ui/StepButton";
+import { colour, font, size, space, target } from "../../../ui/tokens";
 
 const Head = styled.div`
   display: grid;

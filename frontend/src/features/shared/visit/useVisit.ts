@@ -1,11 +1,11 @@
 // What is written down at a machine: each write answers the visit as it stands then, which is what the page shows.
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
-import { keys } from "../../api/keys";
-import { api, newKey, unwrap } from "../../api/client";
-import { setUpQuery } from "../../api/queries";
-import type { SetUp, Visit } from "../../api/types";
-import { loadOf, type SetDraft } from "../../model/setDraft";
+import { keys } from "../../../api/keys";
+import { api, newKey, unwrap } from "../../../api/client";
+import { setUpQuery } from "../../../api/queries";
+import type { SetUp, Visit } from "../../../api/types";
+import { loadOf, type SetDraft } from "../../../model/setDraft";
 
 export function useVisit(id: string) {
   const queryClient = useQueryClient();

@@ -1,0 +1,110 @@
+// A set in one touch: how the last repetition went says all that is asked of a set that went as planned. Anything else about it is
+// said below.
+import styled from "styled-components";
+import { refusal } from "../../api/client";
+import type { SetUp } from "../../api/types";
+import { say } from "../../lib/say";
+import { asPlanned, expected, type Last, todayFor } from "../../model/setDraft";
+import { SecondaryButton } from "../../ui/Button";
+import { Notice } from "../../ui/Notice";
+import { Muted } from "../../ui/Page";
+import { breakpoint, colour, font, size, space } from "../../ui/tokens";
+import { DoneSets } from "../shared/visit/DoneSets";
+import { LightSet, Printed } from "../shared/visit/Lifted";
+import { Rest } from "../shared/visit/Rest";
+import { useVisit } from "../shared/visit/useVisit";
+
+const Lifted = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: ${space(2)} ${space(6)};
+`;
+const Load = styled.output`
+  font-family: ${font.mark};
+  font-weight: ${font.strong};
+  font-size: 4rem;
+  line-height: 1;
+  letter-spacing: -0.08em;
+  word-spacing: -0.45em;
+  small {
+    font-family: ${font.text};
+    font-weight: ${font.regular};
+    font-size: ${size.title};
+    letter-spacing: 0;
+  }
+`;
+const Touches = styled.div`
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: ${space(2)};
+  @media ${breakpoint.phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Touch = styled(SecondaryButton)`
+  min-height: 4.5rem;
+  font-size: ${size.large};
+  &[data-usual] {
+    background: ${colour.action};
+    border-color: ${colour.action};
+    color: ${colour.actionInk};
+  }
+`;
+const LAST: readonly (readonly [Last, string])[] = [
+  ["easy", say("visitPanel.easy")],
+  ["clean", say("visitPanel.hardClean")],
+  ["not_reached", say("visitPanel.notReached")],
+];
+
+export function QuickSet({ setUp, me }: { setUp: SetUp; me: number }) {
+  const { visit } = setUp;
+  const writing = useVisit(setUp.id);
+  const done = visit.going_on?.sets ?? [];
+  const stopped = visit.going_on?.stopped ?? false;
+  const today = todayFor(visit, "");
+  const load = today?.load?.text ?? setUp.load_text;
+  const number = done.length + 1;
+  const touch = (last: Last) => writing.done.mutate({ visit, draft: { ...asPlanned(visit), last }, watched: me });
+  return (
+    <>
+      <Lifted>
+        {load ? (
+          <Load aria-label={say("lifted.loadTodayIs", { load })}>
+            <Printed text={load} />
+          </Load>
+        ) : null}
+        {today && done.length === 0 ? <LightSet today={today} /> : null}
+        <Muted>
+          {number <= visit.sets
+            ? say("quickSet.of", { number, sets: visit.sets, repetitions: visit.repetitions })
+            : say("quickSet.more", { sets: done.length })}
+        </Muted>
+        <Rest since={done.at(-1)?.done_at ?? null} seconds={visit.rest_s} over={stopped || number > visit.sets} />
+      </Lifted>
+      {writing.done.error ? <Notice tone="wrong">{refusal(writing.done.error)?.message}</Notice> : null}
+      {stopped ? (
+        <Notice tone="wrong">{say("visitPanel.stopped")}</Notice>
+      ) : (
+        <Touches role="group" aria-label={say("visitPanel.lastRepQuestion")}>
+          {LAST.map(([last, title]) => (
+            <Touch
+              key={last}
+              data-usual={last === "clean" ? true : undefined}
+              isDisabled={writing.done.isPending}
+              onPress={() => touch(last)}
+            >
+              {title}
+            </Touch>
+          ))}
+        </Touches>
+      )}
+      <DoneSets
+        sets={done}
+        busy={writing.takeBack.isPending}
+        odd={(set) => !expected(visit, visit.felt.find(({ title }) => title === set.felt)?.name ?? null)}
+        onTakeBack={(id) => writing.takeBack.mutate(id)}
+      />
+    </>
+  );
+}
