@@ -35,9 +35,7 @@ module Verglas
           @gym.tempos.replace(@data["tempos"].map { |row| row.transform_keys(&:to_sym) }, version: 1)
           @machines = @data["machines"].to_h { |machine| [machine["name"], @gym.machines.find(machine_id(machine))] }
           @data["clients"].each { |person| client(person) }
-          @data["queues"].each { |machine, names| queue(@machines.fetch(machine), names) }
-          @data["programmes"].each { |programme| programme(programme.transform_keys(&:to_sym)) }
-          @data["circles"].each { |circle| circle(circle.transform_keys(&:to_sym)) }
+          planned
           @gym.id
         end
       end
@@ -51,6 +49,13 @@ module Verglas
           cautions_reviewed_by: clinician["name"],
           cautions_reviewed_on: Date.today - EARLIER_DAYS_AGO
         )
+      end
+
+      # Who waits, what is done on which day, and who goes round with whom.
+      def planned
+        @data["queues"].each { |machine, names| queue(@machines.fetch(machine), names) }
+        @data["programmes"].each { |programme| programme(programme.transform_keys(&:to_sym)) }
+        @data["circles"].each { |circle| circle(circle.transform_keys(&:to_sym)) }
       end
 
       def programme(fields) = @gym.programmes.add(client_id: nil, **fields, by: @staff.first)

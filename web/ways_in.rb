@@ -48,7 +48,7 @@ module Verglas
         row = Store::Tables::ClientLinks.opened(rodauth.db, secret) or raise Invalid, :own_card_over
         guessing.right_link(env["REMOTE_ADDR"])
         gym = Store::Gym.new(rodauth.db, row[:gym_id])
-        Views::OwnCard.of(Application::Questions::Card.of(gym, gym.clients.find(row[:client_id])))
+        Views::OwnCard.of(Application::Questions::OwnCard.of(gym, gym.clients.find(row[:client_id])))
       end
 
       def named(given, field) = Inputs::Name.tidy(given[field], "/#{field}")

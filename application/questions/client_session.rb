@@ -6,11 +6,23 @@ module Verglas
       # A plan of a client's session, with what it may be made from: the gym's aims, its programmes and the client's.
       #   reading   name of the length worth taking first, of somebody who was fitted nowhere; nil for none
       ClientSession =
-        Value.define(:client, :planned, :kept_off, :reading, :standing, :aims, :programmes) do
+        Value.define(:client, :planned, :kept_off, :reading, :standing, :aims, :programmes, :last_days) do
+          const_set(:LATEST, 20)
+
           # given: wishes.
           def self.of(gym, client, given)
             planned = Sessions::Making.plan(gym, client, given)
             whole(gym, client, planned, Sessions::Possibilities.of(gym, client, aim: planned.wishes.aim))
+          end
+
+          # {programme's id => the day of it that was done last}
+          def self.last_days(gym, client)
+            gym
+              .sessions
+              .latest(client[:id], most: self::LATEST)
+              .select { |row| row[:programme_id] && row[:state] == "done" }
+              .reverse
+              .to_h { |row| row.values_at(:programme_id, :day) }
           end
 
           # The length that would narrow the settings most; nil where none is worth the time.
@@ -27,7 +39,8 @@ module Verglas
               reading: planned.first_visit? ? reading(gym, client) : nil,
               standing: Sessions::Today.standing(gym),
               aims: Loading::Aim.table(gym.aims.all).map(&:name),
-              programmes: gym.programmes.of(client[:id])
+              programmes: gym.programmes.of(client[:id]),
+              last_days: last_days(gym, client)
             )
           end
         end

@@ -4,7 +4,7 @@ module Verglas
   module Application
     module Questions
       # Who comes next at a machine: benches [Meeting, latest accepted fitting's row or nil]; standing: the marks that
-      # stand there now, nil where nobody knows.
+      # stand there now, nil where nobody knows. A queue is a group of one station whose ends are open.
       Queue =
         Value.define(:machine_row, :exercise, :benches, :standing, :version) do
           def self.of(gym, machine_row, exercise)
@@ -16,6 +16,38 @@ module Verglas
               standing: queue[:standing],
               version: queue[:version]
             )
+          end
+          # Ids of clients in the order in which the least is moved, those who are kept off last; nil where they stand
+          # so.
+          def fewest_moves
+            working, others = places.partition { |_, place| place.works? }
+            order = ordered(working.map(&:last)).map { |index| working[index].first }
+            best = [*order, *others.map(&:first)]
+            best unless best == benches.map { |meeting, _| meeting.client[:id] }
+          end
+
+          private
+
+          # [[client's id, Sessions::Place]]
+          def places
+            benches.map do |meeting, last|
+              place =
+                OneLine.of(machine_row[:id], -> { Sessions::Place.none }) do
+                  Sessions::Place.of(meeting, last, nil, instead: -> { [] })
+                end
+              [meeting.client[:id], place]
+            end
+          end
+
+          # From the marks that stand there now.
+          def ordered(places)
+            return [] if places.empty?
+
+            changeover = Sessions::Place.changeover(places)
+            stands = standing && places.first.places_of(standing)
+            first = places.map { |place| changeover.seconds(stands, place.places) }
+            between = places.map { |one| places.map { |other| changeover.seconds(one.places, other.places) } }
+            Planning::Orders.new(between, first: first).order((1 << places.size) - 1)
           end
         end
     end

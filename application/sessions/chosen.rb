@@ -37,6 +37,14 @@ module Verglas
 
         def first_visit? = @known.fitted.empty? && @known.kept_off.empty?
 
+        # Of somebody who was fitted nowhere, the order in which what is learned early helps most; nil of anybody else.
+        def teaching_order(standing)
+          return unless first_visit? && @known.body
+
+          pupils = possible.map { |one| one.pupil(standing[one.key]) }
+          Planning::Teaching.order(@known.body, pupils)
+        end
+
         # Machines that would fit, on which nobody fitted them, for work that nothing in it does: one an action.
         def spare
           done = possible.map(&:action)

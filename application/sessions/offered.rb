@@ -26,17 +26,32 @@ module Verglas
         def accepted(marks)
           aids = Aids.of(@meeting.fitting[:aids].to_h)
           tags = Told::Names.tags(marks, aids)
-          possible(marks, tags: tags, fitting_id: @meeting.fitting[:id], fit: [], **loaded)
+          possible(marks, tags: tags, fitting_id: @meeting.fitting[:id], fit: [], lessons: [], asks: [], **loaded)
         end
 
         def advised
           marks = @meeting.advice.marks.compact
           tags = Told::Names.tags(marks, @meeting.advised_aids)
           fit = Substitutes.rank(@meeting.advice)
-          possible(marks, tags: tags, fitting_id: nil, fit: fit, load: "", load_kg: nil, light: "")
+          possible(marks, tags: tags, fitting_id: nil, fit: fit, **teaching, load: "", load_kg: nil, light: "")
         end
 
         private
+
+        # If the knee is seen on the pivot and the roller in place at the advised marks.
+        def teaching
+          lesson = Fitting::Checked.of(@meeting.advice.evaluation, machine: nil, knee_off_mm: 0.0, roller_seen: true)
+          body = @meeting.estimation.met
+          {
+            lessons: lesson ? lesson.observations(body.dimensions).map { |one| [one.row, one.sd_mm] } : [],
+            asks:
+              Fitting::Requirement.gradients(
+                machine: @meeting.machine,
+                estimate: body,
+                wishes: @meeting.advice.evaluation.wishes
+              )
+          }
+        end
 
         def family = @meeting.machine.family
         def work = @meeting.fitting ? @meeting.fitting[:work] : {}
@@ -65,7 +80,7 @@ module Verglas
             printed: @meeting.machine.adjusters.to_h { |adjuster| [adjuster.label, adjuster.marks] },
             light: light,
             repetitions: repetitions,
-            sets: sets,
+            sets: @meeting.fitting ? sets : 1,
             last_at: @last_at,
             fitted_at: @meeting.fitting&.fetch(:accepted_at),
             stands_for: nil,

@@ -126,7 +126,7 @@ module Verglas
               exercises.values,
               seconds: @budget_s,
               first: exercises.transform_values { |one| first_s(one) },
-              sequence: (sequence if @wishes.sequence.any?)
+              sequence: sequence
             )
         end
 
@@ -138,11 +138,11 @@ module Verglas
           walk + keys.sum { |key| TAKEN_S * (1 + @today.waiting.fetch(key, 0)) }
         end
 
+        # By somebody's own hand; of a first visit, so that what is learned helps; nil where ranks and walks decide.
         def sequence
-          @wishes
-            .sequence
-            .filter_map { |key| members.find { |_, some| some.any? { |one| one.key == key } }&.first }
-            .uniq
+          return @chosen.teaching_order(@today.standing) if @wishes.sequence.empty?
+
+          @wishes.sequence.filter_map { |key| members.find { |_, some| some.map(&:key).include?(key) }&.first }.uniq
         end
 
         def plan = @plan ||= @made ? as_made : session.plan

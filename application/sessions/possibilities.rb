@@ -7,8 +7,8 @@ module Verglas
       # again, and every other machine that would fit them.
       class Possibilities
         # fitted: [Possible] of accepted fittings; others: {key => Possible} of machines that fit and on which nobody
-        # fitted them; kept_off: [KeptOff].
-        Known = Struct.new(:fitted, :others, :kept_off)
+        # fitted them; kept_off: [KeptOff]; body: Statistics::Normal.
+        Known = Struct.new(:fitted, :others, :kept_off, :body)
         # instead: keys of what stands for it, best first.
         KeptOff = Struct.new(:key, :name, :place, :action, :why, :instead)
 
@@ -23,7 +23,7 @@ module Verglas
 
         # Kept until something changes of which it is made.
         def known
-          Kept.shared.of(:possibilities, basis) { Known.new(fitted.grep(Possible), others, fitted.grep(KeptOff)) }
+          Kept.shared.of(:possibilities, basis) { Known.new(fitted.grep(Possible), others, fitted.grep(KeptOff), body) }
         end
 
         private
@@ -98,6 +98,11 @@ module Verglas
             why,
             instead.map { |found| "#{found.row[:id]}/#{found.exercise}" }
           )
+        end
+
+        def body
+          any = floor.meetings.each_value.first
+          any && any.estimation.met.normal
         end
 
         # {key => Possible} of machines on which nobody fitted them and that would fit.

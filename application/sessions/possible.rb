@@ -10,6 +10,8 @@ module Verglas
       #   load, light  as printed, "" where there is none; load_kg: nil where none is known
       #   seconds      {set_s:, rest_s:, light_s:, in_s:, out_s:, pin_s:}; sd_s: {once:, set:, rest:}
       #   fit          how well it serves, least first ([numbers]; [] where it was accepted)
+      #   lessons      what a check there teaches of the body, [[row, sd]]; asks: slopes of what it requires of it; both
+      #                where nobody fitted them there
       #   stands_for   the name of the machine that a caution or its fit keeps them off, nil for none
       Possible =
         Value.define(
@@ -37,6 +39,8 @@ module Verglas
           :fitted_at,
           :part,
           :fit,
+          :lessons,
+          :asks,
           :stands_for
         ) do
           # In a plan: by its name, so that of two that are worth the same the one that comes first is always the same.
@@ -78,6 +82,12 @@ module Verglas
             Rational(Possible::WORTHS.fetch(part).to_s) * (rested?(now) ? 1 : Rational(Possible::RESTED[:share].to_s))
           end
           def rested?(now) = last_at.nil? || now - last_at > Possible::RESTED[:within_hours] * 3600
+
+          # As Planning::Teaching takes it.
+          def pupil(standing)
+            whole = planned(standing: standing, now: Time.now).alone_s(1)
+            Planning::Teaching::Pupil.new(id: called, rank: rank, seconds: whole, lessons: lessons, asks: asks)
+          end
 
           private
 

@@ -37,6 +37,8 @@ module Verglas
           return :moved, {} if @wishes.sequence.include?(one.key)
           return :kept, {} if @wishes.kept.include?(one.key)
 
+          return :teaches, {} if one.lessons.any?
+
           [ORDER.fetch(one.rank), {}]
         end
 

@@ -135,14 +135,7 @@ module Verglas
           )
         end
 
-        def changeover(station)
-          times = Seconds::AT_MACHINE
-          labels = ids.flat_map { |id| place(id, station).marks.to_h.keys }.uniq
-          Planning::Changeover.new(
-            pin_s: times[:pin_s],
-            adjusters: labels.to_h { |label| [label, times.values_at(:adjuster_s, :mark_s)] }
-          )
-        end
+        def changeover(station) = Place.changeover(ids.map { |id| place(id, station) })
 
         # stands: the marks at which each station was left, moved on in place.
         def round(number, stands)
@@ -179,8 +172,7 @@ module Verglas
         end
 
         def change_s(station, cell, stands)
-          from = stands && cell.place.printed.to_h { |label, marks| [label, marks.index(stands[label])] }.compact
-          changeover(station).seconds(from, cell.place.places)
+          changeover(station).seconds(stands && cell.place.places_of(stands), cell.place.places)
         end
       end
     end

@@ -27,6 +27,12 @@ module Verglas
         # {key => sets' rows}, as they were done.
         def done = @done ||= visits.to_h { |visit, sets| [key(visit), sets] }
 
+        # Keys of machines on which somebody was fitted since it began: light set, load and watched repetitions are
+        # part of that.
+        def fitted
+          @fitted ||= @row[:begun_at] ? @gym.fittings.accepted_since(@row[:client_id], @row[:begun_at]) : []
+        end
+
         # How many sets of a member of a block are still to be done: none of what is closed.
         def left(block, member) = closed.key?(member.key) ? 0 : [block.sets - done_of(member), 0].max
 
@@ -59,7 +65,7 @@ module Verglas
 
         # The same under other wishes: what was begun stays, the rest is planned anew in the time that is left.
         def anew(wishes)
-          begun = made.select { |keys, _| keys.any? { |one| done.key?(one) } }
+          begun = made.select { |keys, _| keys.any? { |one| begun?(one) } }
           rest =
             Planned.new(
               @known,
@@ -118,12 +124,15 @@ module Verglas
           wishes.taken.include?(one.key) ? "taken" : "time"
         end
 
-        def done_of(member) = done.fetch(member.key, []).size
+        def begun?(key) = done.key?(key) || fitted.include?(key)
+
+        # A fitting is worth one set.
+        def done_of(member) = done.fetch(member.key, []).size + (fitted.include?(member.key) ? 1 : 0)
         def most_done(keys) = [keys.map { |key| done.fetch(key, []).size }.max, 1].max
 
         # What is left of a block that was begun.
         def going_on_s
-          begun = planned.blocks.select { |block| block.keys.any? { |one| done.key?(one) } }
+          begun = planned.blocks.select { |block| block.keys.any? { |one| begun?(one) } }
           begun.sum do |block|
             most = block.members.map { |one| left(block, one) }.max
             most * (block.exercise.set_s + block.exercise.rest_s)
@@ -131,7 +140,7 @@ module Verglas
         end
 
         def last_place
-          block = planned.blocks.reverse.find { |one| one.keys.any? { |key| done.key?(key) } }
+          block = planned.blocks.reverse.find { |one| one.keys.any? { |key| begun?(key) } }
           block && block.members.last.place
         end
 

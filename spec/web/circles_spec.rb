@@ -149,3 +149,27 @@ RSpec.describe "A group that rotates" do
     expect(call(:get, "/api/circles")["circles"].map { |one| one["id"] }).not_to include(circle["id"])
   end
 end
+
+RSpec.describe "Who waits at a machine" do
+  let!(:loft) { Verglas::Store::Gym.new(db, DemoGym.lay(db)) }
+
+  before { sign_in(password: Verglas::Demo::Loader::SIGN_IN[:password]) }
+
+  it "is a group of one station: told in the order in which the least is moved from the marks that stand there" do
+    machine = db[:machines].where(name: "Leg extension 1").get(:id)
+    people = db[:fittings].where(machine_id: machine, state: "accepted").distinct.select_map(:client_id).first(4)
+    loft.queues.stands(machine, "", { "back pad" => "1" }, by: db[:accounts].get(:id))
+    call(:put, "/api/machines/#{machine}/queue", { exercise: "", clients: people, version: 0 })
+    expect(status).to eq(200), last_response.body
+    moves = ->(queue) { queue["entries"].sum { |entry| entry["moves"].sum { |move| 6 + (2 * move["by"].abs) } } }
+    before = call(:get, "/api/machines/#{machine}/queue")
+    best = before["fewest_moves"] || people
+    costs =
+      people.permutation.map do |order|
+        version = call(:get, "/api/machines/#{machine}/queue")["version"]
+        told = call(:put, "/api/machines/#{machine}/queue", { exercise: "", clients: order, version: version })
+        [moves[told], order]
+      end
+    expect(costs.to_h(&:reverse)[best]).to eq(costs.min.first)
+  end
+end

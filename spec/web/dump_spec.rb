@@ -127,11 +127,13 @@ RSpec.describe "A dump of the database" do
     expect(status).to eq(200)
     words = health_words(demo)
     expect(words.size).to be > 40
+    # A programme calls an exercise by its action, which is a motion's name too.
+    called = Verglas::Machines::Declaration::ACTIONS.map { |action| "programmes: #{action}" }
     found =
       dump.flat_map do |table, text|
         words.select { |word| text.downcase.match?(pattern(word)) }.map { |word| "#{table}: #{word}" }
       end
-    expect(found).to eq([])
+    expect(found - called).to eq([])
   end
 
   it "tells neither in the log nor as a digest that could be made without the key which request was sent" do

@@ -66,7 +66,10 @@ RSpec.describe "A client's own card" do
         degrees = rule.degrees_of ? { rule.degrees_of => [10, 80] } : {}
         loft.cautions.put(person, rule.name.to_s, version: nil, by: known[:account], **word, degrees: degrees)
         card = Verglas::Application::Questions::Card.of(loft, loft.clients.find(person))
-        [rule.name, Verglas::Web::Views::OwnCard.of(card).to_s]
+        [
+          rule.name,
+          Verglas::Web::Views::OwnCard.of(Verglas::Application::Questions::OwnCard.new(card: card, session: nil)).to_s
+        ]
       end
     said = told.select { |name, text| text.downcase.scan(/[[:alpha:]]+/).intersect?(words_of(name)) }
     expect(said.map(&:first)).to eq([])

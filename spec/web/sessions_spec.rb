@@ -203,6 +203,15 @@ RSpec.describe "A client's session" do
       expect(names(plan(programme_id: made["id"], day: 1, minutes: 60)).size).to eq(1)
     end
 
+    it "goes on with the day after the one that was done last" do
+      made = programme({ action: "knee_extension", part: "main", sets: 1 })
+      next_day = -> { plan["programmes"].find { |one| one["id"] == made["id"] }["next"] }
+      expect(next_day.call).to eq(0)
+      begun = keep(programme_id: made["id"], day: 0, minutes: 60)
+      call(:post, "/api/sessions/#{begun["id"]}/ending", { version: begun["version"] })
+      expect(next_day.call).to eq(1)
+    end
+
     it "is changed over the version that was seen, and removed" do
       made = programme({ action: "press", part: "main", sets: 3 })
       fields = made.slice("name", "days").merge("version" => 1, "name" => "Renamed")
@@ -220,6 +229,19 @@ RSpec.describe "A client's session" do
       [[begun["id"], "running"]]
     )
     expect(call(:get, "/api/clients/#{perpetua}/sessions")["sessions"].size).to eq(1)
+  end
+
+  it "stands on the client's own card while it is of today, without what hurt" do
+    db[:gyms].update(own_pages: true)
+    link = call(:post, "/api/clients/#{perpetua}/links", {})
+    begun = keep(minutes: 60)
+    own = -> { call(:post, "/auth/own-card", { secret: link["address"][/#(.+)/, 1] }) }
+    expect(own.call["session"].map { |one| one["name"] }).to eq(names(begun))
+    extension = members(begun).find { |one| one.dig("machine", "name").include?("extension") }
+    set(extension, felt: "knee")
+    expect(own.call["session"].map { |one| one["name"] }).not_to include("Hack squat 1")
+    call(:post, "/api/sessions/#{begun["id"]}/ending", { version: session(begun["id"])["version"] })
+    expect(own.call["session"]).to eq([])
   end
 
   it "is a paper of one A5" do

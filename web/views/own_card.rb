@@ -8,8 +8,9 @@ module Verglas
       module OwnCard
         module_function
 
-        # card: Questions::Card; now: the server's clock.
-        def of(card, now: Time.now)
+        # own: Questions::OwnCard; now: the server's clock.
+        def of(own, now: Time.now)
+          card = own.card
           lines = card.benches.filter_map { |meeting| line(meeting) }
           {
             name: card.client[:name].split.first,
@@ -17,10 +18,22 @@ module Verglas
             locale: card.gym_row[:locale],
             at: Told.time(now),
             machines: lines.select { |one| one[:open] }.map { |one| one.except(:open) },
+            session: own.session ? session(own.session, lines) : [],
             # Why is between them and the gym.
             ask: lines.reject { |one| one[:open] }.map { |one| one[:name] },
             stop: Formats::Words.say("paper.pain")
           }
+        end
+
+        # What is done today, in order; of what is closed today nothing is said.
+        def session(running, lines)
+          open = lines.select { |one| one[:open] }.map { |one| one[:name] }
+          running
+            .planned
+            .blocks
+            .flat_map { |block| block.members.map { |one| [one, block.sets] } }
+            .select { |one, _| open.include?(one.name) && !running.closed.key?(one.key) }
+            .map { |one, sets| { name: one.name, sets: sets, repetitions: one.repetitions } }
         end
 
         # nil where it cannot be worked out today.
@@ -43,7 +56,7 @@ module Verglas
             out: set_up[:getting_out]
           }
         end
-        private_class_method :line, :told
+        private_class_method :session, :line, :told
       end
     end
   end

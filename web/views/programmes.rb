@@ -17,9 +17,24 @@ module Verglas
           }
         end
 
-        # As a choice.
-        def summary(row)
-          { **row.slice(:id, :name, :aim), own: !row[:client_id].nil?, days: row[:days].to_a.map { |day| day["name"] } }
+        # As a choice. last: the day of it that a client did last, nil for none; next: the one that comes then.
+        def summary(row, last: nil, today: Date.today)
+          days = row[:days].to_a
+          {
+            **row.slice(:id, :name, :aim, :weeks),
+            own: !row[:client_id].nil?,
+            days: days.map { |day| day["name"] },
+            next: last ? (last + 1) % days.size : 0,
+            week: week(row, today)
+          }
+        end
+
+        # Of how many it is the which, from 1; nil before it begins, after its end and where nobody said.
+        def week(row, today)
+          return unless row[:begins_on] && today >= row[:begins_on]
+
+          week = ((today - row[:begins_on]).to_i / 7) + 1
+          week if row[:weeks].nil? || week <= row[:weeks]
         end
 
         def day(day)
@@ -38,7 +53,7 @@ module Verglas
             { name: row[:name], title: Formats::Words.say("sessions.parts.#{row[:name]}") }
           end
         end
-        private_class_method :day, :actions, :parts
+        private_class_method :day, :actions, :parts, :week
       end
     end
   end

@@ -20,6 +20,7 @@ module Verglas
             exercise: queue.exercise,
             version: queue.version,
             standing: queue.standing && Told::Names.tags(queue.standing),
+            fewest_moves: queue.fewest_moves,
             entries: entries(queue)
           }
         end

@@ -16,7 +16,7 @@ module Verglas
             **planned.wishes.to_h.slice(:minutes, :aim, :programme_id, :day),
             wishes: planned.wishes.lists,
             aims: asked.aims,
-            programmes: asked.programmes.map { |row| Programmes.summary(row) },
+            programmes: asked.programmes.map { |row| Programmes.summary(row, last: asked.last_days[row[:id]]) },
             seconds: planned.seconds,
             seldom_s: planned.seldom_s,
             missing_s: planned.missing_s,

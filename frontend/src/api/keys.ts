@@ -56,6 +56,7 @@ export const keys = {
   sessionPlan: (client: string, wishes: object) => of("client", client, "session-plan", wishes),
   clientSessions: (client: string) => of("client", client, "sessions"),
   programmes: of("programmes"),
+  programmesOf: (client: string | null) => of("programmes", client),
   circles: of("circles"),
   circle: (id: string) => of("circle", id),
 

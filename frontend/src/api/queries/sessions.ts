@@ -28,10 +28,13 @@ export const sessionQuery = (id: string) =>
     refetchInterval: (query) => (query.state.data?.state === "running" ? LOOKED_AGAIN_MS : false),
   });
 
-export const programmesQuery = queryOptions({
-  queryKey: keys.programmes,
-  queryFn: ({ signal }) => unwrap(api.GET("/api/programmes", { signal })),
-});
+/** The gym's own, and with them a client's where one is named. */
+export const programmesQuery = (client: string | null = null) =>
+  queryOptions({
+    queryKey: keys.programmesOf(client),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/programmes", { params: { query: client === null ? {} : { client } }, signal })),
+  });
 
 export const circlesQuery = queryOptions({
   queryKey: keys.circles,

@@ -92,6 +92,18 @@ function Shown({ card }: { card: OwnCard }) {
       <Notice tone="wrong">
         {say("ownCardPage.help")} {card.stop}
       </Notice>
+      {(card.session ?? []).length > 0 ? (
+        <Machine aria-label={say("ownCardPage.today")}>
+          <h2>{say("ownCardPage.today")}</h2>
+          <ol>
+            {card.session.map(({ name, sets, repetitions }) => (
+              <li key={name}>
+                <Strong>{name}</Strong> <Small>{say("chosenBlock.work", { sets, repetitions })}</Small>
+              </li>
+            ))}
+          </ol>
+        </Machine>
+      ) : null}
       {card.machines.map((machine) => (
         <Machine key={machine.name} aria-label={machine.name}>
           <div>

@@ -123,7 +123,7 @@ function Visited({ id, me, running }: { id: string; me: Staff; running: boolean 
       {running ? <QuickSet key={id} setUp={setUp.data} me={me.id} /> : null}
       <Below>
         {running ? <QuietButton onPress={() => setWhole(!whole)}>{say("atHand.moreOfSet")}</QuietButton> : null}
-        <QuietLink to={`/fittings/${id}/set-up`}>{say("atHand.setUpList")}</QuietLink>
+        <QuietLink to={`/fittings/${id}/set-up`}>{say("atHand.whole")}</QuietLink>
       </Below>
       {running && whole ? <VisitPanel key={id} setUp={setUp.data} me={me.id} locale={me.gym.locale} /> : null}
     </>

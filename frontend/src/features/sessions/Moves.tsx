@@ -5,7 +5,7 @@ import { Small } from "../../ui/Page";
 
 export const movesText = (moves: PlanMoves): string => {
   if (moves === null) return say("moves.unknown");
-  if (moves.length === 0) return say("moves.asItStands");
+  if (moves.length === 0) return say("moves.none");
   return moves.map(({ name, from, to }) => `${name} ${from} → ${to}`).join(", ");
 };
 

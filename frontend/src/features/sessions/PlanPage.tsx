@@ -11,6 +11,7 @@ import { say } from "../../lib/say";
 import { wish, type WishEvent, wishing, type Wishes } from "../../model/wishes";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
+import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Small, Title } from "../../ui/Page";
 import { Select } from "../../ui/Select";
@@ -110,8 +111,10 @@ const FirstVisit = ({ id, plan }: { id: string; plan: SessionPlan }) => (
 type Asks = { plan: SessionPlan; wishes: Wishes; tell: (event: WishEvent) => void };
 
 function Asking({ plan, wishes, tell }: Asks) {
-  const own = String(wishes.minutes);
-  const minutes = (MINUTES as readonly string[]).includes(own) ? [...MINUTES] : [...MINUTES, own];
+  const time = String(wishes.minutes);
+  // Chosen, and this client's alone: it can be changed from here.
+  const own = plan.programmes.find((one) => one.own && one.id === wishes.programme_id)?.id;
+  const minutes = (MINUTES as readonly string[]).includes(time) ? [...MINUTES] : [...MINUTES, time];
   return (
     <Asked>
       <Choice
@@ -119,8 +122,8 @@ function Asking({ plan, wishes, tell }: Asks) {
         compact
         options={minutes
           .toSorted((one, other) => Number(one) - Number(other))
-          .map((one) => [one, one === own ? say("lineEnd.minutes", { minutes: one }) : one])}
-        value={own}
+          .map((one) => [one, one === time ? say("lineEnd.minutes", { minutes: one }) : one])}
+        value={time}
         onChange={(one) => tell({ type: "minutes", minutes: Number(one) })}
       />
       <Select
@@ -136,9 +139,7 @@ function Asking({ plan, wishes, tell }: Asks) {
         options={[
           [CARD, say("planPage.fromCard")],
           ...plan.programmes.flatMap((one) =>
-            one.days.map(
-              (day, index) => [`${one.id} ${index}`, say("planPage.fromDay", { name: one.name, day })] as const,
-            ),
+            one.days.map((day, index) => [`${one.id} ${index}`, dayName(one, day, index)] as const),
           ),
         ]}
         value={wishes.programme_id ? `${wishes.programme_id} ${wishes.day ?? 0}` : CARD}
@@ -147,12 +148,27 @@ function Asking({ plan, wishes, tell }: Asks) {
           tell({ type: "programme", id: chosen === CARD ? null : programme, day: Number(day) });
         }}
       />
+      <May ask="addProgramme">
+        <QuietLink to={`/sessions/programmes/${own ?? "new"}?client=${plan.client.id}`}>
+          {own ? say("planPage.ownProgramme") : say("planPage.newProgramme", { name: plan.client.name })}
+        </QuietLink>
+      </May>
       {wishes.sequence.length > 0 ? (
         <QuietButton onPress={() => tell({ type: "no order" })}>{say("planPage.orderAnew")}</QuietButton>
       ) : null}
     </Asked>
   );
 }
+
+/** "Two days a week: B, next, week 3 of 8" */
+const dayName = (one: SessionPlan["programmes"][number], day: string, index: number): string =>
+  [
+    say("planPage.fromDay", { name: one.name, day }),
+    index === one.next ? say("planPage.nextDay") : "",
+    index === one.next && one.week !== null ? say("planPage.week", { week: one.week, weeks: one.weeks ?? "…" }) : "",
+  ]
+    .filter(Boolean)
+    .join(", ");
 
 function Buttons({ id, plan, wishes }: { id: string; plan: SessionPlan; wishes: Wishes }) {
   const navigate = useNavigate();

@@ -1,7 +1,7 @@
 // A named list of exercises for an aim, day by day: each by what it works, so that it lands on whichever machine serves.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Form } from "react-aria-components";
-import { useNavigate, useParams } from "react-router";
+import { useNavigate, useParams, useSearchParams } from "react-router";
 import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { keys } from "../../api/keys";
@@ -11,11 +11,12 @@ import { say } from "../../lib/say";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { Page, PageHead, Section, SectionTitle, Title } from "../../ui/Page";
+import { Muted, Page, PageHead, Section, SectionTitle, Title } from "../../ui/Page";
 import { Select } from "../../ui/Select";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { useKept } from "../../ui/useKept";
 import { useTitle } from "../../ui/useTitle";
+import { useClientName } from "./useClientName";
 
 const Day = styled(Section)`
   padding: ${space(4)};
@@ -58,7 +59,9 @@ const replaced = <T,>(list: readonly T[], at: number, one: T | null): T[] =>
 
 export function ProgrammePage() {
   const { id = "new" } = useParams();
-  const all = useQuery(programmesQuery);
+  const [query] = useSearchParams();
+  const client = query.get("client");
+  const all = useQuery(programmesQuery(client));
   const stands = all.data?.programmes.find((one) => one.id === id);
   if (!all.data) return null;
   if (id !== "new" && !stands)
@@ -67,20 +70,27 @@ export function ProgrammePage() {
         <Notice tone="wrong">{say("programmePage.gone")}</Notice>
       </Page>
     );
-  return <Sheet key={`${id} ${stands?.version ?? 0}`} all={all.data} stands={stands ?? null} />;
+  return <Sheet key={`${id} ${stands?.version ?? 0}`} all={all.data} stands={stands ?? null} client={client} />;
 }
 
-function Sheet({ all, stands }: { all: Programmes; stands: Programme | null }) {
+type SheetProps = {
+  all: Programmes;
+  stands: Programme | null;
+  /** whose it is; null: the gym's own */ client: string | null;
+};
+
+function Sheet({ all, stands, client }: SheetProps) {
   const start = stands ? { name: stands.name, days: stands.days } : EMPTY;
   const [draft, setDraft, forget] = useKept<Draft>(`programme ${stands?.id ?? "new"} ${stands?.version ?? 0}`, start);
   useTitle(draft.name || say("programmePage.title"));
-  const writing = useProgramme(stands, forget);
+  const writing = useProgramme(stands, client, forget);
   const day = (at: number, one: DayDraft | null) => setDraft({ ...draft, days: replaced(draft.days, at, one) });
   const ready = draft.name.trim() !== "" && draft.days.every(({ exercises }) => exercises.length > 0);
   return (
     <Page>
       <PageHead>
         <Title>{stands ? stands.name : say("programmePage.title")}</Title>
+        {client ? <Whose id={client} /> : null}
       </PageHead>
       {writing.problem ? <Notice tone="wrong">{writing.problem}</Notice> : null}
       <Form
@@ -146,6 +156,8 @@ function Sheet({ all, stands }: { all: Programmes; stands: Programme | null }) {
   );
 }
 
+const Whose = ({ id }: { id: string }) => <Muted>{say("programmePage.whose", { name: useClientName(id) })}</Muted>;
+
 /** Named by the first letter that no day has, as the last one was. */
 const nextDay = (days: readonly DayDraft[]): DayDraft => ({
   name: LETTERS.find((letter) => days.every(({ name }) => name !== letter)) ?? String(days.length + 1),
@@ -189,17 +201,20 @@ function ExerciseRow({ exercise, all, number, onChange }: RowProps) {
   );
 }
 
-function useProgramme(stands: Programme | null, forget: () => void) {
+function useProgramme(stands: Programme | null, client: string | null, forget: () => void) {
   const queryClient = useQueryClient();
   const navigate = useNavigate();
   const onSuccess = async () => {
     forget();
     await queryClient.invalidateQueries({ queryKey: keys.programmes });
-    await navigate("/sessions");
+    await navigate(client ? `/clients/${client}/session` : "/sessions");
   };
   const keep = useMutation({
     mutationFn: (draft: Draft): Promise<unknown> => {
-      if (!stands) return unwrap(api.POST("/api/programmes", { params: { header: newKey() }, body: draft }));
+      if (!stands)
+        return unwrap(
+          api.POST("/api/programmes", { params: { header: newKey() }, body: { ...draft, client_id: client } }),
+        );
       const { aim, weeks, begins_on, version, id } = stands;
       return unwrap(
         api.PUT("/api/programmes/{id}", {

@@ -4,7 +4,7 @@ import styled from "styled-components";
 import { refusal } from "../../api/client";
 import type { SetUp } from "../../api/types";
 import { say } from "../../lib/say";
-import { asPlanned, expected, type Last, todayFor } from "../../model/setDraft";
+import { asPlanned, expected, type Last, loadOf, todayFor } from "../../model/setDraft";
 import { SecondaryButton } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { Muted } from "../../ui/Page";
@@ -12,6 +12,7 @@ import { breakpoint, colour, font, size, space } from "../../ui/tokens";
 import { DoneSets } from "../shared/visit/DoneSets";
 import { LightSet, Printed } from "../shared/visit/Lifted";
 import { Rest } from "../shared/visit/Rest";
+import { useOutbox } from "../shared/visit/useOutbox";
 import { useVisit } from "../shared/visit/useVisit";
 
 const Lifted = styled.div`
@@ -60,12 +61,17 @@ const LAST: readonly (readonly [Last, string])[] = [
 export function QuickSet({ setUp, me }: { setUp: SetUp; me: number }) {
   const { visit } = setUp;
   const writing = useVisit(setUp.id);
+  const outbox = useOutbox(me);
+  const waiting = outbox.entries.filter((entry) => entry.of === setUp.id);
   const done = visit.going_on?.sets ?? [];
   const stopped = visit.going_on?.stopped ?? false;
   const today = todayFor(visit, "");
   const load = today?.load?.text ?? setUp.load_text;
-  const number = done.length + 1;
-  const touch = (last: Last) => writing.done.mutate({ visit, draft: { ...asPlanned(visit), last }, watched: me });
+  const number = done.length + waiting.length + 1;
+  const touch = (last: Last) => {
+    const draft = { ...asPlanned(visit), last };
+    outbox.put(setUp.id, { ...draft, load_kg: loadOf(visit, draft), watched_by: me });
+  };
   return (
     <>
       <Lifted>
@@ -82,23 +88,24 @@ export function QuickSet({ setUp, me }: { setUp: SetUp; me: number }) {
         </Muted>
         <Rest since={done.at(-1)?.done_at ?? null} seconds={visit.rest_s} over={stopped || number > visit.sets} />
       </Lifted>
-      {writing.done.error ? <Notice tone="wrong">{refusal(writing.done.error)?.message}</Notice> : null}
+      {outbox.problem ? <Notice tone="wrong">{outbox.problem}</Notice> : null}
+      {writing.takeBack.error ? <Notice tone="wrong">{refusal(writing.takeBack.error)?.message}</Notice> : null}
       {stopped ? (
         <Notice tone="wrong">{say("visitPanel.stopped")}</Notice>
       ) : (
         <Touches role="group" aria-label={say("visitPanel.lastRepQuestion")}>
           {LAST.map(([last, title]) => (
-            <Touch
-              key={last}
-              data-usual={last === "clean" ? true : undefined}
-              isDisabled={writing.done.isPending}
-              onPress={() => touch(last)}
-            >
+            <Touch key={last} data-usual={last === "clean" ? true : undefined} onPress={() => touch(last)}>
               {title}
             </Touch>
           ))}
         </Touches>
       )}
+      {waiting.length > 0 ? (
+        <Notice>
+          <span data-waiting-sets={waiting.length}>{say("quickSet.waiting", { count: waiting.length })}</span>
+        </Notice>
+      ) : null}
       <DoneSets
         sets={done}
         busy={writing.takeBack.isPending}

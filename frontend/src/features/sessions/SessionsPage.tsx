@@ -114,7 +114,7 @@ function Groups({ locale }: { locale: string }) {
 }
 
 function ProgrammeList() {
-  const programmes = useQuery(programmesQuery);
+  const programmes = useQuery(programmesQuery());
   return (
     <Section>
       <SectionTitle>{say("sessionsPage.programmes")}</SectionTitle>

@@ -61,7 +61,7 @@ export function QueuePage() {
       </Page>
     );
   if (!queue.data) return null;
-  const { entries, version, machine, standing } = queue.data;
+  const { entries, version, machine, standing, fewest_moves } = queue.data;
   const ids = entries.map(({ client }) => client.id);
   const put = (clients: string[]) => change.mutate({ clients, version });
   return (
@@ -79,6 +79,13 @@ export function QueuePage() {
       </Section>
       <Section>
         <SectionTitle>{say("queuePage.addTitle")}</SectionTitle>
+        {fewest_moves ? (
+          <p style={{ marginBottom: space(3) }}>
+            <SecondaryButton onPress={() => put(fewest_moves)} isDisabled={change.isPending}>
+              {say("queuePage.fewestMoves")}
+            </SecondaryButton>
+          </p>
+        ) : null}
         {entries.length === 0 ? <Empty>{say("queuePage.empty")}</Empty> : null}
         <Rows aria-label={say("queuePage.queue")}>
           {entries.map((entry, index) => (
