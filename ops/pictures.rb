@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "capybara/dsl"
-require "tmpdir"
 require_relative "bench_pictures"
 require_relative "browser"
 
@@ -22,12 +21,12 @@ module Verglas
         bench-press
         bench-hip
         bench-short
-        record
         set-up
-        progress
         board
         staff
-        exchange
+        session
+        session-running
+        group
         rules
         machines
         machine
@@ -51,10 +50,9 @@ module Verglas
         client("Sunniva Quill", "client")
         tape("Zéphyrine Maddox")
         benches
-        record("Caspian Thwaite")
         set_up("Imre Talbot-Vane", "Leg extension 1")
         board
-        exchange
+        sessions
         staff
         rules
         machines
@@ -105,9 +103,23 @@ module Verglas
         assert_text "It stands so"
         click_button "Hard, clean"
         shot("set-up")
-        click_link "All visits"
-        assert_text "Every visit"
-        shot("progress")
+      end
+
+      # Planned, at work after a set, and a group in its first round.
+      def sessions
+        open_client("Perpetua Lowe")
+        click_link "Today's session"
+        assert_selector "[data-chosen-block]"
+        shot("session")
+        click_button "Begin at", match: :first
+        click_button "Hard, clean"
+        assert_selector "[data-set='1']"
+        shot("session-running")
+        visit "/sessions"
+        click_link "Tuesday circle"
+        click_button "Begin round 1"
+        assert_selector "[data-group-grid='1']"
+        shot("group")
       end
 
       def staff
@@ -124,26 +136,6 @@ module Verglas
         assert_selector "[data-person]", minimum: 3
         shot("board")
       end
-
-      def exchange
-        visit "/gym/exchange"
-        Dir.mktmpdir do |folder|
-          file = File.join(folder, "members.csv")
-          File.write(file, MEMBERS)
-          find("input[type=file]", visible: :all).attach_file(file)
-          click_button "Look through it"
-          assert_text "not known and left aside"
-          shot("exchange")
-        end
-        click_button "Let it go"
-      end
-
-      # As somebody's own list has it, with one slip and a column of theirs.
-      MEMBERS =
-        "Full name;Told apart by;Weight (lb);Height (in);Born;Locker\nRosalind " \
-          "Keane;rower;158;64,9;31.5.1990;41\nBarnaby Strake;;150;;;39\n" \
-          "Perpetua Lowe;ferry crew;136;;;12\nOdile Wharf;;;;31.2.1990;7\n"
-      private_constant :MEMBERS
 
       def rules
         visit "/rules"
@@ -163,13 +155,6 @@ module Verglas
         fill_in "Length in cm", with: "62.1"
         assert_selector "[data-person=large]", text: /off|wrong/
         shot("machine-taping")
-      end
-
-      def record(name)
-        open_client(name)
-        within(find("section", text: "Accepted fittings", match: :first)) { click_link("Leg press 1", match: :first) }
-        assert_text "Computed from"
-        shot("record")
       end
     end
   end

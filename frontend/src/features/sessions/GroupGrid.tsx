@@ -4,7 +4,7 @@ import styled from "styled-components";
 import type { Circle } from "../../api/types";
 import { say } from "../../lib/say";
 import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
-import { movesText } from "./Moves";
+import { MoveList } from "./Moves";
 
 const Grid = styled.table`
   width: 100%;
@@ -128,16 +128,18 @@ function Told({ cell, alone, large }: { cell: CellData; alone: boolean; large: b
         )}
       </Who>
       {alone && cell.state === "works" ? <Marks>{cell.marks.map(({ mark }) => mark).join("  ")}</Marks> : null}
-      <Says>{saysOf(cell)}</Says>
+      <Says>
+        <Does cell={cell} />
+      </Says>
       {cell.load ? <Says>{cell.load}</Says> : null}
     </>
   );
 }
 
-function saysOf({ state, moves, instead, marks }: CellData): string {
+function Does({ cell: { state, moves, instead, marks } }: { cell: CellData }) {
   switch (state) {
     case "works":
-      return moves === null ? marks.map(({ name, mark }) => `${name} ${mark}`).join(", ") : movesText(moves);
+      return moves === null ? marks.map(({ name, mark }) => `${name} ${mark}`).join(", ") : <MoveList moves={moves} />;
     case "instead":
       return say("groupGrid.instead", { machine: instead });
     case "rests":

@@ -15,6 +15,9 @@ const Line = styled.div`
     font-family: ${font.mark};
     font-size: ${size.title};
   }
+  label {
+    font-size: ${size.small};
+  }
   progress {
     width: 100%;
     height: 0.5rem;
