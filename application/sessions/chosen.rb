@@ -10,9 +10,10 @@ module Verglas
         Lacking = Struct.new(:action, :part)
 
         # known: Possibilities::Known; day: a programme's, {"name", "exercises"}, nil for none; carried: keys of what
-        # the last session left out for want of time: main work today.
-        def initialize(known, wishes, day: nil, carried: [])
+        # the last session left out for want of time: main work today; also: keys of what it was planned from before.
+        def initialize(known, wishes, day: nil, carried: [], also: [])
           @carried = carried
+          @also = also
           @known = known
           @wishes = wishes
           @day = day
@@ -98,7 +99,7 @@ module Verglas
           end
         end
 
-        def put_in = [*@wishes.kept, *@wishes.sequence].filter_map { |key| find(key) }
+        def put_in = [*@wishes.kept, *@wishes.sequence, *@also].filter_map { |key| find(key) }
 
         # Each action of the day on the machine that serves this client best: one on which they were fitted, the latest
         # first.

@@ -19,8 +19,8 @@ module Verglas
 
         # known: Possibilities::Known; today: Today; day: a programme's, nil for none; budget_s: what is left of the
         # time; done: keys that are done with; without: {key => why} of what the day has closed; at: the place where
-        # somebody is, nil before the first machine; made: [[keys, sets]] of a plan that was made before, which is laid
-        # out as it stands.
+        # somebody is, nil before the first machine; also: keys that may be in it beside the card's; made: [[keys,
+        # sets]] of a plan that was made before, which is laid out as it stands.
         def initialize(
           known,
           wishes,
@@ -30,6 +30,7 @@ module Verglas
           done: [],
           without: {},
           at: nil,
+          also: [],
           made: nil
         ) # rubocop:disable Metrics/ParameterLists -- what a day may have changed
           @wishes = wishes
@@ -39,7 +40,7 @@ module Verglas
           @done = done
           @without = without
           @at = at
-          @chosen = Chosen.new(known, wishes, day: day, carried: today.carried)
+          @chosen = Chosen.new(known, wishes, day: day, carried: today.carried, also: also)
         end
 
         # [Block], as they come; none where not even what is kept fits.

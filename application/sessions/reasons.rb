@@ -26,7 +26,7 @@ module Verglas
             *(beside(members.first, before) if before),
             *(same_muscle(exercise, before) if before),
             *members.flat_map { |one| since(one) },
-            *([[:time_ends, { sets: sets, most: exercise.most }]] if sets < exercise.most)
+            *([[:time_ends, { sets: sets, most: exercise.most }]] if !@made && sets < exercise.most)
           ]
         end
 

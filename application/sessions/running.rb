@@ -75,7 +75,8 @@ module Verglas
               budget_s: wishes.budget_s - elapsed_s - going_on_s,
               done: begun.flat_map(&:first),
               without: closed,
-              at: last_place
+              at: last_place,
+              also: made.flat_map(&:first)
             )
           [begun.map { |keys, sets| [keys, closed.key?(keys.first) ? most_done(keys) : sets] }, rest]
         end

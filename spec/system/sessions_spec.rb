@@ -87,6 +87,43 @@ RSpec.describe "A session in the browser" do
     expect(session[:left_out].map { |one| one["why"] }.uniq - %w[taken time by_hand]).to eq([])
   end
 
+  it "leads somebody new from machine to machine, each fitted and accepted before the next, to a printed card" do
+    visit "/clients/#{person("Zéphyrine Maddox")}/session?minutes=30"
+    expect(page).to have_text("A first visit")
+    planned = blocks
+    click_on "Begin at #{planned.first}"
+    planned
+      .first(2)
+      .each do |machine|
+        expect(page).to have_css("[data-at-hand='#{machine}']")
+        click_on "Fit on #{machine}"
+        expect(page).to have_css("[data-step]", minimum: 2)
+        click_on "Next:", match: :first while page.has_button?("Next:", wait: 0.5)
+        click_on "Accept and write down"
+        click_on "Go on with the session"
+        expect(page).to have_css("[data-done][data-block='#{machine}']")
+      end
+    expect(db[:fittings].where(state: "accepted", client_id: person("Zéphyrine Maddox")).count).to eq(2)
+    status = page.evaluate_async_script(<<~JS, "/api/clients/#{person("Zéphyrine Maddox")}/card.pdf")
+      fetch(arguments[0]).then((answer) => arguments[1]([answer.status, answer.headers.get("content-type")]));
+    JS
+    expect(status).to eq([200, "application/pdf"])
+  end
+
+  it "loses no set while the network is away" do
+    visit "/clients/#{person("Imre Talbot-Vane")}/session?minutes=30"
+    click_on "Begin at", match: :first
+    expect(page).to have_css("[data-at-hand]")
+    expect(page).to have_button("Hard, clean")
+    offline do
+      2.times { click_on "Hard, clean" }
+      expect(page).to have_css("[data-waiting-sets='2']")
+    end
+    expect(page).to have_css("[data-set='2']", wait: 12)
+    expect(page).to have_no_css("[data-waiting-sets]")
+    expect(db[:sets].where { done_at > Time.now - 60 }.count).to eq(2)
+  end
+
   it "goes on on another tablet, and a set that is written there counts here" do
     id = person("Imre Talbot-Vane")
     visit "/clients/#{id}/session?minutes=30"

@@ -223,6 +223,35 @@ RSpec.describe "A client's session" do
     end
   end
 
+  it "goes on through a first visit, machine by machine, each fitted on the way" do
+    id = named("Ósk Brannagh")
+    begun = keep(id, minutes: 40)
+    expect(begun["first_visit"]).to be(true)
+    planned = names(begun)
+    expect(planned.size).to be > 3
+    first = members(begun).first
+    machine_id, exercise = first["key"].split("/", 2)
+    page = call(:post, "/api/fittings", { client_id: id, machine_id: machine_id, exercise: exercise.to_s })
+    sheet = call(:get, "/api/fittings/#{page["id"]}")
+    call(
+      :post,
+      "/api/fittings/#{page["id"]}/acceptance",
+      { **sheet.slice("marks", "aids", "version").transform_keys(&:to_sym), reason: "As far as it goes." }
+    )
+    expect(status).to eq(200), last_response.body
+    after = session(begun["id"])
+    expect(after["blocks"].first["left"]).to eq([0])
+    expect(after["current"]).to eq(after["blocks"][1]["keys"])
+    anew =
+      call(
+        :put,
+        "/api/sessions/#{begun["id"]}",
+        { minutes: 40, version: after["version"], out: [after["blocks"][1]["keys"].first] }
+      )
+    expect(names(anew) - planned).to eq([])
+    expect(names(anew).size).to be >= planned.size - 1
+  end
+
   it "stands in the list of those that go on, with its client, and among the client's own" do
     begun = keep
     expect(call(:get, "/api/sessions")["sessions"].map { |one| one.values_at("id", "state") }).to eq(

@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useLocation, useParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
-import { clientQuery, meQuery } from "../../api/queries";
+import { clientQuery, meQuery, sessionsQuery } from "../../api/queries";
 import type { ClientPage as ClientPageData, Operation } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { BodyFigure } from "../../scene/BodyFigure";
@@ -88,9 +88,7 @@ export function ClientPage() {
             .join(" · ")}
         </Muted>
         <May ask="planSession">
-          <SecondaryLink to={`/clients/${id}/session`} style={{ marginLeft: "auto", order: 1 }}>
-            {say("clientPage.session")}
-          </SecondaryLink>
+          <SessionLink id={id} />
         </May>
         {PARTS.map(([part, ask, title]) => (
           <May key={part} ask={ask}>
@@ -183,6 +181,20 @@ export function ClientPage() {
         </div>
       </Columns>
     </Page>
+  );
+}
+
+/** To the one that runs, where one does. */
+function SessionLink({ id }: { id: string }) {
+  const sessions = useQuery(sessionsQuery);
+  const running = sessions.data?.sessions.find(({ client, state }) => client.id === id && state === "running");
+  const [To, place] = running
+    ? ([PrimaryLink, `/sessions/${running.id}`] as const)
+    : ([SecondaryLink, `/clients/${id}/session`] as const);
+  return (
+    <To to={place} style={{ marginLeft: "auto", order: 1 }}>
+      {running ? say("clientPage.goOn") : say("clientPage.session")}
+    </To>
   );
 }
 
