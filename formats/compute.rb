@@ -4,7 +4,23 @@ module Verglas
   module Formats
     # The command-line door to the core: one JSON request in, one JSON answer out. docs/formats/compute.md
     class Compute
-      OPERATIONS = %w[body parameters contact evaluate advise probability hip_pad effort session pair circuit].freeze
+      OPERATIONS = %w[
+        body
+        parameters
+        contact
+        evaluate
+        advise
+        probability
+        hip_pad
+        effort
+        session
+        pair
+        circuit
+        strength
+        factor
+        bias
+        scale
+      ].freeze
 
       # machines, bodies: {id => plain data} which requests may name.
       def initialize(machines: {}, bodies: {})

@@ -170,6 +170,10 @@ module Verglas
       def session(request, _subjects) = Plans.session(request)
       def pair(request, _subjects) = Plans.pair(request)
       def circuit(request, _subjects) = Plans.circuit(request)
+      def strength(request, _subjects) = Learning.strength(request)
+      def factor(request, _subjects) = Learning.factor(request)
+      def bias(request, _subjects) = Learning.bias(request)
+      def scale(request, _subjects) = Learning.scale(request)
     end
   end
 end

@@ -14,6 +14,12 @@ module Verglas
 
       def density(deviation, sd) = Math.exp(-0.5 * ((deviation / sd)**2)) / (sd * ROOT_2_PI)
 
+      # Of the standard normal at alpha: density over what lies above. Where nothing is left to divide by, its limit.
+      def hazard(alpha)
+        above = 0.5 * Math.erfc(alpha / ROOT_2)
+        above > 1e-300 ? density(alpha, 1.0) / above : alpha + (1 / alpha)
+      end
+
       def cumulative(value, mean:, sd:)
         return value < mean ? 0.0 : 1.0 if sd.zero?
 

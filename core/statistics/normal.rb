@@ -32,6 +32,25 @@ module Verglas
         )
       end
 
+      # What is known after row . x + noise of the given SD was seen to lie at or above value (side +1), at or below it
+      # (-1): the first two moments of the normal that is cut there. Far out on the tail the bound is met with all but
+      # certainty.
+      def observe_bound(row:, value:, sd:, side:)
+        product = times(row)
+        variance = dot(row, product) + (sd**2)
+        root = Math.sqrt(variance)
+        alpha = side * (value - dot(row, mean)) / root
+        hazard = Gaussian.hazard(alpha)
+        less = hazard * (hazard - alpha) / variance
+        Normal.new(
+          mean: mean.zip(product).map { |m, entry| m + (entry * side * hazard / root) },
+          covariance:
+            covariance.each_with_index.map do |line, i|
+              line.each_with_index.map { |e, j| e - (less * product[i] * product[j]) }
+            end
+        )
+      end
+
       # The same about another mean: offsets, one a variable.
       def shifted(offsets) = Normal.new(mean: mean.zip(offsets).map(&:sum), covariance: covariance)
 

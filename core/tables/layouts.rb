@@ -277,6 +277,30 @@ module Verglas
 
       SPREAD = { hips: figures(:half_width_share), start: figures(:unmeasured_deg) }.freeze
 
+      STRENGTH = {
+        shares: cited(by_action: map(named(:action), row(man: number, woman: number))),
+        lean: figures(:full_kg_per_m2, :share_above, :usual_kg_per_m2),
+        age: figures(:from_years, :a_year, :late_from_years, :late_a_year),
+        young: figures(:below_years, :a_year),
+        unproved: figures(:less),
+        prior: figures(:common, :action, :age_unknown, :old_or_young, :sex_unknown, :mass_unknown),
+        set:
+          figures(
+            :a_repetition,
+            :full_repetitions,
+            :past_share,
+            :at_repetitions,
+            :clean_in_hand,
+            :clean_in_hand_sd,
+            :easy_in_hand,
+            :not_reached_in_hand,
+            :sd
+          ),
+        weeks: figures(:walk_sd, :free, :lost, :most_lost),
+        factor: figures(:sd, :least_sd),
+        first: figures(:sds, :in_hand, :most_sd, :from_years, :below_years)
+      }.freeze
+
       TAGS_TABLE = { asked: rows(motions: maybe(list(named(:motion)), [])), said: rows, actions: rows }.freeze
 
       TOPICS = {
@@ -309,6 +333,7 @@ module Verglas
         session: row(**SESSION),
         signs: row(**SIGNS),
         spread: row(**SPREAD),
+        strength: row(**STRENGTH),
         tags: row(**TAGS_TABLE),
         topics: row(**TOPICS)
       }.freeze
