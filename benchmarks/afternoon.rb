@@ -1,28 +1,31 @@
 # frozen_string_literal: true
 
-# An afternoon on one floor: thirty people come within two hours, each with thirty to forty-five minutes, and a machine
-# is out of order. Everybody plans by themselves and waits where a machine is taken; or plans with the floor as it
-# stands and is planned anew whenever they change machines. The same people, machines and seconds both times; minutes
+# An afternoon on the demo gym's floor: thirty people come within two hours, each with thirty to forty-five minutes, and
+# a machine is out of order. Everybody plans by themselves and waits where a machine is taken; or plans with the floor as
+# it stands and is planned anew whenever they change machines. The same people, machines and seconds both times; minutes
 # waited and sets done, as ratios.   bundle exec ruby benchmarks/afternoon.rb [afternoons, 20] [seed]
 require_relative "../config/core"
+require "yaml"
 
 # A floor of machines on which people stand and wait.
 class Afternoon
   P = Verglas::Planning
-  # name, works, rank, place: two of the common kinds, one of the others.
-  MACHINES = [
-    ["press 1", %w[front_thigh buttock], 1, "door"],
-    ["press 2", %w[front_thigh buttock], 1, "beams"],
-    ["squat", %w[front_thigh buttock], 1, "beams"],
-    ["hinge", %w[back_thigh buttock], 2, "windows"],
-    ["extension 1", %w[front_thigh], 3, "door"],
-    ["extension 2", %w[front_thigh], 3, "windows"],
-    ["curl 1", %w[back_thigh], 3, "door"],
-    ["curl 2", %w[back_thigh], 3, "windows"],
-    ["abduction", %w[outer_hip], 3, "beams"],
-    ["adduction", %w[inner_thigh], 3, "beams"],
-    ["calf", %w[calf], 3, "windows"]
-  ].freeze
+  # Of the demo gym: [name, muscles meant, rank, place], a line an exercise.
+  MACHINES =
+    YAML
+      .safe_load_file(File.expand_path("../demo/net_loft.yml", __dir__))
+      .fetch("machines")
+      .flat_map do |machine|
+        Verglas::Machines::Families
+          .fetch(machine["family"])
+          .exercises
+          .map do |exercise, family|
+            rank = Verglas::Tables[:session][:ranks][:by_action].fetch(family.action)
+            works = Verglas::Guidance::Regions.meant(family)
+            [[machine["name"], *exercise].join(": "), works, rank, machine["place"].to_s]
+          end
+      end
+      .freeze
   PEOPLE = 30
   COME_WITHIN_S = 7200
 
@@ -79,14 +82,14 @@ class Afternoon
     next_one, sets = planned(one, left_s, free_at, together)
     return unless next_one
 
-    begins = [one.at_s + walk_s(one, next_one), free_at[next_one.id]].max
+    begins = [one.at_s + walk_s(one, next_one), free_at[machine_of(next_one)]].max
     one.waited_s += begins - one.at_s - walk_s(one, next_one)
     # Whoever waited has less time than was planned, and does what still fits.
     sets -= 1 while sets.positive? && begins + next_one.alone_s(sets) > one.comes_s + one.budget_s
     one.left.delete(next_one)
     return one.at_s = begins if sets.zero?
 
-    one.at_s = free_at[next_one.id] = begins + next_one.alone_s(sets)
+    one.at_s = free_at[machine_of(next_one)] = begins + next_one.alone_s(sets)
     one.sets += sets
     one.place = next_one.place
   end
@@ -100,9 +103,12 @@ class Afternoon
     [one.left.find { |each| each.id == plan.order.first }, plan.sets[plan.order.first]] if plan
   end
 
+  # A station is one machine, whatever is done on it.
+  def machine_of(exercise) = exercise.id.split(": ").first
+
   # A machine that is taken may be done after what comes later otherwise.
   def later(exercise, one, free_at) = wait_s(one, exercise, free_at).positive? ? exercise.with(rank: 3) : exercise
-  def wait_s(one, exercise, free_at) = [free_at[exercise.id] - one.at_s - walk_s(one, exercise), 0].max
+  def wait_s(one, exercise, free_at) = [free_at[machine_of(exercise)] - one.at_s - walk_s(one, exercise), 0].max
   def walk_s(one, exercise)
     return 0 unless one.place
 

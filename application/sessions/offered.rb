@@ -26,14 +26,33 @@ module Verglas
         def accepted(marks)
           aids = Aids.of(@meeting.fitting[:aids].to_h)
           tags = Told::Names.tags(marks, aids)
-          possible(marks, tags: tags, fitting_id: @meeting.fitting[:id], fit: [], lessons: [], asks: [], **loaded)
+          possible(
+            marks,
+            tags: tags,
+            fitting_id: @meeting.fitting[:id],
+            fit: [],
+            lessons: [],
+            asks: [],
+            ladder: Told::Today.ladder(log.ladder)[:says].first,
+            **loaded
+          )
         end
 
         def advised
           marks = @meeting.advice.marks.compact
           tags = Told::Names.tags(marks, @meeting.advised_aids)
           fit = Substitutes.rank(@meeting.advice)
-          possible(marks, tags: tags, fitting_id: nil, fit: fit, **teaching, load: "", load_kg: nil, light: "")
+          possible(
+            marks,
+            tags: tags,
+            fitting_id: nil,
+            fit: fit,
+            **teaching,
+            ladder: "",
+            load: "",
+            load_kg: nil,
+            light: ""
+          )
         end
 
         private

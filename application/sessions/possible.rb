@@ -8,6 +8,7 @@ module Verglas
       #   key          "machine id/exercise"; fitting_id: the accepted one, nil where nobody was fitted here yet
       #   tags         marks as a person reads them; marks: {label => mark}; printed: {label => marks in their order}
       #   load, light  as printed, "" where there is none; load_kg: nil where none is known
+      #   ladder       what would make it harder, and when; "" where nobody was fitted there
       #   seconds      {set_s:, rest_s:, light_s:, in_s:, out_s:, pin_s:}; sd_s: {once:, set:, rest:}
       #   fit          how well it serves, least first ([numbers]; [] where it was accepted)
       #   lessons      what a check there teaches of the body, [[row, sd]]; asks: slopes of what it requires of it; both
@@ -31,6 +32,7 @@ module Verglas
           :load,
           :load_kg,
           :light,
+          :ladder,
           :repetitions,
           :sets,
           :seconds,

@@ -71,6 +71,7 @@ module Verglas
             load: one.load,
             load_kg: one.load_kg,
             light: one.light,
+            ladder: one.ladder,
             repetitions: one.repetitions,
             set_s: one.seconds[:set_s],
             rest_s: one.seconds[:rest_s],

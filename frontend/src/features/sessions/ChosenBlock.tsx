@@ -121,6 +121,11 @@ function Told({ member, sets }: { member: SessionMember; sets: number }) {
         </Muted>
       </p>
       <Moves moves={member.moves} />
+      {member.ladder ? (
+        <p>
+          <Small>{member.ladder}</Small>
+        </p>
+      ) : null}
     </div>
   );
 }
