@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 # An afternoon on the demo gym's floor: thirty people come within two hours, each with thirty to forty-five minutes, and
-# a machine is out of order. Everybody plans by themselves and waits where a machine is taken; or plans with the floor as
-# it stands and is planned anew whenever they change machines. The same people, machines and seconds both times; minutes
-# waited and sets done, as ratios.   bundle exec ruby benchmarks/afternoon.rb [afternoons, 20] [seed]
+# a machine is out of order. Everybody plans by themselves and waits where a machine is taken; or plans with the floor
+# as it stands and is planned anew whenever they change machines. The same people, machines and seconds both times;
+# minutes waited and sets done, as ratios.   bundle exec ruby benchmarks/afternoon.rb [afternoons, 20] [seed]
 require_relative "../config/core"
 require "yaml"
 

@@ -11,7 +11,7 @@ module Verglas
             ring = row[:people].to_a
             rotation = Sessions::Rotation.new(gym, stations, ring)
             named = rotation.people.sort_by { |id, person| [person[:name], id] }.map(&:first)
-            new(row: row, rotation: rotation, by_name: Sessions::Rotation.new(gym, stations, named).moves)
+            new(row: row, rotation: rotation, by_name: rotation.along(named).moves)
           end
         end
     end

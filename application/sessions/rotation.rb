@@ -47,6 +47,11 @@ module Verglas
         # Their ids, in the order in which they follow one another.
         def ids = @ring.compact
 
+        # The same people on another ring.
+        def along(people)
+          dup.tap { |copy| copy.take(people + Array.new([@stations.size - people.size, 0].max)) }
+        end
+
         # [Round], each of the ring.
         def rounds
           @rounds ||=
@@ -68,6 +73,13 @@ module Verglas
 
         # How many marks are moved in all rounds.
         def moves = rounds.sum { |round| round.cells.sum { |cell| cell.moves.to_a.size } }
+
+        protected
+
+        def take(ring)
+          @ring = ring
+          @rounds = @circuit = nil
+        end
 
         private
 
@@ -93,17 +105,14 @@ module Verglas
 
         def basis(id, station)
           last = latest(station)[id]
-          Fingerprint.of(
-            @gym.id,
-            persons.fetch(id).to_a,
-            Fingerprint.machine(station.row),
-            station.exercise,
-            last&.values_at(:id, :version),
-            lifted(station)[id],
-            machines.map { |row| Fingerprint.machine(row) },
-            shared.to_a,
-            Date.today
-          )
+          Fingerprint.of(of_person(id), of_gym, station.key, last&.values_at(:id, :version), lifted(station)[id])
+        end
+
+        # Worked out once, for they are in the basis of every place.
+        def of_person(id) = (@of_person ||= {})[id] ||= Fingerprint.of(persons.fetch(id).to_a)
+
+        def of_gym
+          @of_gym ||= Fingerprint.of(@gym.id, machines.map { |row| Fingerprint.machine(row) }, shared.to_a, Date.today)
         end
 
         def machines = @machines ||= @gym.machines.in_service
@@ -135,7 +144,9 @@ module Verglas
           )
         end
 
-        def changeover(station) = Place.changeover(ids.map { |id| place(id, station) })
+        def changeover(station)
+          (@changeovers ||= {})[station.key] ||= Place.changeover(ids.map { |id| place(id, station) })
+        end
 
         # stands: the marks at which each station was left, moved on in place.
         def round(number, stands)
