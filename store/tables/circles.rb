@@ -6,7 +6,10 @@ module Verglas
       # Groups of one gym that rotate over machines. people: ids of clients in the order in which they follow one
       # another; stations: [{"machine_id", "exercise"}]; round: 0 before it begins.
       class Circles
+        include Versioned
+
         MOST = 100
+        STALE = :circle
 
         def initialize(gym)
           @gym = gym
@@ -37,43 +40,15 @@ module Verglas
         # Over the version which the writer saw; raises Stale with what stands there otherwise.
         def change(id, version:, by:, **given)
           lists = given.slice(:stations, :people).transform_values { |list| Sequel.pg_json(list) }
-          row =
-            ConstraintErrors.translate do
-              dataset
-                .where(id: id, version: version)
-                .returning
-                .update(
-                  version: Sequel[:version] + 1,
-                  updated_by: by,
-                  updated_at: Sequel::CURRENT_TIMESTAMP,
-                  **given.slice(:name, :work_s),
-                  **lists
-                )
-                .first
-            end
-          row || raise(Stale, stands(id))
+          revised(id, version: version, by: by, **given.slice(:name, :work_s), **lists)
         end
 
         # round: 0 ends it.
         def turn(id, round:, version:, by:)
-          row =
-            dataset
-              .where(id: id, version: version)
-              .returning
-              .update(
-                round: round,
-                round_at: round.zero? ? nil : Sequel::CURRENT_TIMESTAMP,
-                version: Sequel[:version] + 1,
-                updated_by: by,
-                updated_at: Sequel::CURRENT_TIMESTAMP
-              )
-              .first
-          row || raise(Stale, stands(id))
+          revised(id, version: version, by: by, round: round, round_at: (Sequel::CURRENT_TIMESTAMP if round.positive?))
         end
 
-        def remove(id, version:)
-          raise Stale, stands(id) if dataset.where(id: id, version: version).delete.zero?
-        end
+        def remove(id, version:) = removed(id, version: version)
 
         # Those that a client goes in.
         def of(client_id)
@@ -98,9 +73,6 @@ module Verglas
         def with(client_id)
           dataset.where(Sequel.lit("people::jsonb @> ?::jsonb", ::JSON.generate([client_id])))
         end
-
-        # What a writer who came too late is shown; nil where it is gone.
-        def stands(id) = find(id) && { circle: id }
       end
     end
   end

@@ -6,6 +6,9 @@ module Verglas
       # Named lists of exercises for an aim: the gym's own, and those of one client.
       # days: [{"name", "exercises" => [{"action", "part", "sets"}]}]
       class Programmes
+        include Versioned
+
+        STALE = :programme
         FIELDS = %i[name aim weeks begins_on].freeze
         MOST = 60
 
@@ -41,31 +44,10 @@ module Verglas
 
         # Over the version which the writer saw; raises Stale with what stands there otherwise.
         def change(id, version:, by:, days:, **fields)
-          row =
-            ConstraintErrors.translate do
-              dataset
-                .where(id: id, version: version)
-                .returning
-                .update(
-                  days: Sequel.pg_json(days),
-                  version: Sequel[:version] + 1,
-                  updated_by: by,
-                  updated_at: Sequel::CURRENT_TIMESTAMP,
-                  **fields.slice(*FIELDS)
-                )
-                .first
-            end
-          row || raise(Stale, stands(id))
+          revised(id, version: version, by: by, days: Sequel.pg_json(days), **fields.slice(*FIELDS))
         end
 
-        def remove(id, version:)
-          raise Stale, stands(id) if dataset.where(id: id, version: version).delete.zero?
-        end
-
-        private
-
-        # What a writer who came too late is shown; nil where it is gone.
-        def stands(id) = find(id) && { programme: id }
+        def remove(id, version:) = removed(id, version: version)
       end
     end
   end

@@ -6,6 +6,9 @@ module Verglas
       # Sessions of one gym's clients: what somebody does on a day in the time they have. wishes: what was asked of the
       # plan; blocks: the plan as it was made; left_out: [{exercise's key, why}] of what was planned and not done.
       class Sessions
+        include Versioned
+
+        STALE = :session
         JSON = %i[wishes blocks].freeze
         PLAIN = %i[minutes aim programme_id day].freeze
         # Of one that was never ended: it is told among those that go on for so long.
@@ -65,21 +68,7 @@ module Verglas
         # Over the version which the writer saw; raises Stale with what stands there otherwise. A session that is done
         # is not changed any more.
         def change(id, version:, by:, **given)
-          row =
-            ConstraintErrors.translate do
-              dataset
-                .where(id: id, version: version)
-                .exclude(state: "done")
-                .returning
-                .update(
-                  version: Sequel[:version] + 1,
-                  updated_by: by,
-                  updated_at: Sequel::CURRENT_TIMESTAMP,
-                  **columns(given)
-                )
-                .first
-            end
-          row ? opened(row) : raise(Stale, stands(id))
+          opened(revised(id, version: version, by: by, rows: dataset.exclude(state: "done"), **columns(given)))
         end
 
         # The time at which it begins, and ends, is the database's.
@@ -92,9 +81,6 @@ module Verglas
         end
 
         private
-
-        # What a writer who came too late is shown; nil where it is gone.
-        def stands(id) = find(id) && { session: id }
 
         def columns(given)
           json = given.slice(*JSON).transform_values { |value| Sequel.pg_json(value) }

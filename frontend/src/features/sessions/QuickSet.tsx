@@ -8,9 +8,9 @@ import { asPlanned, expected, type Last, loadOf, todayFor } from "../../model/se
 import { SecondaryButton } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { Muted } from "../../ui/Page";
-import { breakpoint, colour, font, size, space } from "../../ui/tokens";
+import { breakpoint, colour, size, space } from "../../ui/tokens";
 import { DoneSets } from "../shared/visit/DoneSets";
-import { LightSet, Printed } from "../shared/visit/Lifted";
+import { Figure, LightSet, Printed, SHORT } from "../shared/visit/Lifted";
 import { Rest } from "../shared/visit/Rest";
 import { useOutbox } from "../shared/visit/useOutbox";
 import { useVisit } from "../shared/visit/useVisit";
@@ -20,20 +20,6 @@ const Lifted = styled.div`
   flex-wrap: wrap;
   align-items: end;
   gap: ${space(2)} ${space(6)};
-`;
-const Load = styled.output`
-  font-family: ${font.mark};
-  font-weight: ${font.strong};
-  font-size: 4rem;
-  line-height: 1;
-  letter-spacing: -0.08em;
-  word-spacing: -0.45em;
-  small {
-    font-family: ${font.text};
-    font-weight: ${font.regular};
-    font-size: ${size.title};
-    letter-spacing: 0;
-  }
 `;
 const Touches = styled.div`
   display: grid;
@@ -76,9 +62,9 @@ export function QuickSet({ setUp, me }: { setUp: SetUp; me: number }) {
     <>
       <Lifted>
         {load ? (
-          <Load aria-label={say("lifted.loadTodayIs", { load })}>
+          <Figure $long={load.indexOf(" ") > SHORT} aria-label={say("lifted.loadTodayIs", { load })}>
             <Printed text={load} />
-          </Load>
+          </Figure>
         ) : null}
         {today && done.length === 0 ? <LightSet today={today} /> : null}
         <Muted>

@@ -59,7 +59,7 @@ const Light = styled.p`
 `;
 
 /** Digits that stand at full size. */
-const SHORT = 3;
+export const SHORT = 3;
 
 type Props = { visit: Visit; draft: SetDraft; legs: ReactNode; onLoad: (kg: number) => void };
 
