@@ -22,11 +22,14 @@ module Verglas
         @gym.visits.begin(@meeting.fitting, planned_kg: planned_kg, since: @now - Logbook::GOES_ON_S, by: @by)
       end
 
-      # given: {load_kg, repetitions, last, reached, felt, sign, leg, watched_by}, as it was done.
+      # given: {load_kg, repetitions, last, reached, felt, sign, leg, watched_by}, as it was done; number: the which of
+      # today's it is to whoever writes it, so that two tablets do not write one set twice; nil where nobody says.
       def add(given)
         done = read(given)
         visit = self.begin
         raise Invalid.new(:stopped_today, path: "/felt") if visit[:stopped]
+
+        refuse_written(visit, given[:number])
 
         how = given.slice(:last, :reached, :felt, :sign).compact
         @gym.visits.add(
@@ -58,6 +61,12 @@ module Verglas
 
       # Felt in a joint, or a sign with which nothing goes on.
       def stops?(how) = meaning(how[:felt]) == :joint || Guidance::Signs.never([how[:sign]&.to_sym].compact).any?
+
+      def refuse_written(visit, number)
+        return unless number && number <= @gym.visits.sets_of([visit[:id]]).fetch(visit[:id], []).size
+
+        raise Invalid.new(:set_written, path: "/number", number: number)
+      end
 
       # As it was accepted, for this client, on this machine, today.
       def refuse_unfit

@@ -9,7 +9,7 @@ module Verglas
           def self.of(gym, row)
             stations = row[:stations].to_a
             ring = row[:people].to_a
-            rotation = Sessions::Rotation.new(gym, stations, ring)
+            rotation = Sessions::Rotation.new(gym, stations, ring, work_s: row[:work_s])
             named = rotation.people.sort_by { |id, person| [person[:name], id] }.map(&:first)
             new(row: row, rotation: rotation, by_name: rotation.along(named).moves)
           end

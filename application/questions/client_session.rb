@@ -6,7 +6,7 @@ module Verglas
       # A plan of a client's session, with what it may be made from: the gym's aims, its programmes and the client's.
       #   reading   name of the length worth taking first, of somebody who was fitted nowhere; nil for none
       ClientSession =
-        Value.define(:client, :planned, :kept_off, :reading, :standing, :aims, :programmes, :last_days) do
+        Value.define(:client, :planned, :kept_off, :barred, :reading, :standing, :aims, :programmes, :last_days) do
           const_set(:LATEST, 20)
 
           # given: wishes.
@@ -36,6 +36,7 @@ module Verglas
               client: client,
               planned: planned,
               kept_off: known.kept_off,
+              barred: known.barred,
               reading: planned.first_visit? ? reading(gym, client) : nil,
               standing: Sessions::Today.standing(gym),
               aims: Loading::Aim.table(gym.aims.all).map(&:name),

@@ -36,7 +36,7 @@ module Verglas
             .filter_map { |one| [one, taken[one.action]] if taken[one.action] }
         end
 
-        def first_visit? = @known.fitted.empty? && @known.kept_off.empty?
+        def first_visit? = @known.fitted.empty? && @known.kept_off.empty? && @known.others.any?
 
         # Of somebody who was fitted nowhere, the order in which what is learned early helps most; nil of anybody else.
         def teaching_order(standing)

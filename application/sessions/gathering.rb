@@ -32,7 +32,7 @@ module Verglas
           (people - ring).inject(ring) { |so_far, id| Rotation.joined(so_far, row[:round], id) }
         end
 
-        def ordered(gym, given) = Rotation.ordered(gym, given[:stations], given[:people])
+        def ordered(gym, given) = Rotation.ordered(gym, given[:stations], given[:people], work_s: given[:work_s])
         private_class_method :goes_on?, :gone_on, :ordered
       end
     end

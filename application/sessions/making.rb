@@ -10,11 +10,13 @@ module Verglas
         # given: as Wishes.read takes it. Planned.
         def plan(gym, client, given, now: Time.now)
           wishes = Wishes.read(given)
+          known = known(gym, client, wishes)
           Planned.new(
-            known(gym, client, wishes),
+            known,
             wishes,
             Today.of(gym, client, now: now),
-            day: day(gym, client, wishes)
+            day: day(gym, client, wishes),
+            without: closed(gym, client, known, now)
           )
         end
 
@@ -27,7 +29,7 @@ module Verglas
             row,
             known(gym, client, wishes),
             Today.of(gym, client, now: now),
-            day: day(gym, client, wishes, strict: false)
+            programme: day(gym, client, wishes, strict: false)
           )
         end
 
@@ -35,8 +37,7 @@ module Verglas
         # this client's sessions runs.
         def keep(gym, client, given, begins:, by:)
           gym.clients.hold_to_write(client[:id])
-          raise Invalid.new(:session_runs, path: "/begins") if begins && gym.sessions.running(client[:id])
-
+          make_way(gym, client[:id], by) if begins
           planned = plan(gym, client, given)
           check(planned)
           gym.sessions.add(
@@ -55,16 +56,23 @@ module Verglas
           running = running(gym, row)
           wishes = Wishes.read({ **given, **row.slice(:programme_id, :day) })
           begun, rest = running.anew(wishes)
-          check(rest) if begun.empty?
+          check(rest) if begun.empty? && row[:state] == "planned"
           gym.sessions.change(row[:id], version: version, by: by, blocks: rows([*begun, *rest.made]), **wishes.columns)
         end
 
         # One that was planned before runs from now on, as it was planned.
         def begin(gym, row, version:, by:)
           raise Invalid, :session_done if row[:state] == "done"
-          raise Invalid, :session_runs if gym.sessions.running(row[:client_id])
-
+          make_way(gym, row[:client_id], by)
           gym.sessions.begin(row[:id], version: version, by: by)
+        end
+
+        # One of an earlier day that nobody ended is ended; one of today goes on, and no other begins.
+        def make_way(gym, client_id, by)
+          row = gym.sessions.running(client_id) or return
+          raise Invalid.new(:session_runs, path: "/begins") if row[:begun_at] > Time.now - Closed::DAY_S
+
+          finish(gym, row, version: row[:version], by: by)
         end
 
         # What was not done is kept with why.
@@ -76,6 +84,13 @@ module Verglas
         end
 
         def known(gym, client, wishes) = Possibilities.of(gym, client, aim: wishes.aim)
+
+        # {key => why} of what the day has closed.
+        def closed(gym, client, known, now)
+          day = Closed.new(gym, [client[:id]], since: now - Closed::DAY_S)
+          [*known.fitted, *known.others.values].to_h { |one| [one.key, day.why(client[:id], one.key, one.loads)] }
+            .compact
+        end
 
         # The day of the programme that is asked for, days over again; nil for none. strict: whether one that is no more
         # is refused.
@@ -102,7 +117,7 @@ module Verglas
 
         def rows(made) = made.map { |keys, sets| { "keys" => keys, "sets" => sets } }
         def minutes(seconds) = (seconds / 60.0).ceil
-        private_class_method :known, :day, :check, :rows, :minutes
+        private_class_method :make_way, :known, :closed, :day, :check, :rows, :minutes
       end
     end
   end

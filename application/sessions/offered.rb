@@ -7,8 +7,6 @@ module Verglas
       # that are advised where nobody fitted them yet.
       class Offered
         USUAL = Tables[:loads][:usual]
-        # Where a set may hurt, and what a family says that it loads.
-        LOADS = { "knee" => :loads_knee, "hip" => :loads_hip, "foot" => :loads_foot, "low_back" => :loads_back }.freeze
 
         # aim: Loading::Aim, nil as the fitting has it; taken: how long things took there, of Store::Queries::TimesTaken
         # or nil; last_at: when they were last there.
@@ -24,12 +22,14 @@ module Verglas
 
         # marks: accepted ones, as they can be set today.
         def accepted(marks)
-          aids = Aids.of(@meeting.fitting[:aids].to_h)
-          tags = Told::Names.tags(marks, aids)
+          row = @meeting.fitting
+          aids = row[:aids].to_h
           possible(
             marks,
-            tags: tags,
-            fitting_id: @meeting.fitting[:id],
+            tags: Told::Names.tags(marks, Aids.of(aids)),
+            aids: [*Aids.says(Aids.of(aids)), *Told::Between.of(@meeting, marks)],
+            allowed: Told::Allowed.of(@meeting, @meeting.evaluation(marks, aids)),
+            fitting_id: row[:id],
             fit: [],
             lessons: [],
             asks: [],
@@ -40,18 +40,18 @@ module Verglas
 
         def advised
           marks = @meeting.advice.marks.compact
-          tags = Told::Names.tags(marks, @meeting.advised_aids)
-          fit = Substitutes.rank(@meeting.advice)
           possible(
             marks,
-            tags: tags,
+            tags: Told::Names.tags(marks, @meeting.advised_aids),
+            aids: Aids.says(@meeting.advised_aids),
+            allowed: Told::Allowed.of(@meeting),
             fitting_id: nil,
-            fit: fit,
-            **teaching,
+            fit: Substitutes.rank(@meeting.advice),
             ladder: "",
             load: "",
             load_kg: nil,
-            light: ""
+            light: "",
+            **teaching
           )
         end
 
@@ -103,6 +103,7 @@ module Verglas
             last_at: @last_at,
             fitted_at: @meeting.fitting&.fetch(:accepted_at),
             stands_for: nil,
+            between_staff: Told::Allowed.between_staff(@meeting),
             **purpose,
             **seconds(light: !light.empty?),
             **told
@@ -114,7 +115,7 @@ module Verglas
             family: family.id,
             action: family.action,
             works: Guidance::Regions.meant(family),
-            loads: LOADS.select { |_, tag| family.tags[tag] }.keys,
+            loads: Closed.loads(family),
             part: part
           }
         end

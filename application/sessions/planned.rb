@@ -56,7 +56,7 @@ module Verglas
         # [[keys, sets]], to be kept.
         def made = blocks.map { |block| [block.keys, block.sets] }
 
-        # Whether nobody was fitted anywhere yet.
+        # Whether nobody was fitted anywhere yet, and something is there to be fitted.
         def first_visit? = @chosen.first_visit?
 
         # [Beside]
@@ -65,7 +65,7 @@ module Verglas
             *left.map { |one| Beside.new(one.key, one.name, :no_time, cost_s(one)) },
             *blocks.select { |block| block.sets < block.exercise.most }.flat_map { |block| more(block) },
             *closed,
-            *@chosen.doubled.map { |one, other| Beside.new(one.key, one.name, :same_action, nil, other.name) },
+            *doubled,
             *spare,
             *@chosen.left_out.map { |one| Beside.new(one.key, one.name, :left_out, nil) },
             *@chosen.lacking.map { |one| Beside.new(nil, one.action, :no_machine, nil) }
@@ -74,8 +74,6 @@ module Verglas
 
         # [Turn], where the client may and nothing is gained otherwise.
         def turns
-          return [] unless @today.in_turn
-
           blocks.each_cons(2).filter_map { |one, other| turn(one, other) }
         end
 
@@ -85,15 +83,23 @@ module Verglas
         def members
           @members ||=
             begin
-              one_by_one = open.to_h { |one| [one.key, one] }
-              next_to = @made ? @made.map(&:first).select { |keys| keys.size > 1 } : @wishes.turns
-              pairs = next_to.map { |keys| one_by_one.values_at(*keys) }.select { |pair| in_turn?(pair) }
+              pairs = in_turn
               alone = open - pairs.flatten
               [*pairs, *alone.zip].to_h { |some| [some.map(&:called).join("+"), some] }
             end
         end
 
-        def in_turn?(pair) = @today.in_turn && pair.compact.size == 2 && pair.first != pair.last
+        # [[Possible, Possible]], nobody in two of them.
+        def in_turn
+          by_key = open.to_h { |one| [one.key, one] }
+          asked = @made ? @made.map(&:first).select { |keys| keys.size > 1 } : @wishes.turns
+          asked
+            .map { |keys| by_key.values_at(*keys) }
+            .each_with_object([]) { |pair, all| all << pair if in_turn?(*pair) && !all.flatten.intersect?(pair) }
+        end
+
+        # On two machines: the exercises of a station share its seat.
+        def in_turn?(one, other) = @today.in_turn && one && other && one.machine_id != other.machine_id
 
         def open
           @open ||=
@@ -148,11 +154,15 @@ module Verglas
 
         def plan = @plan ||= @made ? as_made : session.plan
 
-        # What is possible no more is not in it.
+        # What is possible no more is not in it; two that may not be done in turn any more come one after the other.
         Made = Struct.new(:order, :sets)
         def as_made
-          there = @made.map { |keys, sets| [members.key(keys.map { |key| @chosen.find(key) }), sets] }.select(&:first)
-          Made.new(there.map(&:first), there.to_h)
+          ids = members.transform_values { |some| some.map(&:key) }.invert
+          there =
+            @made
+              .flat_map { |keys, sets| ids.key?(keys) ? [[keys, sets]] : keys.map { |key| [[key], sets] } }
+              .select { |keys, _| ids.key?(keys) }
+          Made.new(there.map { |keys, _| ids[keys] }, there.to_h { |keys, sets| [ids[keys], sets] })
         end
 
         def laid
@@ -187,12 +197,20 @@ module Verglas
             .map { |one| Beside.new(one.key, one.name, @without[one.key], nil) }
         end
 
-        # Where there is time for another.
+        def doubled
+          @chosen
+            .doubled
+            .reject { |one, _| @without.key?(one.key) }
+            .map { |one, other| Beside.new(one.key, one.name, :same_action, nil, other.name) }
+        end
+
+        # Where there is time for another, and the day has not closed it.
         def spare
           return [] if @made
 
           @chosen
             .spare
+            .reject { |one| @without.key?(one.key) }
             .map { |one| Beside.new(one.key, one.name, :spare, cost_s(one)) }
             .select { |one| one.seconds <= @budget_s - seconds }
         end
@@ -221,7 +239,8 @@ module Verglas
         def walk(one, other) = one && other ? one.hop_s(other) : 0
 
         def turn(one, other)
-          return if [one, other].any? { |block| block.members.size > 1 }
+          return unless [one, other].all? { |block| block.members.size == 1 }
+          return unless in_turn?(one.members.first, other.members.first)
 
           pair = Planning::Pair.new(one.exercise, other.exercise)
           sets = [[one.sets, other.sets].max, one.exercise.most, other.exercise.most].min

@@ -7,8 +7,9 @@ module Verglas
       # again, and every other machine that would fit them.
       class Possibilities
         # fitted: [Possible] of accepted fittings; others: {key => Possible} of machines that fit and on which nobody
-        # fitted them; kept_off: [KeptOff]; body: Statistics::Normal.
-        Known = Struct.new(:fitted, :others, :kept_off, :body)
+        # fitted them; kept_off: [KeptOff]; body: Statistics::Normal; barred: what keeps them off every
+        # machine, in sentences, [] where something is open.
+        Known = Struct.new(:fitted, :others, :kept_off, :body, :barred)
         # instead: keys of what stands for it, best first.
         KeptOff = Struct.new(:key, :name, :place, :action, :why, :instead)
 
@@ -23,7 +24,9 @@ module Verglas
 
         # Kept until something changes of which it is made.
         def known
-          Kept.shared.of(:possibilities, basis) { Known.new(fitted.grep(Possible), others, fitted.grep(KeptOff), body) }
+          Kept
+            .shared
+            .of(:possibilities, basis) { Known.new(fitted.grep(Possible), others, fitted.grep(KeptOff), body, barred) }
         end
 
         private
@@ -105,15 +108,26 @@ module Verglas
           any && any.estimation.met.normal
         end
 
+        # Where nothing is open: what keeps them off most of it.
+        def barred
+          return [] if others.any? || fitted.any?
+
+          said = floor.meetings.values.flat_map { |meeting| Told::Barred.advised(meeting) }
+          said.tally.sort_by { |sentence, count| [-count, sentence] }.first(REASONS).map(&:first)
+        end
+        REASONS = 3
+        private_constant :REASONS
+
         # {key => Possible} of machines on which nobody fitted them and that would fit.
         def others
-          floor
-            .meetings
-            .except(*card.map { |row| row.values_at(:machine_id, :exercise) })
-            .each_value
-            .select { |meeting| meeting.machine_row[:state] == "in_use" }
-            .filter_map { |meeting| other(meeting) }
-            .to_h { |one| [one.key, one] }
+          @others ||=
+            floor
+              .meetings
+              .except(*card.map { |row| row.values_at(:machine_id, :exercise) })
+              .each_value
+              .select { |meeting| meeting.machine_row[:state] == "in_use" }
+              .filter_map { |meeting| other(meeting) }
+              .to_h { |one| [one.key, one] }
         end
 
         # Where it would fit, and nothing is to be shown or measured before.

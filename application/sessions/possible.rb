@@ -7,9 +7,11 @@ module Verglas
       # which load, and what it costs in seconds but for setting the machine up.
       #   key          "machine id/exercise"; fitting_id: the accepted one, nil where nobody was fitted here yet
       #   tags         marks as a person reads them; marks: {label => mark}; printed: {label => marks in their order}
+      #   aids         cushions and what changes on a station, in sentences; allowed: how one works there, as cautions
+      #                and limits have it, in sentences; between_staff: of those, what is not the client's to read
       #   load, light  as printed, "" where there is none; load_kg: nil where none is known
       #   ladder       what would make it harder, and when; "" where nobody was fitted there
-      #   seconds      {set_s:, rest_s:, light_s:, in_s:, out_s:, pin_s:}; sd_s: {once:, set:, rest:}
+      #   seconds      {set_s:, rest_s:, told_rest_s:, light_s:, in_s:, out_s:, pin_s:}; sd_s: {once:, set:, rest:}
       #   fit          how well it serves, least first ([numbers]; [] where it was accepted)
       #   lessons      what a check there teaches of the body, [[row, sd]]; asks: slopes of what it requires of it; both
       #                where nobody fitted them there
@@ -28,6 +30,9 @@ module Verglas
           :fitting_id,
           :marks,
           :tags,
+          :aids,
+          :allowed,
+          :between_staff,
           :printed,
           :load,
           :load_kg,
@@ -47,6 +52,8 @@ module Verglas
         ) do
           # In a plan: by its name, so that of two that are worth the same the one that comes first is always the same.
           def called = "#{name} #{key}"
+          # How one works there, as it may stand on a paper or a phone: it names no caution and nobody.
+          def how = allowed - between_staff
           def fitted? = !fitting_id.nil?
           def rank = Possible::RANKS.fetch(action)
 

@@ -17,16 +17,21 @@ module Verglas
 
         attr_reader :stations
 
-        # stations: [key]; people: ids of clients on their ring, nil for an empty place.
-        def initialize(gym, stations, people)
+        # stations: [key]; people: ids of clients on their ring, nil for an empty place; work_s: of a round.
+        def initialize(gym, stations, people, work_s:)
           @gym = gym
+          @work_s = work_s
           @stations = stations.map { |key| station(key) }
+          # Nobody works on the two exercises of a station at once.
+          twice = @stations.map { |one| one.row[:id] }.tally.any? { |_, count| count > 1 }
+          raise Invalid.new(:station_twice, path: "/stations") if twice
+
           @ring = people + Array.new([stations.size - people.size, 0].max)
         end
 
         # The order in which the least is moved, the first one staying first; people are those that are there.
-        def self.ordered(gym, stations, people)
-          rotation = new(gym, stations, people)
+        def self.ordered(gym, stations, people, work_s:)
+          rotation = new(gym, stations, people, work_s: work_s)
           people.values_at(*rotation.circuit.order) + Array.new([stations.size - people.size, 0].max)
         end
 
@@ -154,7 +159,7 @@ module Verglas
           change_s = 0
           cells =
             @stations.each_with_index.map do |station, index|
-              cell = cell(station, @ring[(number - index) % @ring.size], stands[index], used)
+              cell = cell(station, @ring[(number - index) % @ring.size], number, stands[index], used)
               if cell.state == :works
                 change_s = [change_s, change_s(station, cell, stands[index])].max
                 stands[index] = stands[index].to_h.merge(cell.place.marks)
@@ -164,8 +169,10 @@ module Verglas
           Round.new(cells, ids - cells.reject { |one| one.state == :rests }.map(&:person), change_s)
         end
 
-        def cell(station, id, stands, used)
+        def cell(station, id, number, stands, used)
           return Cell.new(nil, :empty, nil, nil, []) unless id
+
+          return Cell.new(id, :rests, nil, nil, []) if rests?(id, station, number)
 
           place = place(id, station)
           return Cell.new(id, :works, place, nil, stands && moved(place, stands)) if place.works?
@@ -174,6 +181,29 @@ module Verglas
           used << key if key
           Cell.new(id, key ? :instead : :rests, place, name, [])
         end
+
+        # Whoever may not go from machine to machine without a rest works in every other round, or in fewer where a
+        # round is shorter than the rest; and what the day has closed for them is closed here too.
+        def rests?(id, station, number)
+          loads = Closed.loads(Machines::Families.fetch(station.row[:family]).exercises.fetch(station.exercise[/.+/]))
+          (number % (1 + rounds_of_rest(id))).positive? || !day.why(id, station.key, loads).nil?
+        end
+
+        def rounds_of_rest(id)
+          (@rounds_of_rest ||= {})[id] ||= in_turn?(id) ? 0 : (Tables[:loads][:rest][:seconds] / @work_s.to_f).ceil
+        end
+
+        def in_turn?(id)
+          person = persons.fetch(id)
+          Planning::Pair.open?(
+            cautions: person.cautions.map { |row| row[:caution].to_sym },
+            years: ClientBody.age_years(person.row[:birth_date]),
+            newcomer: !visited.include?(id)
+          )
+        end
+
+        def visited = @visited ||= @gym.visits.dataset.where(client_id: ids).distinct.select_map(:client_id)
+        def day = @day ||= Closed.new(@gym, ids, since: Time.now - Closed::DAY_S)
 
         def moved(place, stands)
           place.marks.filter_map do |label, mark|

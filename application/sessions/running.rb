@@ -8,30 +8,35 @@ module Verglas
         attr_reader :row, :now
 
         # row: of a session; known: Possibilities::Known.
-        def initialize(gym, row, known, today, day: nil)
+        def initialize(gym, row, known, today, programme: nil)
           @gym = gym
           @row = row
           @known = known
           @today = today
           @now = today.now
-          @day = day
+          @programme = programme
         end
 
         def wishes = @wishes ||= Wishes.of_row(@row)
 
         # The plan as it was made, with what is still possible of it.
         def planned
-          @planned ||= Planned.new(@known, wishes, @today, day: @day, made: made, without: closed)
+          @planned ||= Planned.new(@known, wishes, @today, day: @programme, made: made, without: closed)
         end
 
-        # {key => sets' rows}, as they were done.
-        def done = @done ||= visits.to_h { |visit, sets| [key(visit), sets] }
+        # {key => sets' rows}, as they were done since it began.
+        def done
+          @done ||=
+            since
+              .visits(client_id)
+              .each_with_object({}) do |(visit, sets), all|
+                (all[since.key(visit)] ||= []).concat(sets) if sets.any? || visit[:stopped]
+              end
+        end
 
         # Keys of machines on which somebody was fitted since it began: light set, load and watched repetitions are
         # part of that.
-        def fitted
-          @fitted ||= @row[:begun_at] ? @gym.fittings.accepted_since(@row[:client_id], @row[:begun_at]) : []
-        end
+        def fitted = @fitted ||= since.fitted(client_id)
 
         # How many sets of a member of a block are still to be done: none of what is closed.
         def left(block, member) = closed.key?(member.key) ? 0 : [block.sets - done_of(member), 0].max
@@ -39,14 +44,15 @@ module Verglas
         # The block that is worked on, or comes next; nil where nothing is left.
         def current = planned.blocks.find { |block| block.members.any? { |member| left(block, member).positive? } }
 
-        # {key => :hurt}: what was stopped today, and what loads the joint or the back that hurt.
+        # {key => why}, of all that was possible (Closed).
         def closed
           @closed ||=
-            [*@known.fitted, *@known.others.values].select do |one|
-                stopped.include?(one.key) || one.loads.intersect?(hurting)
-              end
-              .to_h { |one| [one.key, :hurt] }
+            [*@known.fitted, *@known.others.values].to_h { |one| [one.key, day.why(client_id, one.key, one.loads)] }
+              .compact
         end
+
+        # Whether a stop sign ended it.
+        def stopped? = closed.value?(:stopped)
 
         # Seconds since it began; 0 before.
         def elapsed_s
@@ -71,7 +77,7 @@ module Verglas
               @known,
               wishes,
               @today,
-              day: @day,
+              day: @programme,
               budget_s: wishes.budget_s - elapsed_s - going_on_s,
               done: begun.flat_map(&:first),
               without: closed,
@@ -82,7 +88,7 @@ module Verglas
         end
 
         # Why something beside the plan was left out.
-        LEFT = { no_time: "time", left_out: "by_hand", hurt: "hurt" }.freeze
+        LEFT = { no_time: "time", left_out: "by_hand", hurt: "hurt", stopped: "stopped" }.freeze
         private_constant :LEFT
 
         # [{"key", "name", "why"}] of what was planned and is not done whole, if it ended now.
@@ -98,29 +104,18 @@ module Verglas
         private
 
         def made = @row[:blocks].to_a.map { |one| [one["keys"], one["sets"]] }
-        def key(visit) = "#{visit[:machine_id]}/#{visit[:exercise]}"
+        def client_id = @row[:client_id]
 
-        # [[row, sets]] of the client's visits since it began, in their order.
-        def visits
-          @visits ||=
-            if @row[:begun_at]
-              rows = @gym.visits.since(@row[:client_id], @row[:begun_at], upto: @row[:ended_at])
-              sets = @gym.visits.sets_of(rows.map { |row| row[:id] })
-              rows.map { |row| [row, sets.fetch(row[:id], [])] }.reject { |row, some| some.empty? && !row[:stopped] }
-            else
-              []
-            end
+        # Since it began: nothing of one that has not.
+        def since
+          @since ||= Closed.new(@gym, [client_id], since: @row[:begun_at] || @now, upto: @row[:ended_at])
         end
 
-        def stopped = @stopped ||= visits.select { |visit, _| visit[:stopped] }.map { |visit, _| key(visit) }
-
-        # Regions that stop what loads them, wherever they were felt.
-        def hurting
-          @hurting ||= visits.flat_map { |_, sets| sets.filter_map { |set| set[:how]["felt"] } } & Offered::LOADS.keys
-        end
+        # Of the day: what hurt before it began counts too.
+        def day = @day ||= Closed.new(@gym, [client_id], since: (@row[:begun_at] || @now) - Closed::DAY_S)
 
         def why_left(one)
-          return "hurt" if closed.key?(one.key)
+          return closed.fetch(one.key).to_s if closed.key?(one.key)
 
           wishes.taken.include?(one.key) ? "taken" : "time"
         end

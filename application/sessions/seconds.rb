@@ -22,11 +22,13 @@ module Verglas
           @taken = taken.to_h
         end
 
-        # {set_s:, rest_s:, light_s:, in_s:, out_s:, pin_s:}, whole seconds.
+        # {set_s:, rest_s:, told_rest_s:, light_s:, in_s:, out_s:, pin_s:}, whole seconds; rest_s as long as it takes
+        # here, never shorter than a caution asks for; told_rest_s as it is told.
         def to_h
           {
             set_s: set_s,
-            rest_s: [between.mean_s.round - set_s, 0].max,
+            rest_s: [between.mean_s.round - set_s, spared_s].max,
+            told_rest_s: rest_s,
             light_s: light_s,
             in_s: [first.mean_s.round - light_s - set_s, 0].max,
             out_s: AT_MACHINE[:out_s],
@@ -52,6 +54,8 @@ module Verglas
         private
 
         def tempo = @tempo ||= @meeting.pace.tempo(@aim)
+        # The least that a caution asks for.
+        def spared_s = @meeting.caution_effect.rest_s || 0
         def rest_s = @meeting.pace.rest_s(@aim)
 
         # From "it stands so" to the end of the first set.

@@ -13,9 +13,10 @@ module Verglas
         NAME = 106
         TAG = 34
         BOX = 13
+        NOTE = 7.5
 
         # session: {client:, about:, gym:, lines: [{begins:, name:, place:, first:, marks: [{name:, mark:}], load:,
-        # how:, sets:}]}
+        # how:, notes:, sets:}]}; first: said of a machine on which nobody fitted them, "" of any other.
         def initialize(session)
           @session = session
         end
@@ -43,8 +44,20 @@ module Verglas
 
         # Those that do not fit go to the next page, whole.
         def row(line)
-          turn if @y - ROW < FOOT
+          notes = @page.height_of(line[:notes], width: notes_width, size: NOTE)
+          tall = ROW + (notes.zero? ? 0 : notes + 4)
+          turn if @y - tall < FOOT
           @pdf.stroke_horizontal_line(0, width, at: @y)
+          named(line)
+          settings(line)
+          boxes(line)
+          @page.text(line[:notes], at: [NAME + 6, @y - ROW], width: notes_width, height: notes + 2, size: NOTE)
+          @y -= tall
+        end
+
+        def notes_width = width - NAME - 6
+
+        def named(line)
           @page.text(line[:name], at: [0, @y - 6], width: NAME, height: 26, size: 11, bold: true)
           @page.text(
             [line[:begins], line[:place], line[:first]].reject { |part| part.to_s.empty? }.join("\n"),
@@ -54,15 +67,19 @@ module Verglas
             size: 7.5,
             colour: MUTED
           )
-          settings(line)
-          boxes(line)
-          @y -= ROW
         end
 
+        # Dashed where nobody has tried them.
         def settings(line)
           tags = [*line[:marks], *([{ name: Words.say("paper.load"), mark: line[:load] }] unless line[:load].empty?)]
-          filled = line[:load].empty? ? [] : [tags.size - 1]
-          @page.tags(tags, at: [NAME + 6, @y - 7], width: width - NAME - 6, height: TAG, filled: filled)
+          @page.tags(
+            tags,
+            at: [NAME + 6, @y - 7],
+            width: width - NAME - 6,
+            height: TAG,
+            dashed: !line[:first].empty?,
+            filled: line[:load].empty? ? [] : [tags.size - 1]
+          )
         end
 
         # What is done, and a box a set to tick.

@@ -39,7 +39,7 @@ RSpec.describe "A session in the browser" do
     expect(page).to have_css("[data-session-line='48']")
     expect(page).to have_css("[data-block]", minimum: short.size + 1)
     find("[data-block='Hack squat 1']").click
-    expect(page).to have_css("[data-chosen-block]", text: "Several joints: first and heaviest.")
+    expect(page).to have_css("[data-chosen-block]", text: "It works several joints: first, while fresh.")
     click_on "Leave out"
     expect(page).to have_no_css("[data-block='Hack squat 1']")
     within("[data-beside='Hack squat 1']") { click_on "Put in" }

@@ -28,16 +28,6 @@ module Verglas
           opened(accepted(client_id, machine_id).where(exercise: exercise).first)
         end
 
-        # "machine id/exercise" of what was accepted for a client since.
-        def accepted_since(client_id, time)
-          dataset
-            .where(client_id: client_id, state: "accepted")
-            .where { accepted_at >= time }
-            .select_map(%i[machine_id exercise])
-            .map { |place| place.join("/") }
-            .uniq
-        end
-
         # {client id => row} of several clients, in one statement.
         def last_accepted_of(client_ids, machine_id, exercise = "")
           latest =

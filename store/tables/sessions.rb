@@ -32,12 +32,14 @@ module Verglas
           )
         end
 
-        # Those that are planned or run, newest first, with the client's name.
+        # Those of today that are planned or run, newest first, with the client's name.
         def going_on(since: Time.now - GOES_ON_S)
           rows =
             dataset
               .where(state: %w[planned running])
-              .where { Sequel[:sessions][:updated_at] >= since }
+              .where do
+                Sequel.function(:coalesce, Sequel[:sessions][:begun_at], Sequel[:sessions][:updated_at]) >= since
+              end
               .join(:clients, id: :client_id)
               .order(Sequel.desc(Sequel[:sessions][:updated_at]))
               .select_all(:sessions)

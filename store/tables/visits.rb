@@ -49,9 +49,10 @@ module Verglas
           dataset.where(id: id).update(last_at: Sequel::CURRENT_TIMESTAMP, stopped: Sequel.|(:stopped, stops))
         end
 
-        # A client's visits in which something was done since, as they came; upto: no later than that, nil for now.
-        def since(client_id, time, upto: nil)
-          rows = dataset.where(client_id: client_id).where { last_at >= time }.order(:begun_at)
+        # Visits of some clients in which something was done since, as they came; upto: begun no later than that, nil
+        # for now.
+        def since(client_ids, time, upto: nil)
+          rows = dataset.where(client_id: client_ids).where { last_at >= time }.order(:begun_at)
           (upto ? rows.where { begun_at <= upto } : rows).all
         end
 

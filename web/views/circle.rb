@@ -56,6 +56,8 @@ module Verglas
             fitting_id: place&.fitting_id,
             marks: place ? place.tags : [],
             load: place ? place.load : "",
+            aids: place ? place.aids : [],
+            how: place ? place.how : [],
             moves: one.moves&.map { |label, from, upto| { name: Formats::Words.adjuster(label), from: from, to: upto } }
           }
         end

@@ -29,7 +29,7 @@ module Verglas
         def says(cell)
           case cell[:state]
           when :works
-            [moves(cell[:moves]), cell[:load]].reject(&:empty?).join(" · ")
+            [moves(cell[:moves]), cell[:load], *cell[:aids]].reject(&:empty?).join(" · ")
           when :instead
             words(:beside_it, machine: cell[:instead])
           when :rests

@@ -24,6 +24,7 @@ module Verglas
             current: running.current&.keys,
             elapsed_s: running.elapsed_s,
             ahead_s: running.ahead_s,
+            stopped: running.stopped?,
             outdated: row[:state] == "running" && running.outdated?,
             left_out: (row[:state] == "done" ? row[:left_out] : running.left_out).map { |one| left(one) }
           }

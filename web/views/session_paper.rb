@@ -27,6 +27,7 @@ module Verglas
             marks: one[:marks].map { |tag| tag.slice(:name, :mark) },
             load: one[:load],
             how: [light, words(:how, sets: block[:sets], repetitions: one[:repetitions])].compact.join(" "),
+            notes: [*one[:aids], *one[:how]].join(" "),
             sets: block[:sets]
           }
         end

@@ -20,7 +20,7 @@ module Verglas
             seconds: planned.seconds,
             seldom_s: planned.seldom_s,
             missing_s: planned.missing_s,
-            says: says(planned),
+            says: says(planned, asked.barred),
             blocks: planned.blocks.map { |one| block(one, asked.standing) },
             beside: planned.beside.map { |one| beside(one) },
             kept_off: asked.kept_off.map { |one| kept_off(one, planned) },
@@ -30,7 +30,9 @@ module Verglas
           }
         end
 
-        def says(planned)
+        # barred: what keeps them off everything, in sentences.
+        def says(planned, barred)
+          return barred.join(" ") if barred.any?
           return words(:missing, minutes: minutes(planned.missing_s)) if planned.missing_s
           return words(:nothing) if planned.blocks.empty?
 
@@ -74,7 +76,10 @@ module Verglas
             ladder: one.ladder,
             repetitions: one.repetitions,
             set_s: one.seconds[:set_s],
-            rest_s: one.seconds[:rest_s],
+            rest_s: one.seconds[:told_rest_s],
+            aids: one.aids,
+            allowed: one.allowed,
+            how: one.how,
             moves: stands && moves(one, stands)
           }
         end

@@ -1,6 +1,6 @@
 // The machine at hand: its marks as large as there is room, what has to be moved, and the visit: a set is one touch.
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { type ComponentProps, useEffect, useState } from "react";
 import styled from "styled-components";
 import { keys } from "../../api/keys";
 import { setUpQuery } from "../../api/queries";
@@ -10,11 +10,13 @@ import { PrimaryButton, QuietButton } from "../../ui/Button";
 import { QuietLink } from "../../ui/LinkButton";
 import { Choice } from "../../ui/Choice";
 import { Notice } from "../../ui/Notice";
-import { Small } from "../../ui/Page";
+import { Small, Strong } from "../../ui/Page";
 import { colour, font, radius, size, space } from "../../ui/tokens";
 import { CautionLines } from "../shared/CautionLines";
 import { useOpenFitting } from "../shared/useOpenFitting";
 import { VisitPanel } from "../shared/visit/VisitPanel";
+import { First } from "../shared/visit/First";
+import { Allowed } from "./Allowed";
 import { Moves } from "./Moves";
 import { QuickSet } from "./QuickSet";
 
@@ -90,9 +92,10 @@ export function AtHand({ block, client, me, running }: Props) {
         ))}
       </Marks>
       <Moves moves={member.moves} />
-      {block.closed[block.members.indexOf(member)] ? <Notice tone="wrong">{say("atHand.closed")}</Notice> : null}
-      {member.fitting_id ? (
-        <Visited id={member.fitting_id} me={me} running={running} />
+      {block.closed[block.members.indexOf(member)] ? (
+        <Notice tone="wrong">{say("atHand.closed")}</Notice>
+      ) : member.fitting_id ? (
+        <Visited id={member.fitting_id} me={me} running={running} plan={{ ...member, sets: block.sets }} />
       ) : (
         <Unfitted client={client} member={member} />
       )}
@@ -100,8 +103,10 @@ export function AtHand({ block, client, me, running }: Props) {
   );
 }
 
+type VisitedProps = { id: string; me: Staff; running: boolean; plan: ComponentProps<typeof QuickSet>["plan"] };
+
 /** The visit that every set-up list has; what is written there counts here. */
-function Visited({ id, me, running }: { id: string; me: Staff; running: boolean }) {
+function Visited({ id, me, running, plan }: VisitedProps) {
   const setUp = useQuery(setUpQuery(id));
   const [whole, setWhole] = useState(false);
   const queryClient = useQueryClient();
@@ -120,12 +125,17 @@ function Visited({ id, me, running }: { id: string; me: Staff; running: boolean 
   return (
     <>
       {setUp.data.cautions.length > 0 ? <CautionLines cautions={setUp.data.cautions} /> : null}
-      {running ? <QuickSet key={id} setUp={setUp.data} me={me.id} /> : null}
+      <First setUp={setUp.data} />
+      <Allowed sentences={[...setUp.data.allowed, ...(setUp.data.belt ? [setUp.data.belt.says] : [])]} />
+      {running ? <QuickSet key={id} setUp={setUp.data} me={me.id} plan={plan} /> : null}
       <Below>
         {running ? <QuietButton onPress={() => setWhole(!whole)}>{say("atHand.moreOfSet")}</QuietButton> : null}
         <QuietLink to={`/fittings/${id}/set-up`}>{say("atHand.whole")}</QuietLink>
       </Below>
       {running && whole ? <VisitPanel key={id} setUp={setUp.data} me={me.id} locale={me.gym.locale} /> : null}
+      <p>
+        <Strong>{say("walkRound.painRule")}</Strong> <Small>{say("walkRound.makerFirst")}</Small>
+      </p>
     </>
   );
 }

@@ -62,7 +62,11 @@ export function Beside({ plan, tell }: Props) {
             {beside.map((line) => (
               <Row key={`${line.key} ${line.why} ${line.name}`} data-beside={line.name}>
                 <span>
-                  {line.why === "hurt" ? <Closed>{line.name}</Closed> : <Strong>{line.name}</Strong>}{" "}
+                  {line.why === "hurt" || line.why === "stopped" ? (
+                    <Closed>{line.name}</Closed>
+                  ) : (
+                    <Strong>{line.name}</Strong>
+                  )}{" "}
                   <Small>{line.says}</Small>
                 </span>
                 <Way line={line} minutes={minutes} tell={tell} />

@@ -7,6 +7,7 @@ import { SecondaryButton } from "../../ui/Button";
 import { MarkTags } from "../../ui/MarkTag";
 import { Muted, Small } from "../../ui/Page";
 import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
+import { Allowed } from "./Allowed";
 import { blockId } from "./blocks";
 import { Moves } from "./Moves";
 
@@ -121,6 +122,7 @@ function Told({ member, sets }: { member: SessionMember; sets: number }) {
         </Muted>
       </p>
       <Moves moves={member.moves} />
+      <Allowed sentences={[...member.aids, ...member.allowed]} />
       {member.ladder ? (
         <p>
           <Small>{member.ladder}</Small>

@@ -132,6 +132,10 @@ function Told({ cell, alone, large }: { cell: CellData; alone: boolean; large: b
         <Does cell={cell} />
       </Says>
       {cell.load ? <Says>{cell.load}</Says> : null}
+      {cell.aids.map((aid) => (
+        <Says key={aid}>{aid}</Says>
+      ))}
+      {alone ? cell.how.map((sentence) => <Says key={sentence}>{sentence}</Says>) : null}
     </>
   );
 }

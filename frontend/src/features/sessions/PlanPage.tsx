@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { keys } from "../../api/keys";
-import { sessionPlanQuery } from "../../api/queries";
+import { sessionPlanQuery, sessionsQuery } from "../../api/queries";
 import type { SessionPlan } from "../../api/types";
 import { say } from "../../lib/say";
 import { wish, type WishEvent, wishing, type Wishes } from "../../model/wishes";
@@ -188,6 +188,8 @@ function Buttons({ id, plan, wishes }: { id: string; plan: SessionPlan; wishes: 
       else window.location.assign(`/api/sessions/${session.id}/plan.pdf`);
     },
   });
+  const sessions = useQuery({ ...sessionsQuery, enabled: keep.isError });
+  const running = sessions.data?.sessions.find(({ client, state }) => client.id === id && state === "running");
   const first = plan.blocks[0];
   const nothing = !first || keep.isPending;
   return (
@@ -200,7 +202,12 @@ function Buttons({ id, plan, wishes }: { id: string; plan: SessionPlan; wishes: 
       <PrimaryButton isDisabled={nothing} onPress={() => keep.mutate(true)}>
         {first ? say("planPage.begin", { machine: blockName(first) }) : say("planPage.beginNothing")}
       </PrimaryButton>
-      {keep.error ? <Notice tone="wrong">{refusal(keep.error)?.message}</Notice> : null}
+      {keep.error ? (
+        <Notice tone="wrong">
+          {refusal(keep.error)?.message}{" "}
+          {running ? <Link to={`/sessions/${running.id}`}>{say("clientPage.goOn")}</Link> : null}
+        </Notice>
+      ) : null}
     </Ways>
   );
 }

@@ -44,7 +44,13 @@ const LAST: readonly (readonly [Last, string])[] = [
   ["not_reached", say("visitPanel.notReached")],
 ];
 
-export function QuickSet({ setUp, me }: { setUp: SetUp; me: number }) {
+type Props = {
+  setUp: SetUp;
+  me: number;
+  /** as the session has it */ plan: { sets: number; repetitions: number; rest_s: number };
+};
+
+export function QuickSet({ setUp, me, plan }: Props) {
   const { visit } = setUp;
   const writing = useVisit(setUp.id);
   const outbox = useOutbox(me);
@@ -55,8 +61,8 @@ export function QuickSet({ setUp, me }: { setUp: SetUp; me: number }) {
   const load = today?.load?.text ?? setUp.load_text;
   const number = done.length + waiting.length + 1;
   const touch = (last: Last) => {
-    const draft = { ...asPlanned(visit), last };
-    outbox.put(setUp.id, { ...draft, load_kg: loadOf(visit, draft), watched_by: me });
+    const draft = { ...asPlanned(visit), last, repetitions: plan.repetitions };
+    outbox.put(setUp.id, { ...draft, number, load_kg: loadOf(visit, draft), watched_by: me });
   };
   return (
     <>
@@ -68,11 +74,11 @@ export function QuickSet({ setUp, me }: { setUp: SetUp; me: number }) {
         ) : null}
         {today && done.length === 0 ? <LightSet today={today} /> : null}
         <Muted>
-          {number <= visit.sets
-            ? say("quickSet.of", { number, sets: visit.sets, repetitions: visit.repetitions })
+          {number <= plan.sets
+            ? say("quickSet.of", { number, sets: plan.sets, repetitions: plan.repetitions })
             : say("quickSet.more", { sets: done.length })}
         </Muted>
-        <Rest since={done.at(-1)?.done_at ?? null} seconds={visit.rest_s} over={stopped || number > visit.sets} />
+        <Rest since={done.at(-1)?.done_at ?? null} seconds={plan.rest_s} over={stopped || number > plan.sets} />
       </Lifted>
       {outbox.problem ? <Notice tone="wrong">{outbox.problem}</Notice> : null}
       {writing.takeBack.error ? <Notice tone="wrong">{refusal(writing.takeBack.error)?.message}</Notice> : null}

@@ -7,6 +7,7 @@ import { Notice } from "../../ui/Notice";
 import { Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
 import { CautionLines } from "../shared/CautionLines";
+import { First } from "../shared/visit/First";
 import { MoveText } from "./MoveText";
 
 const Halves = styled.div<{ $even: boolean }>`
@@ -66,13 +67,11 @@ const Then = styled.dl<{ $compact: boolean }>`
     letter-spacing: -0.06em;
   }
 `;
-const Before = styled.ul`
-  display: grid;
-  gap: ${space(1)};
-  margin-bottom: ${space(3)};
-  font-size: ${size.large};
+const Earlier = styled.div`
+  &:not(:empty) {
+    margin-bottom: ${space(3)};
+  }
 `;
-
 const Told = styled.div`
   display: grid;
   gap: ${space(2)};
@@ -94,14 +93,9 @@ export function WalkRound({ setUp, children }: { setUp: SetUp; children?: ReactN
           <CautionLines cautions={setUp.cautions} />
         </Told>
       ) : null}
-      {setUp.left_behind || setUp.aids.length > 0 ? (
-        <Before aria-label={say("walkRound.first")}>
-          {setUp.left_behind ? <li>{setUp.left_behind}</li> : null}
-          {setUp.aids.map((aid) => (
-            <li key={aid}>{aid}</li>
-          ))}
-        </Before>
-      ) : null}
+      <Earlier>
+        <First setUp={setUp} />
+      </Earlier>
       <Halves $even={!handed}>
         <div>
           <Lines aria-label={say("walkRound.settingsTitle")}>

@@ -6,6 +6,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { type SetBody, useOutbox } from "./useOutbox";
 
 const SET: SetBody = {
+  number: 1,
   load_kg: 20,
   repetitions: 10,
   last: "clean",

@@ -8,7 +8,8 @@ import type { SetUp } from "../../../api/types";
 import { type Entry, readOutbox, writeOutbox } from "../../../lib/outbox";
 import type { SetDraft } from "../../../model/setDraft";
 
-export type SetBody = Omit<SetDraft, "load_kg"> & { load_kg: number | null; watched_by: number | null };
+/** number: which of today's it is here, so that one that another tablet wrote is not written twice. */
+export type SetBody = SetDraft & { number: number; watched_by: number | null };
 
 const AGAIN_MS = 4000;
 
@@ -52,6 +53,7 @@ export function useOutbox(staff: number) {
         if (thrown instanceof Refused && thrown.status >= 400 && thrown.status < 500 && thrown.status !== 401) {
           setProblem(thrown.message);
           gone();
+          await queryClient.invalidateQueries({ queryKey: setUpQuery(oldest.of).queryKey });
         } else timer = window.setTimeout(() => void send(), AGAIN_MS);
       }
     };

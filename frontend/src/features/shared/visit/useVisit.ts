@@ -29,7 +29,8 @@ export function useVisit(id: string) {
   });
   const done = useMutation({
     mutationFn: ({ visit, draft, watched }: { visit: Visit; draft: SetDraft; watched: number | null }) => {
-      const body = { ...draft, load_kg: loadOf(visit, draft), watched_by: watched };
+      const number = (visit.going_on?.sets.length ?? 0) + 1;
+      const body = { ...draft, number, load_kg: loadOf(visit, draft), watched_by: watched };
       return unwrap(api.POST("/api/fittings/{id}/sets", { params: { path: { id }, header: headerOf(body) }, body }));
     },
     onSuccess: async (visit) => {
