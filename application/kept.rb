@@ -15,6 +15,7 @@ module Verglas
         possibilities: 300,
         predictions: 300,
         rankings: 300,
+        set_up_times: 20,
         taped: 1000,
         times: 20,
         trials: 200

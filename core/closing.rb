@@ -23,6 +23,22 @@ module Verglas
       Guidance::HouseRules::QUESTIONS.each_value { |question| try_schools(question, families) }
       Guidance::Cautions::RULES.each_value { |rule| try_caution(rule, families) }
       families.each { |family| look_over(family) }
+      look_over_orders
+    end
+
+    # Every school of the order of a session has its row, and every rank its place in it.
+    def look_over_orders
+      ranks = Tables[:session][:ranks][:by_action].values.uniq.size
+      known = Tables[:session][:orders].to_h { |row| [row[:name], row.values_at(:places, :why).map(&:size)] }
+      Guidance::HouseRules
+        .fetch(:session_order)
+        .schools
+        .each_key do |school|
+          next if known[school] == [ranks, ranks]
+
+          raise Tables::Misspelt,
+                "#{Tables.where(:session, :orders)}: #{school} has no place for each of #{ranks} ranks"
+        end
     end
 
     # A family that its mechanism serves, of which every finding is worded and every length has its points in the

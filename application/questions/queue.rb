@@ -4,9 +4,10 @@ module Verglas
   module Application
     module Questions
       # Who comes next at a machine: benches [Meeting, latest accepted fitting's row or nil]; standing: the marks that
-      # stand there now, nil where nobody knows. A queue is a group of one station whose ends are open.
+      # stand there now, nil where nobody knows; set_up: Sessions::SetUpTimes. A queue is a group of one station whose
+      # ends are open.
       Queue =
-        Value.define(:machine_row, :exercise, :benches, :standing, :version) do
+        Value.define(:machine_row, :exercise, :benches, :standing, :set_up, :version) do
           def self.of(gym, machine_row, exercise)
             queue = gym.queues.of(machine_row[:id], exercise)
             new(
@@ -14,6 +15,7 @@ module Verglas
               exercise: exercise,
               benches: KeptOff.benches(gym, machine_row, exercise, queue[:clients]),
               standing: queue[:standing],
+              set_up: Sessions::SetUpTimes.of(gym),
               version: queue[:version]
             )
           end
@@ -43,7 +45,7 @@ module Verglas
           def ordered(places)
             return [] if places.empty?
 
-            changeover = Sessions::Place.changeover(places)
+            changeover = set_up.changeover(machine_row, exercise)
             stands = standing && places.first.places_of(standing)
             first = places.map { |place| changeover.seconds(stands, place.places) }
             between = places.map { |one| places.map { |other| changeover.seconds(one.places, other.places) } }

@@ -28,9 +28,14 @@ module Verglas
           def variance
             members.sum do |member|
               once, set, rest = member.sd_s.values_at(:once, :set, :rest)
-              (once**2) + (sets * (set**2)) + ((sets - 1) * (rest**2))
+              (astray_s(member)**2) + (once**2) + (sets * (set**2)) + ((sets - 1) * (rest**2))
             end
           end
+
+          private
+
+          # How far setting up its machine goes astray.
+          def astray_s(member) = member.set_up_sd * exercise.change_s / members.size
         end
     end
   end

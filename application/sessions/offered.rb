@@ -7,13 +7,16 @@ module Verglas
       # that are advised where nobody fitted them yet.
       class Offered
         USUAL = Tables[:loads][:usual]
+        ORDERS = Tables[:session][:orders]
+        PARTS = Tables[:session][:parts_played]
 
         # aim: Loading::Aim, nil as the fitting has it; taken: how long things took there, of Store::Queries::TimesTaken
-        # or nil; last_at: when they were last there.
-        def initialize(meeting, aim:, taken:, last_at:)
+        # or nil; set_up: SetUpTimes; last_at: when they were last there.
+        def initialize(meeting, aim:, taken:, set_up:, last_at:)
           @meeting = meeting
           @aim = aim
           @taken = taken
+          @set_up = set_up
           @last_at = last_at
         end
 
@@ -116,7 +119,8 @@ module Verglas
             action: family.action,
             works: Guidance::Regions.meant(family),
             loads: Closed.loads(family),
-            part: part
+            part: part,
+            **order
           }
         end
 
@@ -130,13 +134,25 @@ module Verglas
               light: light,
               taken: @taken
             )
-          { seconds: seconds.to_h, sd_s: seconds.sd_s }
+          {
+            seconds: seconds.to_h,
+            sd_s: seconds.sd_s,
+            set_up: @set_up.adjusters(@meeting.machine),
+            set_up_sd: @set_up.sd_share(@meeting.machine)
+          }
         end
 
+        def joints = Possible::RANKS.fetch(family.action)
+
         # By the rule that holds for the client, where it says something.
-        def part
-          said = @meeting.rules[:part_played]
-          [:usual, nil].include?(said) ? Possible::USUAL.fetch(Possible::RANKS.fetch(family.action)) : said
+        def part = played ? played[:name] : Possible::USUAL.fetch(joints)
+        def played = PARTS.find { |row| row[:name] == @meeting.rules[:part_played] }
+
+        def order
+          return { rank: played[:place], order: played[:why] } if played
+
+          row = ORDERS.find { |one| one[:name] == @meeting.rules[:session_order] }
+          { rank: row[:places][joints - 1], order: row[:why][joints - 1] }
         end
       end
     end

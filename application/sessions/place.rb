@@ -67,19 +67,6 @@ module Verglas
 
           def works? = !marks.nil?
 
-          # How setting up is counted for these people, one after another.
-          def self.changeover(places)
-            times = Tables[:session][:at_machine]
-            Planning::Changeover.new(
-              pin_s: times[:pin_s],
-              adjusters:
-                places
-                  .flat_map { |place| place.marks.to_h.keys }
-                  .uniq
-                  .to_h { |label| [label, times.values_at(:adjuster_s, :mark_s)] }
-            )
-          end
-
           # {label => place of the mark} of any marks of this machine.
           def places_of(some) = some.to_h { |label, mark| [label, printed.fetch(label, []).index(mark)] }.compact
 

@@ -38,7 +38,8 @@ module Verglas
             visited,
             visits.sets_of(@client[:id]),
             [@gym.tempos.all, @gym.aims.all, @aim],
-            taken.to_a.flatten
+            taken.to_a.flatten,
+            set_up.basis
           )
         end
 
@@ -47,6 +48,8 @@ module Verglas
         def visited = @visited ||= visits.call(@client[:id])
         def card = @card ||= Store::Queries::ClientCard.new(@gym).call(@client[:id]).select { |row| accepted?(row) }
         def accepted?(row) = row[:state] == "accepted" && row[:taken_back_at].nil?
+
+        def set_up = @set_up ||= SetUpTimes.of(@gym)
 
         # Of the whole gym, asked once an hour.
         def taken
@@ -88,7 +91,7 @@ module Verglas
 
         def offered(meeting)
           place = [meeting.machine_row[:id], meeting.exercise]
-          Offered.new(meeting, aim: @aim, taken: taken[place], last_at: visited[place])
+          Offered.new(meeting, aim: @aim, taken: taken[place], set_up: set_up, last_at: visited[place])
         end
 
         def kept_off(meeting, why)

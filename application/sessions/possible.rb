@@ -12,6 +12,8 @@ module Verglas
       #   load, light  as printed, "" where there is none; load_kg: nil where none is known
       #   ladder       what would make it harder, and when; "" where nobody was fitted there
       #   seconds      {set_s:, rest_s:, told_rest_s:, light_s:, in_s:, out_s:, pin_s:}; sd_s: {once:, set:, rest:}
+      #   set_up       {label => [seconds to loosen and fix it, seconds a mark]}; set_up_sd: a share of what that takes
+      #   rank         what comes first (a smaller one), by the rule that holds; order: why it stands there, a code
       #   fit          how well it serves, least first ([numbers]; [] where it was accepted)
       #   lessons      what a check there teaches of the body, [[row, sd]]; asks: slopes of what it requires of it; both
       #                where nobody fitted them there
@@ -42,9 +44,13 @@ module Verglas
           :sets,
           :seconds,
           :sd_s,
+          :set_up,
+          :set_up_sd,
           :last_at,
           :fitted_at,
           :part,
+          :rank,
+          :order,
           :fit,
           :lessons,
           :asks,
@@ -55,19 +61,14 @@ module Verglas
           # How one works there, as it may stand on a paper or a phone: it names no caution and nobody.
           def how = allowed - between_staff
           def fitted? = !fitting_id.nil?
-          def rank = Possible::RANKS.fetch(action)
 
           # How setting it up is counted.
           def changeover
-            times = Tables[:session][:at_machine]
-            Planning::Changeover.new(
-              pin_s: seconds[:pin_s],
-              adjusters: marks.transform_values { times.values_at(:adjuster_s, :mark_s) }
-            )
+            Planning::Changeover.new(pin_s: seconds[:pin_s], adjusters: set_up.slice(*marks.keys))
           end
 
           # Seconds from the marks that stand there, {label => mark}; nil: nobody knows them.
-          def change_s(standing) = changeover.seconds(standing && places(standing), places(marks))
+          def change_s(standing) = changeover.seconds(standing && places(standing), places(marks)).round
 
           # {label => place of its mark}; of a mark that is not on this machine nothing is known.
           def places(some) = some.to_h { |label, mark| [label, printed.fetch(label, []).index(mark)] }.compact

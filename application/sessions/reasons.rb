@@ -5,10 +5,9 @@ module Verglas
     module Sessions
       # Why a block of a plan is there, and why it stands where it does: [[code, params]], to be worded.
       class Reasons
-        ORDER = { 1 => :several_joints, 2 => :hinge, 3 => :one_joint }.freeze
         # After so many days it is told when something was done last.
         LONG_DAYS = 7
-        private_constant :ORDER, :LONG_DAYS
+        private_constant :LONG_DAYS
 
         # made: whether the plan was made before, so that what was done since is of this session.
         def initialize(wishes, today, made:)
@@ -36,10 +35,9 @@ module Verglas
           return :taken, { waiting: @today.waiting.fetch(one.key, 0) } if @wishes.taken.include?(one.key)
           return :moved, {} if @wishes.sequence.include?(one.key)
           return :kept, {} if @wishes.kept.include?(one.key)
-
           return :teaches, {} if one.lessons.any?
 
-          [ORDER.fetch(one.rank), {}]
+          [one.order, {}]
         end
 
         def beside(one, before)

@@ -150,7 +150,7 @@ module Verglas
         end
 
         def changeover(station)
-          (@changeovers ||= {})[station.key] ||= Place.changeover(ids.map { |id| place(id, station) })
+          (@changeovers ||= {})[station.key] ||= SetUpTimes.of(@gym).changeover(station.row, station.exercise)
         end
 
         # stands: the marks at which each station was left, moved on in place.
@@ -213,7 +213,7 @@ module Verglas
         end
 
         def change_s(station, cell, stands)
-          changeover(station).seconds(stands && cell.place.places_of(stands), cell.place.places)
+          changeover(station).seconds(stands && cell.place.places_of(stands), cell.place.places).round
         end
       end
     end

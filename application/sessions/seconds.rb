@@ -27,10 +27,10 @@ module Verglas
         def to_h
           {
             set_s: set_s,
-            rest_s: [between.mean_s.round - set_s, spared_s].max,
+            rest_s: [between.mean.round - set_s, spared_s].max,
             told_rest_s: rest_s,
             light_s: light_s,
-            in_s: [first.mean_s.round - light_s - set_s, 0].max,
+            in_s: [first.mean.round - light_s - set_s, 0].max,
             out_s: AT_MACHINE[:out_s],
             pin_s: pin_s
           }
@@ -38,7 +38,7 @@ module Verglas
 
         # {once:, set:, rest:}: how far each goes astray, seconds.
         def sd_s
-          { once: first.sd_s, set: set_s * TIMES[:set_sd_share], rest: between.sd_s }
+          { once: first.sd, set: set_s * TIMES[:set_sd_share], rest: between.sd }
         end
 
         # Of a set at this client's tempo.
@@ -68,7 +68,7 @@ module Verglas
         def between = learned(:between, rest_s + set_s, rest_s * TIMES[:rest_sd_share])
 
         def learned(kind, working_s, sd_s)
-          found = @taken.fetch(kind, { count: 0, mean_s: 0, sd_s: 0 })
+          found = @taken.fetch(kind, { count: 0, mean: 0, sd: 0 })
           Planning::Learned.of(working_s, sd_s, **found)
         end
 

@@ -241,6 +241,8 @@ module Verglas
 
       SESSION = {
         ranks: cited(by_action: map(named(:action), number)),
+        orders: rows(places: list(number), why: list(name)),
+        parts_played: rows(place: number, why: name),
         worths: rows(worth: number),
         shares_by_sets: cited(shares: list(number)),
         hop: figures(:within_s, :between_s, :same_muscle_s),

@@ -221,6 +221,16 @@ RSpec.describe Verglas::Closing do
       )
     end
 
+    it "refuses a school of the order of a session in which a rank has no place" do
+      orders = Verglas::Tables[:session].merge(orders: [{ name: :several_first, places: [1, 2], why: %i[a b] }])
+      allow(Verglas::Tables).to receive(:[]).and_call_original
+      allow(Verglas::Tables).to receive(:[]).with(:session).and_return(orders)
+      expect { described_class.look_over_orders }.to raise_error(
+        Verglas::Tables::Misspelt,
+        /session\.yml:\d+: several_first has no place for each of 3 ranks/
+      )
+    end
+
     it "refuses a school that cannot be asked on one of its families" do
       question = Verglas::Guidance::HouseRules.fetch(:backrest).with(of: [])
       expect { described_class.try_schools(question, families) }.to raise_error(

@@ -62,7 +62,7 @@ RSpec.describe "Sessions and groups" do
   end
 
   it "offer nothing in turn, and draw no rest shorter than a caution asks for, though the gym's own are" do
-    taken = Hash.new { { first: { count: 90, mean_s: 60, sd_s: 5 }, between: { count: 900, mean_s: 45, sd_s: 5 } } }
+    taken = Hash.new { { first: { count: 90, mean: 60, sd: 5 }, between: { count: 900, mean: 45, sd: 5 } } }
     allow_any_instance_of(Verglas::Store::Queries::TimesTaken).to receive(:call).and_return(taken)
     Verglas::Application::Kept.shared.empty
     Verglas::Planning::Pair::IN_TURN[:without].each do |name|

@@ -13,14 +13,14 @@ module Verglas
           @gym = gym
         end
 
-        # {[machine id, exercise] => {first: {count:, mean_s:, sd_s:}, between: the same}}; nothing where none was
+        # Seconds: {[machine id, exercise] => {first: {count:, mean:, sd:}, between: the same}}; nothing where none was
         # measured.
         def call(longest_s:)
           rows = summed(longest_s).all
           rows
             .group_by { |row| row.values_at(:machine_id, :exercise) }
             .transform_values do |of_machine|
-              of_machine.to_h { |row| [row[:kind].to_sym, row.slice(:count, :mean_s, :sd_s)] }
+              of_machine.to_h { |row| [row[:kind].to_sym, row.slice(:count, :mean, :sd)] }
             end
         end
 
@@ -37,8 +37,8 @@ module Verglas
               :exercise,
               :kind,
               Sequel.function(:count).*.as(:count),
-              Sequel.cast(Sequel.function(:avg, seconds), Float).as(:mean_s),
-              Sequel.cast(Sequel.function(:stddev_pop, seconds), Float).as(:sd_s)
+              Sequel.cast(Sequel.function(:avg, seconds), Float).as(:mean),
+              Sequel.cast(Sequel.function(:stddev_pop, seconds), Float).as(:sd)
             )
         end
 

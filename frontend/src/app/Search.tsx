@@ -30,6 +30,8 @@ const ACTIONS: Entry[] = [
   { id: "clients", to: "/clients", name: say("search.clients"), what: "place" },
   { id: "machines", to: "/machines", name: say("search.machines"), what: "place" },
   { id: "board", to: "/board", name: say("search.board"), what: "place" },
+  { id: "sessions", to: "/sessions", name: say("search.sessions"), what: "place" },
+  { id: "group", to: "/sessions/groups/new", name: say("search.gatherGroup"), what: "action" },
   { id: "refits", to: "/refits", name: say("search.refits"), what: "place" },
   { id: "gym", to: "/gym", name: say("search.theGym"), what: "place" },
   { id: "exchange", to: "/gym/exchange", name: say("exchange.title"), what: "place" },

@@ -3,10 +3,10 @@
 require "spec_helper"
 
 RSpec.describe Verglas::Planning::Learned do
-  def learned(**given) = described_class.of(60, 12, count: 0, mean_s: 0, sd_s: 0, **given)
+  def learned(**given) = described_class.of(60, 12, count: 0, mean: 0, sd: 0, **given)
 
   it "stays at the working figure while nothing was measured" do
-    expect(learned).to have_attributes(mean_s: 60, sd_s: 12)
+    expect(learned).to have_attributes(mean: 60, sd: 12)
   end
 
   it "is what ten imagined times and those that were measured have in common" do
@@ -15,9 +15,9 @@ RSpec.describe Verglas::Planning::Learned do
     all = imagined + measured
     mean = all.sum / 14.0
     sd = Math.sqrt(all.sum { |one| (one - mean)**2 } / 14)
-    expect(learned(count: 4, mean_s: 100, sd_s: Math.sqrt(62.5))).to have_attributes(
-      mean_s: be_within(1e-9).of(mean),
-      sd_s: be_within(1e-9).of(sd)
+    expect(learned(count: 4, mean: 100, sd: Math.sqrt(62.5))).to have_attributes(
+      mean: be_within(1e-9).of(mean),
+      sd: be_within(1e-9).of(sd)
     )
   end
 end
