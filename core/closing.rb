@@ -26,6 +26,18 @@ module Verglas
       look_over_orders
     end
 
+    # What a sign shows is a number of the mechanism on which it is seen.
+    def look_over_reading(sign, family)
+      return unless sign.shows
+
+      mechanics, place = Mechanisms.admit(family)
+      return if mechanics.shown(sign.shows.number, place, mechanics.agreed(place))
+
+      raise Tables::Misspelt,
+            "#{Tables.where(:signs, :signs, sign.name)}: #{sign.name} shows #{sign.shows.number}, which " \
+              "#{family.id} does not have"
+    end
+
     # Every school of the order of a session has its row, and every rank its place in it.
     def look_over_orders
       ranks = Tables[:session][:ranks][:by_action].values.uniq.size
@@ -153,6 +165,7 @@ module Verglas
         .each_value
         .select { |sign| family.all?(sign.of) }
         .each do |sign|
+          look_over_reading(sign, family)
           next if sign.causes.any? { |cause| cause.meant_on?(family) }
 
           raise Tables::Misspelt,

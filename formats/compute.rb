@@ -20,6 +20,7 @@ module Verglas
         factor
         bias
         scale
+        signs
       ].freeze
 
       # machines, bodies: {id => plain data} which requests may name.

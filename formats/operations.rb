@@ -174,6 +174,7 @@ module Verglas
       def factor(request, _subjects) = Learning.factor(request)
       def bias(request, _subjects) = Learning.bias(request)
       def scale(request, _subjects) = Learning.scale(request)
+      def signs(request, subjects) = SignsRead.signs(request, subjects)
     end
   end
 end

@@ -12,14 +12,15 @@ module Verglas
       attr_reader :machine, :estimate, :indices, :parameters
 
       # unplaced: the mechanics of this body and these wishes, before what is open is placed, where somebody has them
-      # already.
-      def initialize(machine:, estimate:, wishes:, indices:, unplaced: nil)
+      # already; off: {constant => mm or degrees} by which the machine is thought to differ from its tape.
+      def initialize(machine:, estimate:, wishes:, indices:, unplaced: nil, off: {})
         @machine = machine
+        @off = off
         @unplaced = unplaced
         @estimate = estimate
         @given = wishes
         @indices = indices
-        @parameters = machine.parameters(indices)
+        @parameters = machine.parameters(indices).merge(off) { |_, taped, more| taped + more }
       end
 
       # What is aimed at; a placed choice that nobody has made stands where it is best at these marks, for this body as
@@ -28,12 +29,25 @@ module Verglas
 
       # The same body under the same wishes at other marks.
       def at(indices)
-        self.class.new(machine: machine, estimate: estimate, wishes: @given, indices: indices, unplaced: unplaced)
+        self.class.new(
+          machine: machine,
+          estimate: estimate,
+          wishes: @given,
+          indices: indices,
+          unplaced: unplaced,
+          off: @off
+        )
       end
 
       # The same at the same marks, with a choice placed elsewhere.
       def placing(choice, value)
-        self.class.new(machine: machine, estimate: estimate, wishes: wishes.wishing(choice => value), indices: indices)
+        self.class.new(
+          machine: machine,
+          estimate: estimate,
+          wishes: wishes.wishing(choice => value),
+          indices: indices,
+          off: @off
+        )
       end
 
       def mechanics

@@ -46,6 +46,9 @@ module Verglas
         end
       end
 
+      # P(the number that a cause names lies where it says); nil where none speaks.
+      def likelihood(cause) = cause.measured? ? excess(cause, @evaluation)&.then { |one| probability(cause, one) } : nil
+
       NO_MOVE = { adjuster: nil, choice: nil, to: nil }.freeze
       private_constant :NO_MOVE
 

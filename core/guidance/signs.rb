@@ -18,14 +18,33 @@ module Verglas
           end
         end
 
-      # of: tags of the families on which it can be seen; never: nothing is accepted while it is seen; refer: where it
-      # stays, a clinician looks first.
-      Sign = Value.define(:name, :of, :causes, :never, :refer)
+      # The number that a sign is a reading of (Mechanisms::Mechanism#shown), in mm or degrees as its name ends: seen
+      # where it lies over `at` (side +1) or under it (-1), blurred by spread, an SD.
+      Reading =
+        Value.define(:number, :at, :side, :spread, :dressed) do
+          def self.of(row)
+            side = row[:over] ? 1 : -1
+            new(**row.slice(:number, :spread, :dressed), side: side, at: (row[:over] || row[:under]).to_f)
+          end
 
-      ALL =
-        Tables[:signs][:signs]
-          .to_h { |row| [row[:name], Sign.new(**row, causes: row[:causes].map { |cause| Cause.new(**cause) })] }
-          .freeze
+          # The same where clothes hide a mark on the skin.
+          def over_clothes = dressed ? with(at: side * dressed[:at].to_f.abs, spread: dressed[:spread]) : self
+        end
+
+      # of: tags of the families on which it can be seen; never: nothing is accepted while it is seen; refer: where it
+      # stays, a clinician looks first; shows: Reading, nil where no number shows it.
+      Sign =
+        Value.define(:name, :of, :shows, :causes, :never, :refer) do
+          def self.of(row)
+            new(
+              **row,
+              shows: row[:shows] && Reading.of(row[:shows]),
+              causes: row[:causes].map { |cause| Cause.new(**cause) }
+            )
+          end
+        end
+
+      ALL = Tables[:signs][:signs].to_h { |row| [row[:name], Sign.of(row)] }.freeze
 
       # With which a fitting ends at once.
       STOPS = Tables[:signs][:stops].map { |row| row[:name] }.freeze

@@ -45,6 +45,12 @@ module Verglas
         }
       end
 
+      def shown(number, place, _agreed)
+        return super unless number == :latch_short_mm
+
+        place[:latch_to_feet] - reach_mm(place)
+      end
+
       # By eye, how far the carriage goes down: no number rests on it.
       def span(choice, _place) = [0, family.choices.fetch(choice).most]
 

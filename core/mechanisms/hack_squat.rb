@@ -56,6 +56,7 @@ module Verglas
 
       private
 
+      def spare_mm = LATCH[:past_latch_mm] + wishes[:sink_mm]
       def standing_bend_deg = [LATCH[:standing_bend_deg], lowest_knee_deg].compact.max
       def reach_at_mm(place, foot_mm) = body.torso + leg(place).x_towards_bend(standing_bend_deg, foot_mm)
 

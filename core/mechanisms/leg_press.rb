@@ -55,6 +55,8 @@ module Verglas
 
       private
 
+      def spare_mm = FROM_STRAIGHT_MM
+
       # A sled slides down its rail; a stack hangs on a cable.
       def force_per_kg(place)
         Linkages::STANDARD_GRAVITY *

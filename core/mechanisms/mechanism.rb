@@ -12,9 +12,10 @@ module Verglas
     #   TRAITS            what a family has to say of itself beside its rows
     # and answers those of the following that differ from what stands below:
     #   the joint      joint
-    #   what is graded findings, quantities_of, graded?
+    #   what is graded findings, quantities_of, graded?, severity
     #   the choice     precedence, preference, choose, settled, span
     #   the movement   ranges, range_left_deg, end_limited?, lead, share_at, limits_at
+    #   what is seen  shown, agreed
     #   the load       lever_mm, rungs
     #   what is learned  lesson, teaches?
     class Mechanism
@@ -66,6 +67,9 @@ module Verglas
       # Whether a finding's number is graded, and not only told.
       def graded?(_finding) = true
 
+      # How bad a number of a finding is (0 in line, 1 close, 2 off), where it is no fault.
+      def severity(code, graded) = band(code).severity(graded)
+
       # What the solver has to keep to before anything else; and further keys, after the worst severity and before the
       # number of findings that have it. Smaller is better.
       def precedence(_place) = []
@@ -97,6 +101,12 @@ module Verglas
       # {limit of the client => degrees} that is read off the machine where somebody sees it reached, at a share of the
       # movement as in share_at.
       def limits_at(_place, _share) = {}
+
+      # What somebody who watches goes by (core/data/signs.yml): one of the quantities, or a number that is only seen;
+      # nil where it is not told. agreed: how far the client was asked to go, as `agreed` says it of the body that the
+      # asking rested on: another body goes as far, whatever its own limits are.
+      def shown(number, place, _agreed) = quantities(place)[number]
+      def agreed(_place) = nil
 
       # How far from the joint the load meets the leg (mm); nil where no pad carries it there. One load asks the same of
       # the joint at any of them, and presses the leg the more the shorter it is.

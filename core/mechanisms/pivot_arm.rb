@@ -17,6 +17,9 @@ module Verglas
         start: Rule.of(:start_angle, unit: :deg) { |arm, at| arm.arm_at(arm.start_target_deg, at) },
         end: Rule.of(:end_angle, unit: :deg) { |arm, at| arm.arm_at(arm.end_target_deg, at) }
       }.freeze
+      # How far the roller comes towards the knee while the leg straightens, and the other way round (mm), times the
+      # arm's side.
+      CLIMBS = { climb_mm: -1, slide_mm: 1 }.freeze
       # Before what goes slack (degrees of knee bend).
       CLEAR_OF_SLACK_DEG = TABLE[:ends][:clear_of_slack_deg]
 
@@ -60,6 +63,14 @@ module Verglas
         end
       end
 
+      def shown(number, place, agreed)
+        return super unless CLIMBS.key?(number)
+        return unless family.told.include?(:arm)
+
+        first, _, last = contacts(place)
+        CLIMBS[number] * side * (last.contact_mm - first.contact_mm)
+      end
+
       def lever_mm(place) = (contacts(place)[1].contact_mm if family.told.include?(:arm))
 
       def middle_deg(place) = (place[:start_angle] + place[:end_angle]) / 2.0
@@ -69,6 +80,8 @@ module Verglas
       def knee_bend_deg(shin_deg) = shin_deg - thigh_slope_deg
 
       def graded?(finding) = finding.code != :contact || !by_comfort? || !finding.fault.nil?
+
+      def severity(code, graded) = code == :contact && by_comfort? ? 0 : super
 
       # The findings of one group of adjusters.
       def findings(group, place)

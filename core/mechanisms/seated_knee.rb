@@ -98,6 +98,15 @@ module Verglas
         family.traits[:gap_graded] || finding.value <= band(:crease_gap).in_line.max
       end
 
+      # A pinch is always graded. A gap is told and not graded where the thigh is held from above; where nothing can
+      # mend it, it weighs little.
+      def severity(code, graded)
+        return super if code != :crease_gap || graded <= band(:crease_gap).in_line.max
+        return 0 unless family.traits[:gap_graded]
+
+        @seat_adjustable ? super : 1
+      end
+
       def teaches? = true
 
       # The marks as lengths. pitch: {constant => mm} of the finest adjuster that moves it, where the marks now are.
@@ -132,14 +141,15 @@ module Verglas
         }
       end
 
-      # A pinch is always graded. A gap is told and not graded where the thigh is held from above; where nothing can
-      # mend it, it weighs little.
       def crease_gap(place)
         finding = grade(:crease_gap, crease_gap_mm(place))
-        return finding if finding.value <= band(:crease_gap).in_line.max
-        return finding.softened(severity: 0, cost: 0.0) unless family.traits[:gap_graded]
+        graded = family.traits[:gap_graded]
+        return finding if finding.value <= band(:crease_gap).in_line.max || (graded && @seat_adjustable)
 
-        @seat_adjustable ? finding : finding.softened(severity: 1, cost: FIXED_SEAT[:cost_at_most])
+        finding.softened(
+          severity: severity(:crease_gap, finding.graded),
+          cost: graded ? FIXED_SEAT[:cost_at_most] : 0.0
+        )
       end
 
       def kneecap_gap(place)

@@ -54,6 +54,25 @@ module Verglas
       # The same about another mean: offsets, one a variable.
       def shifted(offsets) = Normal.new(mean: mean.zip(offsets).map(&:sum), covariance: covariance)
 
+      # Together with further variables of which each is known by itself: their means and SDs.
+      def beside(means, sds)
+        size = mean.size
+        Normal.new(
+          mean: [*mean, *means],
+          covariance: [
+            *covariance.map { |row| [*row, *Array.new(means.size, 0.0)] },
+            *sds.each_with_index.map do |sd, index|
+              Array.new(size + means.size, 0.0).tap { |row| row[size + index] = sd**2 }
+            end
+          ]
+        )
+      end
+
+      # Of the first so many variables alone.
+      def first(count)
+        Normal.new(mean: mean.first(count), covariance: covariance.first(count).map { |row| row.first(count) })
+      end
+
       # What a reading along row is expected to be, and the SD of the difference (body and tape together).
       def expected(row) = dot(row, mean)
       def innovation_sd(row:, sd:) = Math.sqrt(variance(row) + (sd**2))

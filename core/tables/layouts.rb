@@ -263,6 +263,16 @@ module Verglas
             never: maybe(flag, false),
             refer: maybe(flag, false),
             of: TAGS,
+            shows:
+              maybe(
+                cited(
+                  number: name,
+                  over: maybe(number),
+                  under: maybe(number),
+                  spread: number,
+                  dressed: maybe(row(at: number, spread: number))
+                )
+              ),
             causes:
               rows(
                 finding: maybe(named(:finding)),
@@ -273,6 +283,12 @@ module Verglas
                 kind: maybe(named(:decision)),
                 towards: maybe(one_of(:less, :more))
               )
+          ),
+        weights: figures(:untold, :slip),
+        reading:
+          row(
+            limits: rows(limit: named(:limit), usual_sd: number, measured_sd: number),
+            thresholds: figures(:before, :after)
           ),
         stops: rows
       }.freeze
