@@ -33,6 +33,7 @@ module Verglas
         refuse_unknown_signs(meeting.machine, sheet.fetch(:signs, []))
         refuse_unknown_marks(meeting.machine, sheet.fetch(:creep, {}))
         refuse_unknown_tries(meeting, sheet.fetch(:trail, []))
+        refuse_unknown_looks(meeting.machine, sheet.fetch(:work, {}).fetch("watched", []))
         sheet
       end
 
@@ -116,7 +117,21 @@ module Verglas
         unknown = signs - Guidance::Signs.of(machine).map(&:to_s)
         raise Invalid.new(:not_allowed, path: "/signs") unless unknown.empty?
       end
-      private_class_method :refuse_unknown_tries, :try_known?, :carried, :refuse_unknown_marks, :refuse_unknown_signs
+
+      # A repetition was watched at marks of this machine; what was kept before it was taped again is left alone.
+      def refuse_unknown_looks(machine, watched)
+        watched.each_with_index do |one, index|
+          refuse_unknown_signs(machine, one["seen"])
+        rescue Invalid => e
+          raise e.below("/work/watched/#{index}")
+        end
+      end
+      private_class_method :refuse_unknown_looks,
+                           :refuse_unknown_tries,
+                           :try_known?,
+                           :carried,
+                           :refuse_unknown_marks,
+                           :refuse_unknown_signs
     end
   end
 end

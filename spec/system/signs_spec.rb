@@ -20,18 +20,33 @@ RSpec.describe "Signs in the browser" do
     watch_two_marks_off
     find("label", text: "Roller climbs as the leg straightens").click
     within("[data-sign=roller_climbs]") do
+      expect(page).to have_css("[data-next-move='back pad']", text: "Back pad to 4:")
+      find("summary", text: "What else may be behind it").click
       expect(page).to have_css("[data-cause=knee_ahead]", text: "Back pad to 3:")
       expect_accessible("a sign explained")
-      within("[data-cause=knee_ahead]") { click_button "Move it" }
-      expect(page).to have_css("[data-cause=knee_ahead]", text: "Back pad to 4:")
+      within("[data-next-move]") { click_button "Move it" }
+      expect(page).to have_css("[data-next-move='']", text: "Watch a repetition again")
     end
     within("[data-tried='0']") { find("label", text: "Better").click }
     kept
     draft = first_fitting
-    expect([draft[:marks].to_h["back pad"], draft[:signs]]).to eq(["3", ["roller_climbs"]])
+    expect([draft[:marks].to_h["back pad"], draft[:signs]]).to eq(["4", ["roller_climbs"]])
     expect(draft[:trail]).to eq(
-      [{ "sign" => "roller_climbs", "adjuster" => "back pad", "from" => "2", "to" => "3", "outcome" => "better" }]
+      [{ "sign" => "roller_climbs", "adjuster" => "back pad", "from" => "2", "to" => "4", "outcome" => "better" }]
     )
+  end
+
+  it "keeps a watched repetition with nothing to see as a reading, and says so on the record" do
+    bench_of(person, "Leg extension 1")
+    click_button "Watch"
+    click_button "Nothing to see"
+    expect(page).to have_text("Watched at these marks. It counts as a reading.")
+    expect(page).to have_css("[data-next-move]", text: "these marks are the best there are")
+    kept
+    draft = first_fitting
+    expect(draft[:work]["watched"]).to eq([{ "marks" => draft[:marks].to_h, "seen" => [] }])
+    page.refresh
+    expect(page).to have_text("Watched at these marks.")
   end
 
   it "scrolls the list of signs, never the bench from under the figure" do

@@ -91,6 +91,64 @@ RSpec.describe "Signs over HTTP" do
     )
   end
 
+  describe "as readings" do
+    def said(**sheet) = call(:post, "/api/fittings/#{id}/signs", { marks: marks, signs: [], **sheet })["next"]
+    def watched(*seen, at: marks) = { marks: at, seen: seen }
+
+    it "say nothing where nothing was watched, or only what is no reading" do
+      expect(said).to be_nil
+      expect(said(signs: ["one_side_works_harder"])).to be_nil
+    end
+
+    it "offer one move, with what it does and how sure" do
+      told = said(signs: ["roller_climbs"])
+      expect(told["sign"]).to eq("roller_climbs")
+      expect(told["move"]).to eq({ "adjuster" => "back pad", "mark" => "4" })
+      expect(told["says"]).to match(/\ABack pad to 4: knee \d+ mm/)
+      expect(told["then"]).to be > told["now"] + 0.3
+      expect(told["sure"]).to start_with("In line then:")
+    end
+
+    it "are counted where they were seen, and not again after a move of which nobody said what came" do
+      tried = [{ sign: "roller_climbs", adjuster: "back pad", from: "2", to: "4", outcome: nil }]
+      moved = marks.merge("back pad" => "4")
+      told = said(marks: moved, signs: ["roller_climbs"], trail: tried)
+      expect(told.values_at("move", "says")).to eq(
+        [nil, "Watch a repetition again at these marks, and say what came of it."]
+      )
+      tried.first[:outcome] = "same"
+      again = said(marks: moved, signs: ["roller_climbs"], trail: tried)
+      expect(again["now"]).to be < told["now"]
+      gone = said(marks: moved, trail: tried, watched: [watched("roller_climbs"), watched(at: moved)])
+      expect(gone["now"]).to be > told["now"]
+    end
+
+    it "lead on, and to no notch, where the numbers do not explain what was seen" do
+      told = said(signs: ["roller_slides"])
+      expect(told.slice("move", "says", "unexplained")).to eq(
+        { "move" => nil, "says" => "", "unexplained" => ["roller_slides"] }
+      )
+    end
+
+    it "offer nothing with which nothing is accepted: a knee stays where a caution wants to be asked first" do
+      call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil })
+      told = said(signs: ["roller_climbs"])
+      expect(told["move"]).to be_nil
+    end
+
+    it "outrank nothing that was read by a creep test" do
+      at = call(:get, "/api/fittings/#{id}")["creep_angles"].map { |one| one["arm_deg"] }
+      readings = at.first(2).map { |deg| { arm_deg: deg, reading_mm: 350 } }
+      expect(said(signs: ["roller_climbs"], creep: { marks: marks, readings: readings })).to be_nil
+    end
+
+    it "are refused where they are no signs of the machine" do
+      sheet = { marks: marks, work: { **Verglas::Application::Sheet::NO_WORK, watched: [watched("hips_rise")] } }
+      answer = call(:patch, "/api/fittings/#{id}", { **sheet, version: 1 })
+      expect(answer.values_at("code", "path")).to eq(%w[not_allowed /work/watched/0/signs])
+    end
+  end
+
   it "refuses a sign that the machine does not have, and marks that it does not have" do
     expect(explained_error({ marks: marks, signs: ["hips_rise"] })).to eq(%w[unknown_sign /signs])
     expect(explained_error({ marks: marks.merge("back pad" => "99"), signs: ["roller_climbs"] }).first).to eq(

@@ -38,7 +38,9 @@ module Verglas
                   input[:signs].map(&:to_sym),
                   seen: meeting.seen_knee(input.fetch(:creep, {})),
                   sizes: meeting.aid_sizes
-                )
+                ),
+              next:
+                input.fetch(:creep, {}).empty? ? Views::NextMove.of(Application::Watched.new(meeting, input).next) : nil
             )
           end
 

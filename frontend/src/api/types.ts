@@ -21,6 +21,7 @@ export type Adjuster = Schemas["Adjuster"];
 export type Machine = Schemas["Machine"];
 export type MachineOnBench = Schemas["MachineOnBench"];
 export type ExplainedSign = Schemas["ExplainedSign"];
+export type NextMove = Schemas["NextMove"];
 export type MachinePage = Schemas["MachinePage"];
 export type MachineExercise = Schemas["MachineExercise"];
 export type MachineLength = MachineExercise["lengths"][number];

@@ -32,18 +32,24 @@ export const evaluationQuery = (
     staleTime: Infinity,
   });
 
-/** What is probably behind each sign at these marks, a creep test counted in. */
-export const signsQuery = (id: string, { marks, aids, signs, creep }: Sheet) =>
-  queryOptions({
-    queryKey: keys.computed(id, "signs", marks, aids, signs, creep),
+/** What is probably behind each sign at these marks, a creep test counted in, and what all that was watched speaks for. */
+export const signsQuery = (id: string, { marks, aids, signs, creep, trail, work }: Sheet) => {
+  const watched = work.watched ?? [];
+  return queryOptions({
+    queryKey: keys.computed(id, "signs", marks, aids, signs, creep, trail, watched),
     queryFn: ({ signal }) =>
       unwrap(
-        api.POST("/api/fittings/{id}/signs", { params: { path: { id } }, body: { marks, aids, signs, creep }, signal }),
+        api.POST("/api/fittings/{id}/signs", {
+          params: { path: { id } },
+          body: { marks, aids, signs, creep, trail, watched },
+          signal,
+        }),
       ),
-    enabled: signs.length > 0,
+    enabled: signs.length > 0 || watched.length > 0,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
+};
 
 /** What later moves disturbed of what was seen before. */
 export const againQuery = (id: string, { marks, aids, flow: { done } }: Sheet) =>

@@ -59,6 +59,7 @@ function lines(fitting: FittingPage): (string | null)[] {
     work.belt ? say("written.beltOn") : null,
     fitting.cue ? say("written.cue", { cue: fitting.cue }) : null,
     ...fitting.laid,
+    work.watched && work.watched.length > 0 ? say("written.watched", { count: work.watched.length }) : null,
     signs.length > 0 ? say("written.signsSigns", { signs: signs.join("; ").toLowerCase() }) : null,
     ...fitting.trail.map(({ sign, adjuster, from, to, outcome }) =>
       say("written.tried", {

@@ -1,7 +1,8 @@
-// The signs of a bad fit, ticked as they are seen; under each that is ticked what is probably behind it, the notch to move, and
-// what came of those that were tried.
+// The signs of a bad fit, ticked as they are seen; under the first that is a reading the one move that all of them speak for,
+// under each what else may be behind it and what came of what was tried. That nothing else was seen is a reading too.
 import { say } from "../../../lib/say";
 import { useQuery } from "@tanstack/react-query";
+import same from "fast-deep-equal";
 import { type Dispatch, useState } from "react";
 import { CheckboxGroup, Label } from "react-aria-components";
 import styled from "styled-components";
@@ -12,7 +13,9 @@ import { QuietButton, SecondaryButton } from "../../../ui/Button";
 import { FieldLabel } from "../../../ui/Field";
 import { Notice } from "../../../ui/Notice";
 import { Tick } from "../../../ui/Tick";
-import { breakpoint, colour, font, size, space } from "../../../ui/tokens";
+import { breakpoint, colour, font, size, space, target } from "../../../ui/tokens";
+import { sameMarks } from "../../../lib/same";
+import { NextMove } from "./NextMove";
 import { Trail } from "./Trail";
 
 const Ticks = styled(CheckboxGroup)`
@@ -50,9 +53,24 @@ const Says = styled.span`
   display: block;
 `;
 
+const Folded = styled.details`
+  margin: 0 0 ${space(2)} ${space(2)};
+  summary {
+    min-height: ${target.least};
+    align-content: center;
+    font-size: ${size.small};
+    cursor: pointer;
+  }
+`;
+const Watched = styled.div`
+  margin-top: ${space(3)};
+`;
 const Move = styled(QuietButton)`
   margin-left: -${space(2)};
 `;
+
+/** So many watched repetitions are kept, the latest. */
+const MOST = 20;
 
 type Props = { fitting: FittingPage; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
 
@@ -61,6 +79,19 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
   const [asked, setAsked] = useState(false);
   const open = asked || sheet.signs.length > 0;
   const explanationOf = (name: string) => explained.data?.signs.find((sign) => sign.name === name);
+  const next = explained.data?.next ?? null;
+  const order = fitting.steps.map((step) => step.id);
+  const watched = sheet.work.watched ?? [];
+  const here = watched.some(({ marks, seen }) => sameMarks(marks, sheet.marks) && same(seen, sheet.signs));
+  const look = () =>
+    dispatch({
+      type: "write",
+      fields: {
+        work: { ...sheet.work, watched: [...watched, { marks: sheet.marks, seen: sheet.signs }].slice(-MOST) },
+      },
+    });
+  const tried = (sign: string | null) => (adjuster: string, to: string) =>
+    dispatch(sign === null ? { type: "set", order, label: adjuster, mark: to } : { type: "try", sign, adjuster, to });
   return (
     <Ticks value={sheet.signs} onChange={(signs) => dispatch({ type: "write", fields: { signs } })}>
       <FieldLabel as={Label}>{say("signs.signsSeen")}</FieldLabel>
@@ -74,15 +105,27 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
             {sheet.signs.includes(sign.name) ? (
               <>
                 <Trail fitting={fitting} sheet={sheet} sign={sign.name} dispatch={dispatch} />
+                {next?.sign === sign.name ? <NextMove next={next} onMove={tried(sign.name)} /> : null}
                 <Behind
                   sign={sign.title}
                   explained={explanationOf(sign.name)}
-                  onMove={(adjuster, to) => dispatch({ type: "try", sign: sign.name, adjuster, to })}
+                  folded={next?.sign === sign.name && next.move !== null}
+                  onMove={tried(sign.name)}
                 />
               </>
             ) : null}
           </div>
         ))}
+        <Watched>
+          {next && next.sign === null ? <NextMove next={next} onMove={tried(null)} /> : null}
+          {here ? (
+            <p role="status">{say("signs.watched")}</p>
+          ) : (
+            <SecondaryButton onPress={look}>
+              {sheet.signs.length > 0 ? say("signs.nothingElse") : say("signs.nothingToSee")}
+            </SecondaryButton>
+          )}
+        </Watched>
       </List>
     </Ticks>
   );
@@ -91,6 +134,8 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
 type BehindProps = {
   sign: string;
   explained: ExplainedSign | undefined;
+  /** Behind a line where one move stands before it. */
+  folded: boolean;
   onMove: (label: string, mark: string) => void;
 };
 
@@ -105,10 +150,10 @@ const surely = (probability: number | null): string =>
         : say("signs.likely");
 
 /** What the numbers deny stands last, with what to do where it is seen all the same. */
-function Behind({ sign, explained, onMove }: BehindProps) {
+function Behind({ sign, explained, folded, onMove }: BehindProps) {
   if (!explained) return null;
   const { causes, never, then } = explained;
-  return (
+  const all = (
     <Causes aria-label={say("signs.causeLabel", { sign })}>
       {then ? <li>{never ? <Notice tone="wrong">{then}</Notice> : <Says>{then}</Says>}</li> : null}
       {causes.map(({ name, title, standing, probability, says, move }) => (
@@ -128,5 +173,12 @@ function Behind({ sign, explained, onMove }: BehindProps) {
         </li>
       ))}
     </Causes>
+  );
+  if (!folded || never) return all;
+  return (
+    <Folded>
+      <summary>{say("signs.otherCauses", { count: causes.length })}</summary>
+      {all}
+    </Folded>
   );
 }
