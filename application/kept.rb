@@ -10,6 +10,7 @@ module Verglas
         bodies: 500,
         checked: 500,
         described: 200,
+        factors: 50,
         moved: 1000,
         places: 1000,
         possibilities: 300,

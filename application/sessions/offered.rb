@@ -51,14 +51,19 @@ module Verglas
             fitting_id: nil,
             fit: Substitutes.rank(@meeting.advice),
             ladder: "",
-            load: "",
-            load_kg: nil,
             light: "",
+            **first_load,
             **teaching
           )
         end
 
         private
+
+        # By what they lift elsewhere; nothing where that says too little.
+        def first_load
+          first = FirstLoads.of(@meeting)
+          first ? { load: Told::Load.one(@meeting.rig, first.choice)[:text], load_kg: nil } : { load: "", load_kg: nil }
+        end
 
         # If the knee is seen on the pivot and the roller in place at the advised marks.
         def teaching

@@ -209,9 +209,16 @@ class Fuzz
     when "null"
       nil
     else
-      schema["pattern"] ? uuid : pick(["a", "Ada Quill"]).ljust(schema.fetch("minLength", 0), "x")
+      if schema["pattern"]
+        patterned(schema["pattern"])
+      else
+        pick(["a", "Ada Quill"]).ljust(schema.fetch("minLength", 0), "x")
+      end
     end
   end
+
+  # An id, or the key of an exercise on a machine with one.
+  def patterned(pattern) = uuid.then { |id| "#{id}/".match?(pattern) && !id.match?(pattern) ? "#{id}/" : id }
 
   def object(schema)
     required = schema.fetch("required", []) + (schema.key?("oneOf") ? pick(schema["oneOf"])["required"] : [])

@@ -39,6 +39,7 @@ module Verglas
           kind: nil,
           unit: nil,
           says: nil,
+          likely: false,
           load: nil,
           light: nil,
           up: nil,
@@ -52,16 +53,19 @@ module Verglas
           meeting.machine.family.wishes.key?(:mass_kg) ? NOTHING.merge(kind: :body, says: words(:body)) : NOTHING
         end
 
-        # Nothing known: the lightest, one step a set.
+        # Nothing known: what is likely by what they lift elsewhere, else the lightest; one step a set.
         def made(meeting, input)
           rig = meeting.rig
-          load = wanted(meeting, rig, input[:wanted_kg])
           known = !input[:wanted_kg].nil?
+          first = known ? nil : Application::FirstLoads.of(meeting)
+          load =
+            first ? allowed(meeting, first.choice) || rig.choices.lightest : wanted(meeting, rig, input[:wanted_kg])
           {
             kind: rig.kind,
             unit: rig.unit,
             felt: felt(rig, load),
-            says: known ? nil : words(:nothing_known),
+            says: known ? nil : Told::FirstLoad.says(rig, first),
+            likely: !first.nil?,
             load: Load.one(rig, load),
             light: known ? light(meeting, rig, load) : nil,
             up: Load.one(rig, allowed(meeting, rig.choices.next_up(load.mass_kg))),
@@ -144,6 +148,7 @@ module Verglas
             *Told::Allowed.load(meeting),
             *sides(meeting, *input.values_at(:left_kg, :right_kg)),
             *one_leg(meeting, input),
+            *(unlikely(meeting, input[:wanted_kg]) if input[:wanted_kg]&.positive?),
             *beside_the_other(meeting, input[:wanted_kg])
           ]
         end
@@ -191,8 +196,18 @@ module Verglas
           words(:beside_the_other, share: format("%.2f", share.share)) if share.remarked
         end
 
+        # So many steps off what is likely is rather the pin, the unit or the roller's mark.
+        def unlikely(meeting, load_kg)
+          return unless meeting.rig
+
+          steps = Application::FirstLoads.new(meeting).steps_off(load_kg)
+          words(:unlikely, steps: steps) if steps >= STEPS_OFF
+        end
+        STEPS_OFF = 3
+
         def words(key, **params) = Formats::Words.say("loads.#{key}", **params)
-        private_class_method :aims,
+        private_class_method :unlikely,
+                             :aims,
                              :made,
                              :undescribed,
                              :light,

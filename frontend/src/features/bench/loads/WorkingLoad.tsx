@@ -44,7 +44,7 @@ export function WorkingLoad({ loads, work, written, settled, onTake }: Props) {
       ) : work.load_kg === null || !load ? (
         <Begin onPress={() => onTake(load)}>
           <span>
-            {say("workingLoad.lightest")} <Whole>{load?.text}</Whole>
+            {loads.likely ? say("workingLoad.beginWith") : say("workingLoad.lightest")} <Whole>{load?.text}</Whole>
           </span>
         </Begin>
       ) : (

@@ -122,7 +122,7 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
             <p role="status">{say("signs.watched")}</p>
           ) : (
             <SecondaryButton onPress={look}>
-              {sheet.signs.length > 0 ? say("signs.nothingElse") : say("signs.nothingToSee")}
+              {sheet.signs.length > 0 ? say("signs.lookedRest") : say("signs.lookedVain")}
             </SecondaryButton>
           )}
         </Watched>
