@@ -13,7 +13,6 @@ module Verglas
 
           words(
             :first_load,
-            load: Load.one(rig, first.choice)[:text],
             low: number(rig, first.low),
             high: number(rig, first.high),
             unit: rig.unit,

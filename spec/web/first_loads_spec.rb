@@ -15,9 +15,10 @@ RSpec.describe "A first load" do
   def loads(fitting, **given) = call(:post, "/api/fittings/#{fitting}/loads", given)
   def kilograms(text) = text[/[\d.]+/].to_f
 
-  # [load to begin with, low, high] as the sentence says it.
+  # [load to begin with, low, high], as they are told.
   def told(loads)
-    loads["says"].match(/Begin with ([\d.]+) .* ([\d.]+) to ([\d.]+) kg is likely/).captures.map(&:to_f)
+    likely = loads["says"].match(/, ([\d.]+) to ([\d.]+) kg is likely here/).captures.map(&:to_f)
+    [kilograms(loads["load"]["text"]), *likely]
   end
 
   it "is told by what is lifted elsewhere, below what is likely, with what it rests on" do
@@ -26,7 +27,6 @@ RSpec.describe "A first load" do
     begins, low, high = told(first)
     expect(begins).to be <= low
     expect(low).to be < high
-    expect(kilograms(first["load"]["text"])).to eq(begins)
     expect(first["says"]).to match(/By \d+ loads elsewhere/)
     # A curl is about six tenths of an extension.
     extension =
