@@ -15,11 +15,13 @@ module Verglas
       # What is told as likely reaches so many SDs either way.
       SDS = Loading::FirstLoad::FIRST[:sds]
 
-      # nil where nothing is told: with any caution, where too little is known, or nobody described the loads.
-      def self.of(meeting) = new(meeting).told
+      # nil where nothing is told: with any caution, where too little is known, or nobody described the loads. rows: of
+      # Store::Queries::LiftedSets for this client, where somebody has them already.
+      def self.of(meeting, rows: nil) = new(meeting, rows: rows).told
 
-      def initialize(meeting, today: Date.today)
+      def initialize(meeting, rows: nil, today: Date.today)
         @meeting = meeting
+        @rows = rows
         @today = today
       end
 
@@ -53,7 +55,7 @@ module Verglas
       def known? = rig && action && @meeting.safety.rows.none?
       def lifted = @lifted ||= Store::Queries::LiftedSets.new(gym)
       def client_id = @meeting.client[:id]
-      def sets = @sets ||= StrengthLog.sets(lifted.call([client_id]).fetch(client_id, []))
+      def sets = @sets ||= StrengthLog.sets(@rows || lifted.call([client_id]).fetch(client_id, []))
       def person = @person ||= StrengthLog.person(@meeting.client, @meeting.readings)
 
       def first(done)
@@ -73,19 +75,25 @@ module Verglas
       def factor
         @factor ||=
           begin
-            people = Kept.shared.of(:factors, [gym.id, key, @today]) { people_here }
-            Loading::MachineFactor.learned(key, action, people.except(client_id).values)
+            readings = Kept.shared.of(:factors, [gym.id, key, @today]) { readings_here }
+            Loading::MachineFactor.of(readings.except(client_id).values)
           end
       end
 
-      # {client id => [Loading::Strength::Person, [Loading::Lifted]]}, read once a day.
-      def people_here
+      # {client id => what they tell of the machine}, read once a day.
+      def readings_here
         ids = lifted.on(@meeting.machine_row[:id], @meeting.exercise, most: PEOPLE)
         log = lifted.call(ids)
         Store::Queries::People
           .new(gym)
           .call(ids)
-          .to_h { |id, one| [id, [StrengthLog.person(one.row, one.readings), StrengthLog.sets(log.fetch(id, []))]] }
+          .transform_values { |one| reading_of(one, log.fetch(one.row[:id], [])) }
+          .compact
+      end
+
+      def reading_of(one, rows)
+        person = StrengthLog.person(one.row, one.readings)
+        Loading::MachineFactor.reading(key, action, person, StrengthLog.sets(rows))
       end
 
       def push = @push ||= StrengthLog.push(@meeting.machine_row[:loading].to_h)

@@ -17,21 +17,22 @@ module Verglas
         @meetings ||=
           rows
             .flat_map { |row| Described.exercises(row).map { |exercise| [row, exercise.to_s] } }
-            .to_h do |row, exercise|
-              [
-                [row[:id], exercise],
-                Meeting.among(
-                  @gym,
-                  person,
-                  machine_row: row,
-                  exercise: exercise,
-                  shared: shared,
-                  given: {
-                    shown: shown
-                  }
-                )
-              ]
-            end
+            .to_h { |row, exercise| [[row[:id], exercise], meeting(row, exercise)] }
+      end
+
+      # Of one machine's row; fitting: an accepted one's.
+      def meeting(row, exercise, fitting: nil)
+        Meeting.among(
+          @gym,
+          person,
+          machine_row: row,
+          exercise: exercise,
+          shared: shared,
+          fitting: fitting,
+          given: {
+            shown: shown
+          }
+        )
       end
 
       # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym

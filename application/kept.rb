@@ -12,6 +12,7 @@ module Verglas
         described: 200,
         factors: 50,
         moved: 1000,
+        others: 2000,
         places: 1000,
         possibilities: 300,
         predictions: 300,

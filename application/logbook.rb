@@ -11,9 +11,11 @@ module Verglas
       GOES_ON_S = Tables[:loads][:log][:one_visit][:hours] * 3600
 
       # meeting: of an accepted fitting, on the machine as it is described now; rows: of Store::Queries::Logbook.
-      def initialize(meeting, rows, now: Time.now)
+      # done: of Store::Queries::LastOfAction#of_client, nil to ask when it is wanted.
+      def initialize(meeting, rows, done: nil, now: Time.now)
         @meeting = meeting
         @rows = rows
+        @done = done
         @now = now
       end
 
@@ -22,6 +24,20 @@ module Verglas
           meeting,
           Store::Queries::Logbook.new(meeting.gym).call(meeting.client[:id], meeting.machine_row[:id], meeting.exercise)
         )
+      end
+
+      # Of all that a client does, read together.
+      class All
+        NOTHING = { fittings: [], visits: [] }.freeze
+
+        def initialize(gym, client_id)
+          @rows = Store::Queries::Logbook.new(gym).of_client(client_id)
+          @done = Store::Queries::LastOfAction.new(gym).of_client(client_id)
+        end
+
+        def of(meeting)
+          Logbook.new(meeting, @rows.fetch([meeting.machine_row[:id], meeting.exercise], NOTHING), done: @done)
+        end
       end
 
       # Oldest first.
@@ -67,12 +83,7 @@ module Verglas
       def gap
         @gap ||=
           begin
-            last =
-              Store::Queries::LastOfAction.new(@meeting.gym).call(
-                @meeting.client[:id],
-                of: same_action,
-                but_visit: going_on&.fetch(:id)
-              )
+            last = @done ? last_among(@done) : last_asked
             if last
               Loading::Gap.new(weeks: (@now - last) / (7 * 86_400.0), anew: weakened_since?(last))
             else
@@ -80,6 +91,22 @@ module Verglas
             end
           end
       end
+
+      def last_asked
+        Store::Queries::LastOfAction.new(@meeting.gym).call(
+          @meeting.client[:id],
+          of: same_action,
+          but_visit: going_on&.fetch(:id)
+        )
+      end
+
+      # What goes on is left out, as it is there.
+      def last_among(done)
+        now = going_on&.fetch(:id)
+        counting = done.reject { |_, _, visit, _| now && visit == now }
+        counting.select { |family, exercise, *| same_action.include?([family, exercise]) }.map(&:last).max
+      end
+      private :last_asked, :last_among
 
       # Nothing harder than a load is told to somebody whom a caution spares something.
       def ladder = Guidance::Ladder.of(before.map(&:visit), **(@meeting.safety.rows.any? ? { most: :load } : {}))

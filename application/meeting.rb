@@ -43,13 +43,14 @@ module Verglas
       end
 
       # Of a client among several whose rows were asked for together (Store::Queries::People); shared: what the gym has,
-      # read once; given: what else was.
-      def self.among(gym, person, machine_row:, exercise:, shared:, given: {})
+      # read once; fitting: an accepted one's row; given: what else was.
+      def self.among(gym, person, machine_row:, exercise:, shared:, fitting: nil, given: {})
         new(
           gym,
           client: person.row,
           machine_row: machine_row,
           exercise: exercise,
+          fitting: fitting,
           readings: person.readings,
           given: {
             checked_rows: person.checked,

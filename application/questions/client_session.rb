@@ -12,7 +12,7 @@ module Verglas
           # given: wishes.
           def self.of(gym, client, given)
             planned = Sessions::Making.plan(gym, client, given)
-            whole(gym, client, planned, Sessions::Possibilities.of(gym, client, aim: planned.wishes.aim))
+            whole(gym, client, planned, Sessions::Possibilities.new(gym, client, aim: planned.wishes.aim))
           end
 
           # {programme's id => the day of it that was done last}

@@ -10,7 +10,7 @@ module Verglas
           def self.of(gym, row)
             client = gym.clients.find(row[:client_id])
             running = Sessions::Making.running(gym, row)
-            known = Sessions::Possibilities.of(gym, client, aim: running.wishes.aim)
+            known = Sessions::Possibilities.new(gym, client, aim: running.wishes.aim)
             new(running: running, asked: ClientSession.whole(gym, client, running.planned, known))
           end
         end

@@ -9,7 +9,7 @@ module Verglas
         # Of a programme's day that nothing here serves.
         Lacking = Struct.new(:action, :part)
 
-        # known: Possibilities::Known; day: a programme's, {"name", "exercises"}, nil for none; carried: keys of what
+        # known: Possibilities; day: a programme's, {"name", "exercises"}, nil for none; carried: keys of what
         # the last session left out for want of time: main work today; also: keys of what it was planned from before.
         def initialize(known, wishes, day: nil, carried: [], also: [])
           @carried = carried
@@ -49,7 +49,7 @@ module Verglas
         # Machines that would fit, on which nobody fitted them, for work that nothing in it does: one an action.
         def spare
           done = possible.map(&:action)
-          one_an_action(@known.others.values.reject { |one| done.include?(one.action) })
+          (Possible::RANKS.keys - done).flat_map { |action| one_an_action(@known.others_of(action).values) }
         end
 
         # What somebody left out by hand, and could put in again.
@@ -62,11 +62,11 @@ module Verglas
         end
 
         # By its key; nil where it is not possible today.
-        def find(key) = all[key]
+        def find(key) = own[key] || @known.other(key)
 
         private
 
-        def all = @all ||= { **@known.others, **@known.fitted.to_h { |one| [one.key, one] } }
+        def own = @own ||= @known.fitted.to_h { |one| [one.key, one] }
 
         def out?(one) = @wishes.out.include?(one.key)
         def carried(one) = @carried.include?(one.key) ? one.with(part: :main) : one
@@ -94,7 +94,7 @@ module Verglas
 
         def stand_ins
           @known.kept_off.filter_map do |off|
-            found = off.instead.filter_map { |key| all[key] }.first
+            found = off.instead.filter_map { |key| find(key) }.first
             found&.with(stands_for: off.name)
           end
         end
@@ -115,9 +115,16 @@ module Verglas
           end
         end
 
+        # Those on which they were fitted first, unless all of them are taken.
         def serving(action, used)
-          of_action = all.each_value.select { |one| one.action == action && !used.include?(one.key) }
-          of_action = of_action.reject { |one| @wishes.out.include?(one.key) }
+          best = best_of(own, action, used)
+          return best if best && !@wishes.taken.include?(best.key)
+
+          [best, best_of(@known.others_of(action), action, used)].compact.min_by { |one| before_others(one) }
+        end
+
+        def best_of(some, action, used)
+          of_action = some.each_value.select { |one| one.action == action && !used.include?(one.key) && !out?(one) }
           of_action.min_by { |one| before_others(one) }
         end
       end

@@ -31,6 +31,14 @@ module Verglas
           :hurt if stopped(client_id).include?(key) || loads.intersect?(hurting(client_id))
         end
 
+        # {key => why} of what it has closed of all that is possible to a client, without what is open. known:
+        # Possibilities, of which nothing is asked where the day closed nothing.
+        def of(client_id, known)
+          return {} unless any?(client_id)
+
+          [*known.fitted, *known.others.values].to_h { |one| [one.key, why(client_id, one.key, one.loads)] }.compact
+        end
+
         # [[row, sets]] of a client's visits since, in their order.
         def visits(client_id) = all_visits.fetch(client_id, [])
 
@@ -42,6 +50,10 @@ module Verglas
         def key(row) = "#{row[:machine_id]}/#{row[:exercise]}"
 
         private
+
+        def any?(client_id)
+          fittings(client_id).any? { |row| row[:stop_sign] } || stopped(client_id).any? || hurting(client_id).any?
+        end
 
         def all_visits
           @all_visits ||=

@@ -83,13 +83,11 @@ module Verglas
           gym.sessions.end(row[:id], version: version, by: by, left_out: running(gym, row).left_out)
         end
 
-        def known(gym, client, wishes) = Possibilities.of(gym, client, aim: wishes.aim)
+        def known(gym, client, wishes) = Possibilities.new(gym, client, aim: wishes.aim)
 
         # {key => why} of what the day has closed.
         def closed(gym, client, known, now)
-          day = Closed.new(gym, [client[:id]], since: now - Closed::DAY_S)
-          [*known.fitted, *known.others.values].to_h { |one| [one.key, day.why(client[:id], one.key, one.loads)] }
-            .compact
+          Closed.new(gym, [client[:id]], since: now - Closed::DAY_S).of(client[:id], known)
         end
 
         # The day of the programme that is asked for, days over again; nil for none. strict: whether one that is no more

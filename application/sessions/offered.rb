@@ -11,13 +11,16 @@ module Verglas
         PARTS = Tables[:session][:parts_played]
 
         # aim: Loading::Aim, nil as the fitting has it; taken: how long things took there, of Store::Queries::TimesTaken
-        # or nil; set_up: SetUpTimes; last_at: when they were last there.
-        def initialize(meeting, aim:, taken:, set_up:, last_at:)
+        # or nil; set_up: SetUpTimes; last_at: when they were last there; log: a Logbook; lifted: what they lifted on
+        # all machines, rows of Store::Queries::LiftedSets.
+        def initialize(meeting, aim:, taken:, set_up:, last_at:, log:, lifted:)
           @meeting = meeting
           @aim = aim
           @taken = taken
           @set_up = set_up
           @last_at = last_at
+          @log = log
+          @lifted = lifted
         end
 
         def self.key(meeting) = "#{meeting.machine_row[:id]}/#{meeting.exercise}"
@@ -41,7 +44,8 @@ module Verglas
           )
         end
 
-        def advised
+        # teaches: whether it counts what a check there would teach of the body.
+        def advised(teaches:)
           marks = @meeting.advice.marks.compact
           possible(
             marks,
@@ -53,7 +57,7 @@ module Verglas
             ladder: "",
             light: "",
             **first_load,
-            **teaching
+            **(teaches ? teaching : { lessons: [], asks: [] })
           )
         end
 
@@ -61,7 +65,7 @@ module Verglas
 
         # By what they lift elsewhere; nothing where that says too little.
         def first_load
-          first = FirstLoads.of(@meeting)
+          first = FirstLoads.of(@meeting, rows: @lifted)
           first ? { load: Told::Load.one(@meeting.rig, first.choice)[:text], load_kg: nil } : { load: "", load_kg: nil }
         end
 
@@ -84,7 +88,7 @@ module Verglas
         def work = @meeting.fitting ? @meeting.fitting[:work] : {}
         def repetitions = (@aim&.repetitions || work["repetitions"] || USUAL[:repetitions]).to_i
         def sets = (@aim&.sets || work["sets"] || USUAL[:sets]).to_i
-        def log = @log ||= Logbook.of(@meeting)
+        attr_reader :log
 
         # Of a machine whose loads nobody described it is what somebody wrote.
         def loaded

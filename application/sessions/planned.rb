@@ -17,7 +17,7 @@ module Verglas
 
         attr_reader :wishes
 
-        # known: Possibilities::Known; today: Today; day: a programme's, nil for none; budget_s: what is left of the
+        # known: Possibilities; today: Today; day: a programme's, nil for none; budget_s: what is left of the
         # time; done: keys that are done with; without: {key => why} of what the day has closed; at: the place where
         # somebody is, nil before the first machine; also: keys that may be in it beside the card's; made: [[keys,
         # sets]] of a plan that was made before, which is laid out as it stands.
@@ -206,7 +206,7 @@ module Verglas
 
         # Where there is time for another, and the day has not closed it.
         def spare
-          return [] if @made
+          return [] if @made || @budget_s - seconds < Possible::FIRST_FITTING_S
 
           @chosen
             .spare

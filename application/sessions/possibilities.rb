@@ -4,50 +4,63 @@ module Verglas
   module Application
     module Sessions
       # What a client could do today, and what they are kept off with why: their own settings as they can be set up
-      # again, and every other machine that would fit them.
+      # again, and every other machine that would fit them. Each part is worked out when it is wanted, and kept until
+      # something changes of which it is made.
       class Possibilities
-        # fitted: [Possible] of accepted fittings; others: {key => Possible} of machines that fit and on which nobody
-        # fitted them; kept_off: [KeptOff]; body: Statistics::Normal; barred: what keeps them off every
-        # machine, in sentences, [] where something is open.
-        Known = Struct.new(:fitted, :others, :kept_off, :body, :barred)
         # instead: keys of what stands for it, best first.
         KeptOff = Struct.new(:key, :name, :place, :action, :why, :instead)
 
         # aim: name of one of the gym's, nil: as every fitting has it.
-        def self.of(gym, client, aim: nil) = new(gym, client, aim: aim).known
-
-        def initialize(gym, client, aim:)
+        def initialize(gym, client, aim: nil)
           @gym = gym
           @client = client
           @aim = Loading::Aim.table(gym.aims.all).find { |one| one.name == aim }
         end
 
-        # Kept until something changes of which it is made.
-        def known
-          Kept
-            .shared
-            .of(:possibilities, basis) { Known.new(fitted.grep(Possible), others, fitted.grep(KeptOff), body, barred) }
+        # [Possible] of accepted fittings; what they are kept off of it.
+        def fitted = on_card.grep(Possible)
+        def kept_off = on_card.grep(KeptOff)
+
+        # {key => Possible} of machines on which nobody fitted them and that would fit; those of one action, and one.
+        def others = fitting(not_fitted)
+        def others_of(action) = fitting(not_fitted.select { |_, meeting| meeting.machine.family.action == action })
+        def other(key) = not_fitted[key]&.then { |meeting| tried(key, meeting).first }
+
+        # Statistics::Normal; nil where the gym has no machine.
+        def body
+          any = floor.meetings.each_value.first
+          any && any.estimation.met.normal
         end
+
+        # Where nothing is open, what keeps them off most of it, in sentences; [] where something is.
+        def barred
+          return [] if fitted.any? || others.any?
+
+          said = floor.meetings.values.flat_map { |meeting| Told::Barred.advised(meeting) }
+          said.tally.sort_by { |sentence, count| [-count, sentence] }.first(REASONS).map(&:first)
+        end
+        REASONS = 3
+        private_constant :REASONS
 
         private
 
         def basis
-          Fingerprint.of(
-            floor.basis,
-            card.map { |row| row.values_at(:id, :accepted_at, :version) },
-            visited,
-            visits.sets_of(@client[:id]),
-            [@gym.tempos.all, @gym.aims.all, @aim],
-            taken.to_a.flatten,
-            set_up.basis
-          )
+          @basis ||=
+            Fingerprint.of(
+              floor.basis,
+              card.map { |row| row.values_at(:id, :accepted_at, :version) },
+              visited,
+              visits.sets_of(@client[:id]),
+              [@gym.tempos.all, @gym.aims.all, @aim],
+              taken.to_a.flatten,
+              set_up.basis
+            )
         end
 
         def floor = @floor ||= FloorCard.new(@gym, @client[:id])
         def visits = Store::Queries::LastVisits.new(@gym)
         def visited = @visited ||= visits.call(@client[:id])
-        def card = @card ||= Store::Queries::ClientCard.new(@gym).call(@client[:id]).select { |row| accepted?(row) }
-        def accepted?(row) = row[:state] == "accepted" && row[:taken_back_at].nil?
+        def card = @card ||= @gym.fittings.latest_of(@client[:id])
 
         def set_up = @set_up ||= SetUpTimes.of(@gym)
 
@@ -62,20 +75,34 @@ module Verglas
         end
 
         # [Possible or KeptOff], a line a machine and exercise on the card.
-        def fitted
-          @fitted ||=
-            card
-              .map { |row| Meeting.again(@gym, row[:id]) }
-              .reject { |meeting| meeting.machine_row[:state] == "retired" }
-              .map { |meeting| line(meeting) }
+        def on_card
+          @on_card ||=
+            Kept
+              .shared
+              .of(:possibilities, basis) do
+                card.filter_map do |row|
+                  machine = machines.fetch(row[:machine_id])
+                  next if machine[:state] == "retired"
+
+                  line(floor.meeting(machine, row[:exercise], fitting: row))
+                end
+              end
+        end
+
+        # {id => a machine's row, as it is described now}
+        def machines = @machines ||= @gym.machines.all.to_h { |row| [row[:id], row] }
+        def logs = @logs ||= Logbook::All.new(@gym, @client[:id])
+
+        def lifted
+          @lifted ||= Store::Queries::LiftedSets.new(@gym).call([@client[:id]]).fetch(@client[:id], [])
         end
 
         def line(meeting)
-          OneLine.of(meeting.machine_row[:id], -> { kept_off(meeting, Told::Barred.of([OneLine::BAR])) }) do
+          OneLine.of(meeting.machine_row[:id], -> { off(meeting, Told::Barred.of([OneLine::BAR])) }) do
             marks = Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
             evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
             why = [*out_of_order(meeting), *Told::Barred.at(meeting, evaluation), *gives_way(meeting)]
-            why.any? ? kept_off(meeting, why) : offered(meeting).accepted(marks)
+            why.any? ? off(meeting, why) : offered(meeting).accepted(marks)
           end
         end
 
@@ -91,10 +118,18 @@ module Verglas
 
         def offered(meeting)
           place = [meeting.machine_row[:id], meeting.exercise]
-          Offered.new(meeting, aim: @aim, taken: taken[place], set_up: set_up, last_at: visited[place])
+          Offered.new(
+            meeting,
+            aim: @aim,
+            taken: taken[place],
+            set_up: set_up,
+            last_at: visited[place],
+            log: logs.of(meeting),
+            lifted: lifted
+          )
         end
 
-        def kept_off(meeting, why)
+        def off(meeting, why)
           instead = OneLine.of(meeting.machine_row[:id], -> { [] }) { floor.instead(meeting) }
           KeptOff.new(
             Offered.key(meeting),
@@ -106,37 +141,29 @@ module Verglas
           )
         end
 
-        def body
-          any = floor.meetings.each_value.first
-          any && any.estimation.met.normal
-        end
-
-        # Where nothing is open: what keeps them off most of it.
-        def barred
-          return [] if others.any? || fitted.any?
-
-          said = floor.meetings.values.flat_map { |meeting| Told::Barred.advised(meeting) }
-          said.tally.sort_by { |sentence, count| [-count, sentence] }.first(REASONS).map(&:first)
-        end
-        REASONS = 3
-        private_constant :REASONS
-
-        # {key => Possible} of machines on which nobody fitted them and that would fit.
-        def others
-          @others ||=
+        # {key => Meeting}
+        def not_fitted
+          @not_fitted ||=
             floor
               .meetings
               .except(*card.map { |row| row.values_at(:machine_id, :exercise) })
-              .each_value
-              .select { |meeting| meeting.machine_row[:state] == "in_use" }
-              .filter_map { |meeting| other(meeting) }
-              .to_h { |one| [one.key, one] }
+              .select { |_, meeting| meeting.machine_row[:state] == "in_use" }
+              .transform_keys { |place| place.join("/") }
         end
 
+        def fitting(meetings)
+          meetings.flat_map { |key, meeting| tried(key, meeting) }.to_h { |one| [one.key, one] }
+        end
+
+        # [Possible], [] where it would not fit.
+        def tried(key, meeting) = Kept.shared.of(:others, [basis, key]) { [try(meeting)].compact }
+
         # Where it would fit, and nothing is to be shown or measured before.
-        def other(meeting)
+        def try(meeting)
           OneLine.of(meeting.machine_row[:id], -> {}) do
-            offered(meeting).advised if Substitutes.serves?(meeting) && Told::Barred.advised(meeting).empty?
+            if Substitutes.serves?(meeting) && Told::Barred.advised(meeting).empty?
+              offered(meeting).advised(teaches: card.empty?)
+            end
           end
         end
       end

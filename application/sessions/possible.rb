@@ -101,7 +101,7 @@ module Verglas
 
           private
 
-          def first_fitting_s = fitted? ? 0 : Tables[:session][:first_fitting][:seconds]
+          def first_fitting_s = fitted? ? 0 : Possible::FIRST_FITTING_S
         end
 
       class Possible
@@ -109,6 +109,7 @@ module Verglas
         WORTHS = Tables[:session][:worths].to_h { |row| row.values_at(:name, :worth) }.freeze
         USUAL = Tables[:session][:usual_worths][:by_rank]
         RESTED = Tables[:session][:rested]
+        FIRST_FITTING_S = Tables[:session][:first_fitting][:seconds]
       end
     end
   end

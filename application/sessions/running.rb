@@ -7,7 +7,7 @@ module Verglas
       class Running
         attr_reader :row, :now
 
-        # row: of a session; known: Possibilities::Known.
+        # row: of a session; known: Possibilities.
         def initialize(gym, row, known, today, programme: nil)
           @gym = gym
           @row = row
@@ -45,11 +45,7 @@ module Verglas
         def current = planned.blocks.find { |block| block.members.any? { |member| left(block, member).positive? } }
 
         # {key => why}, of all that was possible (Closed).
-        def closed
-          @closed ||=
-            [*@known.fitted, *@known.others.values].to_h { |one| [one.key, day.why(client_id, one.key, one.loads)] }
-              .compact
-        end
+        def closed = @closed ||= day.of(client_id, @known)
 
         # Whether a stop sign ended it.
         def stopped? = closed.value?(:stopped)

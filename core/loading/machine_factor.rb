@@ -8,7 +8,11 @@ module Verglas
       Value.define(:mean, :sd) do
         # people: [[Strength::Person, [Lifted]]]; factors: of the other machines.
         def self.learned(machine, action, people, factors: {})
-          readings = people.filter_map { |person, sets| reading(machine, action, person, sets, factors) }
+          of(people.filter_map { |person, sets| reading(machine, action, person, sets, factors: factors) })
+        end
+
+        # readings: [[value, variance]], one a person.
+        def self.of(readings)
           prior = Tables[:strength][:factor]
           precision = (1 / (prior[:sd]**2)) + readings.sum { |_, variance| 1 / variance }
           new(
@@ -18,7 +22,7 @@ module Verglas
         end
 
         # [value, variance] of somebody's latest set there; nil where it was not clean, or there is none.
-        def self.reading(machine, action, person, sets, factors)
+        def self.reading(machine, action, person, sets, factors: {})
           own = sets.each_with_index.select { |set, _| set.machine == machine }
           latest = own.max_by { |set, index| [set.week, index] }&.first
           return unless latest&.clean?
@@ -27,7 +31,6 @@ module Verglas
           strength = Strength.new(person, elsewhere, now: latest.week, factors: factors)
           [strength.mean(action) - latest.reading, strength.variance(action) + latest.variance]
         end
-        private_class_method :reading
       end
   end
 end

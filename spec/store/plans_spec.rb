@@ -87,6 +87,22 @@ RSpec.describe "Questions in a large gym" do
         .new(gym)
         .then { |one| [one.call(machine), one.clients(machine, limit: 50)] }
     end,
+    "what somebody lifted on all machines, and who was on one" => ->(gym, machine, person) do
+      lifted = Verglas::Store::Queries::LiftedSets.new(gym)
+      [lifted.call([person]), lifted.on(machine, "", most: 100)]
+    end,
+    "all that somebody did, and what a session begins from" => ->(gym, _, person) do
+      [
+        Verglas::Store::Queries::Logbook.new(gym).of_client(person),
+        Verglas::Store::Queries::LastOfAction.new(gym).of_client(person),
+        gym.fittings.latest_of(person)
+      ]
+    end,
+    "how long things took" => ->(gym, *) do
+      [Verglas::Store::Queries::Changeovers, Verglas::Store::Queries::TimesTaken].map do |query|
+        query.new(gym).call(longest_s: 900)
+      end
+    end,
     "whose card a rule may change" => ->(gym, *) { Verglas::Store::Queries::CardsOfGym.new(gym).call(limit: 100) }
   }
   # One example, because the gym takes seconds to make.
@@ -99,6 +115,8 @@ RSpec.describe "Questions in a large gym" do
       asked.each { |sql| expect(walked_whole(sql)).to be_empty, "#{what}: #{walked_whole(sql).join} in #{sql[0, 200]}" }
     end
     ids = large.clients.dataset.order(:id).limit(10).select_map(:id)
+    # Asked once an hour, of the whole gym.
+    Verglas::Application::Sessions::SetUpTimes.of(large)
     counts =
       [2, 10].map do |size|
         version = large.queues.of(machine[:id], "")[:version]

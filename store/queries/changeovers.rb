@@ -4,10 +4,10 @@ module Verglas
   module Store
     module Queries
       # How long did it take from the end of a client's last set on one machine until the next one stood for them, and
-      # what was moved there? Of the last so many days, the latest first.
+      # what was moved there? Among the last so many visits of the last so many days, the latest first.
       class Changeovers
         DAYS = 180
-        MOST = 2000
+        MOST = 5000
         # A set that ends with the set-up was written down afterwards.
         AT_ONCE_S = 5
 
@@ -27,7 +27,6 @@ module Verglas
             .where(seconds => AT_ONCE_S..longest_s)
             .where(first_set_s => AT_ONCE_S..)
             .reverse(:begun_at)
-            .limit(MOST)
             .select(
               *%i[machine_id exercise left_id].map { |name| Sequel[:visits][name] },
               Sequel[:here][:marks],
@@ -45,8 +44,8 @@ module Verglas
           of_machine = { partition: %i[machine_id exercise], order: :begun_at }
           @gym
             .visits
-            .dataset
-            .where { last_at >= Sequel.lit("now() - make_interval(days => ?)", DAYS) }
+            .latest(MOST, days: DAYS)
+            .from_self
             .select(
               :id,
               :machine_id,

@@ -19,7 +19,23 @@ module Verglas
           [latest(visits, :begun_at, of), latest(fittings, :accepted_at, of)].compact.max
         end
 
+        # The same of all that a client did: [[family, exercise, visit's id or nil, Time]].
+        def of_client(client_id)
+          visits = @gym.visits.dataset.where(client_id: client_id)
+          fittings = @gym.fittings.dataset.where(client_id: client_id, state: "accepted")
+          [*times(visits, Sequel[:done][:id], :begun_at), *times(fittings, Sequel.cast(nil, :uuid), :accepted_at)]
+        end
+
         private
+
+        def times(rows, id, time)
+          rows
+            .select(:id, :machine_id, :exercise, time)
+            .from_self(alias: :done)
+            .join(:machines, id: Sequel[:done][:machine_id])
+            .select(Sequel[:machines][:family], Sequel[:done][:exercise], id.as(:visit_id), Sequel[:done][time].as(:at))
+            .map { |row| row.values_at(:family, :exercise, :visit_id, :at) }
+        end
 
         def latest(rows, time, of)
           rows

@@ -20,18 +20,38 @@ module Verglas
           { fittings: fittings(of, most), visits: visits.map { |row| row.merge(sets: sets.fetch(row[:id], [])) } }
         end
 
+        # {[machine id, exercise] => the same}, of all that a client does.
+        def of_client(client_id, most: LATEST)
+          visits = latest(@gym.visits.dataset.where(client_id: client_id), :begun_at, most).all
+          sets = @gym.visits.sets_of(visits.map { |row| row[:id] })
+          rows = latest(accepted.where(client_id: client_id), :accepted_at, most).select(*PLACE, *COLUMNS).all
+          fittings = Sealed.open_all(:fittings, rows).group_by { |row| row.values_at(*PLACE) }
+          visits = visits.group_by { |row| row.values_at(*PLACE) }
+          (fittings.keys | visits.keys).to_h do |place|
+            of_place = visits.fetch(place, []).map { |row| row.merge(sets: sets.fetch(row[:id], [])) }
+            [place, { fittings: fittings.fetch(place, []).map { |row| row.except(*PLACE) }, visits: of_place }]
+          end
+        end
+
         private
 
+        PLACE = %i[machine_id exercise].freeze
+        COLUMNS = [:id, :marks, :accepted_at, :grade, *Sealed.names(:fittings, %i[work signs])].freeze
+        private_constant :PLACE, :COLUMNS
+
+        def accepted = @gym.fittings.dataset.where(state: "accepted")
+
+        # The last so many of each place, oldest first.
+        def latest(rows, time, most)
+          rows
+            .select_append(Sequel.function(:row_number).over(partition: PLACE, order: Sequel.desc(time)).as(:back))
+            .from_self
+            .where { back <= most }
+            .order(time)
+        end
+
         def fittings(of, most)
-          rows =
-            @gym
-              .fittings
-              .dataset
-              .where(state: "accepted", **of)
-              .order(Sequel.desc(:accepted_at))
-              .limit(most)
-              .select(:id, :marks, :accepted_at, :grade, *Sealed.names(:fittings, %i[work signs]))
-              .all
+          rows = accepted.where(of).order(Sequel.desc(:accepted_at)).limit(most).select(*COLUMNS).all
           Sealed.open_all(:fittings, rows).reverse
         end
       end

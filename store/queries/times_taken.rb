@@ -4,10 +4,11 @@ module Verglas
   module Store
     module Queries
       # How long things take on a gym's machines: from "it stands so" to the end of the first set, and from the end of
-      # one set to the end of the next? Of the last so many days; what took longer than anything does was an
-      # interruption.
+      # one set to the end of the next? Among the last so many visits of the last so many days; what took longer than
+      # anything does was an interruption.
       class TimesTaken
         DAYS = 180
+        MOST = 20_000
 
         def initialize(gym)
           @gym = gym
@@ -46,7 +47,7 @@ module Verglas
         def taken
           before = Sequel.function(:lag, Sequel[:sets][:done_at]).over(partition: :visit_id, order: :number)
           since = Sequel.function(:coalesce, before, Sequel[:visits][:begun_at])
-          visits = @gym.visits.dataset.where { last_at >= Sequel.lit("now() - make_interval(days => ?)", DAYS) }
+          visits = @gym.visits.latest(MOST, days: DAYS)
           @gym.db[:sets]
             .join(visits.as(:visits), id: :visit_id)
             .where(Sequel[:sets][:taken_back_at] => nil)

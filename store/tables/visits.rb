@@ -49,6 +49,14 @@ module Verglas
           dataset.where(id: id).update(last_at: Sequel::CURRENT_TIMESTAMP, stopped: Sequel.|(:stopped, stops))
         end
 
+        # The last so many, of the last so many days, as a dataset.
+        def latest(most, days:)
+          dataset
+            .where { last_at >= Sequel.lit("now() - make_interval(days => ?)", days) }
+            .reverse(:last_at)
+            .limit(most)
+        end
+
         # Visits of some clients in which something was done since, as they came; upto: begun no later than that, nil
         # for now.
         def since(client_ids, time, upto: nil)
