@@ -36,18 +36,18 @@ def told(name, tape, count)
   found = Array.new(count) { watched.one }
   began = found.select { |one| one[:before] }
   puts format(
-         "%-12s %-15s %5d  %5.1f -> %5.1f of %5.1f  %+5.1f ± %3.1f  worse %4.1f  moves %.2f",
+         "%-12s %-15s %5d  %5.1f -> %5.1f of %5.1f  %+5.1f ± %3.1f  worse %4.1f  moves %.2f  signs %.2f -> %.2f",
          name,
          tape,
          count,
          *%i[before after possible].map { |key| share(found, key) },
          *gained(found),
          began.empty? ? 0 : 100 - share(began, :after),
-         found.sum { |one| one[:moves] }.fdiv(count)
+         *%i[moves showed shows].map { |key| found.sum { |one| one[key] }.fdiv(count) }
        )
 end
 
 $stdout.sync = true
 puts "machine      tape            people  in line before -> after of what is possible, of 100"
-KNEES.product(TAPES.keys).each { |name, tape| told(name, tape, (ARGV[0] || 2000).to_i) }
+KNEES.product(TAPES.keys).each { |name, tape| told(name, tape, (ARGV[0] || 2000).to_i) } unless ARGV[0] == "0"
 OTHERS.each { |name| told(name, "three readings", (ARGV[1] || 500).to_i) }

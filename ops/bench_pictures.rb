@@ -62,7 +62,7 @@ module Verglas
         at("@watch")
         click_button "Half a finger ahead"
         find("label", text: /Roller (climbs|slides)/, match: :first).click
-        assert_selector "[data-cause]"
+        assert_selector "[data-next-move], [data-cause]"
         shot("bench-watch")
       end
 

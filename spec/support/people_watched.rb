@@ -71,12 +71,14 @@ class PeopleWatched
   end
 
   # {before:, after:, possible:} whether the joint is in line at the advised marks, after two moves at most, and at the
-  # best ones there are; moves: how many were made.
+  # best ones there are; moves: how many were made; showed, shows: how many signs there are to be seen, slips apart, at
+  # the advised marks and in the end.
   def one
     person = drawn
     start = best(person[:known].dimensions, @wishes)
     reading = Verglas::Guidance::SignReading.new(machine: @machine, estimate: person[:known], wishes: @wishes)
     at = start
+    showed = truly(person, reading, start)
     moves =
       2.times.count do
         watch(person, reading, at)
@@ -86,7 +88,9 @@ class PeopleWatched
       before: in_line?(person, start),
       after: in_line?(person, at),
       possible: in_line?(person, best(person[:body], person[:wishes])),
-      moves: moves
+      moves: moves,
+      showed: showed,
+      shows: truly(person, reading, at)
     }
   end
 
@@ -116,14 +120,23 @@ class PeopleWatched
     Verglas::Fitting::Solver.new(machine: @machine, body: body, wishes: wishes).solutions.first.indices
   end
 
-  # They sit as they are, what is placed lies where it was told, and they go as far as they were asked to.
-  def watch(person, reading, at)
+  # They sit as they are, what is placed lies where it was told, and they go as far as they were asked to: {sign =>
+  # the number that shows it}.
+  def numbers(person, reading, at)
     asked = reading.knowledge.evaluation(at)
     agreed = asked.mechanics.agreed(asked.place)
     true_one = Verglas::Mechanisms.for(@machine, person[:body], asked.wishes.wishing(**person[:limits]))
     place = true_one.place(@machine.parameters(at))
-    seen, not_seen = @signs.partition { |sign| seen?(sign.shows, true_one.shown(sign.shows.number, place, agreed)) }
-    reading.look(at, seen: seen.map(&:name), not_seen: not_seen.map(&:name))
+    @signs.to_h { |sign| [sign, true_one.shown(sign.shows.number, place, agreed)] }
+  end
+
+  def watch(person, reading, at)
+    seen, not_seen = numbers(person, reading, at).partition { |sign, number| seen?(sign.shows, number) }
+    reading.look(at, seen: seen.map { |sign, _| sign.name }, not_seen: not_seen.map { |sign, _| sign.name })
+  end
+
+  def truly(person, reading, at)
+    numbers(person, reading, at).count { |sign, number| (sign.shows.side * (number - sign.shows.at)).positive? }
   end
 
   def seen?(shows, number)

@@ -126,8 +126,8 @@ function Visited({ id, me, running, plan }: VisitedProps) {
     <>
       {setUp.data.cautions.length > 0 ? <CautionLines cautions={setUp.data.cautions} /> : null}
       <First setUp={setUp.data} />
-      <Allowed sentences={[...setUp.data.allowed, ...(setUp.data.belt ? [setUp.data.belt.says] : [])]} />
       {running ? <QuickSet key={id} setUp={setUp.data} me={me.id} plan={plan} /> : null}
+      <Allowed sentences={[...setUp.data.allowed, ...(setUp.data.belt ? [setUp.data.belt.says] : [])]} />
       <Below>
         {running ? <QuietButton onPress={() => setWhole(!whole)}>{say("atHand.moreOfSet")}</QuietButton> : null}
         <QuietLink to={`/fittings/${id}/set-up`}>{say("atHand.whole")}</QuietLink>
