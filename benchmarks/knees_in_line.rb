@@ -9,41 +9,10 @@ require "json"
 require "open3"
 require File.join(CORE, "config/core")
 
+require_relative "../spec/support/people_watched"
+
 include Verglas # rubocop:disable Style/MixinUsage -- a script
 
-# As many marks as everybody needs, the pivot at the height of the mean knee: what is left is what is not known of the
-# body.
-MACHINE = {
-  family: "extension",
-  name: "Marks every 25 mm",
-  constants: {
-    pivot_above_seat: 66,
-    back_face: -391,
-    seat_edge: -56,
-    roller_reach: 318,
-    roller_radius: 50,
-    start_angle: 98,
-    end_angle: -8
-  },
-  adjusters: [
-    {
-      label: "back pad",
-      marks: ("1".."16").to_a,
-      travel: Array.new(16) { |index| index * 25 },
-      drives: {
-        back_face: -1
-      }
-    },
-    {
-      label: "roller",
-      marks: %w[A B C D E F],
-      travel: Array.new(6) { |index| index * 20 },
-      drives: {
-        roller_reach: 1
-      }
-    }
-  ]
-}.freeze
 TAPES = { "height alone" => %i[stature], "three readings" => %i[stature seat_to_kneecap floor_to_knee_top] }.freeze
 GROUPS = {
   "25 years, 23 kg/m²" => [25, 23.0],
@@ -53,7 +22,7 @@ GROUPS = {
 }.freeze
 EACH = 1000
 
-def machine = @machine ||= Machines::Reader.read(JSON.parse(JSON.generate(MACHINE)))
+def machine = @machine ||= PeopleWatched.knee_machine("extension")
 def wishes = @wishes ||= Mechanisms::Wishes.for(machine.family)
 
 # The marks for each person, by this checkout's core.
@@ -85,7 +54,6 @@ def asked(core, people)
   )
 end
 
-require_relative "../spec/support/people_drawn"
 PEOPLE = PeopleDrawn.new(4)
 
 # A body and its owner's sex and mass.
