@@ -15,7 +15,8 @@ module Verglas
       # What is told as likely reaches so many SDs either way.
       SDS = Loading::FirstLoad::FIRST[:sds]
 
-      # nil where nothing is told: with any caution, where too little is known, or nobody described the loads. rows: of
+      # nil where nothing is told: with any caution, where anything bars, where too little is known, or nobody described
+      # the loads. rows: of
       # Store::Queries::LiftedSets for this client, where somebody has them already.
       def self.of(meeting, rows: nil) = new(meeting, rows: rows).told
 
@@ -52,7 +53,7 @@ module Verglas
       def rig = @meeting.rig
       def key = "#{@meeting.machine_row[:id]}/#{@meeting.exercise}"
       def action = StrengthLog.action(@meeting.machine.family)
-      def known? = rig && action && @meeting.safety.rows.none?
+      def known? = rig && action && @meeting.safety.rows.none? && @meeting.bars.none?
       def lifted = @lifted ||= Store::Queries::LiftedSets.new(gym)
       def client_id = @meeting.client[:id]
       def sets = @sets ||= StrengthLog.sets(@rows || lifted.call([client_id]).fetch(client_id, []))
@@ -75,12 +76,12 @@ module Verglas
       def factor
         @factor ||=
           begin
-            readings = Kept.shared.of(:factors, [gym.id, key, @today]) { readings_here }
+            readings = Kept.shared.of(:factors, [gym.id, key, Time.now.to_i / 3600]) { readings_here }
             Loading::MachineFactor.of(readings.except(client_id).values)
           end
       end
 
-      # {client id => what they tell of the machine}, read once a day.
+      # {client id => what they tell of the machine}, read once an hour.
       def readings_here
         ids = lifted.on(@meeting.machine_row[:id], @meeting.exercise, most: PEOPLE)
         log = lifted.call(ids)

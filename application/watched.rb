@@ -22,9 +22,9 @@ module Verglas
         @signs = sheet.fetch(:signs, []).map(&:to_sym)
       end
 
-      # nil where nothing was watched that is a reading.
+      # nil where nothing was watched that is a reading, and where something bars: nobody is moved there.
       def next
-        return if looks.empty?
+        return if looks.empty? || @meeting.bars.any?
 
         looks.each { |indices, seen, not_seen| reading.look(indices, seen: seen, not_seen: not_seen) }
         unexplained = reading.unexplained(@indices)

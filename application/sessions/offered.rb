@@ -66,7 +66,8 @@ module Verglas
         # By what they lift elsewhere; nothing where that says too little.
         def first_load
           first = FirstLoads.of(@meeting, rows: @lifted)
-          first ? { load: Told::Load.one(@meeting.rig, first.choice)[:text], load_kg: nil } : { load: "", load_kg: nil }
+          load = first && Told::Load.one(@meeting.rig, first.choice)[:text]
+          { load: load ? Formats::Words.say("sessions.begin_with", load: load) : "", load_kg: nil }
         end
 
         # If the knee is seen on the pivot and the roller in place at the advised marks.

@@ -60,7 +60,7 @@ module Verglas
         def floor = @floor ||= FloorCard.new(@gym, @client[:id])
         def visits = Store::Queries::LastVisits.new(@gym)
         def visited = @visited ||= visits.call(@client[:id])
-        def card = @card ||= @gym.fittings.latest_of(@client[:id])
+        def card = @card ||= Store::Queries::LatestFittings.new(@gym).call(@client[:id])
 
         def set_up = @set_up ||= SetUpTimes.of(@gym)
 

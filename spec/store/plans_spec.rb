@@ -95,7 +95,7 @@ RSpec.describe "Questions in a large gym" do
       [
         Verglas::Store::Queries::Logbook.new(gym).of_client(person),
         Verglas::Store::Queries::LastOfAction.new(gym).of_client(person),
-        gym.fittings.latest_of(person)
+        Verglas::Store::Queries::LatestFittings.new(gym).call(person)
       ]
     end,
     "how long things took" => ->(gym, *) do

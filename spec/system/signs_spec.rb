@@ -41,7 +41,7 @@ RSpec.describe "Signs in the browser" do
     click_button "Watch"
     click_button "Nothing to see"
     expect(page).to have_text("Watched at these marks. It counts as a reading.")
-    expect(page).to have_css("[data-next-move]", text: "These marks are the best there are")
+    expect(page).to have_css("[data-next-move]", text: "No mark beside these sits better.")
     kept
     draft = first_fitting
     expect(draft[:work]["watched"]).to eq([{ "marks" => draft[:marks].to_h, "seen" => [] }])

@@ -44,6 +44,25 @@ RSpec.describe "A first load" do
     expect(loads(bench("Leg curl 1", newcomer))["likely"]).to be(false)
   end
 
+  it "is told to nobody with a caution, whichever it is, and to nobody whom something bars" do
+    fitting = bench("Leg curl 1")
+    meeting = -> { Verglas::Application::Meeting.of(loft, fitting) }
+    first = -> { Verglas::Application::FirstLoads.of(meeting.call) }
+    expect(first.call).not_to be_nil
+    Verglas::Guidance::Cautions::RULES.each_key do |name|
+      by = db[:accounts].where(gym_id: loft.id).get(:id)
+      fields = Verglas::Web::Inputs::Caution.fields({})
+      loft.cautions.put(perpetua, name.to_s, by: by, version: nil, **fields)
+      expect(first.call).to be_nil, name.to_s
+      db[:client_cautions].where(client_id: perpetua).delete
+    end
+    expect(first.call).not_to be_nil
+    db[:clients].where(id: perpetua).update(cautions_asked_on: nil)
+    expect(meeting.call.bars).not_to be_empty
+    expect(first.call).to be_nil
+    expect(loads(fitting)["says"]).to start_with("Start at the lightest.")
+  end
+
   it "leaves out sets that were taken back and those of one leg" do
     before = told(loads(bench("Leg curl 1")))
     row = db[:fittings].where(client_id: perpetua, machine_id: here("Leg extension 1")[:id], state: "accepted").first
@@ -65,7 +84,7 @@ RSpec.describe "A first load" do
     _, low, high = told(loads(fitting))
     off = ->(kg) { loads(fitting, wanted_kg: kg)["remarks"].grep(/steps off what is likely/) }
     expect(off[(low + high) / 2]).to eq([])
-    expect(off[high * 3].first).to include("Look at the pin, the unit")
+    expect(off[high * 3].first).to include("in which unit, and at the roller's mark")
     call(:put, "/api/clients/#{perpetua}/cautions", { caution: "ankle", version: nil })
     expect(off[high * 3]).to eq([])
   end

@@ -132,8 +132,20 @@ RSpec.describe "Signs over HTTP" do
 
     it "offer nothing with which nothing is accepted: a knee stays where a caution wants to be asked first" do
       call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil })
-      told = said(signs: ["roller_climbs"])
-      expect(told["move"]).to be_nil
+      expect(said(signs: ["roller_climbs"])).to be_nil
+    end
+
+    it "move nobody whom something bars, and praise no marks beside a sign" do
+      expect(said(signs: ["roller_climbs"])["move"]).not_to be_nil
+      evaluation = Verglas::Application::Meeting.of(loft, id).evaluation(marks)
+      stays = Verglas::Application::Watched::Next.new(nil, nil, 0.8, nil, evaluation, nil, [], false)
+      told = ->(sign) do
+        Verglas::Web::Views::NextMove.of(stays.dup.tap { |one| one.sign = sign }).values_at(:says, :sure)
+      end
+      expect(told[nil]).to eq(["No mark beside these sits better.", "In line: very likely."])
+      expect(told[:roller_climbs]).to eq(["No mark beside these sits better. Look at what else may be behind it.", ""])
+      db[:clients].where(id: person[:id]).update(cautions_asked_on: nil)
+      expect(said(signs: ["roller_climbs"])).to be_nil
     end
 
     it "outrank nothing that was read by a creep test" do

@@ -14,44 +14,12 @@ module Verglas
         SHEET = [*JSON, *PLAIN, *SEALED].freeze
         DISCARDED_DAYS = 7
 
-        MEETING = %i[
-          id
-          gym_id
-          client_id
-          machine_id
-          exercise
-          description_number
-          state
-          marks
-          aids
-          knee_off_mm
-          roller_seen
-          version
-          creep
-          accepted_at
-          taken_back_at
-        ].freeze
-        private_constant :MEETING
-
         def initialize(gym)
           @gym = gym
         end
 
         def dataset = @gym.db[:fittings].where(Sequel[:fittings][:gym_id] => @gym.id)
         def find(id) = opened(dataset.first(id: id))
-
-        # The latest accepted one of each machine and exercise of a client, but for what was computed and shown then.
-        def latest_of(client_id)
-          place = %i[machine_id exercise]
-          sealed = Sealed.names(:fittings, Sealed::FIELDS[:fittings].keys - %i[result computed_from])
-          latest =
-            dataset
-              .where(client_id: client_id, state: "accepted")
-              .distinct(*place)
-              .order(*place, Sequel.desc(:accepted_at))
-              .select(*MEETING, *sealed)
-          Sealed.open_all(:fittings, latest.all)
-        end
         def draft(client_id, machine_id, exercise = "")
           opened(open_ones(client_id, machine_id).first(exercise: exercise))
         end

@@ -58,6 +58,8 @@ module Verglas
           def erase(rows)
             files = Store::Erasure.new(gym).call(rows, keep_marks: input[:keep_marks], gone: gone)
             gym.trail.add_all("let_file_go", files, by: staff[:id])
+            # Nothing is told by what was learned of them.
+            Application::Kept.shared.empty
             { ok: true }
           end
 

@@ -201,7 +201,9 @@ module Verglas
           return unless meeting.rig
 
           steps = Application::FirstLoads.new(meeting).steps_off(load_kg)
-          words(:unlikely, steps: steps) if steps >= STEPS_OFF
+          return if steps < STEPS_OFF
+
+          words(meeting.machine.family.tags[:turns_on_pivot] ? :unlikely_roller : :unlikely, steps: steps)
         end
         STEPS_OFF = 3
 

@@ -30,27 +30,30 @@ module Verglas
           {
             move: step,
             says: main ? Told::Finding.step(*step.values, told(main, found.moved))[:says] : words(:better),
-            sure: sure(found.after, found.moved),
+            sure: sure(found.after, found.moved, :moved),
             also: others.map { |one| told(one, found.moved) }
           }
         end
 
         # Unless something is unexplained, which leads on by itself.
         def staying(found)
-          says = found.waits ? words(:again) : words(:stays)
+          return { move: nil, says: "", sure: "", also: [] } if found.unexplained.any?
+          return { move: nil, says: words(:again), sure: "", also: [] } if found.waits
+
+          seen = !found.sign.nil?
           {
             move: nil,
-            says: found.unexplained.any? ? "" : says,
-            sure: found.waits ? "" : sure(found.now, found.evaluation),
+            says: words(seen ? :look_on : :stays),
+            sure: seen ? "" : sure(found.now, found.evaluation, :now),
             also: []
           }
         end
 
         # Of a machine that fits no joint to a place nothing is said.
-        def sure(probability, evaluation)
+        def sure(probability, evaluation, at)
           return "" unless evaluation.plane
 
-          words(SURE.find { |from, _| probability >= from }.last)
+          words(:"#{at}.#{SURE.find { |from, _| probability >= from }.last}")
         end
 
         # Findings as they would then be, those first that change the most for the better.

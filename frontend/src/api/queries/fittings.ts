@@ -32,7 +32,7 @@ export const evaluationQuery = (
     staleTime: Infinity,
   });
 
-/** What is probably behind each sign at these marks, a creep test counted in, and what all that was watched speaks for. */
+/** What is probably behind each sign at these marks, a creep test counted in; what all that was watched speaks for. */
 export const signsQuery = (id: string, { marks, aids, signs, creep, trail, work }: Sheet) => {
   const watched = work.watched ?? [];
   return queryOptions({
