@@ -53,15 +53,9 @@ module Verglas
         def adjusters(machine)
           machine.adjusters.to_h do |adjuster|
             times = of(adjuster).mean
-            [
-              adjuster.label,
-              Planning::SettingUp.working.map { |seconds| (seconds * times).rationalize(TENTH).round(1) }
-            ]
+            [adjuster.label, Planning::SettingUp.working.map { |seconds| Rational((seconds * times * 10).round, 10) }]
           end
         end
-
-        TENTH = Rational(1, 100)
-        private_constant :TENTH
 
         # Planning::Changeover of a machine's row and one of its exercises; of one that cannot be read, the pin alone.
         def changeover(row, exercise)
