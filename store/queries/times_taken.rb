@@ -8,7 +8,7 @@ module Verglas
       # anything does was an interruption.
       class TimesTaken
         DAYS = 180
-        MOST = 20_000
+        MOST = 5000
 
         def initialize(gym)
           @gym = gym
@@ -43,20 +43,28 @@ module Verglas
             )
         end
 
-        # A row a set: since the visit began, or since the set before it.
+        # A row a set: since the visit began, or since the set before it. Visit by visit (lateral), so that the sets of
+        # other visits are not walked.
         def taken
-          before = Sequel.function(:lag, Sequel[:sets][:done_at]).over(partition: :visit_id, order: :number)
-          since = Sequel.function(:coalesce, before, Sequel[:visits][:begun_at])
-          visits = @gym.visits.latest(MOST, days: DAYS)
-          @gym.db[:sets]
-            .join(visits.as(:visits), id: :visit_id)
-            .where(Sequel[:sets][:taken_back_at] => nil)
+          visit = Sequel[:visits]
+          since = Sequel.function(:coalesce, Sequel[:done][:before], visit[:begun_at])
+          @gym
+            .db
+            .from(@gym.visits.latest(MOST, days: DAYS).as(:visits))
+            .cross_join(sets_of(visit).lateral.as(:done))
             .select(
-              Sequel[:visits][:machine_id],
-              Sequel[:visits][:exercise],
-              Sequel.case({ { before => nil } => "first" }, "between").as(:kind),
-              Sequel.extract(:epoch, Sequel[:sets][:done_at] - since).as(:seconds)
+              visit[:machine_id],
+              visit[:exercise],
+              Sequel.case({ { Sequel[:done][:before] => nil } => "first" }, "between").as(:kind),
+              Sequel.extract(:epoch, Sequel[:done][:done_at] - since).as(:seconds)
             )
+        end
+
+        def sets_of(visit)
+          @gym.db[:sets].where(visit_id: visit[:id], taken_back_at: nil).select(
+            :done_at,
+            Sequel.function(:lag, :done_at).over(order: :number).as(:before)
+          )
         end
       end
     end
