@@ -16,8 +16,7 @@ module Verglas
       SDS = Loading::FirstLoad::FIRST[:sds]
 
       # nil where nothing is told: with any caution, where anything bars, where too little is known, or nobody described
-      # the loads. rows: of
-      # Store::Queries::LiftedSets for this client, where somebody has them already.
+      # the loads. rows: of Store::Queries::LiftedSets for this client, where somebody has them already.
       def self.of(meeting, rows: nil) = new(meeting, rows: rows).told
 
       def initialize(meeting, rows: nil, today: Date.today)

@@ -7,9 +7,14 @@ module Verglas
     # A client met by every machine of the gym: what the bench would advise on each, from the tape and from what was
     # checked elsewhere, before anybody walks there. The same advice as the bench's own, for it is the bench's own.
     class FloorCard
-      def initialize(gym, client_id)
+      # rows, person, shared: what was read already: the machines in service, one of Store::Queries::People, what the
+      # gym has (Meeting::Shared).
+      def initialize(gym, client_id, rows: nil, person: nil, shared: nil)
         @gym = gym
         @client_id = client_id
+        @rows = rows
+        @person = person
+        @shared = shared
       end
 
       # {[machine id, exercise] => Meeting} of all machines in service, each exercise.
@@ -30,7 +35,8 @@ module Verglas
           shared: shared,
           fitting: fitting,
           given: {
-            shown: shown
+            shown: shown,
+            stations: stations
           }
         )
       end
@@ -49,6 +55,7 @@ module Verglas
       def rows = @rows ||= @gym.machines.in_service
       def person = @person ||= Store::Queries::People.new(@gym).call([@client_id]).fetch(@client_id)
       def shown = @shown ||= Store::Queries::ShownEfforts.new(@gym).call(@client_id, families: Readiness::FAMILIES)
+      def stations = @stations ||= {}
       def shared = @shared ||= Meeting::Shared.of(@gym)
     end
   end

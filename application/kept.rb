@@ -20,7 +20,8 @@ module Verglas
         set_up_times: 20,
         taped: 1000,
         times: 20,
-        trials: 200
+        trials: 200,
+        tried: 2000
       }.freeze
 
       # Of this process.

@@ -250,14 +250,17 @@ module Verglas
 
       def station_advice
         @station_advice ||=
-          Fitting::StationAdvice.new(
-            machines: exercises,
-            shared: shared,
-            choices: choices,
-            estimate: estimation.met,
-            taken: taken,
-            wishes: exercises.transform_values { |machine| advised_wishes(machine) }
-          )
+          begin
+            wishes = exercises.transform_values { |machine| advised_wishes(machine) }
+            stations[[machine_row[:id], wishes, aid_sizes]] ||= Fitting::StationAdvice.new(
+              machines: exercises,
+              shared: shared,
+              choices: choices,
+              estimate: estimation.met,
+              taken: taken,
+              wishes: wishes
+            )
+          end
       end
 
       # Labels of the adjusters which a station's exercises share.
@@ -293,6 +296,9 @@ module Verglas
       def one_part = station? ? machine_row[:adjusters].to_a.map { |adjuster| adjuster["label"] } : []
 
       private
+
+      # What this client's other exercises on the same station were advised, where somebody keeps it.
+      def stations = @given[:stations] || {}
 
       # The schools which cautions ask for say nothing of machines, so any family's answer serves.
       def caution_schools = @caution_schools ||= safety.effect(machine.family).schools

@@ -11,8 +11,7 @@ module Verglas
 
           # given: wishes.
           def self.of(gym, client, given)
-            planned = Sessions::Making.plan(gym, client, given)
-            whole(gym, client, planned, Sessions::Possibilities.new(gym, client, aim: planned.wishes.aim))
+            whole(gym, client, Sessions::Making.plan(gym, client, given))
           end
 
           # {programme's id => the day of it that was done last}
@@ -31,12 +30,12 @@ module Verglas
             best.observation if best&.worth_taking?
           end
 
-          def self.whole(gym, client, planned, known)
+          def self.whole(gym, client, planned)
             new(
               client: client,
               planned: planned,
-              kept_off: known.kept_off,
-              barred: known.barred,
+              kept_off: planned.known.kept_off,
+              barred: planned.known.barred,
               reading: planned.first_visit? ? reading(gym, client) : nil,
               standing: Sessions::Today.standing(gym),
               aims: Loading::Aim.table(gym.aims.all).map(&:name),

@@ -49,7 +49,7 @@ module Verglas
         # Machines that would fit, on which nobody fitted them, for work that nothing in it does: one an action.
         def spare
           done = possible.map(&:action)
-          (Possible::RANKS.keys - done).flat_map { |action| one_an_action(@known.others_of(action).values) }
+          (Possible::RANKS.keys - done).flat_map { |action| worked_out(one_an_action(@known.others_of(action))) }
         end
 
         # What somebody left out by hand, and could put in again.
@@ -74,7 +74,7 @@ module Verglas
         # One machine an action; what is kept off gives way to what stands for it best. Somebody who was fitted nowhere
         # has no card: whatever fits them is there to be fitted.
         def of_card
-          return one_an_action(@known.others.values) if first_visit?
+          return worked_out(one_an_action(@known.others)) if first_visit?
 
           open = @known.fitted.reject { |one| out?(one) }
           best = one_an_action(open)
@@ -85,6 +85,9 @@ module Verglas
           in_it = some.reject { |one| out?(one) }
           in_it.group_by(&:action).map { |_, alike| alike.min_by { |one| before_others(one) } }
         end
+
+        # [Possible] of others.
+        def worked_out(others) = others.filter_map { |one| find(one.key) }
 
         # One that is free, on which they were fitted, and where they were last.
         def before_others(one)
@@ -117,14 +120,15 @@ module Verglas
 
         # Those on which they were fitted first, unless all of them are taken.
         def serving(action, used)
-          best = best_of(own, action, used)
+          best = best_of(@known.fitted, action, used)
           return best if best && !@wishes.taken.include?(best.key)
 
-          [best, best_of(@known.others_of(action), action, used)].compact.min_by { |one| before_others(one) }
+          found = [best, best_of(@known.others_of(action), action, used)].compact.min_by { |one| before_others(one) }
+          found && find(found.key)
         end
 
         def best_of(some, action, used)
-          of_action = some.each_value.select { |one| one.action == action && !used.include?(one.key) && !out?(one) }
+          of_action = some.select { |one| one.action == action && !used.include?(one.key) && !out?(one) }
           of_action.min_by { |one| before_others(one) }
         end
       end

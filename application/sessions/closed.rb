@@ -36,7 +36,7 @@ module Verglas
         def of(client_id, known)
           return {} unless any?(client_id)
 
-          [*known.fitted, *known.others.values].to_h { |one| [one.key, why(client_id, one.key, one.loads)] }.compact
+          [*known.fitted, *known.others].to_h { |one| [one.key, why(client_id, one.key, one.loads)] }.compact
         end
 
         # [[row, sets]] of a client's visits since, in their order.

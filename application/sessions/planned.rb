@@ -15,7 +15,8 @@ module Verglas
         # Two neighbours that would save time in turn, so many sets of each.
         Turn = Struct.new(:keys, :names, :sets, :in_turn_s, :now_s)
 
-        attr_reader :wishes
+        # known: Possibilities, of which it is made.
+        attr_reader :wishes, :known
 
         # known: Possibilities; today: Today; day: a programme's, nil for none; budget_s: what is left of the
         # time; done: keys that are done with; without: {key => why} of what the day has closed; at: the place where
@@ -33,6 +34,7 @@ module Verglas
           also: [],
           made: nil
         ) # rubocop:disable Metrics/ParameterLists -- what a day may have changed
+          @known = known
           @wishes = wishes
           @made = made
           @today = today

@@ -9,6 +9,13 @@ module Verglas
       class Possibilities
         # instead: keys of what stands for it, best first.
         KeptOff = Struct.new(:key, :name, :place, :action, :why, :instead)
+        # A machine on which nobody fitted them and that would fit: what it is chosen by and what it loads, as of
+        # Possible, before it is worked out what they would do there.
+        Other =
+          Struct.new(:key, :action, :loads, :last_at, :fit) do
+            def fitted? = false
+            def fitted_at = nil
+          end
 
         # aim: name of one of the gym's, nil: as every fitting has it.
         def initialize(gym, client, aim: nil)
@@ -21,10 +28,21 @@ module Verglas
         def fitted = on_card.grep(Possible)
         def kept_off = on_card.grep(KeptOff)
 
-        # {key => Possible} of machines on which nobody fitted them and that would fit; those of one action, and one.
+        # [Other]: all of them, and those of one action.
         def others = fitting(not_fitted)
         def others_of(action) = fitting(not_fitted.select { |_, meeting| meeting.machine.family.action == action })
-        def other(key) = not_fitted[key]&.then { |meeting| tried(key, meeting).first }
+
+        # Possible, by the key of one of them; nil where it is none.
+        def other(key)
+          meeting = not_fitted[key]
+          return unless meeting && tried(key, meeting).any?
+
+          Kept
+            .shared
+            .of(:others, [basis, key]) do
+              OneLine.of(meeting.machine_row[:id], -> {}) { offered(meeting).advised(teaches: card.empty?) }
+            end
+        end
 
         # Statistics::Normal; nil where the gym has no machine.
         def body
@@ -151,18 +169,18 @@ module Verglas
               .transform_keys { |place| place.join("/") }
         end
 
-        def fitting(meetings)
-          meetings.flat_map { |key, meeting| tried(key, meeting) }.to_h { |one| [one.key, one] }
-        end
+        def fitting(meetings) = meetings.flat_map { |key, meeting| tried(key, meeting) }
 
-        # [Possible], [] where it would not fit.
-        def tried(key, meeting) = Kept.shared.of(:others, [basis, key]) { [try(meeting)].compact }
+        # [Other], [] where it would not fit.
+        def tried(key, meeting) = Kept.shared.of(:tried, [basis, key]) { [try(key, meeting)].compact }
 
         # Where it would fit, and nothing is to be shown or measured before.
-        def try(meeting)
+        def try(key, meeting)
           OneLine.of(meeting.machine_row[:id], -> {}) do
             if Substitutes.serves?(meeting) && Told::Barred.advised(meeting).empty?
-              offered(meeting).advised(teaches: card.empty?)
+              family = meeting.machine.family
+              last_at = visited[[meeting.machine_row[:id], meeting.exercise]]
+              Other.new(key, family.action, Closed.loads(family), last_at, Substitutes.rank(meeting.advice))
             end
           end
         end

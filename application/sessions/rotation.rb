@@ -123,14 +123,17 @@ module Verglas
         def machines = @machines ||= @gym.machines.in_service
 
         def made(id, station)
-          meeting =
-            Meeting.among(@gym, persons.fetch(id), machine_row: station.row, exercise: station.exercise, shared: shared)
+          meeting = floor(id).meetings.fetch([station.row[:id], station.exercise])
           Place.of(meeting, latest(station)[id], lifted(station)[id], instead: -> { serving(id, meeting) })
         end
 
+        # One for all stations, so that nobody is met by a machine twice.
+        def floor(id)
+          (@floors ||= {})[id] ||= FloorCard.new(@gym, id, rows: machines, person: persons.fetch(id), shared: shared)
+        end
+
         def serving(id, meeting)
-          FloorCard
-            .new(@gym, id)
+          floor(id)
             .instead(meeting)
             .map do |found|
               ["#{found.row[:id]}/#{found.exercise}", Told::Names.machine(found.row[:name], found.exercise)]

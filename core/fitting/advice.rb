@@ -8,6 +8,7 @@ module Verglas
       STATUSES = %i[fits fits compromise impossible].freeze
       WORTH_NAMING = 0.2
       NO_MARK = 0.5
+      BEST_AND_SECOND = 2
 
       # mark: as advised, nil for one that is recorded only; probability: that it is the right one; also: {mark =>
       # probability} of others worth naming; requirement: what decides it (nil where no rule does); too_far: :below or
@@ -26,7 +27,7 @@ module Verglas
         @held = held
         @instead = instead
         @wishes = choices.computed(machine, estimate.dimensions, wishes)
-        @solutions = solve(@wishes)
+        @solutions = solve(@wishes, most: BEST_AND_SECOND)
         @without = @solutions.first
         seek(choices)
       end
@@ -82,8 +83,8 @@ module Verglas
       def plain_wishes
         @wishes.wishing(**machine.family.choices.each_value.select(&:sought?).to_h { |choice| [choice.name, 0.0] })
       end
-      def solve(wishes, held = @held)
-        Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes, held: held).solutions
+      def solve(wishes, held = @held, most: 1)
+        Solver.new(machine: machine, body: estimate.dimensions, wishes: wishes, held: held).solutions(most)
       end
 
       # With what helps of what may be added.
@@ -95,7 +96,7 @@ module Verglas
         return if chosen.empty?
 
         @wishes = @wishes.wishing(**chosen)
-        @solutions = solve(@wishes)
+        @solutions = solve(@wishes, most: BEST_AND_SECOND)
       end
 
       # Codes of what is as bad as anything where nothing is added; nil where no choice asks.

@@ -4,8 +4,9 @@ module Verglas
   module Fitting
     # The best marks for one exact body. Every combination of the joint adjusters is tried; for each, the groups of
     # other adjusters are solved one at a time and joined. A group keeps its cheapest member for every (worst severity,
-    # number): all that a whole result's score can see of it, so the answer is that of the full product. docs/model.md
-    # section 9.
+    # number): all that a whole result's score can see of it, so the answer is that of the full product. What the joint
+    # alone comes to is the least that the whole can: where that is no better than what was found, no group is solved.
+    # docs/model.md section 9.
     class Solver
       # indices: one mark's index an adjuster, in the machine's order; preference: [what comes before the worst
       # severity, what comes after it], as the mechanism has it, smaller is better, told of the joint's place alone and
@@ -37,36 +38,54 @@ module Verglas
         @weightless = @family.findings.each_value.reject(&:weighs).map(&:code)
       end
 
-      # The best solution for each combination of the joint adjusters, best first.
-      def solutions = combinations(@joint_places).map { |chosen| best_for(chosen) }.sort_by(&:key)
+      # The best solution for each combination of the joint adjusters, best first: the first `most` of them.
+      def solutions(most = 1)
+        return [Solution.new(filled({}), Score.of([]), NONE, [])] if @family.findings.empty?
+
+        starts
+          .sort_by { |start| start.alone.key }
+          .each_with_object([]) do |start, best|
+            break best if best.size == most && (best.last.key <=> start.alone.key).negative?
+
+            best.push(whole(start)).sort_by!(&:key)
+            best.pop if best.size > most
+          end
+      end
 
       private
 
-      def best_for(joint_choice)
-        return Solution.new(filled({}), Score.of([]), NONE, []) if @family.findings.empty?
+      # The joint at one combination of its adjusters: {place => index}, where it stands, and the Solution but for the
+      # other groups.
+      Start = Struct.new(:choice, :standing, :alone)
+      private_constant :Start
 
-        place = @mechanics.place(@machine.parameters(filled(joint_choice)))
-        start =
-          Solution.new(
-            filled(joint_choice),
-            score(@mechanics.findings(:joint, place)),
-            [@mechanics.precedence(place), @mechanics.preference(place)],
-            joint_choice.values
-          )
+      def starts
+        combinations(@joint_places).map do |choice|
+          indices = filled(choice)
+          place = @mechanics.place(@machine.parameters(indices))
+          preference = [@mechanics.precedence(place), @mechanics.preference(place)]
+          alone = Solution.new(indices, score(@mechanics.findings(:joint, place)), preference, choice.values)
+          Start.new(choice, place, alone)
+        end
+      end
+
+      # The best of all that the other groups can be with it.
+      def whole(start)
         partial =
-          @group_places.inject([start]) do |wholes, (group, places)|
-            members = members(group, places, joint_choice, place)
+          @group_places.inject([start.alone]) do |wholes, (group, places)|
+            members = members(group, places, start)
             cheapest(wholes.product(members).map { |whole, member| joined(whole, member) })
           end
         partial.min_by(&:key)
       end
 
-      def members(group, places, joint_choice, standing)
-        return [settled(places, joint_choice)] unless @family.grades?(group)
+      def members(group, places, start)
+        return [settled(places, start.choice)] unless @family.grades?(group)
 
         cheapest(
           combinations(places).map do |choice|
-            place = @mechanics.place(@machine.parameters(filled(joint_choice.merge(choice))), standing: standing)
+            indices = filled(start.choice.merge(choice))
+            place = @mechanics.place(@machine.parameters(indices), standing: start.standing)
             Solution.new(choice, score(@mechanics.findings(group, place)), NONE, choice.values)
           end
         )

@@ -88,10 +88,11 @@ RSpec.describe Verglas::Fitting::Solver do
 
   it "ranks its solutions, one a combination of the joint adjusters" do
     machine = Worked.machine("slide_seat")
-    solutions =
-      described_class.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine)).solutions
+    solver = described_class.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine))
+    solutions = solver.solutions(100)
     expect(solutions.size).to eq(6 * 7)
     expect(solutions.map { |solution| solution.score.key }).to eq(solutions.map { |solution| solution.score.key }.sort)
+    (1..9).each { |most| expect(solver.solutions(most)).to eq(solutions.first(most)) }
   end
 
   it "keeps what is held where it stands, and does the best with the rest" do
