@@ -43,8 +43,30 @@ module Verglas
 
       # Everything of which it is made, as a digest: the same while body, cautions, rules, machines and what the gym
       # owns are, on one day.
-      def basis(today = Date.today)
-        Fingerprint.of(@gym.id, person.to_a, rows.map { |row| Fingerprint.machine(row) }, shared.to_a, shown, today)
+      def basis
+        @basis ||=
+          Fingerprint.of(
+            @gym.id,
+            person.to_a,
+            rows.map { |row| Fingerprint.machine(row) },
+            shared.to_a,
+            shown,
+            Date.today
+          )
+      end
+
+      # How well a machine serves, as it is advised (Substitutes.rank); nil where it does not, or something is to be
+      # shown or measured before. Kept: the client's page and a plan of what they do today ask the same. at: [machine
+      # id, exercise].
+      def serving(at)
+        Kept
+          .shared
+          .of(:serving, [basis, *at]) do
+            meeting = meetings.fetch(at)
+            serves = Substitutes.serves?(meeting) && Told::Barred.advised(meeting).empty?
+            [serves ? Substitutes.rank(meeting.advice) : nil]
+          end
+          .first
       end
 
       # Where a machine does not serve: the gym's others that do (Substitutes), best first.

@@ -17,11 +17,11 @@ module Verglas
         possibilities: 300,
         predictions: 300,
         rankings: 300,
+        serving: 6000,
         set_up_times: 20,
         taped: 1000,
         times: 20,
-        trials: 200,
-        tried: 2000
+        trials: 200
       }.freeze
 
       # Of this process.

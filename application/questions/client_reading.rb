@@ -27,6 +27,12 @@ module Verglas
           }
         end
 
+        # Kept until body or machines change.
+        def ranking
+          basis = Fingerprint.of(@row, readings, checked, machines.map { |machine| Fingerprint.machine(machine) })
+          Kept.shared.of(:rankings, basis) { ranked }
+        end
+
         private
 
         def readings = @readings ||= @gym.readings.signed(@row[:id])
@@ -61,12 +67,6 @@ module Verglas
             .exercises
             .to_h { |name, family| [name.to_s, safety.bars(family)] }
             .reject { |_, bars| bars.empty? }
-        end
-
-        # Kept until body or machines change.
-        def ranking
-          basis = Fingerprint.of(@row, readings, checked, machines.map { |machine| Fingerprint.machine(machine) })
-          Kept.shared.of(:rankings, basis) { ranked }
         end
 
         def ranked

@@ -26,7 +26,7 @@ module Verglas
 
           # The length that would narrow the settings most; nil where none is worth the time.
           def self.reading(gym, client)
-            best = ClientReading.new(gym, client).to_h[:ranking].first
+            best = ClientReading.new(gym, client).ranking.first
             best.observation if best&.worth_taking?
           end
 

@@ -10,8 +10,7 @@ module Verglas
           def self.of(gym, row)
             client = gym.clients.find(row[:client_id])
             running = Sessions::Making.running(gym, row)
-            known = Sessions::Possibilities.new(gym, client, aim: running.wishes.aim)
-            new(running: running, asked: ClientSession.whole(gym, client, running.planned, known))
+            new(running: running, asked: ClientSession.whole(gym, client, running.planned))
           end
         end
     end

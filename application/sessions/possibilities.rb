@@ -172,17 +172,11 @@ module Verglas
         def fitting(meetings) = meetings.flat_map { |key, meeting| tried(key, meeting) }
 
         # [Other], [] where it would not fit.
-        def tried(key, meeting) = Kept.shared.of(:tried, [basis, key]) { [try(key, meeting)].compact }
+        def tried(key, meeting)
+          at = [meeting.machine_row[:id], meeting.exercise]
+          fit = OneLine.of(at.first, -> {}) { floor.serving(at) } or return []
 
-        # Where it would fit, and nothing is to be shown or measured before.
-        def try(key, meeting)
-          OneLine.of(meeting.machine_row[:id], -> {}) do
-            if Substitutes.serves?(meeting) && Told::Barred.advised(meeting).empty?
-              family = meeting.machine.family
-              last_at = visited[[meeting.machine_row[:id], meeting.exercise]]
-              Other.new(key, family.action, Closed.loads(family), last_at, Substitutes.rank(meeting.advice))
-            end
-          end
+          [Other.new(key, meeting.machine.family.action, Closed.loads(meeting.machine.family), visited[at], fit)]
         end
       end
     end

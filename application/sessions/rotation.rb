@@ -8,7 +8,6 @@ module Verglas
       # through as people do. In round 1 the ring's first place is at the first station, and every round everybody goes
       # one station on.
       class Rotation
-        Station = Struct.new(:key, :row, :exercise)
         # state: :works, :instead (on another machine), :rests, :empty; moves: [[label, from, to]], nil where nobody
         # knows how the machine stands.
         Cell = Struct.new(:person, :state, :place, :instead, :moves)
@@ -21,7 +20,8 @@ module Verglas
         def initialize(gym, stations, people, work_s:)
           @gym = gym
           @work_s = work_s
-          @stations = stations.map { |key| station(key) }
+          @places = Places.new(gym, people.compact)
+          @stations = stations.map { |key| @places.station(key) }
           # Nobody works on the two exercises of a station at once.
           twice = @stations.map { |one| one.row[:id] }.tally.any? { |_, count| count > 1 }
           raise Invalid.new(:station_twice, path: "/stations") if twice
@@ -47,7 +47,7 @@ module Verglas
         end
 
         # {id => client's row} of those that are there.
-        def people = @people ||= persons.transform_values(&:row)
+        def people = @places.persons.transform_values(&:row)
 
         # Their ids, in the order in which they follow one another.
         def ids = @ring.compact
@@ -88,69 +88,9 @@ module Verglas
 
         private
 
-        def station(key)
-          machine_id, exercise = key.split("/", 2)
-          row = @gym.machines.find(machine_id)
-          unless row && row[:state] != "retired" && Described.exercises(row).map(&:to_s).include?(exercise)
-            raise Invalid.new(:not_allowed, path: "/stations")
-          end
-
-          Station.new(key, row, exercise)
-        end
-
-        def persons = @persons ||= Store::Queries::People.new(@gym).call(ids)
-        def shared = @shared ||= Meeting::Shared.of(@gym)
         def standing = @standing ||= Today.standing(@gym)
 
-        def place(id, station)
-          (@places ||= {})[[id, station.key]] ||= Kept
-            .shared
-            .of(:places, basis(id, station)) { OneLine.of(station.row[:id], -> { Place.none }) { made(id, station) } }
-        end
-
-        def basis(id, station)
-          last = latest(station)[id]
-          Fingerprint.of(of_person(id), of_gym, station.key, last&.values_at(:id, :version), lifted(station)[id])
-        end
-
-        # Worked out once, for they are in the basis of every place.
-        def of_person(id) = (@of_person ||= {})[id] ||= Fingerprint.of(persons.fetch(id).to_a)
-
-        def of_gym
-          @of_gym ||= Fingerprint.of(@gym.id, machines.map { |row| Fingerprint.machine(row) }, shared.to_a, Date.today)
-        end
-
-        def machines = @machines ||= @gym.machines.in_service
-
-        def made(id, station)
-          meeting = floor(id).meetings.fetch([station.row[:id], station.exercise])
-          Place.of(meeting, latest(station)[id], lifted(station)[id], instead: -> { serving(id, meeting) })
-        end
-
-        # One for all stations, so that nobody is met by a machine twice.
-        def floor(id)
-          (@floors ||= {})[id] ||= FloorCard.new(@gym, id, rows: machines, person: persons.fetch(id), shared: shared)
-        end
-
-        def serving(id, meeting)
-          floor(id)
-            .instead(meeting)
-            .map do |found|
-              ["#{found.row[:id]}/#{found.exercise}", Told::Names.machine(found.row[:name], found.exercise)]
-            end
-        end
-
-        def latest(station)
-          (@latest ||= {})[station.key] ||= @gym.fittings.last_accepted_of(ids, station.row[:id], station.exercise)
-        end
-
-        def lifted(station)
-          (@lifted ||= {})[station.key] ||= Store::Queries::LatestLoads.new(@gym).on(
-            station.row[:id],
-            station.exercise,
-            ids
-          )
-        end
+        def place(id, station) = @places.of(id, station)
 
         def changeover(station)
           (@changeovers ||= {})[station.key] ||= SetUpTimes.of(@gym).changeover(station.row, station.exercise)
@@ -197,7 +137,7 @@ module Verglas
         end
 
         def in_turn?(id)
-          person = persons.fetch(id)
+          person = @places.persons.fetch(id)
           Planning::Pair.open?(
             cautions: person.cautions.map { |row| row[:caution].to_sym },
             years: ClientBody.age_years(person.row[:birth_date]),

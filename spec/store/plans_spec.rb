@@ -75,6 +75,12 @@ RSpec.describe "Questions in a large gym" do
     "what was lifted last everywhere" => ->(gym, _, person) do
       Verglas::Store::Queries::LatestLoads.new(gym).call(person)
     end,
+    "what several people lifted last everywhere, and which of their fittings are the latest" =>
+      lambda do |gym, _, person|
+        ids = [person, *Array.new(11) { SecureRandom.uuid }]
+        Verglas::Store::Queries::LatestLoads.new(gym).among(ids)
+        Verglas::Store::Queries::LatestFittings.new(gym).versions(ids)
+      end,
     "what was shown, and at the visits since" => ->(gym, _, person) do
       Verglas::Store::Queries::ShownEfforts.new(gym).call(
         person,

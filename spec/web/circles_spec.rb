@@ -30,6 +30,22 @@ RSpec.describe "A group that rotates" do
     expect(by_station.map { |visitors| visitors.rotate(visitors.index(people[0])) }.uniq.size).to eq(1)
   end
 
+  it "says before it is gathered at which stations each works, as the rounds have it" do
+    call(:put, "/api/clients/#{people[1]}/cautions", { caution: "hip_replacement", version: nil })
+    told = people.to_h { |id| [id, call(:get, "/api/clients/#{id}/stations")["works"]] }
+    in_use = loft.machines.in_service.select { |row| row[:state] == "in_use" }.map { |row| row[:id] }
+    expect(told.values.flatten.map { |key| key.split("/").first } - in_use).to be_empty
+    states =
+      add["rounds"].flat_map do |round|
+        round["cells"].zip(stations).map { |cell, key| [[cell["person"], key], cell["state"]] }
+      end
+    works = told.flat_map { |id, keys| (keys & stations).map { |key| [id, key] } }
+    # Who works there may rest where a caution or their age asks for it, and is never sent elsewhere.
+    expect(states.to_h.slice(*works).values.uniq).to contain_exactly("works", "rests")
+    expect(states.to_h.except(*works).values.uniq).not_to include("works")
+    expect(works.size).to be_between(1, (people.size * stations.size) - 1)
+  end
+
   it "moves from one to the next what the cells say, beginning at the marks that stand there" do
     loft.queues.stands(
       stations[0].delete("/"),

@@ -32,14 +32,27 @@ module Verglas
         end
 
         def call(client_id)
-          latest =
-            @gym
-              .fittings
-              .dataset
-              .where(client_id: client_id, state: "accepted")
-              .distinct(*PLACE)
-              .order(*PLACE, Sequel.desc(:accepted_at))
-          Sealed.open_all(:fittings, latest.select(*PLAIN, *SEALED).all)
+          rows = latest({ client_id: client_id }, PLACE).select(*PLAIN, *SEALED).all
+          Sealed.open_all(:fittings, rows)
+        end
+
+        # Of several clients which they are and how often they were written, with nothing of what lies in them:
+        # {[client id, machine id, exercise] => [id, version]}
+        def versions(client_ids)
+          each = [:client_id, *PLACE]
+          rows = latest({ client_id: client_ids }, each).select(*each, :id, :version).all
+          rows.to_h { |row| [row.values_at(*each), row.values_at(:id, :version)] }
+        end
+
+        private
+
+        def latest(of, each)
+          @gym
+            .fittings
+            .dataset
+            .where(state: "accepted", **of)
+            .distinct(*each)
+            .order(*each, Sequel.desc(:accepted_at))
         end
       end
     end

@@ -3,8 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # What was lifted last with both legs: by a client on each machine and exercise, or on one of them by several
-      # clients?
+      # What was lifted last with both legs: by one client or several on each machine and exercise, or on one of them by
+      # several?
       class LatestLoads
         # Of the latest visits of each: one without a set that stands is passed over.
         BACK = 3
@@ -18,6 +18,12 @@ module Verglas
           latest({ client_id: client_id }, %i[machine_id exercise]).to_h do |row|
             [row.values_at(:machine_id, :exercise), row]
           end
+        end
+
+        # {[client id, machine id, exercise] => the same}
+        def among(client_ids)
+          each = %i[client_id machine_id exercise]
+          latest({ client_id: client_ids }, each).to_h { |row| [row.values_at(*each), row] }
         end
 
         # {client id => the same}

@@ -9,6 +9,12 @@ module Verglas
           app.helpers Helpers
           app.get("/api/circles") { reply({ circles: gym.circles.all.map { |row| Views::Circle.summary(row) } }) }
 
+          # Before they are gathered: asked for each as they are picked, so that the group stands at once.
+          app.get("/api/clients/:id/stations") do |id|
+            row = client_row(id)
+            reply({ works: Application::Sessions::Places.new(gym, [row[:id]]).works(row[:id]) })
+          end
+
           app.post("/api/circles") { write_once(status: 201) { circle(gathering.add(gym, gathered, by: staff[:id])) } }
 
           app.get("/api/circles/:id") { |id| reply(circle(circle_row(id))) }

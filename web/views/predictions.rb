@@ -24,6 +24,7 @@ module Verglas
         end
 
         def one(card, meeting)
+          card.serving([meeting.machine_row[:id], meeting.exercise])
           bars = Told::Barred.before(meeting)
           return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
           if Told::Barred.advised(meeting).any?

@@ -47,6 +47,7 @@ export const keys = {
   clientLinks: (id: string) => of("client", id, "links"),
   sharing: (id: string) => of("client", id, "sharing"),
   limits: (id: string) => of("client", id, "limits"),
+  stations: (id: string) => of("client", id, "stations"),
   predictions: (id: string) => of("client", id, "predictions"),
   history: (id: string, machine: string, exercise: string) => of("client", id, "history", machine, exercise),
 

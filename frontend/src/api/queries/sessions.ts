@@ -41,6 +41,14 @@ export const circlesQuery = queryOptions({
   queryFn: ({ signal }) => unwrap(api.GET("/api/circles", { signal })),
 });
 
+/** At which stations a group's person works. */
+export const stationsQuery = (id: string) =>
+  queryOptions({
+    queryKey: keys.stations(id),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/clients/{id}/stations", { params: { path: { id } }, signal })),
+    select: ({ works }) => works,
+  });
+
 /** On every tablet the round that is worked in. */
 const ROUND_LOOKED_AGAIN_MS = 5000;
 export const circleQuery = (id: string) =>

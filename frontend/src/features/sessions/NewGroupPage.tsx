@@ -1,17 +1,17 @@
 // A group gathered: its name, its stations, its people, how long a round is worked.
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Form } from "react-aria-components";
 import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { keys } from "../../api/keys";
-import { machinesQuery } from "../../api/queries";
+import { machinesQuery, stationsQuery } from "../../api/queries";
 import { say } from "../../lib/say";
 import { PrimaryButton, QuietButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { Page, PageHead, Rows, Section, SectionTitle, Strong, Title } from "../../ui/Page";
+import { Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, space } from "../../ui/tokens";
 import { Tick } from "../../ui/Tick";
 import { useKept } from "../../ui/useKept";
@@ -35,6 +35,9 @@ const Ticks = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
   gap: ${space(1)} ${space(4)};
+`;
+const Fits = styled(Small)`
+  display: block;
 `;
 const SECONDS = ["30", "45", "60", "90", "120"] as const;
 const MOST = 12;
@@ -72,6 +75,8 @@ export function NewGroupPage() {
         : [{ key: `${id}/`, name }],
     )
     .toSorted((one, other) => one.name.localeCompare(other.name));
+  const works = useQueries({ queries: draft.people.map(stationsQuery) }).map(({ data }) => data);
+  const known = works.filter((one) => one !== undefined);
   const ready = draft.name.trim() !== "" && draft.stations.length > 0 && draft.people.length > 0;
   return (
     <Page>
@@ -109,8 +114,14 @@ export function NewGroupPage() {
             />
             {draft.people.length > 0 ? (
               <Rows aria-label={say("newGroupPage.people")} style={{ marginTop: space(3) }}>
-                {draft.people.map((id) => (
-                  <Person key={id} id={id} onGone={() => tell({ people: draft.people.filter((one) => one !== id) })} />
+                {draft.people.map((id, index) => (
+                  <Person
+                    key={id}
+                    id={id}
+                    stations={draft.stations.length}
+                    works={works[index]?.filter((key) => draft.stations.includes(key)).length}
+                    onGone={() => tell({ people: draft.people.filter((one) => one !== id) })}
+                  />
                 ))}
               </Rows>
             ) : null}
@@ -127,7 +138,17 @@ export function NewGroupPage() {
                     tell({ stations: on ? [...draft.stations, key] : draft.stations.filter((one) => one !== key) })
                   }
                 >
-                  {name}
+                  <span>
+                    {name}
+                    {known.length > 0 ? (
+                      <Fits>
+                        {say("newGroupPage.fits", {
+                          count: known.filter((keys) => keys.includes(key)).length,
+                          of: known.length,
+                        })}
+                      </Fits>
+                    ) : null}
+                  </span>
                 </Tick>
               ))}
             </Ticks>
@@ -143,11 +164,18 @@ export function NewGroupPage() {
   );
 }
 
-function Person({ id, onGone }: { id: string; onGone: () => void }) {
+type PersonProps = { id: string; stations: number; works: number | undefined; onGone: () => void };
+
+function Person({ id, stations, works, onGone }: PersonProps) {
   const name = useClientName(id);
   return (
     <li style={{ display: "flex", justifyContent: "space-between", alignItems: "center", padding: space(2) }}>
-      <Strong>{name}</Strong>
+      <span>
+        <Strong>{name}</Strong>
+        {stations > 0 && works !== undefined ? (
+          <Fits>{say("newGroupPage.works", { count: works, of: stations })}</Fits>
+        ) : null}
+      </span>
       <QuietButton onPress={onGone}>{say("groupPage.goes", { name })}</QuietButton>
     </li>
   );
