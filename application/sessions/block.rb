@@ -17,10 +17,20 @@ module Verglas
 
           # [[kind, seconds]] in the order in which they come.
           def parts
-            first = [[:change, exercise.change_s], [:in, exercise.in_s], [:light, exercise.light_s]]
+            once = first_fitting
+            first = [
+              [:change, exercise.change_s - once.values.sum],
+              [:in, exercise.in_s],
+              [:look, once.fetch(:look_s, 0)],
+              [:light, exercise.light_s]
+            ]
             work = Array.new(sets) { |number| [*([:rest, exercise.rest_s] if number.positive?), :set, exercise.set_s] }
             work = work.flatten.each_slice(2).to_a
-            last = [[:out, exercise.out_s + Planning::Exercise::WRITE_DOWN_S]]
+            last = [
+              [:watch, once.fetch(:watch_s, 0)],
+              [:accept, once.fetch(:accept_s, 0)],
+              [:out, exercise.out_s + Planning::Exercise::WRITE_DOWN_S]
+            ]
             [*first, *work, *last].reject { |_, taken| taken.zero? }
           end
 
@@ -33,6 +43,9 @@ module Verglas
           end
 
           private
+
+          # {look_s:, watch_s:, accept_s:} of all that are fitted there for the first time.
+          def first_fitting = members.map(&:first_fitting).inject({}) { |all, one| all.merge(one) { |_, a, b| a + b } }
 
           # How far setting up its machine goes astray.
           def astray_s(member) = member.set_up_sd * exercise.change_s / members.size

@@ -208,7 +208,7 @@ module Verglas
 
         # Where there is time for another, and the day has not closed it.
         def spare
-          return [] if @made || @budget_s - seconds < Possible::FIRST_FITTING_S
+          return [] if @made || @budget_s - seconds < Possible::FIRST_FITTING.values.sum
 
           @chosen
             .spare

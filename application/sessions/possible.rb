@@ -82,7 +82,7 @@ module Verglas
               worth: worth(now),
               kept: kept,
               most: [sets, Planning::Exercise::MOST_SETS].min,
-              change_s: change_s(standing) + first_fitting_s,
+              change_s: change_s(standing) + first_fitting.values.sum,
               **seconds.slice(:set_s, :rest_s, :light_s, :in_s, :out_s)
             )
           end
@@ -93,15 +93,14 @@ module Verglas
           end
           def rested?(now) = last_at.nil? || now - last_at > Possible::RESTED[:within_hours] * 3600
 
+          # What comes to it where nobody was fitted there yet, {look_s:, watch_s:, accept_s:}.
+          def first_fitting = fitted? ? {} : Possible::FIRST_FITTING
+
           # As Planning::Teaching takes it.
           def pupil(standing)
             whole = planned(standing: standing, now: Time.now).alone_s(1)
             Planning::Teaching::Pupil.new(id: called, rank: rank, seconds: whole, lessons: lessons, asks: asks)
           end
-
-          private
-
-          def first_fitting_s = fitted? ? 0 : Possible::FIRST_FITTING_S
         end
 
       class Possible
@@ -109,7 +108,7 @@ module Verglas
         WORTHS = Tables[:session][:worths].to_h { |row| row.values_at(:name, :worth) }.freeze
         USUAL = Tables[:session][:usual_worths][:by_rank]
         RESTED = Tables[:session][:rested]
-        FIRST_FITTING_S = Tables[:session][:first_fitting][:seconds]
+        FIRST_FITTING = Tables[:session][:first_fitting].slice(:look_s, :watch_s, :accept_s).freeze
       end
     end
   end

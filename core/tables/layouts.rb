@@ -253,7 +253,7 @@ module Verglas
         rested: figures(:within_hours, :share),
         usual_worths: cited(by_rank: map(->(given, _) { given }, name)),
         times: figures(:once_sd_share, :set_sd_share, :rest_sd_share, :prior_count, :seldom_sds, :longest_s),
-        first_fitting: figures(:seconds),
+        first_fitting: figures(:look_s, :watch_s, :accept_s),
         in_turn: cited(without: list(named(:caution)), newcomers_from_years: number)
       }.freeze
 

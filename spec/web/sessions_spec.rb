@@ -318,6 +318,23 @@ RSpec.describe "A client's session" do
     expect(names(anew).size).to be >= planned.size - 1
   end
 
+  it "tells each part of a first fitting with its seconds, and they are the block's" do
+    block = plan(named("Ósk Brannagh"), minutes: 40)["blocks"].find { |one| one["parts"].first["kind"] == "change" }
+    taken = block["parts"].to_h { |part| part.values_at("kind", "seconds") }
+    expect(taken.keys).to eq(%w[change in look set watch accept out])
+    expect(taken.values.sum).to eq(block["seconds"])
+    told = block["why"].join(" ").scan(/(set up|look|light set|watch|accept) (\d+) s/).to_h
+    expect(told.transform_values(&:to_i)).to eq(
+      "set up" => taken["change"],
+      "look" => taken["look"],
+      "light set" => taken["set"],
+      "watch" => taken["watch"],
+      "accept" => taken["accept"]
+    )
+    again = plan["blocks"].first
+    expect(again["parts"].map { |part| part["kind"] }).not_to include("look", "watch", "accept")
+  end
+
   it "stands in the list of those that go on, with its client, and among the client's own" do
     begun = keep
     expect(call(:get, "/api/sessions")["sessions"].map { |one| one.values_at("id", "state") }).to eq(

@@ -14,17 +14,18 @@ module Verglas
         def computed(card)
           lines =
             card.meetings.map do |(machine_id, exercise), meeting|
-              {
-                machine_id: machine_id,
-                exercise: exercise,
-                **Application::OneLine.of(machine_id, -> { NOT_COMPUTED }) { one(card, meeting) }
-              }
+              told =
+                Application::OneLine.of(machine_id, -> { NOT_COMPUTED }) do
+                  # A plan of what they do today asks next.
+                  card.serving([machine_id, exercise])
+                  one(card, meeting)
+                end
+              { machine_id: machine_id, exercise: exercise, **told }
             end
           { predictions: lines }
         end
 
         def one(card, meeting)
-          card.serving([meeting.machine_row[:id], meeting.exercise])
           bars = Told::Barred.before(meeting)
           return NOTHING.merge(bars: bars) if bars.any? || meeting.advice.status.nil?
           if Told::Barred.advised(meeting).any?
