@@ -36,7 +36,8 @@ module Verglas
           fitting: fitting,
           given: {
             shown: shown,
-            stations: stations
+            stations: stations,
+            advices: method(:advices)
           }
         )
       end
@@ -78,6 +79,7 @@ module Verglas
       def person = @person ||= Store::Queries::People.new(@gym).call([@client_id]).fetch(@client_id)
       def shown = @shown ||= Store::Queries::ShownEfforts.new(@gym).call(@client_id, families: Readiness::FAMILIES)
       def stations = @stations ||= {}
+      def advices(at, &) = Kept.shared.of(:advices, [basis, *at], &)
       def shared = @shared ||= Meeting::Shared.of(@gym)
     end
   end

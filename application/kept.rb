@@ -7,6 +7,7 @@ module Verglas
     class Kept
       # The last so many of each kind.
       MOST = {
+        advices: 1000,
         bodies: 500,
         checked: 500,
         described: 200,

@@ -129,7 +129,7 @@ module Verglas
           exercise: exercise,
           readings: readings,
           fitting: fitting,
-          given: @given.merge(rules: rules)
+          given: @given.except(:advices).merge(rules: rules)
         )
       end
 
@@ -241,7 +241,7 @@ module Verglas
       def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
 
       def station? = !exercise.empty?
-      def advice = @advice ||= station? ? station_advice.exercises[exercise] : plain_advice
+      def advice = @advice ||= kept_advice { station? ? station_advice.exercises[exercise] : plain_advice }
 
       # {exercise => Machine} and what they are advised together.
       def exercises
@@ -296,6 +296,9 @@ module Verglas
       def one_part = station? ? machine_row[:adjusters].to_a.map { |adjuster| adjuster["label"] } : []
 
       private
+
+      # advices: where somebody keeps what was advised before.
+      def kept_advice(&) = @given[:advices] ? @given[:advices].call([machine_row[:id], exercise], &) : yield
 
       # What this client's other exercises on the same station were advised, where somebody keeps it.
       def stations = @given[:stations] || {}

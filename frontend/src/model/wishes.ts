@@ -14,6 +14,7 @@ export type WishEvent =
 
 export const LEAST_MINUTES = 5;
 export const MOST_MINUTES = 240;
+export const USUAL_MINUTES = 30;
 
 export const wishing = (minutes: number): Wishes => ({
   minutes,

@@ -1,9 +1,9 @@
 import { say } from "../../lib/say";
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useLocation, useParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
-import { clientQuery, meQuery, sessionsQuery } from "../../api/queries";
+import { clientQuery, meQuery, sessionPlanQuery, sessionsQuery } from "../../api/queries";
 import type { ClientPage as ClientPageData, Operation } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { BodyFigure } from "../../scene/BodyFigure";
@@ -13,6 +13,7 @@ import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Section, SectionTitle, Small, Title } from "../../ui/Page";
 import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { Discarded } from "../shared/Discarded";
+import { USUAL_MINUTES, wishing } from "../../model/wishes";
 import { May } from "../shared/May";
 import { CautionLines } from "../shared/CautionLines";
 import { Card } from "./Card";
@@ -184,15 +185,23 @@ export function ClientPage() {
   );
 }
 
-/** To the one that runs, where one does. */
+/** A plan that is pointed at is kept for whoever presses. */
+const POINTED_AT_MS = 10_000;
+
+/** To the one that runs, where one does; a new one is planned while the finger still comes down. */
 function SessionLink({ id }: { id: string }) {
   const sessions = useQuery(sessionsQuery);
   const running = sessions.data?.sessions.find(({ client, state }) => client.id === id && state === "running");
+  const queries = useQueryClient();
+  const pointedAt = () =>
+    running
+      ? undefined
+      : void queries.prefetchQuery({ ...sessionPlanQuery(id, wishing(USUAL_MINUTES)), gcTime: POINTED_AT_MS });
   const [To, place] = running
     ? ([PrimaryLink, `/sessions/${running.id}`] as const)
     : ([SecondaryLink, `/clients/${id}/session`] as const);
   return (
-    <To to={place} style={{ marginLeft: "auto", order: 1 }}>
+    <To to={place} style={{ marginLeft: "auto", order: 1 }} onPointerEnter={pointedAt} onFocus={pointedAt}>
       {running ? say("clientPage.goOn") : say("clientPage.session")}
     </To>
   );

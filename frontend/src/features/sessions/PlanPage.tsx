@@ -8,7 +8,7 @@ import { keys } from "../../api/keys";
 import { sessionPlanQuery, sessionsQuery } from "../../api/queries";
 import type { SessionPlan } from "../../api/types";
 import { say } from "../../lib/say";
-import { wish, type WishEvent, wishing, type Wishes } from "../../model/wishes";
+import { USUAL_MINUTES, wish, type WishEvent, wishing, type Wishes } from "../../model/wishes";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { QuietLink } from "../../ui/LinkButton";
@@ -51,7 +51,7 @@ const CARD = "card";
 export function PlanPage() {
   const { id = "" } = useParams();
   const [query] = useSearchParams();
-  const [wishes, setWishes] = useKept<Wishes>(`session ${id}`, wishing(Number(query.get("minutes")) || 30));
+  const [wishes, setWishes] = useKept<Wishes>(`session ${id}`, wishing(Number(query.get("minutes")) || USUAL_MINUTES));
   const [selected, setSelected] = useState<string | null>(null);
   const plan = useQuery(sessionPlanQuery(id, wishes));
   const tell = (event: WishEvent) => setWishes(wish(wishes, event));
