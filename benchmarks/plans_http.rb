@@ -16,7 +16,7 @@ Measure.with_demo do
     machines = call.call("get", "/api/machines")["machines"].select { |machine| machine["state"] == "in_use" }
     stations =
       machines.first(MOST).map do |machine|
-        "#{machine["id"]}/#{machine["exercises"].size > 1 ? machine["exercises"].first["name"] : ""}"
+        "#{machine["id"]}/#{machine["exercises"].first["name"] if machine["exercises"].size > 1}"
       end
     # Everything kept of them counts for nothing any more.
     forget = -> { Verglas::DB[:clients].update(version: Sequel[:version] + 1) }
@@ -42,7 +42,8 @@ Measure.with_demo do
         timed.call("an hour, after half an hour") { plan.call(id, 60) }
       end
       forget.call
-      people.each { |id| timed.call("where somebody works, as they are picked") { call.call("get", "/api/clients/#{id}/stations") } }
+      picked = ->(id) { call.call("get", "/api/clients/#{id}/stations") }
+      people.each { |id| timed.call("where somebody works, as they are picked") { picked.call(id) } }
       timed.call("a group of #{people.size} at #{stations.size} stations, after its people were picked", &gather)
       forget.call
       timed.call("the same straight away", &gather)
