@@ -21,6 +21,7 @@ module Verglas
         bias
         scale
         signs
+        movement
       ].freeze
 
       # machines, bodies: {id => plain data} which requests may name.

@@ -175,6 +175,13 @@ module Verglas
       def bias(request, _subjects) = Learning.bias(request)
       def scale(request, _subjects) = Learning.scale(request)
       def signs(request, subjects) = SignsRead.signs(request, subjects)
+
+      # A set that a phone on the machine's arm read.
+      def movement(request, _subjects)
+        reading =
+          Motion::Reading.new(request["samples"], start_deg: request["start"], end_deg: request["end"])
+        { repetitions: reading.repetitions.map(&:to_h), slam: reading.slam? }
+      end
     end
   end
 end

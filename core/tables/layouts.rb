@@ -230,6 +230,15 @@ module Verglas
           )
       }.freeze
 
+      MOTION = {
+        still: figures(:seconds),
+        gravity: figures(:m_s2, :within_m_s2, :constant_s),
+        turns: figures(:back, :rise),
+        counted: figures(:from, :upto),
+        slam: figures(:over_m_s2, :samples, :within_s),
+        back: figures(:share)
+      }.freeze
+
       REGIONS = {
         regions:
           rows(
@@ -345,6 +354,7 @@ module Verglas
         knee: row(**KNEE),
         limits: row(**LIMITS),
         loads: row(**LOADS),
+        motion: row(**MOTION),
         press: row(**PRESS),
         refits: row(**REFITS),
         regions: row(**REGIONS),

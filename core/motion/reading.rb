@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Motion
+    # A set as a phone on the machine's arm read it: how far each repetition went of what was agreed, and its seconds.
+    # docs/model.md section 17
+    class Reading
+      # How many numbers a sample may have, every one as many.
+      SIZES = [4, Plane::WHOLE].freeze
+      STILL_S = Tables[:motion][:still][:seconds]
+      TURNS = Tables[:motion][:turns]
+      COUNTED = Tables[:motion][:counted]
+      SLAM = Tables[:motion][:slam]
+      GRAVITY_M_S2 = Tables[:motion][:gravity][:m_s2]
+
+      # samples: [[t s, ax, ay m/s2, turn deg/s]] in the plane of the movement, gravity included, or seven numbers each
+      # of a phone that lies any way (Plane); the first seconds still at the start stop. start_deg, end_deg: of the arm,
+      # the arc that was agreed. Raises Invalid where there is no arc, or too little to read.
+      def initialize(samples, start_deg:, end_deg:)
+        @arc_deg = (end_deg - start_deg).abs
+        raise Invalid.new(:no_arc, path: "/end") if @arc_deg.zero?
+        alike = SIZES.any? { |size| samples.all? { |sample| sample.size == size } }
+        raise Invalid.new(:ragged, path: "/samples") unless alike
+
+        # What was sent again counts once.
+        in_order = samples.sort_by(&:first).uniq(&:first)
+        unless in_order.last.first - in_order.first.first > STILL_S
+          raise Invalid.new(:too_short, path: "/samples", seconds: STILL_S)
+        end
+
+        @samples = Plane.reduced(in_order)
+      end
+
+      # Where the arm is, a share of the arc a sample: 0 at the start stop, 1 at its end.
+      def shares
+        @shares ||=
+          begin
+            turned = ArmAngle.new(@samples).degrees.map { |deg| deg / @arc_deg }
+            # Away from the stop is towards the end.
+            (turned.find { |share| share.abs >= TURNS[:rise] } || 0).negative? ? turned.map(&:-@) : turned
+          end
+      end
+
+      # [Repetition]
+      def repetitions
+        @repetitions ||=
+          lifts.each_with_index.map do |lift, index|
+            following = lifts[index + 1]
+            Repetition.new(
+              low: lift.low,
+              top: lift.top,
+              up: lift.up_s,
+              hold: lift.hold_s,
+              down: lift.down_s,
+              pause: following && lift.pause_s(following)
+            )
+          end
+      end
+
+      # Whether the weight was let fall onto the start stop.
+      def slam? = lifts.any? { |lift| struck?(lift) }
+
+      private
+
+      def lifts
+        @lifts ||=
+          Turns
+            .of(shares)
+            .each_cons(3)
+            .select
+            .with_index { |(low, high, _), index| index.even? && shares[high] - shares[low] >= TURNS[:rise] }
+            .map { |turns| Lift.new(@samples.map(&:first), shares, *turns) }
+      end
+
+      # Where it came back, so many samples far from gravity.
+      def struck?(lift)
+        return false unless lift.came_back?
+
+        near = Range.new(lift.back_s.min - SLAM[:within_s], lift.back_s.max + SLAM[:within_s])
+        @samples.count { |sample| near.cover?(sample.first) && jolted?(sample) } >= SLAM[:samples]
+      end
+
+      def jolted?(sample) = (Math.hypot(sample[1], sample[2]) - GRAVITY_M_S2).abs > SLAM[:over_m_s2]
+    end
+  end
+end
