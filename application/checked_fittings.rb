@@ -12,6 +12,7 @@ module Verglas
         Kept.shared.of(:checked, rows.map { |row| row[:fitting_id] }) { rows.filter_map { |row| one(row) } }
       end
 
+      # nil where it teaches nothing.
       def one(row)
         return if Guidance::Signs.never(row[:signs].map(&:to_sym)).any? # what was seen outranks the numbers
 
@@ -33,7 +34,6 @@ module Verglas
           roller_seen: row[:roller_seen]
         )
       end
-      private_class_method :one
     end
   end
 end

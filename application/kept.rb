@@ -12,6 +12,7 @@ module Verglas
         checked: 500,
         described: 200,
         factors: 50,
+        machine_errors: 100,
         moved: 1000,
         others: 2000,
         places: 1000,

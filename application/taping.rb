@@ -8,11 +8,11 @@ module Verglas
       attr_reader :row, :exercise, :description
 
       # row: the machine's; exercise: its name, nil on a machine with one; by, at: who tapes and when (ISO 8601), nil to
-      # try.
-      def initialize(row, exercise: nil, by: nil, at: nil)
+      # try; learned: by how many checked fittings, where it is no tape that says so.
+      def initialize(row, exercise: nil, by: nil, at: nil, learned: nil)
         @row = row
         @exercise = exercise
-        @taped = { "by" => by, "at" => at }
+        @taped = { "by" => by, "at" => at, "learned" => learned }.compact
         @description = {
           constants: row[:constants].to_h,
           adjusters: row[:adjusters].to_a,

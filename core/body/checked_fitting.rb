@@ -27,7 +27,24 @@ module Verglas
         # The linear readings it makes, both formed from the mean before the fitting: hip_depth + thigh, then shank.
         def observations(body) = [back_face_mm && seated_length(body), roller_reach_mm && shank(body)].compact
 
+        # How far its machine sits from its tape, were the body as it is known from elsewhere: {constant => [mm, + where
+        # it is more than was taped; the body's share of the variance, mm^2; pitch of the marks, mm]}.
+        def misses(estimate)
+          names = [back_face_mm && :back_face, roller_reach_mm && :roller_reach].compact
+          names.zip(observations(estimate.dimensions)).to_h { |name, seen| [name, miss(name, seen, estimate.normal)] }
+        end
+
         private
+
+        # Further forward than taped makes the seated length shorter than it seems, a longer reach the shank longer.
+        def miss(name, seen, normal)
+          off = normal.expected(seen.row) - seen.value_mm
+          variance = normal.variance(seen.row)
+          return -off, variance, pitch_back_mm if name == :back_face
+
+          slope = roller_reach_mm / (seen.value_mm - contact_above_ankle_mm)
+          [off / slope, variance / (slope**2), pitch_roller_mm]
+        end
 
         # The bracket thigh - sqrt(thigh^2 - rise^2) is what the thigh's slope takes off its length along the seat.
         def seated_length(body)

@@ -20,6 +20,21 @@ module Verglas
             .group_by { |row| row[:client_id] }
         end
 
+        # On one machine the latest of each client, of the LATEST that were accepted there: at most so many clients,
+        # those who were there last, oldest first.
+        def on(machine_id, most:)
+          lately =
+            @gym
+              .fittings
+              .dataset
+              .where(machine_id: machine_id, state: "accepted")
+              .order(Sequel.desc(:accepted_at))
+              .limit(MachineFittings::LATEST)
+              .select(:id)
+          rows = latest(checked(@gym.db[:fittings].where(Sequel[:fittings][:id] => lately)))
+          Sealed.open_all(:fittings, rows.order(Sequel.desc(:accepted_at)).limit(most).all).reverse
+        end
+
         private
 
         def prepared
@@ -34,8 +49,10 @@ module Verglas
           @gym.db[:fittings]
             .where(Sequel[:fittings][:client_id] => client, Sequel[:fittings][:gym_id] => gym)
             .where(Sequel[:fittings][:state] => "accepted")
-            .where(Sequel.~(knee_off_mm: nil) | :roller_seen)
+            .then { |rows| checked(rows) }
         end
+
+        def checked(rows) = rows.where(Sequel.~(knee_off_mm: nil) | :roller_seen)
 
         def latest(seen)
           each = [Sequel[:fittings][:client_id], Sequel[:fittings][:machine_id]]

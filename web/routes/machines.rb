@@ -42,7 +42,9 @@ module Verglas
           # One length or one adjuster's travel. What looks like a slip is refused with why; the same confirmed stands.
           app.put("/api/machines/:id/lengths") do |id|
             write_once do
-              taping = taping(machine_row(id), by: staff[:id], at: Time.now.utc.iso8601)
+              row = machine_row(id)
+              note = { by: staff[:id], at: Time.now.utc.iso8601 }
+              taping = input[:learned] ? by_fittings(row, **note) : taping(row, **note)
               refuse_odd(taping)
               gym.machines.update(id, version: input[:version], by: staff[:id], description: taping.description)
               machine_page(machine_row(id))
@@ -58,6 +60,10 @@ module Verglas
 
           app.get("/api/machines/:id/population") do |id|
             reply(Application::Population.new(gym, machine_row(id), exercise: params["exercise"].to_s[/.+/]).fits)
+          end
+
+          app.get("/api/machines/:id/errors") do |id|
+            reply(Views::MachineErrors.of(Application::MachineErrors.of(gym, machine_row(id))))
           end
 
           app.get("/api/machines/:id/changes") do |id|
@@ -94,6 +100,22 @@ module Verglas
             return taping.travel(input[:adjuster], input[:travel]) if input.key?(:adjuster)
 
             input.key?(:name) ? taping.constant(input[:name], input[:value]) : taping
+          end
+
+          # A length as the fittings have it, and not as somebody typed it.
+          def by_fittings(row, **note)
+            learned =
+              Application::MachineErrors.of(gym, row).find do |one|
+                [one.exercise, one.constant.to_s] == [input[:exercise].to_s, input[:name]] && one.corrected
+              end
+            raise Invalid.new(:nothing_learned, path: "/learned") unless learned&.corrected == input[:value]
+
+            Application::Taping.new(
+              row,
+              exercise: input[:exercise].to_s[/.+/],
+              **note,
+              learned: learned.bias.count
+            ).constant(input[:name], learned.corrected)
           end
 
           def typed_unit = input.fetch(:unit, "cm")

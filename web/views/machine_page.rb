@@ -139,7 +139,8 @@ module Verglas
         # Who taped it and when; a copy's lengths were taped on another machine and are to be checked here.
         def taped(row, exercise, key, names)
           found = row[:taped].to_h.values_at([exercise, key].compact.join("/"), key).compact.first
-          found && { by: names[found["by"]], at: found["at"], copied: found.fetch("copied", false) }
+          found &&
+            { by: names[found["by"]], at: found["at"], copied: found.fetch("copied", false), learned: found["learned"] }
         end
 
         def fitting(line)

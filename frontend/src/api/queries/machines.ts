@@ -31,6 +31,14 @@ export const populationQuery = (id: string, exercise: ExerciseName) =>
     staleTime: 60_000,
   });
 
+/** How far it sits from its tape, by its fittings. */
+export const machineErrorsQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: keys.machineErrors(id, version),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/machines/{id}/errors", { params: { path: { id } }, signal })),
+    select: ({ errors }) => errors,
+  });
+
 /** Whose advice the last change of a machine's lengths changed. */
 export const changesQuery = (id: string, number: number) =>
   queryOptions({

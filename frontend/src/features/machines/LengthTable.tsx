@@ -32,6 +32,9 @@ export function LengthTable({ exercise, unit, locale }: Props) {
                   {length.taped.copied
                     ? say("lengthTable.copied")
                     : `${length.taped.by ?? ""}, ${dayText(length.taped.at, locale)}`}
+                  {length.taped.learned === null
+                    ? null
+                    : ` ${say("lengthTable.learned", { count: length.taped.learned })}`}
                 </small>
               ) : null}
             </th>

@@ -17,6 +17,7 @@ import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Section, SectionTitle, Strong, Title } from "../../ui/Page";
 import { breakpoint, space } from "../../ui/tokens";
 import { AdjusterList } from "./AdjusterList";
+import { ByFittings } from "./ByFittings";
 import { Copy } from "./Copy";
 import { LengthTable } from "./LengthTable";
 import { MachineFittings } from "./MachineFittings";
@@ -122,6 +123,7 @@ function Machine({ id, page, unit, locale }: Props) {
             <SectionTitle>{say("machinePage.lengths")}</SectionTitle>
             <LengthTable exercise={exercise} unit={unit} locale={locale} />
           </Section>
+          {may("machineErrors") ? <ByFittings id={id} page={page} exercise={exercise.name} /> : null}
           <Section>
             <SectionTitle>{say("machinePage.worksTitle")}</SectionTitle>
             <Strong>{exercise.purpose.title}</Strong>
