@@ -6,10 +6,9 @@ module Verglas
     # docs/model.md section 8
     TapedBias =
       Value.define(:mean_mm, :sd_mm, :count) do
-        # Whether it is more than chance (nine in ten) and more than a tape is read to.
-        def told?
-          mean_mm.abs > Statistics::Gaussian::INTERVAL * sd_mm && mean_mm.abs >= TapedBias::TOLD_MM
-        end
+        # Whether it is more than chance, though it is looked at after every fitting, and more than a tape is read to.
+        def told? = TapedBias.told?(mean_mm, sd_mm)
+        def self.told?(off_mm, sd_mm) = off_mm.abs >= [TapedBias::TOLD_SDS * sd_mm, TapedBias::TOLD_MM].max
 
         # fits: [[required place, accepted place, pitch, variance of the body there]], mm and mm^2.
         def self.learned(fits)
@@ -30,7 +29,7 @@ module Verglas
 
           (was, was_variance), (is, is_variance) = [before, fits.last(TapedBias::LAST)].map { |some| weighed(some) }
           sd = Math.sqrt(was_variance + is_variance)
-          [is - was, sd] if (is - was).abs > Statistics::Gaussian::INTERVAL * sd && (is - was).abs >= TapedBias::TOLD_MM
+          [is - was, sd] if told?(is - was, sd)
         end
 
         # Mean and variance of what they say, with nothing thought of before.
@@ -54,6 +53,7 @@ module Verglas
     # Less is no more than a tape is read to. Of the last so many it is asked whether they differ from those before
     # them, so many at least.
     TapedBias::TOLD_MM = 5.0
+    TapedBias::TOLD_SDS = 2.5
     TapedBias::LAST = 10
     TapedBias::LEAST = 5
   end

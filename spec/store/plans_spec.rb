@@ -88,6 +88,9 @@ RSpec.describe "Questions in a large gym" do
       )
     end,
     "how often marks are used" => ->(gym, machine, _) { Verglas::Store::Queries::MarkUse.new(gym).call(machine) },
+    "which fittings on a machine were checked by eye" => ->(gym, machine, _) do
+      Verglas::Store::Queries::CheckedFittings.new(gym).on(machine, most: 100)
+    end,
     "who was fitted on a machine" => ->(gym, machine, _) do
       Verglas::Store::Queries::MachineFittings
         .new(gym)

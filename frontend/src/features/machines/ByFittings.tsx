@@ -5,8 +5,10 @@ import styled from "styled-components";
 import { api, newKey, refusal, unwrap } from "../../api/client";
 import { keys } from "../../api/keys";
 import { machineErrorsQuery, machineQuery } from "../../api/queries";
-import type { ExerciseName, MachineError, MachinePage } from "../../api/types";
+import type { MachineError, MachineExercise, MachinePage } from "../../api/types";
+import type { LengthUnit } from "../../lib/lengths";
 import { say } from "../../lib/say";
+import { lengthWords } from "../../model/machineLengths";
 import { RequiredAccepted } from "../../scene/RequiredAccepted";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
@@ -28,23 +30,36 @@ const Ways = styled.p`
   margin-top: ${space(4)};
 `;
 
-type Props = { id: string; page: MachinePage; exercise: ExerciseName };
+type Props = { id: string; page: MachinePage; exercise: MachineExercise; unit: LengthUnit };
 
-export function ByFittings({ id, page, exercise }: Props) {
+export function ByFittings({ id, page, exercise, unit }: Props) {
   const errors = useQuery(machineErrorsQuery(id, page.version));
-  const here = errors.data?.filter((one) => one.exercise === exercise) ?? [];
+  const here = errors.data?.filter((one) => one.exercise === exercise.name) ?? [];
   if (here.length === 0) return null;
   return (
     <Section>
       <SectionTitle>{say("byFittings.title")}</SectionTitle>
-      {here.map((error) => (
-        <OfLength key={error.constant} id={id} page={page} error={error} />
-      ))}
+      {here.map((error) => {
+        const length = exercise.lengths.find(({ name }) => name === error.constant);
+        const worded = (value: number) => (length && lengthWords({ ...length, value }, unit)) ?? "";
+        return (
+          <OfLength
+            key={error.constant}
+            id={id}
+            page={page}
+            error={error}
+            was={worded(error.value)}
+            corrected={error.corrected === null ? null : worded(error.corrected)}
+          />
+        );
+      })}
     </Section>
   );
 }
 
-function OfLength({ id, page, error }: { id: string; page: MachinePage; error: MachineError }) {
+type LengthProps = { id: string; page: MachinePage; error: MachineError; was: string; corrected: string | null };
+
+function OfLength({ id, page, error, was, corrected }: LengthProps) {
   const [asked, setAsked] = useState(false);
   return (
     <Length data-by-fittings={error.constant}>
@@ -52,23 +67,34 @@ function OfLength({ id, page, error }: { id: string; page: MachinePage; error: M
       <p>{error.says}</p>
       {error.drift ? <Notice tone="wrong">{error.drift}</Notice> : null}
       <RequiredAccepted error={error} />
-      {error.corrected === null ? null : (
+      <Muted>
+        {say("byFittings.dots")} {error.fits.some(({ lately }) => lately) ? say("byFittings.lately") : null}
+      </Muted>
+      {corrected === null ? null : (
         <May ask="tapeMachine">
           <p>
             <SecondaryButton onPress={() => setAsked(true)}>
-              {say("byFittings.take", { mm: error.corrected })}
+              {say("byFittings.take", { length: corrected })}
             </SecondaryButton>
           </p>
-          <TakeIn id={id} page={page} error={error} isOpen={asked} onClose={() => setAsked(false)} />
+          <TakeIn
+            id={id}
+            page={page}
+            error={error}
+            was={was}
+            corrected={corrected}
+            isOpen={asked}
+            onClose={() => setAsked(false)}
+          />
         </May>
       )}
     </Length>
   );
 }
 
-type TakeInProps = { id: string; page: MachinePage; error: MachineError; isOpen: boolean; onClose: () => void };
+type TakeInProps = LengthProps & { isOpen: boolean; onClose: () => void };
 
-function TakeIn({ id, page, error, isOpen, onClose }: TakeInProps) {
+function TakeIn({ id, page, error, was, corrected, isOpen, onClose }: TakeInProps) {
   const queryClient = useQueryClient();
   const take = useMutation({
     mutationFn: () =>
@@ -95,13 +121,13 @@ function TakeIn({ id, page, error, isOpen, onClose }: TakeInProps) {
   return (
     <Dialogue title={say("byFittings.askTape", { title: error.title })} isOpen={isOpen} onClose={onClose}>
       {take.error ? <Notice tone="wrong">{refusal(take.error)?.message}</Notice> : null}
-      <p>{say("byFittings.tapeFirst", { was: error.value })}</p>
-      <p>
+      <p>{say("byFittings.tapeFirst", { was })}</p>
+      <p style={{ marginTop: space(3) }}>
         <Muted>{say("byFittings.newVersion", { count: error.count })}</Muted>
       </p>
       <Ways>
         <PrimaryButton onPress={() => take.mutate()} isDisabled={take.isPending}>
-          {say("byFittings.takeNow", { was: error.value, mm: error.corrected ?? error.value })}
+          {say("byFittings.takeNow", { length: corrected ?? was })}
         </PrimaryButton>
         <SecondaryLink to={`/machines/${id}/tape`}>{say("byFittings.tapeAgain")}</SecondaryLink>
       </Ways>

@@ -123,7 +123,7 @@ function Machine({ id, page, unit, locale }: Props) {
             <SectionTitle>{say("machinePage.lengths")}</SectionTitle>
             <LengthTable exercise={exercise} unit={unit} locale={locale} />
           </Section>
-          {may("machineErrors") ? <ByFittings id={id} page={page} exercise={exercise.name} /> : null}
+          {may("machineErrors") ? <ByFittings id={id} page={page} exercise={exercise} unit={unit} /> : null}
           <Section>
             <SectionTitle>{say("machinePage.worksTitle")}</SectionTitle>
             <Strong>{exercise.purpose.title}</Strong>
