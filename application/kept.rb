@@ -23,7 +23,8 @@ module Verglas
         set_up_times: 20,
         taped: 1000,
         times: 20,
-        trials: 200
+        trials: 200,
+        untaped: 50
       }.freeze
 
       # Of this process.

@@ -62,14 +62,15 @@ module Verglas
 
         exercise = row[:exercise]
         elsewhere = person.checked.reject { |other| other[:id] == @row[:id] }
-        estimate =
-          ClientBody.estimation(person.row, person.readings, checked: CheckedFittings.of(elsewhere)).met
-        checked.misses(estimate).filter_map do |constant, (off, variance, pitch)|
-          next unless as_today?(row, exercise, constant.to_s)
+        estimate = ClientBody.estimation(person.row, person.readings, checked: CheckedFittings.of(elsewhere)).met
+        checked
+          .misses(estimate)
+          .filter_map do |constant, (off, variance, pitch)|
+            next unless as_today?(row, exercise, constant.to_s)
 
-          accepted = stood(row, exercise, constant)
-          [[exercise, constant], Fit.new(row[:accepted_at], accepted + off, accepted, pitch, variance)]
-        end
+            accepted = stood(row, exercise, constant)
+            [[exercise, constant], Fit.new(row[:accepted_at], accepted + off, accepted, pitch, variance)]
+          end
       end
 
       # Whether the length and what moves it are described today as they were when it was accepted.

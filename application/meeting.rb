@@ -268,6 +268,9 @@ module Verglas
         station? ? Machines::Families.fetch(machine_row[:family]).shared(Described.data(machine_row)) : []
       end
 
+      # {label => UntapedMarks::Told} of what nobody taped.
+      def untaped_marks = @untaped_marks ||= UntapedMarks.of(self)
+
       # Cushions, pads and places that go with the advised marks.
       def advised_aids
         @advised_aids ||= Aids.advised(advice.evaluation.wishes.values.slice(*machine.family.choices.keys))

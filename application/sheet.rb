@@ -55,7 +55,8 @@ module Verglas
       # Of a fitting that is opened: as last accepted where that still stands on this machine, else as advised; the seat
       # as the station's other exercise has it.
       def at_opening(meeting, last:, sibling:)
-        advised = { marks: meeting.advice.marks, aids: meeting.advised_aids }
+        by_others = meeting.untaped_marks.transform_values(&:mark)
+        advised = { marks: meeting.advice.marks.merge(by_others), aids: meeting.advised_aids }
         kept =
           last &&
             {

@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
 # What a machine's own error is learned from: people are drawn and read in three lengths with the tape's own error; the
-# back pad stands somewhere else than it was taped; whoever fits by eye finds the mark at which the knee seems nearest to
-# the pivot, and calls it there. How often what is true lies in the interval of nine in ten, how far off what was learned
-# is, and after how many fittings 12 mm are told.   bundle exec ruby benchmarks/machine_errors.rb [machines, 200]
+# back pad stands somewhere else than it was taped; whoever fits by eye finds the mark at which the knee seems nearest
+# to the pivot, and calls it there. How often what is true lies in the interval of nine in ten, how far off what was
+# learned is, and after how many fittings 12 mm are told.
+#   bundle exec ruby benchmarks/machine_errors.rb [machines, 200]
 require_relative "../config/core"
 require_relative "../spec/support/people_watched"
 require "json"
@@ -15,7 +16,7 @@ LENGTHS = %i[stature seat_to_kneecap floor_to_knee_top].freeze
 EYE_MM = Fitting::TapedBias::EYE_MM
 MACHINE = PeopleWatched.knee_machine("extension")
 
-# Somebody drawn, read and fitted by eye where the back pad stands off_mm further forward: the miss, as TapedBias takes it.
+# Somebody drawn, read and fitted by eye where the back pad stands off_mm further forward, as TapedBias has it.
 def miss(people, off_mm)
   sex = people.sex
   prior = Body::Prior.estimate(sex: sex)
@@ -70,4 +71,5 @@ right =
     fits = []
     (1..25).any? { (fits << miss(people, 0)).size >= 3 && learned.call(fits).told? }
   end
-puts format("where the tape is right, %.1f of 100 machines are called off at some time within 25", 100.0 * right.count(true) / COUNT)
+called = 100.0 * right.count(true) / COUNT
+puts format("where the tape is right, %.1f of 100 machines are called off at some time within 25", called)

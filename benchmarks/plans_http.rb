@@ -15,16 +15,15 @@ Measure.with_demo do
     people = clients.first(MOST)
     machines = call.call("get", "/api/machines")["machines"].select { |machine| machine["state"] == "in_use" }
     stations =
-      machines.first(MOST).map do |machine|
-        "#{machine["id"]}/#{machine["exercises"].first["name"] if machine["exercises"].size > 1}"
-      end
+      machines
+        .first(MOST)
+        .map { |machine| "#{machine["id"]}/#{machine["exercises"].first["name"] if machine["exercises"].size > 1}" }
     # Everything kept of them counts for nothing any more.
     forget = -> { Verglas::DB[:clients].update(version: Sequel[:version] + 1) }
     plan = ->(id, minutes) { call.call("post", "/api/clients/#{id}/session-plan", { minutes: minutes }) }
     gather =
       lambda do
-        circle =
-          call.call("post", "/api/circles", { name: "Measured", work_s: 60, stations: stations, people: people })
+        circle = call.call("post", "/api/circles", { name: "Measured", work_s: 60, stations: stations, people: people })
         call.call("post", "/api/circles/#{circle.fetch("id")}/removal", { version: circle.fetch("version") })
       end
     took = Hash.new { |all, name| all[name] = [] }

@@ -178,8 +178,7 @@ module Verglas
 
       # A set that a phone on the machine's arm read.
       def movement(request, _subjects)
-        reading =
-          Motion::Reading.new(request["samples"], start_deg: request["start"], end_deg: request["end"])
+        reading = Motion::Reading.new(request["samples"], start_deg: request["start"], end_deg: request["end"])
         { repetitions: reading.repetitions.map(&:to_h), slam: reading.slam? }
       end
     end

@@ -70,12 +70,10 @@ module Verglas
 
       # Along the arm and across it: what holds the phone up, keeps it on its circle and turns it.
       def sample(at)
-        angle, turn, earlier, later = [
-          deg(at),
-          rate(at),
-          rate(at - Movement::STEP_S),
-          rate(at + Movement::STEP_S)
-        ].map { |one| Geometry::Angle.radians(one) }
+        angle, turn, earlier, later =
+          [deg(at), rate(at), rate(at - Movement::STEP_S), rate(at + Movement::STEP_S)].map do |one|
+            Geometry::Angle.radians(one)
+          end
         gain = (later - earlier) / (2 * Movement::STEP_S)
         along = (GRAVITY_M_S2 * Math.sin(angle)) - (@sensed[:radius_m] * turn * turn)
         across = (GRAVITY_M_S2 * Math.cos(angle)) + (@sensed[:radius_m] * gain) + slammed(at)

@@ -10,6 +10,8 @@ module Verglas
       CHOICE = 0.5**2
       SLOPE_SD = 0.1
       PASSES = 2
+      # Of so many fittings a mark is told.
+      LEAST = 3
 
       attr_reader :count
 

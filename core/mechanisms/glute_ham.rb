@@ -12,7 +12,12 @@ module Verglas
 
       TRAITS = [].freeze
       BODY_PARAMETERS = %i[stature ankle_height shank thigh torso].freeze
-      RULES = { knee_place: Rule.of(:plate_to_pad) { |bench, _| bench.leg_mm - bench.wishes[:knee_over_mm] } }.freeze
+      RULES = {
+        knee_place:
+          Rule.of(:plate_to_pad, follows: { ankle_height: 1, shank: 1 }) do |bench, _|
+            bench.leg_mm - bench.wishes[:knee_over_mm]
+          end
+      }.freeze
       UPRIGHT_DEG = 90.0
 
       # From the sole to the knee.

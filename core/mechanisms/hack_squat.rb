@@ -10,7 +10,9 @@ module Verglas
       BODY_PARAMETERS = [*LEG, :torso].freeze
       RULES = {
         stop:
-          Rule.of(:stop_x, constants: 2) { |hack, at| hack.bottom(at).x_mm + hack.hip(at).s - hack.slack_target_mm },
+          Rule.of(:stop_x, constants: 2, follows: { thigh: 1, shank: 1 }) do |hack, at|
+            hack.bottom(at).x_mm + hack.hip(at).s - hack.slack_target_mm
+          end,
         reach: Rule.of(:latch_distance, constants: 2) { |hack, at| hack.reach_mm(at) - LATCH[:past_latch_mm] }
       }.freeze
 

@@ -13,7 +13,10 @@ module Verglas
       TRAITS = %i[level].freeze
       BODY_PARAMETERS = %i[stature ankle_height shank thigh torso].freeze
       RULES = {
-        hip_pad: Rule.of(:pad_top) { |bench, at| bench.crease_mm(at) - bench.least_gap_mm - (bench.pitch_mm / 2.0) },
+        hip_pad:
+          Rule.of(:pad_top, follows: { ankle_height: 1, shank: 1, thigh: 1 }) do |bench, at|
+            bench.crease_mm(at) - bench.least_gap_mm - (bench.pitch_mm / 2.0)
+          end,
         bench_angle: Rule.of(:bench_angle, unit: :deg)
       }.freeze
 

@@ -10,7 +10,12 @@ module Verglas
       TOP_DEG = FIGURES[:top_deg]
       BALL_SHARE = Linkages::CalfWork::BALL_SHARE
       BODY_PARAMETERS = %i[ankle_height foot shank knee_top].freeze
-      RULES = { knee_pad: Rule.of(:pad_above_block) { |lever, _| lever.wanted_pad_mm } }.freeze
+      RULES = {
+        knee_pad:
+          Rule.of(:pad_above_block, follows: { ankle_height: 1, shank: 1, knee_top: 1 }) do |lever, _|
+            lever.wanted_pad_mm
+          end
+      }.freeze
 
       # How high the top of the knee stands over the block at a heel drop (mm).
       def knee_top_mm(drop_deg)

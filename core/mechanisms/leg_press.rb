@@ -10,11 +10,14 @@ module Verglas
       RULES = {
         recline: Rule.of(:trunk_angle, unit: :deg),
         stop:
-          Rule.of(:stop_x, constants: 2) do |press, at|
+          Rule.of(:stop_x, constants: 2, follows: { thigh: 1, shank: 1 }) do |press, at|
             press.bottom(at).x_mm + press.hip(at).s - press.slack_target_mm
           end,
         reach: Rule.of(:latch_x),
-        rest: Rule.of(:rest_x, constants: 2) { |press, at| press.bottom(at).x_mm + press.hip(at).s }
+        rest:
+          Rule.of(:rest_x, constants: 2, follows: { thigh: 1, shank: 1 }) do |press, at|
+            press.bottom(at).x_mm + press.hip(at).s
+          end
       }.freeze
 
       def hip(place)

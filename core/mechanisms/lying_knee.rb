@@ -9,7 +9,7 @@ module Verglas
       BODY_PARAMETERS = %i[thigh shank knee_front torso calf_half].freeze
 
       RULES = {
-        height: Rule.of(:pivot_above_bench) { |lying, _| lying.body.knee_front },
+        height: Rule.of(:pivot_above_bench, follows: { knee_front: 1 }) { |lying, _| lying.body.knee_front },
         bench_end: Rule.of(:bench_end) { |lying, at| at.joint.s - KNEECAP_EDGE_MM - lying.clear_target_mm },
         hips: Rule.of(:hinge_angle, unit: :deg) { |_, _| Linkages::HipPad::BEND_DEG },
         **PivotArm::RULES

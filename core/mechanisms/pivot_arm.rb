@@ -13,7 +13,7 @@ module Verglas
       KNEECAP_EDGE_MM = TABLE[:kneecap_edge][:behind_knee_mm]
       TRAITS = %i[side straight].freeze
       RULES = {
-        contact: Rule.of(:roller_reach, constants: 2) { |arm, at| arm.wanted_reach_mm(at) },
+        contact: Rule.of(:roller_reach, constants: 2, follows: { shank: 1 }) { |arm, at| arm.wanted_reach_mm(at) },
         start: Rule.of(:start_angle, unit: :deg) { |arm, at| arm.arm_at(arm.start_target_deg, at) },
         end: Rule.of(:end_angle, unit: :deg) { |arm, at| arm.arm_at(arm.end_target_deg, at) }
       }.freeze

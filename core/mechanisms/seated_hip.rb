@@ -11,9 +11,15 @@ module Verglas
       TRAITS = %i[side].freeze
       BODY_PARAMETERS = %i[stature hip_depth hip_rise thigh thigh_depth ankle_height shank].freeze
       RULES = {
-        hip_pivot: Rule.of(:back_face, constants: 2) { |seat, at| at[:pivot_depth] - seat.body.hip_depth },
+        hip_pivot:
+          Rule.of(:back_face, constants: 2, follows: { hip_depth: 1 }) do |seat, at|
+            at[:pivot_depth] - seat.body.hip_depth
+          end,
         spread_start: Rule.of(:start_angle, unit: :deg) { |seat, at| seat.arm_at(seat.start_target_deg, at) },
-        thigh_level: Rule.of(:seat_over_rest) { |seat, _| seat.level_seat_mm }
+        thigh_level:
+          Rule.of(:seat_over_rest, follows: { ankle_height: 1, shank: 1, hip_rise: -1 }) do |seat, _|
+            seat.level_seat_mm
+          end
       }.freeze
 
       # Arms which open for one that closes, and the other way round.

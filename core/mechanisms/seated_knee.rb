@@ -12,17 +12,25 @@ module Verglas
       SHORTEST_SEAT_MM = 200
 
       RULES = {
-        height: Rule.of(:pivot_above_seat) { |seated, _| seated.body.knee_under + seated.wishes[:cushion_seat_mm] },
-        pivot: Rule.of(:back_face) { |seated, _| -seated.seated_length_mm },
+        height:
+          Rule.of(:pivot_above_seat, follows: { knee_under: 1 }) do |seated, _|
+            seated.body.knee_under + seated.wishes[:cushion_seat_mm]
+          end,
+        pivot: Rule.of(:back_face, follows: { hip_depth: 1, thigh: 1 }) { |seated, _| -seated.seated_length_mm },
         crease:
           Rule.new(
             unit: :mm,
             constants: 2,
             position: ->(at) { at[:back_face] - at[:seat_edge] },
-            required: ->(seated, _) { seated.seat_length_mm }
+            required: ->(seated, _) { seated.seat_length_mm },
+            follows: {
+              hip_depth: 1,
+              thigh: 1,
+              knee_back: -1
+            }
           ),
         thigh_press:
-          Rule.of(:thigh_pad_height) do |seated, _|
+          Rule.of(:thigh_pad_height, follows: { thigh_depth: 1 }) do |seated, _|
             seated.body.thigh_depth + seated.wishes[:cushion_seat_mm] - seated.wishes[:thigh_press_mm]
           end,
         kneecap:

@@ -34,9 +34,10 @@ module Verglas
       # Degrees from each sample to the next.
       def steps
         @steps ||=
-          @samples.each_cons(2).zip(rates.each_cons(2)).map do |((one, *), (other, *)), (before, after)|
-            (other - one) * (before + after) / 2
-          end
+          @samples
+            .each_cons(2)
+            .zip(rates.each_cons(2))
+            .map { |((one, *), (other, *)), (before, after)| (other - one) * (before + after) / 2 }
       end
 
       # Whether gravity is all that is felt.
@@ -59,10 +60,13 @@ module Verglas
       def sine(deg) = Math.sin(Geometry::Angle.radians(deg))
 
       def drawn
-        @samples.each_cons(2).zip(steps).inject([0.0]) do |all, ((before, sample), step)|
-          turned = all.last + step
-          all << (turned + pull(sample, turned, sample.first - before.first))
-        end
+        @samples
+          .each_cons(2)
+          .zip(steps)
+          .inject([0.0]) do |all, ((before, sample), step)|
+            turned = all.last + step
+            all << (turned + pull(sample, turned, sample.first - before.first))
+          end
       end
 
       def pull(sample, turned, seconds)

@@ -38,9 +38,11 @@ module Verglas
       def axis(rates)
         covariance = Array.new(3) { |row| Array.new(3) { |column| rates.sum { |rate| rate[row] * rate[column] } } }
         start = covariance.max_by { |row| dot(row, row) }
-        STEPS.times.inject(unit(start) || [0.0, 0.0, 1.0]) do |so_far, _|
-          unit(covariance.map { |row| dot(row, so_far) }) || so_far
-        end
+        STEPS
+          .times
+          .inject(unit(start) || [0.0, 0.0, 1.0]) do |so_far, _|
+            unit(covariance.map { |row| dot(row, so_far) }) || so_far
+          end
       end
 
       # The mean but for the outermost fifth, so that a spike does not count and a tremble evens out.

@@ -77,7 +77,7 @@ RSpec.describe "Questions in a large gym" do
     end,
     "what several people lifted last everywhere, and which of their fittings are the latest" =>
       lambda do |gym, _, person|
-        ids = [person, *Array.new(11) { SecureRandom.uuid }]
+        ids = [person] + Array.new(11) { SecureRandom.uuid }
         Verglas::Store::Queries::LatestLoads.new(gym).among(ids)
         Verglas::Store::Queries::LatestFittings.new(gym).versions(ids)
       end,
@@ -90,6 +90,7 @@ RSpec.describe "Questions in a large gym" do
     "how often marks are used" => ->(gym, machine, _) { Verglas::Store::Queries::MarkUse.new(gym).call(machine) },
     "which fittings on a machine were checked by eye" => ->(gym, machine, _) do
       Verglas::Store::Queries::CheckedFittings.new(gym).on(machine, most: 100)
+      Verglas::Store::Queries::MachineFittings.new(gym).marks(machine, "", most: 100)
     end,
     "who was fitted on a machine" => ->(gym, machine, _) do
       Verglas::Store::Queries::MachineFittings

@@ -23,14 +23,7 @@ module Verglas
         # On one machine the latest of each client, of the LATEST that were accepted there: at most so many clients,
         # those who were there last, oldest first.
         def on(machine_id, most:)
-          lately =
-            @gym
-              .fittings
-              .dataset
-              .where(machine_id: machine_id, state: "accepted")
-              .order(Sequel.desc(:accepted_at))
-              .limit(MachineFittings::LATEST)
-              .select(:id)
+          lately = MachineFittings.new(@gym).accepted_lately(machine_id).select(:id)
           rows = latest(checked(@gym.db[:fittings].where(Sequel[:fittings][:id] => lately)))
           Sealed.open_all(:fittings, rows.order(Sequel.desc(:accepted_at)).limit(most).all).reverse
         end

@@ -47,12 +47,7 @@ module Verglas
         private
 
         def latest(of, each)
-          @gym
-            .fittings
-            .dataset
-            .where(state: "accepted", **of)
-            .distinct(*each)
-            .order(*each, Sequel.desc(:accepted_at))
+          @gym.fittings.dataset.where(state: "accepted", **of).distinct(*each).order(*each, Sequel.desc(:accepted_at))
         end
       end
     end

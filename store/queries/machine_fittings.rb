@@ -32,22 +32,39 @@ module Verglas
           Sealed.open_all(:clients, rows, prefix: "client_")
         end
 
-        # The clients of the LATEST fittings on it: whose settings stand on a card, whoever was fitted last first.
-        def clients(machine_id, limit:)
-          lately =
+        # The marks that stand on the card of each client of the LATEST fittings of an exercise, of at most so many
+        # clients: [{client_id:, id:, version:, marks:}], whoever was there last first.
+        def marks(machine_id, exercise, most:)
+          lately = accepted_lately(machine_id).where(exercise: exercise).select(:id)
+          latest =
             @gym
               .fittings
               .dataset
-              .where(machine_id: machine_id, state: "accepted")
-              .order(Sequel.desc(:accepted_at))
-              .limit(LATEST)
-              .select(:client_id, :accepted_at)
+              .where(id: lately)
+              .distinct(:client_id)
+              .order(:client_id, Sequel.desc(:accepted_at))
+              .select(:client_id, :id, :version, :marks, :accepted_at)
+          @gym.db[:latest].with(:latest, latest).order(Sequel.desc(:accepted_at)).limit(most).all
+        end
+
+        # The clients of the LATEST fittings on it: whose settings stand on a card, whoever was fitted last first.
+        def clients(machine_id, limit:)
+          lately = accepted_lately(machine_id).select(:client_id, :accepted_at)
           ids = @gym.db[:lately].with(:lately, lately).group(:client_id)
           latest = ids.order(Sequel.desc(Sequel.function(:max, :accepted_at))).limit(limit).select(:client_id)
           {
             rows: Sealed.open_all(:clients, @gym.clients.dataset.where(id: latest).order(:search_name).all),
             of: ids.select(:client_id).count
           }
+        end
+
+        def accepted_lately(machine_id)
+          @gym
+            .fittings
+            .dataset
+            .where(machine_id: machine_id, state: "accepted")
+            .order(Sequel.desc(:accepted_at))
+            .limit(LATEST)
         end
 
         private

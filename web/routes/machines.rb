@@ -105,9 +105,11 @@ module Verglas
           # A length as the fittings have it, and not as somebody typed it.
           def by_fittings(row, **note)
             learned =
-              Application::MachineErrors.of(gym, row).find do |one|
-                [one.exercise, one.constant.to_s] == [input[:exercise].to_s, input[:name]] && one.corrected
-              end
+              Application::MachineErrors
+                .of(gym, row)
+                .find do |one|
+                  [one.exercise, one.constant.to_s] == [input[:exercise].to_s, input[:name]] && one.corrected
+                end
             raise Invalid.new(:nothing_learned, path: "/learned") unless learned&.corrected == input[:value]
 
             Application::Taping.new(

@@ -76,12 +76,21 @@ module Verglas
             label: adjuster.label,
             name: Formats::Words.adjuster(adjuster.label),
             mark: adjuster.mark,
+            by_others: by_others(meeting, adjuster.label),
             probability: adjuster.probability&.round(3),
             also: worth_naming(meeting, adjuster).map { |mark, share| { mark: mark, probability: share.round(3) } },
             moves_joint: meeting.machine.family.group_of(machine_adjuster) == :joint,
             sure: requirement && sure(meeting, adjuster, requirement),
             too_far: too_far(meeting, adjuster)
           }
+        end
+
+        # Where nobody taped it: the mark by those who were fitted here; nil where too few were.
+        def by_others(meeting, label)
+          told = meeting.untaped_marks[label] or return
+
+          key = told.low == told.high ? :by_others_alone : :by_others
+          Formats::Words.say("sure.#{key}", mark: told.mark, low: told.low, high: told.high, count: told.fittings)
         end
 
         # How sure, and from what.

@@ -73,7 +73,7 @@ export function Control(props: Props) {
       note={shared ? <Recorded>{say("controls.sharedSeat")}</Recorded> : null}
       outcomes={
         advised?.mark === null ? (
-          <Recorded>{say("controls.untaped")}</Recorded>
+          <Recorded>{advised.by_others ?? say("controls.untaped")}</Recorded>
         ) : (
           [
             <StepOutcome key="down" step={steps?.down ?? null} none={say("controls.firstMark")} />,
