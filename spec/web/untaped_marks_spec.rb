@@ -72,6 +72,7 @@ RSpec.describe "A machine that nobody taped" do
     page = call(:get, "/api/fittings/#{opened(somebody(1830))}")
     expect(page["marks"]["back pad"]).to match(/[67]/)
     expect(page["advice"]).to include("status" => nil, "marks" => {})
+    expect(page["advice"]["status_name"]).to eq("Not taped: marks by the fittings here")
   end
 
   it "tells nothing of what no length of the body decides" do

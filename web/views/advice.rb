@@ -14,7 +14,7 @@ module Verglas
           advice = meeting.advice
           {
             status: advice.status,
-            status_name: Formats::Words.say("status.#{advice.status || "untaped"}"),
+            status_name: Formats::Words.say("status.#{advice.status || untaped(meeting)}"),
             marks: advised_marks(advice),
             aids: meeting.advised_aids,
             aids_says: aids_says(meeting, advice),
@@ -32,6 +32,8 @@ module Verglas
             next_reading: next_reading(advice)
           }
         end
+
+        def untaped(meeting) = meeting.untaped_marks.any? ? :by_others : :untaped
 
         # Other machines that do the same and fit, where this one does not.
         def instead(meeting)
