@@ -66,6 +66,14 @@ module Verglas
             reply(Views::MachineErrors.of(Application::MachineErrors.of(gym, machine_row(id))))
           end
 
+          app.get("/api/who-fits") do
+            actions = Application::WhoFits.actions(gym)
+            action = params.fetch("action") { actions.first }&.to_sym
+            raise Invalid.new(:not_allowed, path: "/action") unless action.nil? || actions.include?(action)
+
+            reply(Views::WhoFits.of(Application::WhoFits.of(gym, action), action, actions))
+          end
+
           app.get("/api/machines/:id/changes") do |id|
             row = machine_row(id)
             earlier = row[:number] > 1 && gym.machines.described_as(id, row[:number] - 1)
@@ -110,7 +118,7 @@ module Verglas
                 .find do |one|
                   [one.exercise, one.constant.to_s] == [input[:exercise].to_s, input[:name]] && one.corrected
                 end
-            raise Invalid.new(:nothing_learned, path: "/learned") unless learned&.corrected == input[:value]
+            raise Invalid.new(:nothing_learned, path: "/learned") unless learned && learned.corrected == input[:value]
 
             Application::Taping.new(
               row,

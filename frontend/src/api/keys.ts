@@ -32,6 +32,7 @@ export const keys = {
   machine: (id: string) => of("machine", id),
   population: (id: string) => of("machine", id, "population"),
   populationOf: (id: string, exercise: string) => of("machine", id, "population", exercise),
+  whoFits: (action: string | null) => of("machines", "who-fits", action),
   machineErrors: (id: string, version: number) => of("machine", id, "errors", version),
   changes: (id: string, number: number) => of("machine", id, "changes", number),
   trial: (id: string, ...of_: readonly unknown[]) => of("machine", id, "trial", ...of_),

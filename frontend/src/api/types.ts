@@ -56,6 +56,7 @@ export type ScenePart = Scene["parts"][number];
 export type Quickens = NonNullable<Schemas["Evaluation"]["quickens"]>;
 export type Pose = NonNullable<Scene["poses"]>[number];
 export type Plate = NonNullable<Scene["plate"]>;
+export type WhoFits = Schemas["WhoFits"];
 export type MachineError = Schemas["MachineErrors"]["errors"][number];
 export type Prediction = Schemas["Predictions"]["predictions"][number];
 export type Curve = NonNullable<Scene["curve"]>;

@@ -61,6 +61,7 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
     "machines/new",
     page(() => import("../features/machines/EnterMachinePage").then(({ EnterMachinePage }) => EnterMachinePage)),
   ],
+  ["machines/who-fits", page(() => import("../features/machines/WhoFitsPage").then(({ WhoFitsPage }) => WhoFitsPage))],
   ["machines/:id", page(() => import("../features/machines/MachinePage").then(({ MachinePage }) => MachinePage))],
   [
     "machines/:id/correct",

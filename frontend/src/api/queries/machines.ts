@@ -31,6 +31,16 @@ export const populationQuery = (id: string, exercise: ExerciseName) =>
     staleTime: 60_000,
   });
 
+/** Whom the machines of one joint action fit. */
+export const whoFitsQuery = (action: string | null) =>
+  queryOptions({
+    queryKey: keys.whoFits(action),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/who-fits", { params: { query: action === null ? {} : { action } }, signal })),
+    staleTime: 60_000,
+    placeholderData: keepPreviousData,
+  });
+
 /** How far it sits from its tape, by its fittings. */
 export const machineErrorsQuery = (id: string, version: number) =>
   queryOptions({

@@ -8,7 +8,7 @@ import type { Machine } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { momentText } from "../../lib/dates";
 import { Choice } from "../../ui/Choice";
-import { PrimaryLink } from "../../ui/LinkButton";
+import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { breakpoint, colour, font, space } from "../../ui/tokens";
@@ -98,7 +98,10 @@ export function MachinesPage() {
       <PageHead>
         <Title>{say("machinesPage.machines")}</Title>
         <Muted>{say("machinesPage.hint")}</Muted>
-        <span style={{ marginLeft: "auto" }}>
+        <span style={{ marginLeft: "auto", display: "flex", flexWrap: "wrap", gap: space(2) }}>
+          <May ask="whoFits">
+            <SecondaryLink to="/machines/who-fits">{say("machinesPage.whoFits")}</SecondaryLink>
+          </May>
           <May ask="addMachine">
             <PrimaryLink to="/machines/new">{say("machinesPage.enterLink")}</PrimaryLink>
           </May>

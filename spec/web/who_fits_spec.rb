@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require "web_helper"
+require_relative "../support/demo_gym"
+
+RSpec.describe "Who fits, over all machines" do
+  let!(:loft) { Verglas::Store::Gym.new(db, DemoGym.lay(db)) }
+
+  before { sign_in(password: Verglas::Demo::Loader::SIGN_IN[:password]) }
+
+  def asked(action = nil) = call(:get, "/api/who-fits#{"?action=#{action}" if action}")
+
+  it "counts each machine of an action as its own page does, the most fitted first" do
+    told = asked("knee_extension")
+    expect(told["machines"].size).to be > 2
+    expect(told["machines"].map { |one| -one["fit"] }).to eq(told["machines"].map { |one| -one["fit"] }.sort)
+    told["machines"].each do |one|
+      alone = call(:get, "/api/machines/#{one["machine_id"]}/population?exercise=#{one["exercise"]}")
+      expect(one["bands"].to_h { |band| band.values_at("band", "people") }.reject { |_, count| count.zero? }).to eq(
+        alone["people"].map { |person| person["grade"] }.tally
+      )
+    end
+  end
+
+  it "names whom none of them fits, and nobody else" do
+    readings = db[:readings].where(gym_id: loft.id)
+    giant = readings.where(observation: "stature").get(:client_id)
+    readings.where(client_id: giant, observation: "stature").update(value_mm: 2250)
+    readings.where(client_id: giant).exclude(observation: "stature").delete
+    told = asked("knee_extension")
+    expect(told["nobody"].map { |one| one["id"] }).to include(giant)
+    expect(told["nobody"].size).to be < told["asked"]
+  end
+
+  it "begins with one of the gym's actions, and refuses one that it has no machine for" do
+    told = asked
+    expect(told["actions"].map { |one| one["name"] }).to include(told["action"])
+    asked("flying")
+    expect(status).to eq(422)
+  end
+end
