@@ -66,6 +66,12 @@ module Verglas
             reply(Views::MachineErrors.of(Application::MachineErrors.of(gym, machine_row(id))))
           end
 
+          app.get("/api/machines/:id/widening") do |id|
+            row = machine_row(id)
+            exercise = exercise_of(row, params["exercise"])
+            reply(Views::Widening.of(Application::Widening.of(gym, row, exercise[/.+/])))
+          end
+
           app.get("/api/who-fits") do
             actions = Application::WhoFits.actions(gym)
             action = params.fetch("action") { actions.first }&.to_sym

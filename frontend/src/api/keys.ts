@@ -34,6 +34,7 @@ export const keys = {
   populationOf: (id: string, exercise: string) => of("machine", id, "population", exercise),
   whoFits: (action: string | null) => of("machines", "who-fits", action),
   machineErrors: (id: string, version: number) => of("machine", id, "errors", version),
+  widening: (id: string, exercise: string, version: number) => of("machine", id, "widening", exercise, version),
   changes: (id: string, number: number) => of("machine", id, "changes", number),
   trial: (id: string, ...of_: readonly unknown[]) => of("machine", id, "trial", ...of_),
   wallSheet: (id: string, view: object) => of("machine", id, "sheet", view),

@@ -49,6 +49,16 @@ export const machineErrorsQuery = (id: string, version: number) =>
     select: ({ errors }) => errors,
   });
 
+/** Which single change would bring more people in line: asked when somebody wants to know. */
+export const wideningQuery = (id: string, exercise: ExerciseName, version: number, wanted: boolean) =>
+  queryOptions({
+    queryKey: keys.widening(id, exercise, version),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/machines/{id}/widening", { params: { path: { id }, query: { exercise } }, signal })),
+    enabled: wanted,
+    staleTime: 60_000,
+  });
+
 /** Whose advice the last change of a machine's lengths changed. */
 export const changesQuery = (id: string, number: number) =>
   queryOptions({

@@ -24,6 +24,7 @@ import { MachineFittings } from "./MachineFittings";
 import { PeopleOnIt } from "./PeopleOnIt";
 import { WalkRound } from "./WalkRound";
 import { ChangedAdvice, WhoFits } from "./WhoFits";
+import { Widening } from "./Widening";
 
 const Columns = styled.div`
   display: grid;
@@ -104,7 +105,10 @@ function Machine({ id, page, unit, locale }: Props) {
           <Section>
             <SectionTitle>{say("machinePage.fitsTitle")}</SectionTitle>
             {exercise.told.length > 0 && may("population") ? (
-              <WhoFits id={id} exercise={exercise.name} />
+              <>
+                <WhoFits id={id} exercise={exercise.name} />
+                {may("widening") ? <Widening id={id} exercise={exercise.name} version={page.version} /> : null}
+              </>
             ) : (
               <Empty>{say("machinePage.untapedNotice")}</Empty>
             )}
