@@ -38,4 +38,22 @@ RSpec.describe "Who fits, over all machines" do
     asked("flying")
     expect(status).to eq(422)
   end
+
+  it "names the reading that helps most people, as each client's own page has it" do
+    told = call(:get, "/api/best-reading")
+    own =
+      loft
+        .clients
+        .dataset
+        .select_map(:id)
+        .filter_map do |id|
+          page = call(:get, "/api/clients/#{id}")
+          page["next"] if page["observations"].none? { |one| one["reading"] } || page["next"]
+        end
+    expect(told["asked"]).to eq(loft.clients.dataset.count)
+    expect(told["lengths"].sum { |one| one["people"] }).to be <= told["asked"]
+    expect(own).to include(told["lengths"].first["observation"])
+    counts = told["lengths"].map { |one| one["people"] }
+    expect(counts).to eq(counts.sort.reverse)
+  end
 end

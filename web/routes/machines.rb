@@ -72,6 +72,8 @@ module Verglas
             reply(Views::Widening.of(Application::Widening.of(gym, row, exercise[/.+/])))
           end
 
+          app.get("/api/best-reading") { reply(Views::WhoFits.best_reading(Application::BestReading.of(gym))) }
+
           app.get("/api/who-fits") do
             actions = Application::WhoFits.actions(gym)
             action = params.fetch("action") { actions.first }&.to_sym

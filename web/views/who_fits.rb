@@ -19,6 +19,15 @@ module Verglas
           }
         end
 
+        # answer: Application::BestReading::Answer.
+        def best_reading(answer)
+          lengths =
+            answer.lengths.map do |name, people|
+              { observation: name, title: Formats::Words.say("observations.#{name}.title"), people: people }
+            end
+          { lengths: lengths, asked: answer.asked, of: answer.of }
+        end
+
         def machine(one)
           {
             machine_id: one.machine_id,

@@ -32,6 +32,7 @@ export const keys = {
   machine: (id: string) => of("machine", id),
   population: (id: string) => of("machine", id, "population"),
   populationOf: (id: string, exercise: string) => of("machine", id, "population", exercise),
+  bestReading: of("clients", "best-reading"),
   whoFits: (action: string | null) => of("machines", "who-fits", action),
   machineErrors: (id: string, version: number) => of("machine", id, "errors", version),
   widening: (id: string, exercise: string, version: number) => of("machine", id, "widening", exercise, version),

@@ -41,6 +41,13 @@ export const whoFitsQuery = (action: string | null) =>
     placeholderData: keepPreviousData,
   });
 
+/** Which length, read next, would help most people. */
+export const bestReadingQuery = queryOptions({
+  queryKey: keys.bestReading,
+  queryFn: ({ signal }) => unwrap(api.GET("/api/best-reading", { signal })),
+  staleTime: 60_000,
+});
+
 /** How far it sits from its tape, by its fittings. */
 export const machineErrorsQuery = (id: string, version: number) =>
   queryOptions({

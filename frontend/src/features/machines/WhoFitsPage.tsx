@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
-import { whoFitsQuery } from "../../api/queries";
+import { bestReadingQuery, whoFitsQuery } from "../../api/queries";
 import type { WhoFits } from "../../api/types";
 import { say } from "../../lib/say";
 import { BandName, BandShape, SEVERITY_BANDS } from "../../ui/Band";
@@ -66,6 +66,7 @@ export function WhoFitsPage() {
       {found.error ? <Notice tone="wrong">{refusal(found.error)?.message}</Notice> : null}
       {found.isPending ? <Empty>{say("whoFits.trying")}</Empty> : null}
       {found.data ? <Found found={found.data} /> : null}
+      {found.data ? <BestReading /> : null}
     </Page>
   );
 }
@@ -121,5 +122,31 @@ function Found({ found }: { found: WhoFits }) {
         )}
       </Section>
     </>
+  );
+}
+
+function BestReading() {
+  const found = useQuery(bestReadingQuery);
+  if (!found.data) return null;
+  const { lengths, asked } = found.data;
+  return (
+    <Section aria-labelledby="reading" style={{ marginTop: space(6) }}>
+      <SectionTitle id="reading">{say("whoFitsPage.reading")}</SectionTitle>
+      {lengths.length === 0 ? (
+        <Empty>{say("whoFitsPage.readEnough")}</Empty>
+      ) : (
+        <Rows>
+          {lengths.map(({ observation, title, people }) => (
+            <li
+              key={observation}
+              style={{ display: "flex", justifyContent: "space-between", padding: `${space(3)} ${space(4)}` }}
+            >
+              <Strong>{title}</Strong>
+              <span>{say("whoFitsPage.helps", { count: people, of: asked })}</span>
+            </li>
+          ))}
+        </Rows>
+      )}
+    </Section>
   );
 }
