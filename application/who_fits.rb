@@ -11,7 +11,7 @@ module Verglas
       FITS = ["in line", "close"].freeze
       # counts: {band => people}
       OnMachine = Struct.new(:machine_id, :exercise, :name, :counts) { def fit = counts.values_at(*FITS).compact.sum }
-      # machines: [OnMachine], the most fitted first; nobody: clients' rows whom none fits; asked: how many people; of:
+      # machines: [OnMachine], those that fit most people first; nobody: clients' rows whom none fits; asked: how many people; of:
       # how many there are.
       Answer = Struct.new(:machines, :nobody, :asked, :of)
 
@@ -77,7 +77,7 @@ module Verglas
               grades.map { |one| one[index] }.tally
             )
           end
-        all.sort_by { |one| [-one.fit, one.name] }
+        all.sort_by { |one| [-one.fit, -one.counts.fetch(FITS.first, 0), one.name] }
       end
 
       def nobody(rows, grades)
