@@ -11,8 +11,8 @@ module Verglas
       FITS = ["in line", "close"].freeze
       # counts: {band => people}
       OnMachine = Struct.new(:machine_id, :exercise, :name, :counts) { def fit = counts.values_at(*FITS).compact.sum }
-      # machines: [OnMachine], those that fit most people first; nobody: clients' rows whom none fits; asked: how many people; of:
-      # how many there are.
+      # machines: [OnMachine], those that fit most people first; nobody: clients' rows whom none fits; asked: how many
+      # people; of: how many there are.
       Answer = Struct.new(:machines, :nobody, :asked, :of)
 
       def self.of(gym, action) = new(gym, action).answer

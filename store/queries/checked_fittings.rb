@@ -6,6 +6,23 @@ module Verglas
       # Which accepted fittings of a client did somebody check by eye? The latest of each machine, oldest first, with
       # the machine as it was described then.
       class CheckedFittings
+        # What is asked of the latest on one machine: they are found first, and no other fitting is walked.
+        LATELY = %i[
+          id
+          client_id
+          machine_id
+          description_number
+          exercise
+          marks
+          aids
+          signs_cipher
+          knee_off_mm
+          roller_seen
+          accepted_at
+          contact_above_ankle_mm
+        ].freeze
+        private_constant :LATELY
+
         def initialize(gym)
           @gym = gym
         end
@@ -23,8 +40,8 @@ module Verglas
         # On one machine the latest of each client, of the LATEST that were accepted there: at most so many clients,
         # those who were there last, oldest first.
         def on(machine_id, most:)
-          lately = MachineFittings.new(@gym).accepted_lately(machine_id).select(:id)
-          rows = latest(checked(@gym.db[:fittings].where(Sequel[:fittings][:id] => lately)))
+          lately = MachineFittings.new(@gym).accepted_lately(machine_id).select(*LATELY)
+          rows = latest(checked(@gym.db.from(Sequel.as(:lately, :fittings)).with(:lately, lately)))
           Sealed.open_all(:fittings, rows.order(Sequel.desc(:accepted_at)).limit(most).all).reverse
         end
 

@@ -35,16 +35,16 @@ module Verglas
         # The marks that stand on the card of each client of the LATEST fittings of an exercise, of at most so many
         # clients: [{client_id:, id:, version:, marks:}], whoever was there last first.
         def marks(machine_id, exercise, most:)
-          lately = accepted_lately(machine_id).where(exercise: exercise).select(:id)
+          lately = accepted_lately(machine_id).select(:client_id, :id, :version, :marks, :exercise, :accepted_at)
           latest =
-            @gym
-              .fittings
-              .dataset
-              .where(id: lately)
-              .distinct(:client_id)
-              .order(:client_id, Sequel.desc(:accepted_at))
-              .select(:client_id, :id, :version, :marks, :accepted_at)
-          @gym.db[:latest].with(:latest, latest).order(Sequel.desc(:accepted_at)).limit(most).all
+            @gym.db[:lately].where(exercise: exercise).distinct(:client_id).order(:client_id, Sequel.desc(:accepted_at))
+          @gym.db[:latest]
+            .with(:lately, lately)
+            .with(:latest, latest)
+            .order(Sequel.desc(:accepted_at))
+            .limit(most)
+            .select(:client_id, :id, :version, :marks)
+            .all
         end
 
         # The clients of the LATEST fittings on it: whose settings stand on a card, whoever was fitted last first.
