@@ -79,6 +79,7 @@ RSpec.describe "Every screen" do
         "/machines" => "Leg extension 1",
         "/machines/new" => "What kind of machine",
         "/machines/#{here[:id]}" => "height, cm",
+        "/machines/who-fits" => "Whom none of them fits",
         "/machines/#{here[:id]}/correct" => "Marks as printed",
         "/machines/#{here[:id]}/tape" => "Small, 152 cm",
         "/fittings/#{on("curl_plain", "Leg curl")}" => "Kneecap",
