@@ -3,11 +3,9 @@
 module Verglas
   module Application
     # Which length, read next, would narrow the settings of most of the gym's people: of each the one that helps most on
-    # the machines in use. A long question, as Population.
+    # the machines in use.
     class BestReading
-      MOST = 120
-
-      # lengths: [[observation, people]], the one that helps most people first; asked, of: as of Population.
+      # lengths: [[observation, people]], the one that helps most people first; asked: how many people, of: of how many.
       Answer = Struct.new(:lengths, :asked, :of)
 
       def self.of(gym) = new(gym).answer
@@ -17,14 +15,10 @@ module Verglas
       end
 
       def answer
-        sample = Store::Queries::ClientsWithReadings.new(@gym).call(limit: MOST)
         machines
-        best =
-          OwnProcess.compute do |budget|
-            OwnProcess.in_time(sample[:rows], budget) { |client, readings| best(client, readings) }
-          end
-        lengths = best.compact.map(&:to_sym).tally.sort_by { |name, people| [-people, name] }
-        Answer.new(lengths, best.size, sample[:of])
+        all = AskedOfAll.of(@gym) { |client, readings| best(client, readings) }
+        lengths = all.answers.compact.map(&:to_sym).tally.sort_by { |name, people| [-people, name] }
+        Answer.new(lengths, all.asked, all.of)
       end
 
       private

@@ -15,14 +15,10 @@ module Verglas
 
       # One {stature_mm:, grade:} a client, no names: what is drawn over stature.
       def fits
-        sample = Store::Queries::ClientsWithReadings.new(@gym).call(limit: MOST)
         machine = Described.value(@row, exercise: @exercise)
         wishes = wishes(machine.family)
-        people =
-          OwnProcess.compute do |budget|
-            OwnProcess.in_time(sample[:rows], budget) { |client, readings| person(machine, wishes, client, readings) }
-          end
-        { people: people, of: sample[:of] }
+        all = AskedOfAll.of(@gym) { |client, readings| person(machine, wishes, client, readings) }
+        { people: all.answers, of: all.of }
       end
 
       # The clients fitted here whose advised marks differ between an earlier description and the one that holds now.

@@ -3,10 +3,8 @@
 module Verglas
   module Application
     # Who of a gym's people fits the machines that train one joint action, at the best marks of each, as far as each
-    # body is known and by the gym's rules, without anybody's cautions; and whom none of them fits. A long question: it
-    # is computed apart, of as many people as its time allows, and says of how many.
+    # body is known and by the gym's rules, without anybody's cautions; and whom none of them fits.
     class WhoFits
-      MOST = 120
       # Where somebody is fitted.
       FITS = ["in line", "close"].freeze
       # counts: {band => people}
@@ -31,14 +29,9 @@ module Verglas
       end
 
       def answer
-        sample = Store::Queries::ClientsWithReadings.new(@gym).call(limit: MOST)
         places
-        grades =
-          OwnProcess.compute do |budget|
-            OwnProcess.in_time(sample[:rows], budget) { |client, readings| grades(client, readings) }
-          end
-        asked = sample[:rows].first(grades.size)
-        Answer.new(machines(grades), nobody(asked, grades), asked.size, sample[:of])
+        all = AskedOfAll.of(@gym) { |client, readings| grades(client, readings) }
+        Answer.new(machines(all.answers), nobody(all), all.asked, all.of)
       end
 
       private
@@ -80,10 +73,10 @@ module Verglas
         all.sort_by { |one| [-one.fit, -one.counts.fetch(FITS.first, 0), one.name] }
       end
 
-      def nobody(rows, grades)
+      def nobody(all)
         return [] if places.empty?
 
-        rows.zip(grades).reject { |_, bands| bands.intersect?(FITS) }.map { |(client, _), _| client }
+        all.rows.zip(all.answers).reject { |_, bands| bands.intersect?(FITS) }.map(&:first)
       end
     end
   end

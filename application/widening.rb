@@ -3,16 +3,15 @@
 module Verglas
   module Application
     # Which single change of a machine would bring more of the gym's people in line on it, and how many; by the gym's
-    # rules, without anybody's cautions. Asked of an exercise of a station alone. A long question, as Population.
+    # rules, without anybody's cautions. Asked of an exercise of a station alone.
     class Widening
-      MOST = 120
       # So many are told.
       TOLD = 5
 
       # change: Fitting::OneChange::Change; people: how many more are in line with it.
       Gain = Struct.new(:change, :people)
       # gains: [Gain], the greatest first, one a kind and adjuster: that of the least change; in_line: how many are
-      # today, of those who were asked; asked, of: as of Population.
+      # today, of those who were asked; asked, of: of how many people of how many.
       Answer = Struct.new(:gains, :in_line, :asked, :of)
 
       def self.of(gym, row, exercise)
@@ -30,13 +29,9 @@ module Verglas
       end
 
       def answer
-        sample = Store::Queries::ClientsWithReadings.new(@gym).call(limit: MOST)
+        all = AskedOfAll.of(@gym) { |client, readings| helped(client, readings) }
         # Of whoever is in line nothing is to be gained.
-        helped =
-          OwnProcess.compute do |budget|
-            OwnProcess.in_time(sample[:rows], budget) { |client, readings| helped(client, readings) }
-          end
-        Answer.new(gains(helped.compact), helped.count(nil), helped.size, sample[:of])
+        Answer.new(gains(all.answers.compact), all.answers.count(nil), all.asked, all.of)
       end
 
       private
