@@ -18,11 +18,11 @@ module Verglas
           if rising ? share > shares[best] : share < shares[best]
             best = index
           elsif (share - shares[best]).abs >= BACK
-            # What is lower before anything rose is a lower start.
             turns << best
             rising = !rising
             best = index
           elsif turns.size == 1 && rising && share < shares[turns.first] && shares[best] - shares[turns.first] < BACK
+            # What is lower before anything rose is a lower start.
             turns[0] = best = index
           end
         end
