@@ -29,6 +29,7 @@ const ACTIONS: Entry[] = [
   { id: "floor", to: "/", name: say("search.floor"), what: "place" },
   { id: "clients", to: "/clients", name: say("search.clients"), what: "place" },
   { id: "machines", to: "/machines", name: say("search.machines"), what: "place" },
+  { id: "who-fits", to: "/machines/who-fits", name: say("whoFitsPage.title"), what: "place" },
   { id: "board", to: "/board", name: say("search.board"), what: "place" },
   { id: "sessions", to: "/sessions", name: say("search.sessions"), what: "place" },
   { id: "group", to: "/sessions/groups/new", name: say("search.gatherGroup"), what: "action" },
