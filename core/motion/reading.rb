@@ -7,9 +7,10 @@ module Verglas
     class Reading
       # How many numbers a sample may have, every one as many.
       SIZES = [4, Plane::WHOLE].freeze
+      # No sensor says more, and no clock in seconds.
+      MOST = 1e12
       STILL_S = Tables[:motion][:still][:seconds]
       TURNS = Tables[:motion][:turns]
-      COUNTED = Tables[:motion][:counted]
       SLAM = Tables[:motion][:slam]
       GRAVITY_M_S2 = Tables[:motion][:gravity][:m_s2]
 
@@ -19,9 +20,7 @@ module Verglas
       def initialize(samples, start_deg:, end_deg:)
         @arc_deg = (end_deg - start_deg).abs
         raise Invalid.new(:no_arc, path: "/end") if @arc_deg.zero?
-        alike = SIZES.any? { |size| samples.all? { |sample| sample.size == size } }
-        raise Invalid.new(:ragged, path: "/samples") unless alike
-
+        check(samples)
         # What was sent again counts once.
         in_order = samples.sort_by(&:first).uniq(&:first)
         unless in_order.last.first - in_order.first.first > STILL_S
@@ -61,6 +60,18 @@ module Verglas
       def slam? = lifts.any? { |lift| struck?(lift) }
 
       private
+
+      # Many numbers, looked at once and quickly.
+      def check(samples)
+        size = samples.first.is_a?(Array) ? samples.first.size : nil
+        raise Invalid.new(:ragged, path: "/samples/0") unless SIZES.include?(size)
+
+        wrong =
+          samples.index do |sample|
+            !(sample.is_a?(Array) && sample.size == size && sample.all? { |one| one.is_a?(Numeric) && one.abs <= MOST })
+          end
+        raise Invalid.new(:ragged, path: "/samples/#{wrong}") if wrong
+      end
 
       def lifts
         @lifts ||=

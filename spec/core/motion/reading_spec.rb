@@ -73,7 +73,10 @@ RSpec.describe Verglas::Motion::Reading do
     samples = arm(done).samples
     expect { read(samples, finish: 90) }.to raise_error(Verglas::Invalid) { |e| expect(e.code).to eq(:no_arc) }
     expect { read(samples.first(40)) }.to raise_error(Verglas::Invalid) { |e| expect(e.code).to eq(:too_short) }
-    mixed = [*samples, [90.0, 1, 2, 3, 4, 5, 6]]
-    expect { read(mixed) }.to raise_error(Verglas::Invalid) { |e| expect(e.code).to eq(:ragged) }
+    [[90.0, 1, 2, 3, 4, 5, 6], [90.0, 1, nil, 3], [90.0, 1, Float::NAN, 3], [90.0, 1, 2], "90"].each do |wrong|
+      expect { read([*samples, wrong]) }.to raise_error(Verglas::Invalid) { |e|
+        expect([e.code, e.path]).to eq([:ragged, "/samples/#{samples.size}"])
+      }
+    end
   end
 end
