@@ -38,6 +38,12 @@ module Verglas
         { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
       end
 
+      # Of one exercise ("" on a machine with one), what is shared first: adjusters as plain data, {constant => number}.
+      def adjusters(row, exercise) = parts(row).values_at(*["", exercise].uniq).compact.flatten(1)
+      def constants(row, exercise)
+        { **row[:constants].to_h, **row[:exercises].to_h.fetch(exercise, {}).fetch("constants", {}) }
+      end
+
       # Raises Invalid where the description of some exercise does not add up.
       def check(row) = exercises(row).each { |exercise| value(row, exercise: exercise) }
 

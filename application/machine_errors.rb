@@ -27,10 +27,11 @@ module Verglas
         @row = row
       end
 
-      # [Learned], a line a length of which enough is known.
+      # [Learned], a line a length of which enough is known; people's readings as they were within the hour.
       def learned
         rows = Store::Queries::CheckedFittings.new(@gym).on(@row[:id], most: PEOPLE)
-        basis = Fingerprint.of(Fingerprint.machine(@row), rows.map { |row| row[:fitting_id] })
+        hour = Time.now.to_i / 3600
+        basis = Fingerprint.of(Fingerprint.machine(@row), rows.map { |row| row[:fitting_id] }, hour)
         Kept.shared.of(:machine_errors, basis) { computed(rows) }
       end
 
@@ -38,7 +39,7 @@ module Verglas
 
       def computed(rows)
         persons = Store::Queries::People.new(@gym).call(rows.map { |row| row[:client_id] })
-        fits = rows.flat_map { |row| OneLine.of(row[:fitting_id], -> { [] }) { fits(row, persons[row[:client_id]]) } }
+        fits = rows.flat_map { |row| OneLine.of(@row[:id], -> { [] }) { fits(row, persons[row[:client_id]]) } }
         fits.group_by(&:first).filter_map { |place, some| of_length(*place, some.map(&:last)) }
       end
 
@@ -49,7 +50,7 @@ module Verglas
         Learned.new(
           exercise,
           constant,
-          constants(@row, exercise).fetch(constant.to_s),
+          Described.constants(@row, exercise).fetch(constant.to_s),
           fits,
           Fitting::TapedBias.learned(readings),
           Fitting::TapedBias.drift(readings)
@@ -75,11 +76,14 @@ module Verglas
 
       # Whether the length and what moves it are described today as they were when it was accepted.
       def as_today?(row, exercise, constant)
-        [row, @row].map { |one| [constants(one, exercise)[constant], movers(one, exercise, constant)] }.uniq.one?
+        [row, @row].map { |one| [Described.constants(one, exercise)[constant], movers(one, exercise, constant)] }
+          .uniq
+          .one?
       end
 
       def movers(row, exercise, constant)
-        adjusters(row, exercise)
+        Described
+          .adjusters(row, exercise)
           .select { |adjuster| adjuster["drives"].key?(constant) }
           .map { |adjuster| adjuster.slice("marks", "travel", "drives") }
       end
@@ -88,10 +92,6 @@ module Verglas
         machine = Described.value(row, exercise: exercise[/.+/])
         machine.parameters(machine.indices(row[:marks].to_h)).fetch(constant)
       end
-
-      def part(row, exercise) = row[:exercises].to_h.fetch(exercise, {})
-      def constants(row, exercise) = { **row[:constants].to_h, **part(row, exercise).fetch("constants", {}) }
-      def adjusters(row, exercise) = [*row[:adjusters], *part(row, exercise).fetch("adjusters", [])]
     end
   end
 end

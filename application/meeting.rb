@@ -218,9 +218,9 @@ module Verglas
       # {label => what the walk-round found}, symbol keys; nothing for what was not noted.
       def walk_round
         @walk_round ||=
-          adjuster_data.to_h do |adjuster|
-            [adjuster["label"], adjuster.fetch("walk_round", nil).to_h.transform_keys(&:to_sym)]
-          end
+          Described
+            .adjusters(machine_row, exercise)
+            .to_h { |adjuster| [adjuster["label"], adjuster.fetch("walk_round", nil).to_h.transform_keys(&:to_sym)] }
       end
 
       # How the machine is loaded; nil where nobody described it.
@@ -319,9 +319,6 @@ module Verglas
         { **family.wishes.transform_values(&:default).compact, **Guidance::HouseRules.wishes(family, rules) }
       end
 
-      def adjuster_data
-        [*machine_row[:adjusters], *machine_row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
-      end
       def rules_chosen = rows.rules_chosen
 
       def machine_of(exercise) = Described.machine(machine_row, exercise)

@@ -11,7 +11,8 @@ module Verglas
       # mark: the likeliest; low, high: marks between which nine in ten lie; fittings: on how many it rests.
       Told = Struct.new(:mark, :low, :high, :fittings)
 
-      # {label => Told} of a meeting; nothing of what is taped, of what no length decides, or of fewer than three.
+      # {label => Told} of a meeting; nothing of what is taped, of what no length decides, or of fewer than three, and
+      # nothing to whom any caution stands or anything bars: the others were fitted without.
       def self.of(meeting) = new(meeting).told
 
       def initialize(meeting)
@@ -19,17 +20,18 @@ module Verglas
       end
 
       def told
-        return {} if untaped.empty? || others.size < Fitting::UntapedScale::LEAST
+        return {} if untaped.empty? || kept_apart? || others.size < Fitting::UntapedScale::LEAST
 
         untaped.to_h { |adjuster| [adjuster["label"], mark(adjuster)] }.compact
       end
 
       private
 
+      def kept_apart? = @meeting.safety.rows.any? || @meeting.bars.any?
       def row = @meeting.machine_row
       def exercise = @meeting.exercise
       def mechanism = Mechanisms.of(@meeting.machine)
-      def adjusters = [*row[:adjusters], *row[:exercises].to_h.fetch(exercise, {}).fetch("adjusters", [])]
+      def adjusters = @adjusters ||= Described.adjusters(row, exercise)
       def family = @meeting.machine.family
       def kind(adjuster) = family.kind_of(adjuster["drives"].to_h.transform_keys(&:to_sym))
 

@@ -50,19 +50,13 @@ module Verglas
         def machines = @machines ||= @gym.machines.in_service
         def shared = @shared ||= Meeting::Shared.of(@gym)
 
+        # With what they have shown elsewhere: what they are ready for changes with it.
         def basis(id, station)
           at = at(id, station)
-          Fingerprint.of(of_person(id), of_gym, station.key, versions[at], lifted[at])
+          Fingerprint.of(floor(id).basis, station.key, versions[at], lifted[at])
         end
 
         def at(id, station) = [id, station.row[:id], station.exercise]
-
-        # Worked out once, for they are in the basis of every place.
-        def of_person(id) = (@of_person ||= {})[id] ||= Fingerprint.of(persons.fetch(id).to_a)
-
-        def of_gym
-          @of_gym ||= Fingerprint.of(@gym.id, machines.map { |row| Fingerprint.machine(row) }, shared.to_a, Date.today)
-        end
 
         # By [client id, machine id, exercise].
         def versions = @versions ||= Store::Queries::LatestFittings.new(@gym).versions(@ids)

@@ -24,7 +24,7 @@ module Verglas
             place_in_order(members.first),
             *(beside(members.first, before) if before),
             *(same_muscle(exercise, before) if before),
-            *members.flat_map { |one| since(one, exercise) },
+            *members.flat_map { |one| since(one) },
             *([[:time_ends, { sets: sets, most: exercise.most }]] if !@made && sets < exercise.most)
           ]
         end
@@ -51,8 +51,8 @@ module Verglas
           common.any? ? [[:same_muscle, { muscle: common.first }]] : []
         end
 
-        def since(one, exercise)
-          return [[:first_time, first_time(one, exercise)]] unless one.fitted?
+        def since(one)
+          return [[:first_time, first_time(one)]] unless one.fitted?
           return [[:never_lifted, {}]] unless one.last_at
           return @made ? [] : [[:done_lately, {}]] unless one.rested?(@today.now)
 
@@ -61,8 +61,8 @@ module Verglas
         end
 
         # What it takes, seconds each: set up, looked at where they sit, the light set, watched, accepted.
-        def first_time(one, exercise)
-          { set_up_s: exercise.change_s - one.first_fitting.values.sum, light_s: exercise.set_s, **one.first_fitting }
+        def first_time(one)
+          { set_up_s: one.change_s(@today.standing[one.key]), light_s: one.seconds[:set_s], **one.first_fitting }
         end
       end
     end

@@ -75,6 +75,19 @@ RSpec.describe "A machine that nobody taped" do
     expect(page["advice"]["status_name"]).to eq("Not taped: marks by the fittings here")
   end
 
+  it "tells nothing to whom a caution stands, cleared ones too, and begins at no mark of others" do
+    statures.each { |stature| fitted(stature) }
+    who = somebody(1830)
+    id = opened(who)
+    expect(told(id)["back pad"]).not_to be_nil
+    Verglas::Guidance::Cautions::RULES.each_key do |name|
+      call(:put, "/api/clients/#{who[:id]}/cautions", { caution: name.to_s, version: nil })
+      expect(told(id).values.compact).to be_empty, name.to_s
+      db[:client_cautions].where(client_id: who[:id]).delete
+    end
+    expect(told(id)["back pad"]).not_to be_nil
+  end
+
   it "tells nothing of what no length of the body decides" do
     statures.each { |stature| fitted(stature) }
     expect(told(opened(somebody(1705)))["start"]).to be_nil
