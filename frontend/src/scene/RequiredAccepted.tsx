@@ -1,4 +1,5 @@
-// What bodies asked of a length against where it stood when it was accepted: a dot a fitting, on the line where the tape is right.
+// What bodies asked of a length against where it stood when it was accepted: a dot a fitting, on the line where the tape
+// is right.
 import { scaleLinear } from "d3-scale";
 import styled from "styled-components";
 import type { MachineError } from "../api/types";

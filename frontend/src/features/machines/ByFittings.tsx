@@ -1,4 +1,5 @@
-// How far a machine sits from its tape, by the fittings on it that were checked by eye; one press takes it in, after the tape was asked.
+// How far a machine sits from its tape, by the fittings on it that were checked by eye; one press takes it in, after the
+// tape was asked.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";

@@ -76,6 +76,7 @@ export function Taped(
                 by: taped.by ?? say("taped.somebody"),
                 day: dayText(taped.at, locale),
               })}
+          {taped.learned === null ? null : ` ${say("lengthTable.learned", { count: taped.learned })}`}
         </Small>
       ) : null}
       <Small role="status">{said}</Small>

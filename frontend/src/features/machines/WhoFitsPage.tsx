@@ -1,4 +1,4 @@
-// Whom the gym's machines fit, joint action by joint action, and whom none of them does: what to buy next, or to change.
+// Whom the gym's machines fit, joint action by joint action, and whom none of them does: what to buy next or to change.
 import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";

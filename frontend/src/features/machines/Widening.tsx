@@ -1,4 +1,4 @@
-// Which single change of a machine would bring more of the gym's people in line: asked by a press, for it takes seconds.
+// Which single change of a machine would bring more of the gym's people in line: asked by a press, as it takes seconds.
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
