@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "pdf/reader"
 require_relative "../support/demo_gym"
 
 # The demo gym, so that there are machines of every kind with people on them.
@@ -356,10 +357,17 @@ RSpec.describe "A client's session" do
     expect(own.call["session"]).to eq([])
   end
 
-  it "is a paper of one A5" do
-    id = keep["id"]
-    call(:get, "/api/sessions/#{id}/plan.pdf")
-    expect(last_response.body).to start_with("%PDF")
+  it "is a paper of one A5, with how one works on each machine and what holds on all of them once" do
+    [perpetua, named("Imre Talbot-Vane"), named("Ósk Brannagh")].each do |id|
+      kept = keep(id)
+      call(:get, "/api/sessions/#{kept["id"]}/plan.pdf")
+      pages = PDF::Reader.new(StringIO.new(last_response.body)).pages
+      expect(pages.size).to eq(1), "#{kept["client"]["name"]}: #{pages.size} pages"
+      printed = pages.map { |page| page.runs(merge: false).map(&:text).join }.join.delete(" ")
+      told = members(kept).map { |one| one["how"] }
+      told.flatten.each { |sentence| expect(printed).to include(sentence.delete(" ")) }
+      told.inject(:&).each { |sentence| expect(printed.scan(sentence.delete(" ")).size).to eq(1) }
+    end
   end
 
   it "learns how long things take here" do

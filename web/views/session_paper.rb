@@ -9,15 +9,19 @@ module Verglas
 
         # session: what Session makes; gym_row: the gym's.
         def of(session, gym_row)
+          members = session[:blocks].flat_map { |block| block[:members] }
+          everywhere = members.size > 1 ? members.map { |one| one[:how] }.inject(:&) : []
           {
             client: session[:client][:name],
             gym: gym_row[:name],
             about: session[:says],
-            lines: session[:blocks].flat_map { |block| block[:members].map { |one| line(block, one) } }
+            everywhere: everywhere.join(" "),
+            lines: session[:blocks].flat_map { |block| block[:members].map { |one| line(block, one, everywhere) } }
           }
         end
 
-        def line(block, one)
+        # everywhere: what is said of all machines, once.
+        def line(block, one, everywhere)
           light = one[:light].empty? ? nil : words(:light, load: one[:light])
           {
             begins: words(:begins, minutes: (block[:starts_s] / 60.0).round),
@@ -27,7 +31,7 @@ module Verglas
             marks: one[:marks].map { |tag| tag.slice(:name, :mark) },
             load: one[:load],
             how: [light, words(:how, sets: block[:sets], repetitions: one[:repetitions])].compact.join(" "),
-            notes: [*one[:aids], *one[:how]].join(" "),
+            notes: [*one[:aids], *(one[:how] - everywhere)].join(" "),
             sets: block[:sets]
           }
         end
