@@ -7,7 +7,8 @@ module Verglas
     module CardLines
       # row: of Store::Queries::ClientCard; load: what was lifted last, as printed, "" where it is not known to be
       # allowed; outdated: what can no more stand at these marks, in sentences.
-      Line = Value.define(:row, :load, :outdated)
+      # stands: marks and aids of today, nil where nothing was accepted or the machine is not in service.
+      Line = Value.define(:row, :load, :stands, :outdated)
 
       module_function
 
@@ -16,10 +17,12 @@ module Verglas
       def of(gym, client, rows, machines:, readings:, known:)
         described = machines.to_h { |machine| [machine[:id], machine] }
         lifted = Store::Queries::LatestLoads.new(gym).call(client[:id])
+        logs = nil
         given = {
           rules_chosen: gym.rules.chosen(client[:id]),
           equipment: gym.equipment.sizes,
           plates: gym.equipment.plates,
+          logs: -> { logs ||= Logbook::All.new(gym, client[:id]) },
           **known
         }
         rows.map do |row|
@@ -33,7 +36,9 @@ module Verglas
 
       # lifted: the set that was lifted there last; nil where none was since.
       def line(row, meeting, lifted)
-        Line.new(row: row, load: load(row, meeting, lifted), outdated: meeting ? outdated(meeting, row) : [])
+        stands = meeting && OneLine.of(meeting.machine_row[:id], -> {}) { Sheet.today(meeting, row) }
+        outdated = meeting ? outdated(meeting, stands) : []
+        Line.new(row: row, load: load(row, meeting, lifted), stands: stands, outdated: outdated)
       end
 
       # What is lifted there as far as it is known to be allowed; "" where not.
@@ -44,11 +49,10 @@ module Verglas
       end
 
       # Where nothing else bars.
-      def outdated(meeting, row)
-        return [] if meeting.bars.any?
+      def outdated(meeting, stands)
+        return [] if stands.nil? || meeting.bars.any?
 
-        marks = Sheet.repaired(meeting, row[:marks].to_h)
-        Told::Barred.at(meeting, meeting.evaluation(marks, row[:aids].to_h))
+        Told::Barred.at(meeting, meeting.evaluation(stands[:marks], stands[:aids]))
       end
       private_class_method :line, :outdated
     end

@@ -33,15 +33,21 @@ module Verglas
       # The names of the exercises that are done on a row's machine: [nil] where there is one.
       def exercises(row) = Machines::Families.fetch(row[:family]).exercises.keys
 
+      # The names of all that is done on it, each emphasis too (Machines::Emphasis).
+      def all_exercises(row) = Machines::Families.fetch(row[:family]).all_exercises.keys
+
+      # The exercise whose emphasis that is, "" for the one that needs no name.
+      def plain(row, exercise) = Machines::Families.fetch(row[:family]).plain(exercise[/.+/]).to_s
+
       # {exercise => adjusters} as plain data: those that all of them share under "".
       def parts(row)
         { "" => row[:adjusters].to_a, **row[:exercises].to_h.transform_values { |part| part.fetch("adjusters", []) } }
       end
 
       # Of one exercise ("" on a machine with one), what is shared first: adjusters as plain data, {constant => number}.
-      def adjusters(row, exercise) = parts(row).values_at(*["", exercise].uniq).compact.flatten(1)
+      def adjusters(row, exercise) = parts(row).values_at(*["", plain(row, exercise)].uniq).compact.flatten(1)
       def constants(row, exercise)
-        { **row[:constants].to_h, **row[:exercises].to_h.fetch(exercise, {}).fetch("constants", {}) }
+        { **row[:constants].to_h, **row[:exercises].to_h.fetch(plain(row, exercise), {}).fetch("constants", {}) }
       end
 
       # Raises Invalid where the description of some exercise does not add up.

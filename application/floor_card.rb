@@ -21,8 +21,8 @@ module Verglas
       def meetings
         @meetings ||=
           rows
-            .flat_map { |row| Described.exercises(row).map { |exercise| [row, exercise.to_s] } }
-            .to_h { |row, exercise| [[row[:id], exercise], meeting(row, exercise)] }
+            .flat_map { |row| Described.exercises(row).map { |exercise| proposed(row, exercise.to_s) } }
+            .to_h { |meeting| [[meeting.machine_row[:id], meeting.exercise], meeting] }
       end
 
       # Of one machine's row; fitting: an accepted one's.
@@ -37,7 +37,8 @@ module Verglas
           given: {
             shown: shown,
             stations: stations,
-            advices: method(:advices)
+            advices: method(:advices),
+            logs: method(:logs)
           }
         )
       end
@@ -52,6 +53,7 @@ module Verglas
             rows.map { |row| Fingerprint.machine(row) },
             shared.to_a,
             shown,
+            (logs.basis if grows?),
             Date.today
           )
       end
@@ -74,6 +76,20 @@ module Verglas
       def instead(meeting) = Substitutes.of(meeting, others: meetings.values)
 
       private
+
+      # Of all that a client does, asked where somebody new begins with less.
+      def logs = @logs ||= Logbook::All.new(@gym, @client_id)
+      def grows?
+        rules = Guidance::HouseRules.chosen(gym: shared.rules, client: person.own_rules)
+        rules[:newcomers_range] == :less_first
+      end
+
+      # Done for what a house rule puts first.
+      def proposed(row, exercise)
+        one = meeting(row, exercise)
+        name = OneLine.of(row[:id], -> { exercise }) { one.proposed }
+        name == exercise ? one : meeting(row, name)
+      end
 
       def rows = @rows ||= @gym.machines.in_service
       def person = @person ||= Store::Queries::People.new(@gym).call([@client_id]).fetch(@client_id)

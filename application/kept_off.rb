@@ -29,7 +29,7 @@ module Verglas
       def bars(client_id, machine_row, exercise)
         person = @people.fetch(client_id)
         OneLine.of(machine_row[:id], -> { [OneLine::BAR] }) do
-          family = Machines::Families.fetch(machine_row[:family]).exercises.fetch(exercise[/.+/])
+          family = Machines::Families.fetch(machine_row[:family]).exercise(exercise)
           Safety
             .new(@gym, client: person.row, machine_row: machine_row, rows: person.cautions, plates: @plates) do
               body(person)

@@ -35,9 +35,11 @@ module Verglas
           @done = Store::Queries::LastOfAction.new(gym).of_client(client_id)
         end
 
-        def of(meeting)
-          Logbook.new(meeting, @rows.fetch([meeting.machine_row[:id], meeting.exercise], NOTHING), done: @done)
-        end
+        def of(meeting) = Logbook.new(meeting, rows(meeting), done: @done)
+        def rows(meeting) = @rows.fetch([meeting.machine_row[:id], meeting.exercise], NOTHING)
+
+        # What it was made of, for a digest.
+        def basis = @rows.values.flat_map { |some| some[:visits].map { |row| row.values_at(:id, :last_at, :sets) } }
       end
 
       # Oldest first.
@@ -110,6 +112,12 @@ module Verglas
 
       # Nothing harder than a load is told to somebody whom a caution spares something.
       def ladder = Guidance::Ladder.of(before.map(&:visit), **(@meeting.safety.rows.any? ? { most: :load } : {}))
+
+      # The rung that counts for the range: of what was over before a time, whichever fitting it was done from.
+      def ladder_before(time)
+        over = entries.select { |entry| entry.at < time && (entry.row.nil? || entry.row[:last_at] < @now - GOES_ON_S) }
+        Guidance::Ladder.of(over.map(&:visit))
+      end
 
       # Where the load met the leg at the last visit, where that is elsewhere today: {label => [from, to]}; nothing
       # where it is not.
@@ -185,7 +193,7 @@ module Verglas
 
       def rig = @meeting.rig
       def marks = @meeting.fitting[:marks].to_h
-      def fittings = @fittings ||= [*@rows[:fittings], @meeting.fitting].to_h { |row| [row[:id], row] }
+      def fittings = @fittings ||= [*@rows[:fittings], @meeting.fitting].compact.to_h { |row| [row[:id], row] }
       def pad(marks) = Loading::Pad.of(@meeting.machine, marks)
 
       def both_kg = (last_on(false) || known)&.load_kg

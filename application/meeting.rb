@@ -114,7 +114,23 @@ module Verglas
 
       # {question => school} that holds for this client: as chosen, but for what a caution forbids; and what was chosen
       # for the client alone.
-      def rules = @rules ||= { **Guidance::HouseRules.chosen(**rules_chosen, known: known), **caution_schools }
+      def rules = @rules ||= { **chosen_schools, **emphasis_schools, **caution_schools }
+
+      # Of the range, what is gone through today (0 to 1).
+      def range_share = @range_share ||= grows? ? rows.range_share : 1.0
+
+      # Whether somebody new begins with less here, and more once it was clean.
+      def grows?
+        rules[:newcomers_range] == :less_first && family.wishes.key?(:range_share)
+      end
+
+      # The exercise that the rule of this client puts first in the place of one without an emphasis.
+      def proposed = Emphases.first(family, exercise) { { **chosen_schools, **caution_schools } }
+
+      # {question => school} that goes with what this exercise is done for, here or beside its emphases.
+      def emphasis_schools = @emphasis_schools ||= Emphases.schools(family)
+
+      # What was chosen for the client alone.
       def own_rules = rules_chosen[:client]
 
       # What is known of this machine and this client that a school may need.
@@ -145,14 +161,13 @@ module Verglas
           ) { estimation }
       end
       def bars = safety.bars(machine.family)
+      # As registered, whole.
+      def family = @family ||= Machines::Families.fetch(machine_row[:family]).exercise(exercise)
       def caution_effect = @caution_effect ||= safety.effect(machine.family, aims(machine.family))
 
       # {question => school} which a caution sets otherwise than gym or instructor chose.
       def spared
-        Guidance::HouseRules
-          .chosen(**rules_chosen, known: known)
-          .reject { |question, school| caution_schools.fetch(question, school) == school }
-          .keys
+        chosen_schools.reject { |question, school| caution_schools.fetch(question, school) == school }.keys
       end
 
       # Whether the end is found by feel and no degree is told: by whoever is new here, where that is the rule and
@@ -170,14 +185,17 @@ module Verglas
             machine.family,
             rules: rules,
             spared: caution_schools.keys,
-            client: own_rules.keys,
-            gym: rules_chosen[:gym].keys,
+            client: own_rules.keys - emphasis_schools.keys,
+            gym: rules_chosen[:gym].keys - emphasis_schools.keys,
             told: caution_effect.told.map(&:key),
             aimed: caution_effect.wishes.keys
           )
       end
 
       def pace = @pace ||= Pace.new(self)
+
+      # As gym and client chose.
+      def chosen_schools = Guidance::HouseRules.chosen(**rules_chosen, known: known)
 
       # Questions whose school is not what was told: an end that the client's own range sets, a tempo.
       def overridden = [*(Guidance::HouseRules.deciding(:end_bend_deg) if mechanics.end_limited?), *pace.overridden]
@@ -208,6 +226,7 @@ module Verglas
           **safety.lessened_wishes(family),
           **safety.effect(family, aims).wishes,
           **carried(family),
+          **growing(machine),
           **given
         )
       end
@@ -240,12 +259,17 @@ module Verglas
       # Names of the readings which the body rests on: what was refused is left out.
       def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
 
-      def station? = !exercise.empty?
+      # Of several exercises on one seat; the name of this one, or of the one whose emphasis it is.
+      def station? = !plain.empty?
+      def plain = @plain ||= Described.plain(machine_row, exercise)
       def advice = @advice ||= kept_advice { station? ? station_advice.exercises[exercise] : plain_advice }
 
       # {exercise => Machine} and what they are advised together.
       def exercises
-        @exercises ||= Described.exercises(machine_row).to_h { |name| [name, machine_of(name)] }
+        @exercises ||=
+          Described
+            .exercises(machine_row)
+            .to_h { |name| name == plain[/.+/] ? [exercise, machine] : [name, machine_of(name)] }
       end
 
       def station_advice
@@ -307,7 +331,10 @@ module Verglas
       def stations = @given[:stations] || {}
 
       # The schools which cautions ask for say nothing of machines, so any family's answer serves.
-      def caution_schools = @caution_schools ||= safety.effect(machine.family).schools
+      def caution_schools = @caution_schools ||= safety.effect(family).schools
+
+      # On a station the other exercises have rungs of their own.
+      def growing(machine) = machine.equal?(self.machine) && grows? ? { range_share: range_share } : {}
 
       # What is known of the client where body weight is the load.
       def carried(family)
@@ -316,7 +343,11 @@ module Verglas
 
       # By the house rules alone, names of Wishes.
       def aims(family)
-        { **family.wishes.transform_values(&:default).compact, **Guidance::HouseRules.wishes(family, rules) }
+        {
+          **family.wishes.transform_values(&:default).compact,
+          **Guidance::HouseRules.wishes(family, rules),
+          **family.emphasis&.wishes.to_h
+        }
       end
 
       def rules_chosen = rows.rules_chosen

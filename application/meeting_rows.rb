@@ -39,6 +39,16 @@ module Verglas
       # {[machine, exercise] => the set that was lifted last}, of this client on all machines.
       def lifted = Store::Queries::LatestLoads.new(@gym).call(client_id)
 
+      # The rung (Guidance::Ladder) that a client had reached here before a time; of the range, what is gone through on
+      # it.
+      def ladder(before: Time.now) = log.ladder_before(before)
+      def range_share(before: Time.now) = ladder(before: before).range_share
+
+      def log
+        @log ||= @given[:logs] ? @given[:logs].call.of(@meeting) : Logbook.of(@meeting)
+      end
+      private :log
+
       # Whether nobody has lifted anything here yet.
       def never_visited?
         where = { client_id: client_id, machine_id: machine_id, exercise: @meeting.exercise.to_s }

@@ -35,7 +35,7 @@ module Verglas
         action = meeting.machine.family.action
         rows =
           meeting.shown_efforts.select do |row|
-            Machines::Families.fetch(row[:family]).exercises[row[:exercise][/.+/]]&.action == action
+            Machines::Families.fetch(row[:family]).all_exercises[row[:exercise][/.+/]]&.action == action
           end
         rows.flat_map { |row| of_fitting(row) }.sort_by(&:first).reverse.map(&:last)
       end

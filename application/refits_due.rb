@@ -72,7 +72,7 @@ module Verglas
       def months(from) = ((@today.year - from.year) * 12) + @today.month - from.month - (@today.day < from.day ? 1 : 0)
       def years(row) = row[:birth_date] && (months(row[:birth_date]) / 12)
       def ratio(row) = row[:first_kg]&.positive? ? (row[:last_kg] / row[:first_kg]).to_f : nil
-      def family(row) = Machines::Families.fetch(row[:family]).exercises.fetch(row[:exercise][/.+/])
+      def family(row) = Machines::Families.fetch(row[:family]).exercise(row[:exercise])
 
       # {fitting id => by how many notches the advice has moved at most}, of those whose client was read since.
       def notches

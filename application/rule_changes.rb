@@ -43,7 +43,7 @@ module Verglas
         return unless @question.asked_of?(meeting.machine.family) && !meeting.own_rules.key?(@question.name)
 
         was = meeting.advice
-        is = meeting.with_rules(meeting.rules.merge(@question.name => @question.kept(@school, meeting.known))).advice
+        is = meeting.with_rules(changed(meeting)).advice
         return if was.marks == is.marks && was.status == is.status
 
         {
@@ -54,6 +54,12 @@ module Verglas
           grade_before: was.evaluation.grade,
           grade_now: is.evaluation.grade
         }
+      end
+
+      # What an emphasis goes by stays.
+      def changed(meeting)
+        school = @question.kept(@school, meeting.known)
+        { **meeting.rules, @question.name => school, **meeting.emphasis_schools }
       end
 
       def machines = @machines ||= @gym.machines.all.to_h { |row| [row[:id], row] }

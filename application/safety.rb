@@ -27,16 +27,18 @@ module Verglas
 
       # family: of the exercise; aims: by the house rules, names of Wishes.
       def effect(family, aims = {})
-        (@effects ||= {})[[family.id, aims]] ||= begin
+        (@effects ||= {})[[family.id, family.emphasis&.name, aims]] ||= begin
           stricter = rows.select { |row| row[:stricter] }.map { |row| row[:caution].to_sym }
-          Guidance::Cautions.effect(
-            family,
-            cautions,
-            aims,
-            measured: Guidance::Limits.envelope(measured).spans.keys,
-            stricter: stricter,
-            low_seat: low_seat?(family)
-          )
+          effect =
+            Guidance::Cautions.effect(
+              family,
+              cautions,
+              aims,
+              measured: Guidance::Limits.envelope(measured).spans.keys,
+              stricter: stricter,
+              low_seat: low_seat?(family)
+            )
+          effect.with(without: effect.without | (family.emphasis&.without || []))
         end
       end
 
@@ -81,6 +83,17 @@ module Verglas
         effect(family).less.to_h { |wish, deg| [wish, own.fetch(wish) - deg] }
       end
 
+      # What keeps an exercise from being done for something: a caution asks for another school, or limits of it have to
+      # be the client's own before. Bars.
+      def emphasis_bars(family)
+        emphasis = family.emphasis or return []
+        schools = effect(family).schools
+        closed = emphasis.schools.any? { |question, school| schools.fetch(question, school) != school }
+        return [Bar.of(:emphasis_closed, emphasis: emphasis.name)] if closed
+
+        unknown(emphasis, family).map { |limit| Bar.of(:emphasis_unknown, emphasis: emphasis.name, limit: limit) }
+      end
+
       # How far each joint may move on a family: cautions, clinicians and what was measured together; hard: without what
       # was only measured.
       def envelope(family) = (@envelopes ||= {})[family.id] ||= hard(family) & Guidance::Limits.envelope(measured)
@@ -114,6 +127,7 @@ module Verglas
       def bars(family, today = Date.today)
         [
           *(own_bars(family) if rows.any? || measured.any?),
+          *emphasis_bars(family),
           *gate_bars(family),
           never_asked,
           maker_mass,
@@ -140,6 +154,11 @@ module Verglas
           taped: Described.taped(@machine_row, family)
         ).all
       end
+
+      def unknown(emphasis, family)
+        emphasis.needs.reject { |limit| measured.key?(limit) || hard(family).to(Guidance::Limits.fetch(limit).motion) }
+      end
+
       def body
         @body ||= @known_body ? @known_body.call : ClientBody.estimation(@client, @gym.readings.of(@client[:id]))
       end

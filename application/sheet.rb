@@ -60,8 +60,9 @@ module Verglas
         kept =
           last &&
             {
-              marks: repaired(meeting, last[:marks].to_h),
-              aids: Aids.of(meeting.left_of(last[:aids].to_h)),
+              **today(meeting, last).then do |stands|
+                { marks: stands[:marks], aids: Aids.of(meeting.left_of(stands[:aids])) }
+              end,
               **carried(meeting, last),
               cue: last[:cue]
             }
@@ -79,6 +80,17 @@ module Verglas
           mark = marks[adjuster.label]
           [adjuster.label, adjuster.marks.include?(mark) ? mark : meeting.advice.marks[adjuster.label]]
         end
+      end
+
+      # Marks and aids as they are set today: as they were accepted, what sets the range opened as far as it is by now.
+      # row: of an accepted fitting. {marks:, aids:}
+      def today(meeting, row)
+        marks = repaired(meeting, row[:marks].to_h)
+        aids = row[:aids].to_h
+        return { marks: marks, aids: aids } unless meeting.grows? && row[:accepted_at]
+
+        range = RangeToday.since(meeting, marks, aids, row[:accepted_at])
+        { marks: range.marks, aids: range.aids }
       end
 
       # The load goes on from where it was, unless a clinician allows less now; how it went is asked anew.

@@ -37,7 +37,7 @@ module Verglas
       end
 
       def lifted(row)
-        family = Machines::Families.fetch(row[:family]).exercises[row[:exercise][/.+/]]
+        family = Machines::Families.fetch(row[:family]).all_exercises[row[:exercise][/.+/]]
         done = family && action(family) or return
 
         Loading::Lifted.new(

@@ -56,7 +56,7 @@ module Verglas
 
       def logbook = @logbook ||= Logbook.of(@meeting)
       def family = @meeting.machine.family
-      def marks = @marks ||= Sheet.repaired(@meeting, @meeting.fitting[:marks].to_h)
+      def marks = @marks ||= Sheet.today(@meeting, @meeting.fitting)[:marks]
       def meaning(felt) = felt && Guidance::Regions.fetch(felt).meaning(family)
 
       # Felt in a joint, or a sign with which nothing goes on.

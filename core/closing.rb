@@ -94,6 +94,7 @@ module Verglas
         school: questions.each_value.flat_map { |one| one.schools.keys.map { |school| :"#{one.name}.#{school}" } },
         tempo: Guidance::HouseRules::TEMPOS.flat_map { |name| questions.fetch(name).schools.keys }.uniq,
         limit: limits,
+        region: Guidance::Regions::ALL.keys,
         known: [*limits, *BESIDE[:known]],
         caution: rules.keys,
         told: rules.each_value.flat_map { |rule| rule.told.map(&:key) }.uniq,

@@ -17,6 +17,7 @@ module Verglas
         "end" => :end_bend_deg,
         "sole" => :sole_mm,
         "target" => :target_bend_deg,
+        "share" => :foot_share,
         "f" => :foot_mm,
         "link" => :link,
         "sink" => :sink_mm,
@@ -129,6 +130,7 @@ module Verglas
       def wishes(request, machine)
         options = request.fetch("options", {})
         given = {
+          **emphasis(machine.family, options["emphasis"]),
           **options.slice(*OPTIONS.keys).transform_keys(OPTIONS),
           **toes(options),
           **measured_wishes(machine.family, limits(options))
@@ -195,6 +197,16 @@ module Verglas
         else
           Body::Envelope.open
         end
+      end
+
+      # What is aimed at for an emphasis: the request's, else that of the exercise.
+      def emphasis(family, name)
+        one = name ? family.emphases.fetch(name) { unknown_emphasis(family, name) }.emphasis : family.emphasis
+        one ? { **Guidance::HouseRules.of_schools(one.schools), **one.wishes } : {}
+      end
+
+      def unknown_emphasis(family, name)
+        raise Invalid.new(:not_allowed, path: "/options/emphasis", emphasis: name, known: family.emphases.keys)
       end
 
       def toes(options)

@@ -25,7 +25,7 @@ module Verglas
 
         # The name of the exercise as rows have it: "" where the machine has one.
         def exercise(row, values)
-          names = Described.exercises(row).map(&:to_s)
+          names = Described.all_exercises(row).map(&:to_s)
           named = values.fetch(:exercise, "")
           named = names.first if named.empty?
           unless names.include?(named)

@@ -188,7 +188,7 @@ module Verglas
         end
 
         def exercises(machine)
-          Verglas::Machines::Families.fetch(machine["family"]).exercises.keys.map { |name| name&.to_s }
+          Verglas::Machines::Families.fetch(machine["family"]).all_exercises.keys
         end
 
         # Exercises of actions that there are.

@@ -59,7 +59,7 @@ module Verglas
 
           Verglas::Machines::Families
             .fetch(record["family"])
-            .exercises
+            .all_exercises
             .keys
             .map { |exercise| text("exercise", record["id"], exercise.to_s) }
         end

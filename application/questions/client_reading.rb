@@ -46,27 +46,38 @@ module Verglas
         end
 
         def card
-          CardLines.of(
-            @gym,
-            @row,
-            cards.call(@row[:id]),
-            machines: machines,
-            readings: readings,
-            known: {
-              checked_rows: checked,
-              caution_rows: cautions
-            }
-          )
+          @card ||=
+            CardLines.of(
+              @gym,
+              @row,
+              cards.call(@row[:id]),
+              machines: machines,
+              readings: readings,
+              known: {
+                checked_rows: checked,
+                caution_rows: cautions
+              }
+            )
         end
 
-        # Why this client is kept off, by exercise; nothing where nobody is.
+        # {exercise => Bars} of what a machine's lines are of: what is done on it, for what the rules put first; and
+        # whatever stands on the card beside.
         def bars(machine)
+          whole = Verglas::Machines::Families.fetch(machine[:family])
           safety = Safety.new(@gym, client: @row, machine_row: machine, rows: cautions) { estimation }
-          Verglas::Machines::Families
-            .fetch(machine[:family])
-            .exercises
-            .to_h { |name, family| [name.to_s, safety.bars(family)] }
-            .reject { |_, bars| bars.empty? }
+          [*whole.exercises.map { |name, family| first(safety, family, name.to_s) }, *on_card(machine)].uniq
+            .to_h { |name| [name, safety.bars(whole.exercise(name))] }
+        end
+
+        def first(safety, family, name)
+          Emphases.first(family, name) do
+            chosen = @chosen ||= Guidance::HouseRules.chosen(**@gym.rules.chosen(@row[:id]))
+            { **chosen, **safety.effect(family).schools }
+          end
+        end
+
+        def on_card(machine)
+          card.map(&:row).select { |row| row[:machine_id] == machine[:id] }.map { |row| row[:exercise] }
         end
 
         def ranked

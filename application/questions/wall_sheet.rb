@@ -27,8 +27,8 @@ module Verglas
             OneLine.of(meeting.machine_row[:id], -> { false }) do
               next false if meeting.bars.any? || meeting.load_limit_kg
 
-              marks = Sheet.repaired(meeting, fitting[:marks].to_h)
-              meeting.refusals(meeting.evaluation(marks, fitting[:aids].to_h)).empty?
+              marks, aids = Sheet.today(meeting, fitting).values_at(:marks, :aids)
+              meeting.refusals(meeting.evaluation(marks, aids)).empty?
             end
           end
           private_class_method :allowed?

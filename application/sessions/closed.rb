@@ -84,7 +84,7 @@ module Verglas
           (felt & LOADS.keys) | joint(client_id).flat_map { |row| Closed.loads(family(row)) }
         end
 
-        def family(row) = Machines::Families.fetch(row[:family]).exercises.fetch(row[:exercise][/.+/])
+        def family(row) = Machines::Families.fetch(row[:family]).exercise(row[:exercise])
       end
     end
   end

@@ -26,10 +26,9 @@ module Verglas
         def self.key(meeting) = "#{meeting.machine_row[:id]}/#{meeting.exercise}"
         def self.name(meeting) = Told::Names.machine(meeting.machine_row[:name], meeting.exercise)
 
-        # marks: accepted ones, as they can be set today.
-        def accepted(marks)
+        # marks, aids: accepted ones, as they can be set today.
+        def accepted(marks, aids)
           row = @meeting.fitting
-          aids = row[:aids].to_h
           possible(
             marks,
             tags: Told::Names.tags(marks, Aids.of(aids)),

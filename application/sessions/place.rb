@@ -20,8 +20,7 @@ module Verglas
 
           # nil where nobody may be set up so today.
           def self.at_accepted(meeting, last, lifted)
-            marks = Sheet.repaired(meeting, last[:marks].to_h)
-            aids = last[:aids].to_h
+            marks, aids = Sheet.today(meeting, last).values_at(:marks, :aids)
             evaluation = meeting.evaluation(marks, aids)
             return if gives_way?(meeting) || Told::Barred.at(meeting, evaluation).any?
 

@@ -117,10 +117,10 @@ module Verglas
 
         def line(meeting)
           OneLine.of(meeting.machine_row[:id], -> { off(meeting, Told::Barred.of([OneLine::BAR])) }) do
-            marks = Sheet.repaired(meeting, meeting.fitting[:marks].to_h)
-            evaluation = meeting.evaluation(marks, meeting.fitting[:aids].to_h)
+            marks, aids = Sheet.today(meeting, meeting.fitting).values_at(:marks, :aids)
+            evaluation = meeting.evaluation(marks, aids)
             why = [*out_of_order(meeting), *Told::Barred.at(meeting, evaluation), *gives_way(meeting)]
-            why.any? ? off(meeting, why) : offered(meeting).accepted(marks)
+            why.any? ? off(meeting, why) : offered(meeting).accepted(marks, aids)
           end
         end
 

@@ -128,7 +128,7 @@ module Verglas
         # Whoever may not go from machine to machine without a rest works in every other round, or in fewer where a
         # round is shorter than the rest; and what the day has closed for them is closed here too.
         def rests?(id, station, number)
-          loads = Closed.loads(Machines::Families.fetch(station.row[:family]).exercises.fetch(station.exercise[/.+/]))
+          loads = Closed.loads(Machines::Families.fetch(station.row[:family]).exercise(station.exercise))
           (number % (1 + rounds_of_rest(id))).positive? || !day.why(id, station.key, loads).nil?
         end
 

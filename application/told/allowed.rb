@@ -11,6 +11,7 @@ module Verglas
         # evaluation: at the marks that stand; as advised where none do.
         def of(meeting, evaluation = meeting.advice.evaluation)
           [
+            *range(meeting, evaluation),
             *start(evaluation),
             *ending(meeting, evaluation),
             *Topics.on_card(meeting),
@@ -22,6 +23,22 @@ module Verglas
 
         # Of that, what is between staff: what is still to be measured, and how much a clinician, by name, allows.
         def between_staff(meeting) = [*unmeasured(meeting), *load(meeting)]
+
+        # How much of the range today, what sets it, and when there is more; nothing where it is all of it. Nothing of
+        # marks where the joint or its arm is not taped.
+        def range(meeting, evaluation)
+          return if meeting.range_share >= 1
+
+          aids = evaluation.wishes.values.slice(*meeting.machine.family.choices.keys).compact.transform_keys(&:to_s)
+          today = RangeToday.new(meeting, evaluation.marks, aids)
+          tags = today.whole_tags.map { |tag| "#{Finding.lower(tag[:name])} #{tag[:mark]}" }
+          words(
+            tags.any? ? :range_today : :range_today_alone,
+            share: words("range_shares.#{(meeting.range_share * 100).round}"),
+            whole: tags.join(", "),
+            count: today.visits_missing
+          )
+        end
 
         # Only where the client's own range says so: else the house rule has said it.
         def start(evaluation) = in_words(evaluation.voice.starts)

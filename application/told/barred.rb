@@ -38,12 +38,17 @@ module Verglas
             words(bar.code, motion: motion(bar.params[:motion]))
           when :not_right
             words(:"not_right.#{bar.params[:gate]}")
+          when :emphasis_closed, :emphasis_unknown
+            words(bar.code, aim: aim(bar), limit: limit(bar))
           when :too_heavy
             words(:too_heavy, **bar.params.transform_values { |kg| Load.number(kg.floor(1)) })
           else
             words(bar.code, **bar.params)
           end
         end
+
+        def aim(bar) = Formats::Words.say("emphases.#{bar.params[:emphasis]}.title").downcase
+        def limit(bar) = bar.params[:limit] && Formats::Words.say("limits.#{bar.params[:limit]}.title").downcase
 
         # Where every length is taped, the way of some adjuster is not.
         def lengths(names)
@@ -65,7 +70,7 @@ module Verglas
         def at_set_up(codes) = codes.map { |code| Formats::Words.say("set_up.#{code}") }
         def motion(name) = Formats::Words.say("motions.#{name}").downcase
         def words(key, **params) = Formats::Words.say("barred.#{key}", **params)
-        private_class_method :lengths, :by_caution, :at_set_up, :motion, :words
+        private_class_method :aim, :limit, :lengths, :by_caution, :at_set_up, :motion, :words
       end
     end
   end

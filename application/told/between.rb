@@ -37,7 +37,7 @@ module Verglas
           return unless done.any?
           Formats::Words.say(
             "station.between",
-            exercise: Formats::Words.say("exercises.#{other}").downcase,
+            exercise: Names.exercise(other).downcase,
             what: Finding.lower(done.join(", "))
           )
         end

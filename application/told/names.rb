@@ -28,9 +28,17 @@ module Verglas
             end
         end
 
-        # With the exercise, on a station.
-        def machine(name, exercise)
-          exercise.empty? ? name : "#{name}: #{Formats::Words.say("exercises.#{exercise}").downcase}"
+        # With the exercise on a station, and with what it is done for.
+        def machine(name, exercise) = exercise.empty? ? name : "#{name}: #{exercise(exercise).downcase}"
+
+        # exercise: a name that is not empty.
+        def exercise(exercise)
+          plain, emphasis = Verglas::Machines::Emphasis.parted(exercise)
+          said = [
+            *(Formats::Words.say("exercises.#{plain}") unless plain.empty?),
+            *(Formats::Words.say("emphases.#{emphasis.name}.title") if emphasis)
+          ]
+          said.join(", ")
         end
         private_class_method :placed
       end

@@ -36,7 +36,8 @@ module Verglas
           {
             poses: scene.poses.map { |pose| pose(pose) },
             plate: scene.plate && plate(scene.plate),
-            curve: scene.curve && curve(scene.curve)
+            curve: scene.curve && curve(scene.curve),
+            effort: scene.effort && effort(scene.effort)
           }
         end
 
@@ -72,6 +73,20 @@ module Verglas
             tops:
               curve.tops.map do |top|
                 { deg: top.deg.round, nm: [top.nm, 0.0].max.round, plain_nm: top.plain_nm.round, own: top.own }
+              end
+          }
+        end
+
+        def effort(effort)
+          {
+            title: Formats::Words.of(effort.says),
+            slack_share: effort.slack_share&.round(3),
+            lines:
+              effort.lines.map do |joint, points|
+                {
+                  joint: Formats::Words.say("effort.joints.#{joint}"),
+                  points: points.map { |share, one| [share.round(3), one.round(3)] }
+                }
               end
           }
         end
@@ -120,7 +135,7 @@ module Verglas
         end
 
         def at(point) = [point.s.to_f.round(1), point.n.to_f.round(1)]
-        private_class_method :pose, :bend, :plate, :curve, :torques, :drawn, :moved
+        private_class_method :pose, :bend, :plate, :curve, :effort, :torques, :drawn, :moved
       end
     end
   end

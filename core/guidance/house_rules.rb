@@ -56,6 +56,11 @@ module Verglas
           .inject({}, :merge)
       end
 
+      # What some schools aim at, {question => school}.
+      def of_schools(schools)
+        schools.map { |question, school| fetch(question).schools.fetch(school) }.inject({}, :merge)
+      end
+
       # Names of the questions whose schools aim at something.
       def deciding(wish)
         QUESTIONS

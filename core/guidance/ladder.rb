@@ -7,6 +7,7 @@ module Verglas
     class Ladder
       RUNGS = %i[range control load harder].freeze
       CLEAN_VISITS = Tables[:loads][:log][:clean_visits][:count]
+      RANGE_SHARES = Tables[:loads][:log][:newcomers_range]
 
       # Climbs a rung after so many visits with every set clean, goes down one after a visit that sends back; a set that
       # was not reached, or of which nobody said how it went, only begins the count anew.
@@ -38,6 +39,11 @@ module Verglas
 
       # Clean visits that are still missing; nil on the highest rung.
       def missing = (CLEAN_VISITS - @clean if onward)
+
+      # Of the range, on this rung, where the house begins with less (0 to 1); and how many clean visits are missing for
+      # all of it.
+      def range_share = RANGE_SHARES.fetch(rung, 1.0)
+      def missing_for_whole = [RANGE_SHARES.size - @index, 0].max.then { |rungs| (rungs * CLEAN_VISITS) - @clean }
 
       def after(visit)
         return standing([@index - 1, 0].max, 0, :back) if visit.sends_back?

@@ -13,6 +13,8 @@ module Verglas
       # How much deeper the pelvis may start to roll for it to be told of an end, before what comes first by less than
       # anybody sees (degrees).
       TOLD_BEFORE_DEG = 1
+      # The middle of the window.
+      EVEN = Tables[:press][:foot_share][:even]
       # How far beyond what is wanted it is worth to know.
       BEYOND_DEG = 20
 
@@ -37,8 +39,17 @@ module Verglas
       attr_reader :leg, :target_deg
 
       # leg: ClosedLeg; target_deg: the knee bend that is wanted; top_deg: the one with which a set begins; lowest_mm:
-      # below which no heel shall stand.
-      def initialize(leg, limits:, plate_length_mm:, target_deg:, top_deg: ClosedLeg::TOP_BEND_DEG, lowest_mm: 0.0)
+      # below which no heel shall stand; share: of what is left, where the heels are to stand.
+      def initialize(
+        leg,
+        limits:,
+        plate_length_mm:,
+        target_deg:,
+        top_deg: ClosedLeg::TOP_BEND_DEG,
+        lowest_mm: 0.0,
+        share: EVEN
+      )
+        @share = share
         @leg = leg
         @limits = limits
         @room_mm = plate_length_mm - leg.body.foot
@@ -79,11 +90,12 @@ module Verglas
       def depth_deg = closed? ? greatest_deg : target_deg
       def deficit_deg = target_deg - depth_deg
 
-      # The heel's height to use (mm): the middle; where nothing is left, the nearest to it.
-      def heel_mm
+      # The heel's height to use (mm): at a share of the window, as a rule its middle; where nothing is left, the
+      # nearest to it.
+      def heel_mm(share = @share)
         return low_at(greatest_deg).clamp(@first_mm, @last_mm) if closed?
 
-        off_the_plate? ? lowest_of_body.clamp(@first_mm, @last_mm) : (low_mm + high_mm) / 2
+        off_the_plate? ? lowest_of_body.clamp(@first_mm, @last_mm) : low_mm + (share * (high_mm - low_mm))
       end
 
       # How deep the movement could go at a height of the heel: from the top downwards, until a limit comes; looked for

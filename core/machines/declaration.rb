@@ -142,6 +142,9 @@ module Verglas
       # Somebody sits: how high, over the floor. What a low seat does is a caution's affair, and no mark's.
       def sits = constant(:seat_height, mm: 100..1200, usual: 350..620, group: nil, optional: true)
 
+      # Somebody new begins with a share of the range (1: all of it), counted from its easy end.
+      def grows = wish(:range_share, default: 1, stricter: :min)
+
       # Shoes count with the foot.
       def shod = wish(:sole_mm, default: Tables[:press][:sole][:mm])
 
@@ -226,7 +229,8 @@ module Verglas
           wishes: @wishes.freeze,
           choices: @choices.freeze,
           joints: @joints.freeze,
-          findings: @findings.freeze
+          findings: @findings.freeze,
+          emphasis: nil
         )
       end
 

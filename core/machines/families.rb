@@ -7,6 +7,7 @@ module Verglas
     module Families
       @all = {}
       @references = []
+      @all_exercises = {}.compare_by_identity
 
       class << self
         # mechanism: its name in Mechanisms; traits: what those want to know of the family; the block declares it
@@ -49,6 +50,16 @@ module Verglas
         def of_exercise(id)
           single.find { |family| family.id.to_s == id.to_s } ||
             raise(Invalid.new(:unknown_family, path: "/family", family: id.to_s))
+        end
+
+        # {name => Family} of all that is done on machines of a family or station that is registered.
+        def all_exercises(whole) = @all_exercises[whole] ||= { **whole.exercises, **whole.emphases }.freeze
+
+        # One of some exercises, {name => Family}; "" is the one that needs no name. Raises Invalid where it is none.
+        def exercise(all, name)
+          all.fetch(name.to_s[/.+/]) do
+            raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: name.to_s, known: all.keys.compact)
+          end
         end
 
         # Of two words for one family, what it is and of which kind: its id.

@@ -14,6 +14,7 @@ module Verglas
     #   kinds       {name => AdjusterKind}; wishes: {name => Wish}; choices: {name => Choice}; joints: {motion =>
     #               JointMotion}
     #   findings    {code => FindingKind}, in the order in which they are told
+    #   emphasis    what it is done for (Emphasis), nil for what the family is there for
     Family =
       Value.define(
         :id,
@@ -28,15 +29,28 @@ module Verglas
         :wishes,
         :choices,
         :joints,
-        :findings
+        :findings,
+        :emphasis
       ) do
         # The exercises that are done on it: one, which needs no name; a station has several.
         def exercises = { nil => self }
 
-        # A machine's plain data as that of one exercise.
-        def exercise_data(data, exercise)
-          raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise) if exercise
+        # {name => Family} of what it can be done for beside, each an exercise with a log of its own.
+        def emphases = Emphasis.families(self)
 
+        # {name => Family} of all that is done on it.
+        def all_exercises = Families.all_exercises(self)
+
+        # One of them; "" is the one that needs no name. Raises Invalid where it is none.
+        def exercise(name) = Families.exercise(all_exercises, name)
+
+        # As Station has them: which exercise is meant by a name; the one whose emphasis it is.
+        def named(name) = name
+        def plain(_name) = nil
+
+        # A machine's plain data as that of one exercise.
+        def exercise_data(data, name)
+          exercise(name)
           data
         end
 

@@ -8,16 +8,14 @@ module Verglas
 
       # A machine of which everything is taped. exercise: which one is done on it, where a station has several.
       def read(data, exercise: nil)
-        own = Families.fetch(data.fetch("family")).exercise_data(data, exercise)
-        family = Families.fetch(own.fetch("family"))
+        own, family = of_exercise(data, exercise)
         build(own, family.told_by(known(own, family) | family.needed), own.fetch("adjusters"))
       end
 
       # A machine as far as it is taped: constants may be missing or null, travel null. What is not known is not
       # claimed: the family is cut down to what can be told, and an adjuster that moves anything else is recorded only.
       def read_known(data, exercise: nil)
-        own = Families.fetch(data.fetch("family")).exercise_data(data, exercise)
-        family = Families.fetch(own.fetch("family"))
+        own, family = of_exercise(data, exercise)
         family = family.told_by(known(own, family))
         told = family.constants.keys.map(&:to_s)
         adjusters =
@@ -27,6 +25,13 @@ module Verglas
               adjuster.merge("travel" => adjuster["travel"] || [], "drives" => adjuster.fetch("drives").slice(*told))
             end
         build(own.merge("constants" => own.fetch("constants").slice(*told).compact), family, adjusters)
+      end
+
+      # A machine's plain data as that of one exercise, and the family that the exercise is of.
+      def of_exercise(data, exercise)
+        whole = Families.fetch(data.fetch("family"))
+        own = whole.exercise_data(data, exercise)
+        [own, whole.exercise(whole.named(exercise))]
       end
 
       # Names of the constants whose value is known at every mark.
@@ -61,7 +66,7 @@ module Verglas
           raise e.below("/adjusters/#{index}")
         end
       end
-      private_class_method :known, :build, :adjusters
+      private_class_method :of_exercise, :known, :build, :adjusters
     end
   end
 end

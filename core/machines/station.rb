@@ -12,6 +12,15 @@ module Verglas
     #   shared_kinds kinds of adjusters which move something of several exercises at once (AdjusterKind)
     Station =
       Value.define(:id, :exercises, :own, :set_anew, :shared_kinds) do
+        # As Family has them: an emphasis of one of its exercises bears that one's name too.
+        def emphases
+          exercises.flat_map { |name, family| family.emphases.map { |own, one| ["#{name}_#{own}", one] } }.to_h
+        end
+
+        def all_exercises = Families.all_exercises(self)
+        def exercise(name) = Families.exercise(all_exercises, name)
+        def plain(name) = exercises.key?(name) ? name : exercises.keys.find { |one| name.to_s.start_with?("#{one}_") }
+
         # As Family has it: what is shared is asked once, what each exercise has of its own with it.
         def asked_kinds
           return shared_kinds if shared_kinds.any?
@@ -30,12 +39,9 @@ module Verglas
         end
 
         # The shared part and the exercise's own as the data of one machine; constants of other exercises are left out.
-        def exercise_data(data, exercise)
-          family =
-            exercises.fetch(named(exercise)) do
-              raise Invalid.new(:unknown_exercise, path: "/exercise", exercise: exercise, known: exercises.keys)
-            end
-          own = own_data(data, named(exercise))
+        def exercise_data(data, name)
+          family = exercise(named(name))
+          own = own_data(data, plain(named(name)))
           names = family.constants.keys.map(&:to_s)
           shared =
             data
@@ -49,7 +55,7 @@ module Verglas
         end
 
         # Where each is set for itself, the first is meant unless another is named.
-        def named(exercise) = exercise&.to_s || (set_anew ? exercises.keys.first : nil)
+        def named(name) = name&.to_s || (set_anew ? exercises.keys.first : nil)
 
         # How many ways to stand are compared: every combination of the shared marks, each with all that every exercise
         # tries then. shared: how many marks each shared adjuster has that moves something; exercises: [family, its own

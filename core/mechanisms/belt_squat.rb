@@ -36,6 +36,8 @@ module Verglas
 
       # How deep this client squats.
       def deepest = @deepest ||= Linkages::Squat.deepest(limits, upto_deg: wanted_deg)
+      # Where the client turns today.
+      def turning = @turning ||= grown? ? deepest : squat(today_deg(top_deg, deepest.knee_deg))
       def squat(knee_deg) = Linkages::Squat.at(knee_deg, limits)
       def limits
         @limits ||=
@@ -55,7 +57,7 @@ module Verglas
 
       # The bend of the knee with which a set begins and ends.
       def top_deg = [Linkages::ClosedLeg::TOP_BEND_DEG, wishes.envelope.from(:knee_flexion)].compact.max
-      def range_left_deg(_place) = deepest.knee_deg - top_deg
+      def range_left_deg(_place) = turning.knee_deg - top_deg
 
       # Longer, and the load stays on its catch or meets the floor; shorter, and one squats deep to clip it (mm).
       def longest_mm(place)
@@ -115,7 +117,7 @@ module Verglas
 
       def quantities_of(_group, place)
         {
-          **deepest.to_h,
+          **turning.to_h,
           depth_room_deg: depth_room_deg,
           range_left_deg: range_left_deg(place),
           ring_mm: ring_mm(place),
@@ -125,12 +127,20 @@ module Verglas
         }
       end
 
+      # The load hangs straight below the hips: the knee's lever arm is how far it stands before them.
+      def efforts(_place)
+        of_the_longest do |share|
+          at = squat(turning.knee_deg + ((top_deg - turning.knee_deg) * share))
+          { knee: body.thigh * Math.sin(Geometry::Angle.radians(at.knee_deg - at.ankle_deg)) }
+        end
+      end
+
       # The knee, to nearly straight.
-      def lead(_place) = Lead.new(motion: :knee_flexion, from_deg: deepest.knee_deg, upto_deg: top_deg)
+      def lead(_place) = Lead.new(motion: :knee_flexion, from_deg: turning.knee_deg, upto_deg: top_deg)
 
       # The client decides how deep.
       def ranges(_place)
-        { bottom: deepest, top: squat(top_deg) }.each_with_object({}) do |(at, squat), all|
+        { bottom: turning, top: squat(top_deg) }.each_with_object({}) do |(at, squat), all|
           {
             knee_flexion: squat.knee_deg,
             hip_flexion: squat.hip_deg,

@@ -30,7 +30,8 @@ module Verglas
       def knee_off_mm(place) = knee_over_pad_mm(place) - wishes[:knee_over_mm]
 
       # Knee bends with the body lowest and highest, within the client's own.
-      def bottom_deg = wishes.clamp(:knee_flexion, 0.0)
+      def bottom_deg = today_deg(top_deg, whole_bottom_deg)
+      def whole_bottom_deg = wishes.clamp(:knee_flexion, 0.0)
       def top_deg = wishes.clamp(:knee_flexion, UPRIGHT_DEG)
 
       def range_left_deg(_place) = top_deg - bottom_deg
@@ -69,7 +70,7 @@ module Verglas
         }
       end
 
-      def end_limited? = top_deg < UPRIGHT_DEG || bottom_deg.positive?
+      def end_limited? = top_deg < UPRIGHT_DEG || whole_bottom_deg.positive?
 
       # Less and less help, body weight, then what is held.
       def rungs = [*banded(rung_nm(nil, 0, 0), FIGURES[:band][:knee_lever_mm]), rung, *weighted]

@@ -54,11 +54,20 @@ module Verglas
       def bench_deg(place) = place.parameters[:bench_angle] || 0.0
 
       # Bends of the hip where the movement turns and where it ends, each within the client's own (degrees, 0 straight).
-      def bottom_deg(place) = [wishes[:bottom_deg] || wishes[:bottom_bend_deg], own_bottom_deg(place)].min
+      def bottom_deg(place)
+        [wishes[:bottom_deg] || today_deg(top_deg, whole_bottom_deg(place)), own_bottom_deg(place)].min
+      end
+      def whole_bottom_deg(place) = [wishes[:bottom_bend_deg], own_bottom_deg(place)].min
       def top_deg = @top_deg ||= [0.0, -extension_deg, *BENDS.filter_map { |motion| wishes.envelope.from(motion) }].max
       def extension_deg = @extension_deg ||= wishes.clamp(:hip_extension, 0.0)
 
-      def range_left_deg(place) = bottom_deg(place) - top_deg
+      # Whether the hips keep the bend of the bottom, and the spine moves: then no angle of the movement is told.
+      def held? = wishes[:hips_held].positive?
+
+      # Where the hips end (degrees).
+      def end_deg(place) = held? ? bottom_deg(place) : top_deg
+
+      def range_left_deg(place) = held? ? nil : bottom_deg(place) - top_deg
 
       # As far as this client may be let down: hinge and hip, and not past hanging.
       def own_bottom_deg(place) = [*own_bends_deg, bench_deg(place) + FIGURES[:bottom][:steepest_deg]].min
@@ -85,12 +94,12 @@ module Verglas
           (band * FIGURES[:band][:hip_lever_mm] / 1000)
       end
 
-      def top_nm(place) = torque_nm(trunk_deg(place, top_deg))
+      def top_nm(place) = torque_nm(trunk_deg(place, end_deg(place)))
       def bottom_nm(place) = torque_nm(trunk_deg(place, bottom_deg(place)))
 
       # The most over the range: with the trunk level, where the range passes it.
       def most_nm(place)
-        ends = [bottom_deg(place), top_deg].map { |bend| trunk_deg(place, bend) }
+        ends = [bottom_deg(place), end_deg(place)].map { |bend| trunk_deg(place, bend) }
         ends.min.negative? && ends.max.positive? ? torque_nm(0.0) : ends.map { |deg| torque_nm(deg) }.max
       end
 
@@ -102,7 +111,7 @@ module Verglas
       end
 
       def findings(_group, place)
-        [hip_gap(place), (slope(place) unless level?), bottom(place), range_left(place)].compact
+        [hip_gap(place), (slope(place) unless level?), bottom(place), (range_left(place) unless held?)].compact
       end
 
       def quantities_of(_group, place)
@@ -112,9 +121,9 @@ module Verglas
           bench_angle_deg: bench_deg(place),
           slope_room_deg: slope_room_deg(place),
           bottom_deg: bottom_deg(place),
-          range_left_deg: range_left_deg(place),
+          **(held? ? {} : { range_left_deg: range_left_deg(place) }),
           bottom_room_deg: bottom_room_deg(place),
-          top_deg: top_deg,
+          top_deg: end_deg(place),
           bottom_nm: bottom_nm(place),
           top_nm: top_nm(place),
           most_nm: most_nm(place)
@@ -139,20 +148,25 @@ module Verglas
         end
         bends =
           BENDS.to_h do |motion|
-            [motion, [reached[motion, :bottom, bottom_deg(place)], reached[motion, :top, top_deg]]]
+            [motion, [reached[motion, :bottom, bottom_deg(place)], reached[motion, :top, end_deg(place)]]]
           end
         {
           **bends,
-          hip_extension: [reached[:hip_extension, :bottom, -bottom_deg(place)], reached[:hip_extension, :top, -top_deg]]
+          hip_extension: [
+            reached[:hip_extension, :bottom, -bottom_deg(place)],
+            reached[:hip_extension, :top, -end_deg(place)]
+          ]
         }
       end
 
       def limits_at(place, share) = { hinge: bend_at(place, share) }
 
       # The hip's bend at a share of the movement: 0 where it turns, 1 at its top.
-      def bend_at(place, share) = bottom_deg(place) + ((top_deg - bottom_deg(place)) * share)
+      def bend_at(place, share) = bottom_deg(place) + ((end_deg(place) - bottom_deg(place)) * share)
 
-      def lead(place) = Lead.new(motion: :hip_flexion, from_deg: bottom_deg(place), upto_deg: top_deg)
+      def lead(place)
+        held? ? nil : Lead.new(motion: :hip_flexion, from_deg: bottom_deg(place), upto_deg: top_deg)
+      end
 
       # Whether it is the client's own bend, and not the house rule, that ends it.
       def end_limited? = own_bends_deg.any? { |deg| deg < wishes[:bottom_bend_deg] }

@@ -28,7 +28,10 @@ module Verglas
       # upright, so that the ankle bends by as much.
       def heel_drop_deg = @heel_drop_deg ||= within(wishes[:heel_drop_deg])
       def top_deg = @top_deg ||= within(TOP_DEG)
-      def range_left_deg(_place) = heel_drop_deg - top_deg
+      def range_left_deg(_place) = bottom_deg - top_deg
+
+      # Where the client turns today; the pad lies below their lowest.
+      def bottom_deg = today_deg(top_deg, heel_drop_deg)
 
       # The top of the knee with the heels lowest and highest (mm).
       def low_mm = @low_mm ||= knee_top_mm(heel_drop_deg)
@@ -61,13 +64,22 @@ module Verglas
       # The client decides how low the heels go.
       def ranges(_place)
         ends =
-          { bottom: heel_drop_deg, top: top_deg }.map do |at, deg|
+          { bottom: bottom_deg, top: top_deg }.map do |at, deg|
             Reached.new(at: at, deg: deg, forced: false, target_deg: deg)
           end
         { heel_drop: ends, ankle_dorsiflexion: ends }
       end
 
-      def lead(_place) = Lead.new(motion: :heel_drop, from_deg: heel_drop_deg, upto_deg: top_deg)
+      # From the balls of the feet to the ankle, along the floor: by as much the thighs rise with the heels.
+      def efforts(_place)
+        of_the_longest do |share|
+          drop = Geometry::Angle.radians(bottom_deg + ((top_deg - bottom_deg) * share))
+          over = (body.ankle_height + wishes[:sole_mm]) * Math.sin(drop)
+          { ankle: (BALL_SHARE * body.foot * Math.cos(drop)) + over }
+        end
+      end
+
+      def lead(_place) = Lead.new(motion: :heel_drop, from_deg: bottom_deg, upto_deg: top_deg)
 
       # The highest mark that lets the heels down, and no other.
       def preference(place) = [slack_mm(place).negative? ? 1 : 0, slack_mm(place).abs]

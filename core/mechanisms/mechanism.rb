@@ -14,7 +14,7 @@ module Verglas
     #   the joint      joint
     #   what is graded findings, quantities_of, graded?, severity
     #   the choice     precedence, preference, choose, settled, span
-    #   the movement   ranges, range_left_deg, end_limited?, lead, share_at, limits_at
+    #   the movement   ranges, range_left_deg, end_limited?, lead, share_at, limits_at, efforts, slack_share
     #   what is seen  shown, agreed
     #   the load       lever_mm, rungs
     #   what is learned  lesson, teaches?
@@ -54,6 +54,12 @@ module Verglas
       # Where the joint is: a Point (mm) of the mechanism's frame; nil where it fits none to a pivot. Asked only where
       # the joint's constants are known.
       def joint(_parameters) = nil
+
+      # Of the range, what is gone through today (0 to 1), counted from its easy end; a bend of today between that end
+      # and the whole range's other one (degrees).
+      def range_share = wishes.values.fetch(:range_share, 1.0)
+      def grown?(share = range_share) = share >= 1
+      def today_deg(easy_deg, whole_deg) = easy_deg + (range_share * (whole_deg - easy_deg))
 
       # Which way the frame's +n points: 1 up, -1 down.
       def up = 1
@@ -97,6 +103,14 @@ module Verglas
       # movement, 0 where it turns and 1 at its other end, that joint is bent so far.
       def lead(_place) = nil
       def share_at(place, deg) = lead(place).share(deg)
+
+      # What one load asks of each joint along the movement, {joint => [[share of the movement, effort]]}: on an arm as
+      # a share of what it asks in the middle of the arc, elsewhere of the most. Past a share of 1 where the machine
+      # goes further than the client. nil where nothing is told of it, or it is told in N m (Scenes::Curve).
+      def efforts(_place) = nil
+
+      # From which share of the movement the load goes slack; nil where it does not.
+      def slack_share(_place) = nil
 
       # {limit of the client => degrees} that is read off the machine where somebody sees it reached, at a share of the
       # movement as in share_at.
@@ -147,7 +161,20 @@ module Verglas
       def told?(group = :joint) = @told.include?(group)
       def band(code) = @kinds.fetch(code).band
 
+      # For efforts: at so many shares.
+      EFFORTS = 17
+
       private
+
+      # One load on lever arms, {joint => mm} at a share, as shares of the longest of them.
+      def of_the_longest
+        shares = Array.new(EFFORTS) { |index| index / (EFFORTS - 1.0) }
+        levers = shares.map { |share| yield(share).transform_values { |mm| [mm, 0.0].max } }
+        longest = levers.flat_map(&:values).max
+        return if longest.zero?
+
+        levers.first.keys.to_h { |joint| [joint, shares.zip(levers).map { |share, at| [share, at[joint] / longest] }] }
+      end
 
       # What is left of the movement, and whether it keeps within the client's own where the client decides.
       def range_left(place)

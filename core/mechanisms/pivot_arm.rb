@@ -8,6 +8,8 @@ module Verglas
     # where the knee is (`joint`), how the thigh slopes (`thigh_slope_deg`), where the hip is (`hip`), and what else it
     # finds.
     class PivotArm < Mechanism
+      include PivotArm::Ends
+
       TABLE = Tables[:knee]
       FAULTS = TABLE[:faults]
       KNEECAP_EDGE_MM = TABLE[:kneecap_edge][:behind_knee_mm]
@@ -143,18 +145,8 @@ module Verglas
         along_arm + Math.sqrt([(along_arm**2) - (knee.norm**2) + (contact**2) + (clearance_mm(place)**2), 0.0].max)
       end
 
-      # What is aimed at, cut to what the client's knee may do: the bend at the start, and at the end (degrees).
-      def start_target_deg
-        @start_target_deg ||=
-          wishes.clamp(
-            :knee_flexion,
-            straightens? ? wishes[:start_bend_deg] : clear_of_hamstrings(wishes[:start_bend_deg])
-          )
-      end
-      def end_target_deg = @end_target_deg ||= wishes.clamp(:knee_flexion, wanted_end_deg)
-
       # Whether it is the client's own range, and not the house rule, that ends the movement.
-      def end_limited? = end_target_deg != clear_of_slack(wishes[:end_bend_deg])
+      def end_limited? = whole_end_deg != clear_of_slack(wishes[:end_bend_deg])
 
       # Where the client turns back: the arm's angle at the end that is aimed at (degrees), and the knee bend that is
       # missing because the arc ends before. Where a stop ends the arc, this is it.
@@ -202,22 +194,6 @@ module Verglas
       end
 
       private
-
-      def wanted_end_deg
-        straightens? ? clear_of_hamstrings(wishes[:end_bend_deg]) : clear_of_slack(wishes[:end_bend_deg])
-      end
-
-      # Seated, hamstrings may stop the knee before it is straight.
-      def clear_of_hamstrings(bend_deg)
-        stopped = wishes.values[:knee_straight_deg]
-        stopped ? [bend_deg, stopped + TABLE[:hamstrings][:clear_by_deg]].max : bend_deg
-      end
-
-      # Of a movement that bends; one that straightens ends where nothing goes slack.
-      def clear_of_slack(bend_deg)
-        slack = wishes.slack_from_deg
-        slack && !straightens? ? [bend_deg, slack - CLEAR_OF_SLACK_DEG].min : bend_deg
-      end
 
       def offset(place)
         place.joint.norm.then do |off|

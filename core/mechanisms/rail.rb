@@ -12,6 +12,7 @@ module Verglas
       include Rail::Numbers
       include Rail::Depth
       include Rail::Seen
+      include Rail::Feet
 
       TABLE = Tables[:press]
       TOES = %i[over up_to past].freeze
@@ -59,7 +60,8 @@ module Verglas
             plate_length_mm: place[:plate_length],
             target_deg: wishes[:target_bend_deg],
             top_deg: top_deg,
-            lowest_mm: lowest_mm(place)
+            lowest_mm: lowest_mm(place),
+            share: kept_share(wishes[:foot_share])
           )
         end
       end
@@ -75,8 +77,20 @@ module Verglas
         end
       end
 
+      # The same of today, where less than the whole range is gone through (Bottom's by is :today then).
       def bottom(place)
         stance(place).once(:bottom) do
+          whole = whole_bottom(place)
+          if grown? || whole.by == :reach
+            whole
+          else
+            whole.class.new(whole.leg, today_deg(top_deg, whole.bend_deg), whole.f_mm, :today)
+          end
+        end
+      end
+
+      def whole_bottom(place)
+        stance(place).once(:whole_bottom) do
           found = window(place).bottom(foot_mm(place), deepest: deepest(place)) if startable?(place)
           found || Linkages::FootWindow::Bottom.new(leg(place), top_deg, foot_mm(place), :reach)
         end
@@ -93,7 +107,9 @@ module Verglas
       def rests_early?(place) = ends == :rest_x && slack_mm(place).positive?
 
       # How far the stop lies below the working bottom, or the bottom below where the stack rests (mm).
-      def slack_mm(place) = (bottom(place).x_mm - from_hip(place, ends)) * (ends == :rest_x ? -1 : 1)
+      def slack_mm(place, bottom = bottom(place))
+        (bottom.x_mm - from_hip(place, ends)) * (ends == :rest_x ? -1 : 1)
+      end
 
       def slack_target_mm = ends == :rest_x ? band(:rest_slack).target : wishes[:stop_slack_mm]
 
@@ -226,6 +242,10 @@ module Verglas
         leg(place).towards_plate(from + ((top(place).x_mm - from) * share), foot_mm(place))
       end
 
+      def efforts(place)
+        of_the_longest { |share| along(place, share).then { |at| { knee: at.knee_lever_mm, hip: at.hip_lever_mm } } }
+      end
+
       # The knee, which straightens; as far as the plate has gone by then.
       def lead(place)
         Lead.new(motion: :knee_flexion, from_deg: turning(place).knee_bend_deg, upto_deg: top(place).knee_bend_deg)
@@ -250,30 +270,19 @@ module Verglas
       def load_quantities(_place) = {}
       def further_quantities(_place) = {}
 
-      # Where the feet may be placed: on the plate, and until a limit of this client is known not towards where it would
-      # come first.
-      def feet_between(place)
-        seen = window(place)
-        plate = seen.plate_mm or return 0.0, 0.0
-        return seen.heel_mm, seen.heel_mm if seen.empty?
-
-        least, most =
-          TABLE[:unmeasured]
-            .values_at(:lowest_share, :highest_share)
-            .map { |share| seen.low_mm + (share * (seen.high_mm - seen.low_mm)) }
-        [
-          (wishes.known?(:ankle, :ankle_dorsiflexion) ? plate.min : least),
-          (wishes.known?(:hip_bend, :hip_flexion) ? plate.max : most)
-        ]
-      end
-
-      # With an ankle caution the feet stay in the middle of the plate or above.
-      def lowest_mm(place) = wishes[:lowest_share] * [place[:plate_length] - body.foot, 0.0].max
-
       def feet_wide(place) = feet_wide_mm(place).then { |room| grade(:feet_wide, room) }
 
       # A stop that lets a joint past its limit is a fault, however well it lies.
-      def stop(place) = grade(stop_finding, slack_mm(place), slack_mm(place), stop_fault(stopped(place)))
+      def stop(place) = grade(stop_finding, slack_mm(place), graded_slack_mm(place), stop_fault(stopped(place)))
+
+      # Where less than the whole range is gone through today, a stop that is right for the whole of it is right too.
+      def graded_slack_mm(place)
+        today = slack_mm(place)
+        return today if grown?
+
+        whole = slack_mm(place, whole_bottom(place))
+        slack_target_mm.clamp(*[today, whole].minmax)
+      end
 
       def stop_fault(state)
         return :past_hip_limit if state.hip_bend_deg > hip_at_stop_to_deg + Linkages::FootWindow::TOUCHES

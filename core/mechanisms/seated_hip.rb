@@ -78,10 +78,14 @@ module Verglas
 
       # Where the thighs should start: together, or apart as far as is comfortable less a little; and where the client
       # turns back: each within their own range (degrees, + outwards).
-      def start_target_deg
-        @start_target_deg ||= own(opens? ? 0.0 : outmost_deg - Body::Margins.short_deg(:adduction_start))
+      def whole_start_deg
+        @whole_start_deg ||= own(opens? ? 0.0 : outmost_deg - Body::Margins.short_deg(:adduction_start))
       end
-      def end_target_deg = @end_target_deg ||= own(opens? ? outmost_deg : -wishes[:past_middle_deg])
+      def whole_end_deg = @whole_end_deg ||= own(opens? ? outmost_deg : -wishes[:past_middle_deg])
+
+      # The same today: where the thighs close they start less far apart, where they open they turn back before.
+      def start_target_deg = opens? ? whole_start_deg : today_deg(whole_end_deg, whole_start_deg)
+      def end_target_deg = opens? ? today_deg(whole_start_deg, whole_end_deg) : whole_end_deg
 
       # How far out a thigh may go, and how far in (degrees out; less than nothing past the middle): abduction and
       # adduction are one motion's two ways.

@@ -26,6 +26,7 @@ module Verglas
         draw_tall(sketch)
         draw_chain(sketch)
         Scene.of(
+          effort: Effort.of(mechanics, place, "effort.of_the_most"),
           window: window,
           floor: 0,
           fade: [point(0, hip_mm + (body.torso * 0.9)), point(0, hip_mm + (body.torso * 0.4))],
@@ -84,7 +85,7 @@ module Verglas
 
       # As deep as this client squats: shin, thigh and trunk each as far from upright as it is told.
       def draw_deepest(sketch)
-        knee, hip = joints(mechanics.deepest)
+        knee, hip = joints(mechanics.turning)
         draw_leaning(sketch, hip)
         sketch.capsule(:thigh_deepest, :body, [hip, knee], [body.hip_rise, body.knee_front], ghost: true, moves: true)
         Limbs.new(body).shin(sketch, knee, ankle, body.shank * 0.6, id: :shin_deepest, ghost: true)
@@ -100,7 +101,7 @@ module Verglas
         sketch.capsule(
           :trunk_deepest,
           :body,
-          [hip, hip + (upright(mechanics.deepest.lean_deg) * body.torso)],
+          [hip, hip + (upright(mechanics.turning.lean_deg) * body.torso)],
           [0.86, 0.74].map { |share| body.hip_depth * share },
           ghost: true,
           moves: true

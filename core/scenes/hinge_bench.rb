@@ -31,7 +31,7 @@ module Verglas
       def pictured
         sketch = Sketch.new
         draw_bench(sketch)
-        draw_trunk(sketch, top_deg, "_at_top", ghost: true)
+        draw_trunk(sketch, top_deg, "_at_top", ghost: true) unless mechanics.held?
         draw_legs(sketch)
         draw_trunk(sketch, bottom_deg, "")
         draw_pad(sketch)
@@ -49,6 +49,9 @@ module Verglas
           curve: curve
         )
       end
+
+      # Of the trunk over level, where the hips turn and where they end.
+      def ends_deg = [bottom_deg, mechanics.end_deg(place)].map { |bend| mechanics.trunk_deg(place, bend) }
 
       def up_deg = mechanics.bench_deg(place)
       def along = towards(up_deg)
@@ -153,11 +156,18 @@ module Verglas
       # The way of the head, a tick where it turns, and level.
       def draw_range(sketch)
         reach = body.torso + HEAD_MM + 18
-        low, high = [bottom_deg, top_deg].map { |bend| mechanics.trunk_deg(place, bend) }
-        sketch.arc(:arc, :path, hip, reach, [low, high], moves: true)
+        low, high = ends_deg
+        sketch.arc(:arc, :path, hip, reach, [low, high], moves: true) unless mechanics.held?
+        draw_whole(sketch, reach, low) unless mechanics.grown? || mechanics.held?
         sketch.line(:level, :beyond, hip, hip + point(reach + 60, 0), width: 4)
         turn = hip + (towards(low) * reach)
         sketch.line(:target, :target, turn - (towards(low) * 40), turn + (towards(low) * 40), width: 8, moves: true)
+      end
+
+      # The way that is left for later.
+      def draw_whole(sketch, reach, low)
+        whole = mechanics.trunk_deg(place, mechanics.whole_bottom_deg(place))
+        sketch.arc(:whole, :beyond, hip, reach, [whole, low], moves: true) if whole < low
       end
 
       def floor = level? ? -LEVEL_FLOOR_MM : [-ANGLED_FLOOR_MM, lowest - 60].min
@@ -225,8 +235,10 @@ module Verglas
         }
       end
 
-      # All along the movement, from where it turns.
+      # All along the movement, from where it turns; of hips that keep their bend there is none.
       def poses
+        return [] if mechanics.held?
+
         posed_along(POSES) do |share, sketch|
           bend = mechanics.bend_at(place, share)
           trunk = mechanics.trunk_deg(place, bend)
@@ -247,7 +259,7 @@ module Verglas
 
       # A level bench compares nothing: its top is where the trunk is level.
       def curve
-        low, high = [bottom_deg, top_deg].map { |bend| mechanics.trunk_deg(place, bend) }
+        low, high = ends_deg
         tops = level? ? {} : mechanics.compared_deg.to_h { |deg| [deg - top_deg, false] }.merge(high => true)
         EffortCurve.new(mechanics).drawn(
           from: [low - 5, -45].min,

@@ -25,10 +25,11 @@ module Verglas
       private
 
       def pictured(pad_mm)
-        low = pose(mechanics.heel_drop_deg)
+        low = pose(mechanics.bottom_deg)
         sketch = Sketch.new
         draw(sketch, low, pad_mm)
         Scene.of(
+          effort: Effort.of(mechanics, place, "effort.of_the_most"),
           window: window,
           floor: -BLOCK[:height],
           fade: [point(0, body.shank + 470), point(0, body.shank + 300)],
@@ -188,7 +189,7 @@ module Verglas
             to: heel,
             at: heel + point(-70, 0),
             anchor: :end,
-            value: mechanics.heel_drop_deg,
+            value: mechanics.bottom_deg,
             unit: :deg
           )
         ]

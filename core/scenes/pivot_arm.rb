@@ -52,6 +52,7 @@ module Verglas
         at = poses
         draw(sketch, at)
         Scene.of(
+          effort: Effort.of(mechanics, place, "effort.of_the_middle"),
           window: window,
           floor: floor_mm,
           fade: fade,
@@ -179,8 +180,18 @@ module Verglas
             moves: true
           )
         end
+        draw_whole(sketch)
         out = poses[:end][:roller].unit * TICK_MM
         sketch.line(:target, :target, poses[:end][:roller] - out, poses[:end][:roller] + out, width: 7, moves: true)
+      end
+
+      # The way before today's start that is left for later.
+      def draw_whole(sketch)
+        whole = mechanics.arm_at(mechanics.whole_start_deg, place)
+        return if mechanics.grown? || ((place[:start_angle] - whole) * mechanics.side).abs < 1
+
+        ends = [whole, place[:start_angle]].map { |deg| turned(deg) }
+        sketch.arc(:whole, :beyond, PIVOT, place[:roller_reach], ends, moves: true)
       end
 
       def draw_arm(sketch, pose)

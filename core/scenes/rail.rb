@@ -27,11 +27,14 @@ module Verglas
         low = turning
         draw_machine(sketch)
         draw_leg_on_plate(sketch, top, "_at_top", ghost: true)
+        # The whole range, where less of it is gone through today.
+        draw_plate(sketch, mechanics.whole_bottom(place).state, "_whole", ghost: true) unless mechanics.grown?
         draw_trunk(sketch, low)
         draw_moving(sketch, low)
         draw_joints(sketch, low)
         draw_end(sketch)
         Scene.of(
+          effort: Effort.of(mechanics, place, "effort.of_the_most"),
           window: window_of,
           floor: floor,
           fade: fade,

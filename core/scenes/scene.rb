@@ -13,7 +13,8 @@ module Verglas
     #   labels       what stands beside a part as printed (Label)
     #   poses        what moves, all along the movement, from where it turns (Pose); empty where it is not moved by hand
     #   plate        a plate as one sees it standing before it (Plate); nil for none
-    #   curve        what the movement asks over its range (Curve); nil where nothing is told of it
+    #   curve        what the movement asks over its range in N m (Curve); nil where nothing is told of it
+    #   effort       the same of one load, by the share of the movement (Effort); nil where nothing is told of it
     # floor is nil where it is seen from above.
     Scene =
       Value.define(
@@ -28,12 +29,24 @@ module Verglas
         :labels,
         :poses,
         :plate,
-        :curve
+        :curve,
+        :effort
       ) do
-        # Labels, poses, a plate and a curve where there are some.
-        def self.of(**fields) = new(labels: [], poses: [], plate: nil, curve: nil, **fields)
+        # Labels, poses, a plate, a curve and the effort where there are some.
+        def self.of(**fields) = new(labels: [], poses: [], plate: nil, curve: nil, effort: nil, **fields)
 
         def part(id) = parts.find { |part| part.id == id }
+      end
+
+    # What one load asks of each joint along a movement, {joint => [[share, effort]]} (Mechanisms::Mechanism#efforts);
+    # from which share it goes slack, nil for none; says: what it is a share of.
+    Effort =
+      Value.define(:lines, :slack_share, :says) do
+        # nil where nothing is told.
+        def self.of(mechanics, place, says)
+          lines = mechanics.efforts(place)
+          lines && new(lines: lines, slack_share: mechanics.slack_share(place), says: Telling::Says.of(says))
+        end
       end
 
     # A mark beside what it sets, as printed; set: whether it stands there; of: the adjuster's label.

@@ -110,6 +110,19 @@ module Verglas
         ready: figures(:clean_visits, :kept_long_visits, :beginner_share, :band_step_n, :weight_step_kg)
       }.freeze
 
+      EMPHASES = {
+        emphases:
+          rows(
+            of: list(named(:tag)),
+            question: maybe(named(:question)),
+            schools: maybe(paired(:question, :school), {}),
+            wishes: maybe(map(named(:wish), number), {}),
+            needs: maybe(list(named(:limit)), []),
+            without: maybe(list(named(:choice)), []),
+            meant: list(named(:region))
+          )
+      }.freeze
+
       HOUSE_RULES = {
         questions:
           rows(
@@ -175,7 +188,13 @@ module Verglas
             )
           ),
         usual: figures(:repetitions, :sets),
-        log: row(whole_range: figures(:from_share), clean_visits: figures(:count), one_visit: figures(:hours)),
+        log:
+          row(
+            whole_range: figures(:from_share),
+            clean_visits: figures(:count),
+            newcomers_range: figures(:range, :control),
+            one_visit: figures(:hours)
+          ),
         rest: figures(:seconds),
         aims:
           list(
@@ -210,6 +229,7 @@ module Verglas
             :thighs_level_deg
           ),
         upright: figures(:least_deg),
+        foot_share: figures(:even),
         unmeasured: figures(:highest_share, :lowest_share),
         calf_work: figures(:heel_drop_deg, :off_the_stop_mm),
         stance: figures(:share_of_stature, :turn_deg, :widest_mm, :furthest_deg, :shoe_mm)
@@ -349,6 +369,7 @@ module Verglas
         body: row(**BODY),
         calf: row(**CALF),
         cautions: row(**CAUTIONS),
+        emphases: row(**EMPHASES),
         hinge: row(**HINGE),
         house_rules: row(**HOUSE_RULES),
         knee: row(**KNEE),

@@ -47,7 +47,7 @@ module Verglas
         Says.of("says.#{finding.code}.#{good ? "right" : finding.fault || "wrong"}", mm: finding.value.abs.round)
       end
 
-      def deepest = mechanics.deepest
+      def deepest = mechanics.turning
 
       def depth_says(finding)
         word = finding.value.negative? ? :short : { true => :allowed, false => :wanted }[mechanics.end_limited?]

@@ -20,23 +20,35 @@ module Verglas
 
       # How far down, and how soft the knees, where the client's own range asks for it.
       def starts
-        bend = mechanics.told? ? bottom_deg : [wishes[:bottom_bend_deg], *mechanics.own_bends_deg].min
+        bend =
+          (
+            if mechanics.told?
+              bottom_deg
+            else
+              mechanics.today_deg(top_deg, [wishes[:bottom_bend_deg], *mechanics.own_bends_deg].min)
+            end
+          )
         soft = family.joints.fetch(:knee_flexion).held_within(wishes.envelope)
         [
-          Says.of(mechanics.end_limited? ? "allowed.hinge_bottom" : "allowed.hinge_bottom_wanted", deg: at_most(bend)),
+          Says.of("allowed.#{bottom_word}", deg: at_most(bend)),
           (Says.of("allowed.knees_soft", deg: at_least(soft)) if soft.positive?)
         ].compact
       end
 
       def ends
+        return Says.of("allowed.spine_straight") if mechanics.held?
+
         top_deg.positive? ? Says.of("allowed.hips_short", deg: at_least(top_deg)) : Says.of("allowed.hips_straight")
       end
       def step_numbers = { top_deg: at_least(top_deg), bottom_deg: mechanics.told? ? at_most(bottom_deg) : nil }
+      def step_words(decision) = decision == :bottom_deg && mechanics.held? ? :bottom_deg_held : decision
       def warnings = [Says.of("care.hinge_bench")]
 
       # Where it ends, and how the tops of other benches compare.
       def motion
         return unless family.told.include?(:joint)
+
+        return held_motion if mechanics.held?
 
         {
           ending:
@@ -79,6 +91,15 @@ module Verglas
         else
           bottom_says(finding)
         end
+      end
+
+      def held_motion = { ending: Says.of("motion.hips_held", **held), ratio: Says.of("motion.spine_light") }
+      def held = { deg: at_most(bottom_deg), nm: mechanics.whole(mechanics.bottom_nm(place)) }
+
+      def bottom_word
+        return :hips_held if mechanics.held?
+
+        mechanics.end_limited? ? :hinge_bottom : :hinge_bottom_wanted
       end
 
       def top_deg = mechanics.top_deg
@@ -130,7 +151,9 @@ module Verglas
       def side(trunk_deg) = trunk_deg.negative? ? :below : :above
 
       # Of a hundred of what a level trunk asks.
-      def share_of_level = (Math.cos(Geometry::Angle.radians(mechanics.trunk_deg(place, top_deg))) * 100).round
+      def share_of_level
+        (Math.cos(Geometry::Angle.radians(mechanics.trunk_deg(place, mechanics.end_deg(place)))) * 100).round
+      end
     end
   end
 end

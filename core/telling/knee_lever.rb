@@ -34,7 +34,7 @@ module Verglas
         Says.of(finding.severity.zero? ? "says.pad_slack.right" : "says.pad_slack.low", mm: mm)
       end
 
-      def heel_drop_deg = mechanics.heel_drop_deg
+      def heel_drop_deg = mechanics.bottom_deg
 
       def clearance(finding)
         return :right if finding.severity.zero?

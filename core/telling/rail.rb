@@ -135,6 +135,11 @@ module Verglas
       def depth_says(finding)
         return Says.of("says.knee_depth.#{finding.fault}") if finding.fault
 
+        if bottom.by == :today
+          whole = at_most(mechanics.whole_bottom(place).bend_deg)
+          return Says.of("says.knee_depth.today", bend: at_most(turning_bend_deg), whole: whole)
+        end
+
         bend = at_most(turning_bend_deg)
         by = mechanics.deepest(place).by
         return short_says(finding, bend: bend, by: limit_says(by)) if finding.value.negative?

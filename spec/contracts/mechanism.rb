@@ -113,6 +113,29 @@ RSpec.shared_examples "a mechanism" do
     expect(quickening.parts.map(&:role) - [:slow]).to be_empty
   end
 
+  it "tells what one load asks along the movement: rising shares, no effort below nothing, 1 where it is measured by" do
+    8.times do
+      mechanics, place = placed(body: random_body(random))
+      lines = mechanics.efforts(place) or next
+      lines.each_value do |points|
+        shares, efforts = points.transpose
+        expect(shares.each_cons(2)).to all(satisfy { |one, next_one| one <= next_one + 1e-9 })
+        expect(efforts).to all(be_finite.and(be >= 0))
+      end
+      most = lines.values.flatten(1).map(&:last).max
+      numbers = mechanics.quantities(place)
+      next expect(most).to be_within(1e-9).of(1) unless numbers.key?(:torque_ratio_middle)
+
+      middle = numbers[:torque_ratio_middle]
+      efforts = lines.fetch(:knee).map(&:last)
+      expect(efforts.values_at(0, efforts.size / 2, -1)).to match(
+        [numbers[:torque_ratio_start], middle, numbers[:torque_ratio_end]].map do |one|
+          a_value_within(1e-9).of(one / middle)
+        end
+      )
+    end
+  end
+
   it "prefers something that can be compared, the same for the same place" do
     mechanics, place = placed
     expect(mechanics.preference(place)).to eq(mechanics.preference(place)).and all(be_a(Numeric))

@@ -32,8 +32,9 @@ RSpec.describe "Hips over HTTP" do
 
   before { sign_in }
 
-  def bench(row, exercise = "", who: person)
-    call(:post, "/api/fittings", { client_id: who[:id], machine_id: row[:id], exercise: exercise })["id"]
+  def bench(row, exercise = nil, who: person)
+    sent = { client_id: who[:id], machine_id: row[:id], exercise: exercise }.compact
+    call(:post, "/api/fittings", sent)["id"]
   end
   def page(id) = call(:get, "/api/fittings/#{id}")
   def finding(evaluation, code) = evaluation["findings"].find { |one| one["code"] == code }
@@ -52,7 +53,7 @@ RSpec.describe "Hips over HTTP" do
     )
   end
 
-  def accept(row, exercise = "", last: "clean", signs: [], **changes)
+  def accept(row, exercise = nil, last: "clean", signs: [], **changes)
     shown = page(bench(row, exercise))
     sent = {
       **sheet(shown),

@@ -191,8 +191,8 @@ RSpec.describe "Seen, taken back and told, over HTTP" do
     it "says of a card's row that it is barred, and why, instead of offering a fitting" do
       here
       call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", version: nil })
-      expect(shown["machines"].first["bars"]).to eq(
-        { "" => ["Knee pain or injury: this machine is not advised until a clinician has cleared it."] }
+      expect(shown["machines"].first["lines"].first["bars"]).to eq(
+        ["Knee pain or injury: this machine is not advised until a clinician has cleared it."]
       )
     end
   end

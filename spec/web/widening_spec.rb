@@ -56,7 +56,7 @@ RSpec.describe "Which single change would fit more people" do
     sought = Verglas::Machines::Families.single.flat_map { |one| one.choices.values.select(&:sought?).map(&:name) }.uniq
     expect(sought).not_to be_empty
     sought.each do |name|
-      expect(Verglas::Formats::Words.maybe("widening.added.#{name}", size: 20)).to be_a(String), name
+      expect(Verglas::Formats::Words.maybe("widening.added.#{name}", size: 20)).to be_a(String), name.to_s
     end
   end
 end

@@ -15,6 +15,7 @@ module Verglas
               client = client_row(input[:client_id])
               machine = machine_row(input[:machine_id])
               exercise = exercise_of(machine)
+              exercise = proposed(client, machine, exercise) unless input.key?(:exercise)
               existing = gym.fittings.draft(client[:id], machine[:id], exercise)
               row = existing || open_fitting(client, machine, exercise)
               { id: row[:id], made: existing.nil? }
@@ -169,19 +170,27 @@ module Verglas
             raise Invalid.new(:reason_needed, path: "/reason")
           end
 
-          # Named on a station, and nowhere else.
+          # Named on a station, and where it is done for something beside.
           def exercise_of(machine, given = input[:exercise])
-            known = Application::Described.exercises(machine).map(&:to_s)
+            known = Application::Described.all_exercises(machine).map(&:to_s)
             given = given.to_s
             raise Invalid.new(:not_allowed, path: "/exercise", known: known) unless known.include?(given)
 
             given
           end
 
+          # What the house rules put first, where nobody said what it is done for.
+          def proposed(client, machine, exercise)
+            Application::Meeting.new(gym, client: client, machine_row: machine, exercise: exercise).proposed
+          end
+
           def open_fitting(client, machine, exercise)
             raise Invalid.new(:machine_retired, path: "/machine_id") if machine[:state] == "retired"
 
             meeting = Application::Meeting.new(gym, client: client, machine_row: machine, exercise: exercise)
+            closed = Application::Told::Barred.of(meeting.safety.emphasis_bars(meeting.family)).first
+            raise Invalid.new(:emphasis_closed, path: "/exercise", says: closed) if closed
+
             sheet =
               Application::Sheet.at_opening(
                 meeting,

@@ -18,11 +18,19 @@ module Verglas
               place: row[:machine_place]
             },
             exercise: row[:exercise],
-            accepted: row[:state] == "accepted" ? { **Fitting.history_line(row), load: line.load } : nil,
+            accepted: row[:state] == "accepted" ? accepted(line) : nil,
             outdated: line.outdated,
             draft: draft && { id: draft[:id], by: draft[:by_name], updated_at: Told.time(draft[:updated_at]) }
           }
         end
+
+        # As it is set today.
+        def accepted(line)
+          stands = line.stands
+          marks = stands && { marks: Told::Names.tags(stands[:marks], Application::Aids.of(stands[:aids])) }
+          { **Fitting.history_line(line.row), **marks.to_h, load: line.load }
+        end
+        private_class_method :accepted
       end
     end
   end

@@ -22,12 +22,16 @@ module Verglas
             card: page.card.map { |line| CardLines.line(line) },
             history: page.history.map { |line| Fitting.history_line(line) },
             discarded: page.discarded.map { |line| Fitting.discarded_line(line) },
-            machines: page.machines.map { |row, bars| { **Machine.summary(row), bars: barred(bars) } }
+            machines: page.machines.map { |row, bars| { **Machine.summary(row), lines: lines(row, bars) } }
           }
         end
 
-        # Why this client is kept off, by exercise.
-        def barred(bars) = bars.transform_values { |some| Told::Barred.of(some) }
+        # What is done on a machine, and why this client is kept off.
+        def lines(row, bars)
+          bars.map do |exercise, some|
+            { exercise: exercise, name: Told::Names.machine(row[:name], exercise), bars: Told::Barred.of(some) }
+          end
+        end
 
         # When cautions were asked about, and whether it is time again.
         def asked(asking) = { day: asking.on&.iso8601, due: asking.due? }
@@ -42,7 +46,7 @@ module Verglas
         end
 
         def best(ranking) = ranking.first&.worth_taking? ? ranking.first.observation : nil
-        private_class_method :barred, :details, :ask_for, :best
+        private_class_method :lines, :details, :ask_for, :best
       end
     end
   end

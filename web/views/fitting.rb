@@ -91,6 +91,7 @@ module Verglas
             client: Client.summary(meeting.client),
             machine: Machine.on_bench(meeting),
             station: meeting.station? ? Station.of(meeting) : nil,
+            emphases: meeting.fitting[:accepted_at] ? [] : Emphases.of(meeting),
             stops: Signs.stops
           }
         end

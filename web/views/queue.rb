@@ -48,9 +48,9 @@ module Verglas
         NOT_COMPUTED = { bars: Told::Barred.of([Application::OneLine::BAR]), **NOTHING }.freeze
 
         def computed(meeting, last, stands, head)
-          marks = last ? Application::Sheet.repaired(meeting, last[:marks].to_h) : meeting.advice.marks
-          bars =
-            last ? Told::Barred.at(meeting, meeting.evaluation(marks, last[:aids].to_h)) : Told::Barred.advised(meeting)
+          today = last ? Application::Sheet.today(meeting, last) : { marks: meeting.advice.marks }
+          marks, aids = today.values_at(:marks, :aids)
+          bars = last ? Told::Barred.at(meeting, meeting.evaluation(marks, aids)) : Told::Barred.advised(meeting)
           return { **head, bars: bars, **NOTHING } if bars.any?
 
           {

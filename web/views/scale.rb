@@ -35,7 +35,7 @@ module Verglas
           drives = adjuster["drives"].transform_keys(&:to_sym)
           kinds = [
             *Machines::Families.fetch(row[:family]).shared_kinds,
-            *Machines::Families.fetch(row[:family]).exercises[exercise[/.+/]].kinds.values
+            *Machines::Families.fetch(row[:family]).all_exercises[exercise[/.+/]].kinds.values
           ]
           kind, = Machines::AdjusterKind.matching(kinds, drives)
           kind.nil? || kind.unit == :mm

@@ -12,17 +12,18 @@ module Verglas
         def of(meeting)
           row = meeting.fitting
           sheet = Application::Sheet.of_row(row)
-          marks = Application::Sheet.repaired(meeting, sheet[:marks])
-          evaluation = meeting.evaluation(marks, sheet[:aids])
+          marks, aids = Application::Sheet.today(meeting, row).values_at(:marks, :aids)
+          aids = Application::Aids.of(aids)
+          evaluation = meeting.evaluation(marks, aids)
           {
             id: row[:id],
             client: Client.summary(meeting.client),
             machine: machine(meeting),
             exercise: meeting.exercise,
-            repaired: marks != sheet[:marks],
+            repaired: Application::Sheet.repaired(meeting, sheet[:marks]) != sheet[:marks],
             lines: lines(meeting, marks),
-            placed: Told::Names.tags({}, sheet[:aids]),
-            aids: [*aids(sheet[:aids]), *Told::Between.of(meeting, marks)],
+            placed: Told::Names.tags({}, aids),
+            aids: [*Application::Aids.says(aids), *Told::Between.of(meeting, marks)],
             cue: sheet[:cue],
             **meeting.machine_row.slice(:left_behind, :getting_in, :getting_out),
             **load(meeting, sheet),
@@ -66,8 +67,6 @@ module Verglas
           }
         end
 
-        def aids(aids) = Application::Aids.says(aids)
-
         def load(meeting, sheet)
           work = sheet[:work]
           loads = Loads.of(meeting, { wanted_kg: work["load_kg"], repetitions: work["repetitions"] })
@@ -81,7 +80,7 @@ module Verglas
             )
           { **asked, **loads.slice(:belt, :tempo), repetitions: work["repetitions"], sets: work["sets"] }
         end
-        private_class_method :machine, :lines, :line, :aids, :load
+        private_class_method :machine, :lines, :line, :load
       end
     end
   end

@@ -23,7 +23,7 @@ module Verglas
           draft = meeting.rows.draft(name)
           {
             name: name,
-            title: Formats::Words.say("exercises.#{name}"),
+            title: Application::Told::Names.exercise(name),
             fitting_id: draft && draft[:id],
             active: name == meeting.exercise
           }
@@ -39,7 +39,7 @@ module Verglas
           return if alone == shared
           Formats::Words.say(
             "station.gave_up",
-            exercise: Formats::Words.say("exercises.#{meeting.exercise}"),
+            exercise: Application::Told::Names.exercise(meeting.exercise),
             alone: band(alone),
             shared: band(shared)
           )
@@ -57,7 +57,7 @@ module Verglas
 
           Formats::Words.say(
             "station.other_#{row[:state]}",
-            exercise: Formats::Words.say("exercises.#{row[:exercise]}"),
+            exercise: Application::Told::Names.exercise(row[:exercise]),
             marks: marks(meeting, row[:marks].to_h)
           )
         end

@@ -52,7 +52,10 @@ module Verglas
           when :light, :watch
             careful(meeting, step.stage)
           when :range, :working
-            Told::Allowed.ending(meeting, meeting.advice.evaluation)
+            [
+              *Told::Allowed.range(meeting, meeting.advice.evaluation),
+              *Told::Allowed.ending(meeting, meeting.advice.evaluation)
+            ]
           else
             []
           end
@@ -66,7 +69,7 @@ module Verglas
 
         # What is placed, in the advised number.
         def placing(meeting, step)
-          own = [*(:"#{step.choice}_by_feel" if meeting.by_feel?), step.choice]
+          own = [*(:"#{step.choice}_by_feel" if meeting.by_feel?), meeting.voice.step_words(step.choice), step.choice]
           numbers = numbers(meeting)
           parts = %i[title do look right].to_h { |part| [part, in_own_words(own, part, numbers)] }
           stance = say(:stance, :note, {}) if meeting.machine.family.choices.key?(:stance_mm)

@@ -81,7 +81,7 @@ module Verglas
         end
 
         def of_action?(row, exercise, action)
-          Verglas::Machines::Families.fetch(row[:family]).exercises[exercise[/.+/]]&.action == action
+          Verglas::Machines::Families.fetch(row[:family]).all_exercises[exercise[/.+/]]&.action == action
         end
 
         def felt(meeting)

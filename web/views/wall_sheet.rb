@@ -103,7 +103,7 @@ module Verglas
 
         # What is placed on such a machine and read like a mark.
         def placed(row, exercise)
-          choices = Verglas::Machines::Families.fetch(row[:family]).exercises.fetch(exercise[/.+/]).choices.keys
+          choices = Verglas::Machines::Families.fetch(row[:family]).exercise(exercise).choices.keys
           choices.select { |name| Formats::Words.known?("aids.#{name}.tag") }.map { |name| "@#{name}" }
         end
 

@@ -27,6 +27,7 @@ module Verglas
           seat_between_arms start: { deg: -30..90, usual: -5..50 }, finish: { deg: 0..120, usual: 35..80 }
           joint :hip_abduction, free: :end, group: :arm
           joint :hip_adduction, forced: :start, group: :arm
+          grows
           wish :spread_limit_deg, stricter: :min, measured_as: :abduction
           spread_found
         end

@@ -27,6 +27,7 @@ module Verglas
           seat_between_arms start: { deg: -60..90, usual: -25..50 }, finish: { deg: -90..90, usual: -60..20 }
           joint :hip_abduction, forced: :start, group: :arm
           joint :hip_adduction, free: :end, group: :arm
+          grows
           wish :spread_limit_deg, default: SpreadRows::UNMEASURED_DEG, stricter: :min, measured_as: :abduction
           wish :past_middle_deg, stricter: :min, measured_as: :adduction
           spread_found

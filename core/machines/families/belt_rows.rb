@@ -17,6 +17,7 @@ module Verglas
           constant :catch_height, mm: 0..1500, usual: 300..800, group: :joint, tape: %i[floor_below load_on_catch]
           constant :lowest_anchor, mm: 0..1000, usual: 50..300, group: :joint, tape: %i[floor_below load_lowest]
           wish :target_bend_deg, default: Tables[:press][:depth][:right_angle_deg], stricter: :min
+          grows
           wish :hip_limit_deg, stricter: :min, measured_as: :hip_bend
           wish :ankle_limit_deg, stricter: :min, measured_as: :ankle
           shod

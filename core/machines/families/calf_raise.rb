@@ -19,6 +19,7 @@ module Verglas
           constant :pad_above_block, mm: 200..900, usual: 400..560, group: :joint, tape: %i[block pad_under]
           constant :catch_rise, mm: 5..200, usual: 30..90, group: :catch, tape: %i[pad_under pad_on_catch]
           adjuster :knee_pad, drives: { pad_above_block: 1 }, decides: :knee_pad, stage: :near
+          grows
           wish :heel_drop_deg, measured_as: :heel_drop
           shod
           finding :pad_slack,

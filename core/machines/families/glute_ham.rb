@@ -19,6 +19,7 @@ module Verglas
           adjuster :foot_plate, drives: { plate_to_pad: 1 }, decides: :knee_place, stage: :joint
           carries_the_body
           takes_bands
+          grows
           wish :knee_over_mm, default: usual_of(:glute_ham_knee, :knee_over_mm), stricter: :min
           finding :knee_over_pad,
                   graded: :knee_off_mm,

@@ -32,7 +32,10 @@ module Verglas
           constant :heel_roller, mm: 0..250, usual: 0..120, default: 0.0, group: :joint, tape: %i[heel_sole heel_roller]
           adjuster :hip_pad, drives: { pad_top: 1 }, decides: :hip_pad, stage: :joint
           wish :gap_mm, default: yield
+          grows
           wish :bottom_bend_deg, stricter: :min, measured_as: :hinge
+          # 1 where the hips keep the bend of the bottom and the spine moves.
+          wish :hips_held, default: 0, stricter: :min
           choice :bottom_deg, how: :placed, stage: :range, step: 5
           carries_the_body
         end

@@ -55,6 +55,7 @@ module Verglas
         def aims(roller:, start:, finish:)
           wish :contact_above_ankle_mm, default: usual_of(roller, :contact_above_ankle_mm), stricter: :max
           wish :contact_by_comfort, default: 0, stricter: :min
+          grows
           wish :start_bend_deg, default: usual_of(start, :start_bend_deg)
           wish :end_bend_deg, default: usual_of(finish, :end_bend_deg)
         end

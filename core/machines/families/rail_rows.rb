@@ -27,14 +27,16 @@ module Verglas
 
         # What is aimed at, and what holds of the client until it is measured. toes: how far the knee may come, 0 over
         # the ankle, 1 up to the toes, 2 past them; lowest_share: of the plate, below which no heel shall stand;
-        # upright: 1 where the back is to be; fully_back: 1 where it is to go back as far as it goes; no_wedge: 1 where
-        # nothing may lie under the heels.
+        # foot_share: of their window, where the feet stand; upright: 1 where the back is to be; fully_back: 1 where it
+        # is to go back as far as it goes; no_wedge: 1 where nothing may lie under the heels.
         def rail_wishes
           wish :target_bend_deg, default: FIGURES[:depth][:right_angle_deg], stricter: :min
+          grows
           wish :toes, default: usual_of(:knees_toes, :toes), stricter: :min
           wish :hip_limit_deg, stricter: :min, measured_as: :hip_bend
           wish :ankle_limit_deg, stricter: :min, measured_as: :ankle
           wish :lowest_share, default: 0, stricter: :max
+          wish :foot_share, default: FIGURES[:foot_share][:even]
           wish :upright, default: 0, stricter: :max
           wish :fully_back, default: 0, stricter: :min
           wish :no_wedge, default: 0, stricter: :max

@@ -60,6 +60,7 @@ export type WhoFits = Schemas["WhoFits"];
 export type MachineError = Schemas["MachineErrors"]["errors"][number];
 export type Prediction = Schemas["Predictions"]["predictions"][number];
 export type Curve = NonNullable<Scene["curve"]>;
+export type Effort = NonNullable<Scene["effort"]>;
 export type Placed = Schemas["Placed"];
 export type Target = Schemas["Target"];
 export type Marks = Schemas["Marks"];

@@ -6,6 +6,7 @@ import type { Curve, Pose } from "../api/types";
 import { wholeText } from "../lib/lengths";
 import { say } from "../lib/say";
 import { colour, font } from "../ui/tokens";
+import { valueAt } from "./valueAt";
 
 const Drawing = styled.svg`
   display: block;
@@ -134,12 +135,3 @@ function Tops({ tops, y }: { tops: Curve["tops"]; y: (nm: number) => number }) {
 }
 
 const OWN = { fontWeight: 650, fill: colour.ink };
-
-/** The torque at an angle, between the two points around it. */
-export function valueAt(points: Curve["points"], deg: number): number {
-  const after = points.findIndex(([angle = 0]) => angle >= deg);
-  const [toDeg = 0, toNm = 0] = points.at(after) ?? [];
-  if (after <= 0) return toNm;
-  const [fromDeg = 0, fromNm = 0] = points[after - 1] ?? [];
-  return fromNm + ((toNm - fromNm) * (deg - fromDeg)) / (toDeg - fromDeg);
-}

@@ -342,4 +342,92 @@ RSpec.describe Verglas::Mechanisms::Rail do
       expect(Verglas::Telling.of(bare).warnings.map(&:code)).to eq([:"care.belt_boxes"])
     end
   end
+
+  it "asks of knee and hip all along what it tells of the work they share there" do
+    random = Random.new(12)
+    20.times do
+      mechanics, place = rail("incline_sled", body: random_body(random), hip_limit_deg: 110.0, ankle_limit_deg: 28.0)
+      knee, hip = mechanics.efforts(place).values_at(:knee, :hip)
+      knee
+        .zip(hip)
+        .each do |(share, at_knee), (_, at_hip)|
+          next if (at_knee + at_hip).zero?
+
+          told = mechanics.hip_share(place, mechanics.along(place, share))
+          expect(at_hip / (at_knee + at_hip)).to be_within(1e-9).of(told)
+        end
+    end
+  end
+
+  describe "what it is done for" do
+    def done_for(share, known: %i[hip_bend ankle], machine: "incline_sled", body: Worked.body("middle"), **wishes)
+      data = Worked.machine(machine)
+      given =
+        Verglas::Mechanisms::Wishes.for(
+          data.family,
+          measured: known,
+          foot_share: share,
+          target_bend_deg: 70,
+          toes: 2,
+          **wishes
+        )
+      mechanics = Verglas::Mechanisms.for(data, body, given)
+      [mechanics, mechanics.place(data.parameters(data.adjusters.map { 0 }))]
+    end
+
+    # With limits wide enough that some window is left.
+    def limits(random) = { hip_limit_deg: 105 + (random.rand * 25), ankle_limit_deg: 22 + (random.rand * 12) }
+
+    it "stands so far up the window, and the higher the more of the work is the hip's, on random people" do
+      random = Random.new(34)
+      open = 0
+      120.times do
+        body = random_body(random)
+        given = limits(random)
+        shown = [0.0, 0.15, 0.5, 0.85, 1.0].map { |share| done_for(share, body: body, **given) }
+        seen = shown.first.then { |mechanics, place| mechanics.window(place) }
+        next if seen.empty? || seen.high_mm - seen.low_mm < 5
+
+        open += 1
+        feet = shown.map { |mechanics, place| mechanics.foot_mm(place) }
+        expect(feet).to match(
+          [0.0, 0.15, 0.5, 0.85, 1.0].map do |p|
+            a_value_within(1e-9).of(seen.low_mm + (p * (seen.high_mm - seen.low_mm)))
+          end
+        )
+        hips = shown.map { |mechanics, place| mechanics.hip_share(place) }
+        expect(hips).to eq(hips.sort), hips.to_s
+      end
+      expect(open).to be > 60
+    end
+
+    it "goes no higher than the middle until the hip was measured, nor below 0.35 until the ankle was" do
+      shares =
+        [[], %i[hip_bend], %i[ankle]].map do |known|
+          [0.15, 0.85].map do |share|
+            mechanics, place = done_for(share, known: known, hip_limit_deg: 115, ankle_limit_deg: 30)
+            seen = mechanics.window(place)
+            ((mechanics.foot_mm(place) - seen.low_mm) / (seen.high_mm - seen.low_mm)).round(6)
+          end
+        end
+      expect(shares).to eq([[0.35, 0.5], [0.35, 0.85], [0.15, 0.5]])
+    end
+
+    it "never stands below a caution's share of the plate" do
+      mechanics, place = done_for(0.15, hip_limit_deg: 125, ankle_limit_deg: 35, lowest_share: 0.5)
+      lowest = 0.5 * (place[:plate_length] - mechanics.body.foot)
+      expect(mechanics.foot_mm(place)).to be >= lowest
+    end
+
+    it "tells of each share the same as a bench whose feet stand there" do
+      mechanics, place = done_for(0.5, hip_limit_deg: 115, ankle_limit_deg: 30)
+      hip = mechanics.at_share(place, 0.85)
+      there, at = done_for(0.85, hip_limit_deg: 115, ankle_limit_deg: 30)
+      expect(hip[:foot_mm]).to be_within(1e-9).of(there.foot_mm(at))
+      expect(hip.slice(:knee, :hip)).to eq(there.split(at, there.bottom(at).state))
+      expect(hip[:room_down_mm] + hip[:room_up_mm]).to be_within(1e-9).of(
+        there.window(at).high_mm - there.window(at).low_mm
+      )
+    end
+  end
 end

@@ -14,6 +14,7 @@ import { Muted } from "../../ui/Page";
 import { CautionChips } from "../shared/CautionLines";
 import { Conflict } from "./draft/Conflict";
 import { Discard } from "./draft/Discard";
+import { DoneFor } from "./DoneFor";
 import { ExerciseSwitch } from "./ExerciseSwitch";
 import { Found } from "./drawing/Found";
 import { FindingsBar } from "./drawing/FindingsBar";
@@ -86,6 +87,7 @@ export function Bench({ fitting, me }: { fitting: FittingPage; me: Staff }) {
           {machine.name} · {machine.place}
         </Muted>
         <ExerciseSwitch fitting={fitting} busy={bench.saving.kind === "saving"} />
+        <DoneFor fitting={fitting} busy={bench.saving.kind === "saving"} />
         <Push>
           <QuietButton onPress={short.toggle}>
             {short.chosen ? say("shortBench.withSteps") : say("shortBench.onePage")}

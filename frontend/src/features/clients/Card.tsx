@@ -98,24 +98,14 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
   );
 }
 
-const linesOf = (machine: Machine): { machine: Machine; exercise: ExerciseName; name: string }[] =>
-  machine.exercises.length === 0
-    ? [{ machine, exercise: "", name: machine.name }]
-    : machine.exercises.map(({ name, title }) => ({
-        machine,
-        exercise: name,
-        name: `${machine.name}: ${title.toLowerCase()}`,
-      }));
-
 /** What stands on the card, then what is open, then the rest. */
 function fittedFirst(page: ClientPageData) {
   const rank = (line: CardLineData | undefined) => (line?.accepted ? 0 : line?.draft ? 1 : 2);
   return page.machines
-    .flatMap(linesOf)
+    .flatMap((machine) => machine.lines.map((one) => ({ machine, ...one })))
     .map((entry) => ({
       ...entry,
       line: page.card.find((line) => line.machine.id === entry.machine.id && line.exercise === entry.exercise),
-      bars: page.machines.find(({ id }) => id === entry.machine.id)?.bars[entry.exercise] ?? [],
     }))
     .sort((one, other) => rank(one.line) - rank(other.line));
 }

@@ -188,6 +188,7 @@ function Moving({ scene, slowTo, description, lens, onPlace, found }: MovingProp
           ends={scene.ends ?? []}
           at={Math.min(at, poses.length - 1)}
           slowTo={slowTo}
+          effort={scene.effort ?? null}
           onChange={setAt}
         >
           {found(pose?.share ?? 0)}

@@ -2,17 +2,19 @@
 import { Label, Slider, SliderThumb, SliderTrack } from "react-aria-components";
 import type { ReactNode } from "react";
 import styled from "styled-components";
-import type { Pose } from "../../../api/types";
+import type { Effort, Pose } from "../../../api/types";
 import { wholeText } from "../../../lib/lengths";
 import { say } from "../../../lib/say";
+import { EffortTrack, hundredth } from "../../../scene/EffortTrack";
+import { valueAt } from "../../../scene/valueAt";
 import { colour, font, size, space } from "../../../ui/tokens";
 
-const Area = styled.div`
+const Area = styled.div<{ $effort: boolean }>`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(16rem, 1fr));
   align-items: center;
   gap: ${space(1)} ${space(5)};
-  padding: 0 ${space(4)} ${space(2)};
+  padding: ${({ $effort }) => ($effort ? "42px" : 0)} ${space(4)} ${space(2)};
   font-size: ${size.small};
 `;
 const Track = styled(Slider)`
@@ -97,6 +99,8 @@ type Props = {
   at: number;
   /** share of the movement up to which it begins slowly */
   slowTo: number | null;
+  /** what one load asks along it */
+  effort: Effort | null;
   onChange: (index: number) => void;
   children?: ReactNode;
 };
@@ -104,10 +108,11 @@ type Props = {
 const padText = (mm: number) =>
   mm > 0 ? say("travel.towardsTheFoot", { mm }) : say("travel.towardsTheKnee", { mm: -mm });
 
-export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
+export function Travel({ poses, ends, at, slowTo, effort, onChange, children }: Props) {
   const pose = poses[at];
+  const share = pose?.share ?? 0;
   return (
-    <Area data-travel>
+    <Area $effort={effort !== null} data-travel>
       <Track
         value={at}
         minValue={0}
@@ -116,6 +121,7 @@ export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
       >
         <Label>{ends[0]}</Label>
         <SliderTrack>
+          {effort ? <EffortTrack effort={effort} share={share} /> : null}
           {slowTo === null ? null : (
             <Slow $name={slowTo < 0.5 ? "after" : "before"} style={{ width: `${slowTo * 100}%` }} data-slow-to={slowTo}>
               <span>{say("travel.slowTo")}</span>
@@ -146,6 +152,12 @@ export function Travel({ poses, ends, at, slowTo, onChange, children }: Props) {
             <dd>{pose.pad_mm === 0 ? say("travel.staysPut") : padText(pose.pad_mm)}</dd>
           </div>
         )}
+        {effort && pose && pose.split.length === 0 ? (
+          <div data-effort>
+            <dt>{effort.title}</dt>
+            <dd>{effort.lines.map(({ points }) => `${hundredth(valueAt(points, share))} %`).join(" : ")}</dd>
+          </div>
+        ) : null}
         {pose?.effort_nm == null ? null : (
           <div data-effort>
             <dt>{say("travel.effort")}</dt>

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { valueAt } from "./EffortCurve";
+import { valueAt } from "./valueAt";
 
 const rising = fc
   .array(fc.tuple(fc.integer({ min: 1, max: 20 }), fc.integer({ min: 0, max: 300 })), { minLength: 2, maxLength: 12 })
