@@ -113,6 +113,9 @@ module Verglas
       # Nothing harder than a load is told to somebody whom a caution spares something.
       def ladder = Guidance::Ladder.of(before.map(&:visit), **(@meeting.safety.rows.any? ? { most: :load } : {}))
 
+      # {"cue", "about", "went"} of sets, as they were done.
+      def cues_said = @rows[:visits].flat_map { |row| row[:sets] }.filter_map { |set| set[:how]["cue"] }
+
       # The rung that counts for the range: of what was over before a time, whichever fitting it was done from.
       def ladder_before(time)
         over = entries.select { |entry| entry.at < time && (entry.row.nil? || entry.row[:last_at] < @now - GOES_ON_S) }
@@ -168,7 +171,7 @@ module Verglas
         over.map { |row| [row[:begun_at], %w[left right].map { |leg| last_of(row, leg) }] }
       end
 
-      def last_of(row, leg) = row[:sets].reverse.find { |set| set[:leg] == leg }&.fetch(:load_kg)
+      def last_of(row, leg) = row[:sets].reverse.find { |set| set[:leg] == leg && set[:kind] == "" }&.fetch(:load_kg)
 
       # After which one begins as if nothing were known.
       WEAKENING = %w[surgery birth].freeze
@@ -241,7 +244,7 @@ module Verglas
       def of_visits
         @rows[:visits].filter_map do |row|
           fitting = fittings[row[:fitting_id]]
-          sets = row[:sets].map { |set| done(set) }
+          sets = own_sets(row).map { |set| done(set) }
           sets = [planned(row)] if sets.empty? && row[:planned_kg]
           if fitting && sets.any?
             Entry.new(row[:begun_at], fitting, row, Loading::Visit.new(sets: sets, pad: pad(fitting[:marks].to_h)))
@@ -259,6 +262,12 @@ module Verglas
           sign: false,
           one_leg: false
         )
+      end
+
+      # Those of one's own; of those with help what hurt, or was seen, and nothing of what was lifted.
+      def own_sets(row)
+        helped, own = row[:sets].partition { |set| set[:kind] != "" }
+        [*helped.select { |set| done(set).then { |one| one.joint || one.sign } }, *own]
       end
 
       def done(set)

@@ -232,7 +232,14 @@ module Verglas
       end
 
       # The steps of this fitting, in order.
-      def steps = Guidance::Flow.steps(machine, walk_round: walk_round, roller_first: rules[:first_set] == :roller)
+      def steps
+        Guidance::Flow.steps(
+          machine,
+          walk_round: walk_round,
+          roller_first: rules[:first_set] == :roller,
+          told_out: !Told::Moves.getting_out(machine_row).empty?
+        )
+      end
 
       # {label => what the walk-round found}, symbol keys; nothing for what was not noted.
       def walk_round

@@ -39,6 +39,14 @@ module Verglas
       # {[machine, exercise] => the set that was lifted last}, of this client on all machines.
       def lifted = Store::Queries::LatestLoads.new(@gym).call(client_id)
 
+      # What was said to this client before, and how it went on: of the latest fitting on each machine, and of the sets
+      # on this one.
+      def cues_said
+        fitted =
+          Store::Queries::LatestFittings.new(@gym).call(client_id).flat_map { |row| row[:work].fetch("cues", []) }
+        [*fitted, *log.cues_said]
+      end
+
       # The rung (Guidance::Ladder) that a client had reached here before a time; of the range, what is gone through on
       # it.
       def ladder(before: Time.now) = log.ladder_before(before)

@@ -140,7 +140,7 @@ module Verglas
 
       def set(row)
         {
-          **plain(row, :number, :load_kg, :repetitions, :leg, :done_at),
+          **plain(row, :number, :load_kg, :repetitions, :leg, :kind, :helped, :done_at),
           how: row[:how],
           watched_by: row[:watched_by_name]
         }

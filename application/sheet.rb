@@ -34,6 +34,7 @@ module Verglas
         refuse_unknown_marks(meeting.machine, sheet.fetch(:creep, {}))
         refuse_unknown_tries(meeting, sheet.fetch(:trail, []))
         refuse_unknown_looks(meeting.machine, sheet.fetch(:work, {}).fetch("watched", []))
+        SaidCues.check(meeting.gym, meeting.machine, sheet.fetch(:work, {}).fetch("cues", []), "/work/cues")
         sheet
       end
 

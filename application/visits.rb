@@ -31,7 +31,8 @@ module Verglas
 
         refuse_written(visit, given[:number])
 
-        how = given.slice(:last, :reached, :felt, :sign).compact
+        how = { **given.slice(:last, :reached, :felt, :sign), cue: given[:said] }.compact
+        SaidCues.count(@gym, said(given))
         @gym.visits.add(
           visit[:id],
           stops: stops?(how),
@@ -39,6 +40,8 @@ module Verglas
           load_kg: load_kg(given),
           repetitions: given[:repetitions],
           leg: given[:leg],
+          kind: given.fetch(:kind, ""),
+          helped: given.fetch(:helped, 0),
           how: how,
           clean: done.clean?,
           sends_back: done.sends_back?,
@@ -76,7 +79,17 @@ module Verglas
         raise Invalid, refused if refused
       end
 
+      # Where hands stay light or no hold is held, nobody is helped over what they cannot do alone.
+      def refuse_help(given)
+        helped = given.fetch(:kind, "") != "" || given.fetch(:helped, 0).positive?
+        raise Invalid.new(:helped_barred, path: "/kind") if helped && !HelpedWork.allowed?(@meeting)
+      end
+
+      def said(given) = [given[:said]].compact
+
       def read(given)
+        refuse_help(given)
+        SaidCues.check(@gym, @meeting.machine, said(given), "/said")
         sign = given[:sign]&.to_sym
         unless sign.nil? || Guidance::Signs.of(@meeting.machine).include?(sign)
           raise Invalid.new(:not_allowed, path: "/sign")

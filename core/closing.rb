@@ -24,6 +24,18 @@ module Verglas
       Guidance::Cautions::RULES.each_value { |rule| try_caution(rule, families) }
       families.each { |family| look_over(family) }
       look_over_orders
+      Guidance::Cues::ALL.each { |cue| look_over_cue(cue, families) }
+    end
+
+    # Whatever a cue is about can be seen on a family on which it is meant.
+    def look_over_cue(cue, families)
+      lost =
+        (cue.about & Guidance::Signs::ALL.keys).reject do |sign|
+          families.any? { |family| family.all?(cue.of) && family.all?(Guidance::Signs::ALL.fetch(sign).of) }
+        end
+      return if lost.empty?
+
+      raise Tables::Misspelt, "#{Tables.where(:cues, :cues, cue.name)}: #{cue.name} is nowhere about #{lost.join(", ")}"
     end
 
     # What a sign shows is a number of the mechanism on which it is seen.
@@ -95,6 +107,8 @@ module Verglas
         tempo: Guidance::HouseRules::TEMPOS.flat_map { |name| questions.fetch(name).schools.keys }.uniq,
         limit: limits,
         region: Guidance::Regions::ALL.keys,
+        sign: Guidance::Signs::ALL.keys,
+        move: Guidance::Moves::ALL.keys,
         known: [*limits, *BESIDE[:known]],
         caution: rules.keys,
         told: rules.each_value.flat_map { |rule| rule.told.map(&:key) }.uniq,

@@ -87,7 +87,8 @@ module Verglas
             taped: taped(machine)
           },
           by: @staff.first,
-          **facts.except(*description.keys)
+          **facts.except(*description.keys),
+          moves: facts[:moves].transform_values { |names| Guidance::Moves.usually(names) }
         )
       end
 

@@ -8,9 +8,9 @@ module Verglas
     # time. docs/formats/gym.md
     module Archive
       FORMAT = "verglas.gym"
-      VERSION = 3
+      VERSION = 4
       # From which version on a list is there; an older archive is taken without it.
-      SINCE = { tempos: 2, programmes: 3, sessions: 3, circles: 3 }.freeze
+      SINCE = { tempos: 2, programmes: 3, sessions: 3, circles: 3, cues: 4 }.freeze
       # How long one statement may think on the way out.
       TAKEN_MS = 10 * 60 * 1000
       # What stands where a text has to be and is left out.
@@ -41,6 +41,7 @@ module Verglas
           Section.new(:plates, :gym_plates, %i[mass_kg], []),
           Section.new(:aims, :gym_aims, %i[position], []),
           Section.new(:tempos, :gym_tempos, %i[family], []),
+          Section.new(:cues, :gym_cues, %i[name about], []),
           Section.new(:rules, :gym_rules, %i[question], []),
           Section.new(:stricter_cautions, :gym_cautions, %i[caution], []),
           Section.new(:machines, :machines, %i[created_at id], []),

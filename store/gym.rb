@@ -29,6 +29,7 @@ module Verglas
       def snoozes = Tables::Snoozes.new(self)
       def aims = @aims ||= Tables::Aims.new(self)
       def tempos = @tempos ||= Tables::Tempos.new(self)
+      def cues = Tables::Cues.new(self)
       def sessions = Tables::Sessions.new(self)
       def programmes = Tables::Programmes.new(self)
       def circles = Tables::Circles.new(self)

@@ -33,6 +33,7 @@ module Verglas
                Routes::Photographs,
                Routes::Equipment,
                Routes::Rules,
+               Routes::Cues,
                Routes::Cautions,
                Routes::Limits,
                Routes::Sharing,

@@ -20,6 +20,7 @@ module Verglas
           "rules" => :rule,
           "client_rules" => :rule,
           "tempos" => :tempo,
+          "cues" => :cue,
           "fittings" => :fitting,
           "sets" => :set,
           "queues" => :queue,
@@ -30,8 +31,9 @@ module Verglas
         SHEET = %w[flow work trail creep].freeze
         CLOSED = %w[accepted stopped taken_back].freeze
         SIGNS = Guidance::Signs::ALL.keys.map(&:to_s).freeze
+        ABOUT = Guidance::Cues::ABOUT.map(&:to_s).freeze
         STOPS = ["", *Guidance::Signs::STOPS.map(&:to_s)].freeze
-        private_constant :RECORD, :CHECKS, :SHEET, :CLOSED, :SIGNS, :STOPS
+        private_constant :RECORD, :CHECKS, :SHEET, :CLOSED, :SIGNS, :ABOUT, :STOPS
 
         # Yields to {machine's id => [its record, {number => description}]}, when that is asked for.
         def initialize(&read)
@@ -63,6 +65,8 @@ module Verglas
         def machine(record)
           Verglas::Machines::Families.fetch(record["family"])
           Loading::Rig.read(record["loading"]) if record["loading"]
+          families = Verglas::Machines::Families.fetch(record["family"]).exercises.values
+          Told::Moves.check(record["moves"], families) if record["moves"]
         end
 
         # It can be read, with every exercise.
@@ -111,6 +115,13 @@ module Verglas
           felt, sign = record["how"].values_at("felt", "sign")
           Guidance::Regions.fetch(felt) if felt
           one_of(sign, SIGNS, "/how/sign") if sign
+          record["how"]["cue"]&.then { |said| one_of(said["about"], ABOUT, "/how/cue") }
+        end
+
+        # One of the program's, or the gym's own, about what there is.
+        def cue(record)
+          one_of(record["about"], ABOUT, "/about")
+          one_of(record["name"], Guidance::Cues::ALL.map { |one| one.name.to_s }, "/name") if record["words"].empty?
         end
 
         def tempo(record)

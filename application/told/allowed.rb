@@ -24,6 +24,11 @@ module Verglas
         # Of that, what is between staff: what is still to be measured, and how much a clinician, by name, allows.
         def between_staff(meeting) = [*unmeasured(meeting), *load(meeting)]
 
+        # How far one goes at the advised marks.
+        def how_far(meeting)
+          [*range(meeting, meeting.advice.evaluation), *ending(meeting, meeting.advice.evaluation)]
+        end
+
         # How much of the range today, what sets it, and when there is more; nothing where it is all of it. Nothing of
         # marks where the joint or its arm is not taped.
         def range(meeting, evaluation)

@@ -53,6 +53,7 @@ module Verglas
         light
         watch
         working
+        out
       ].freeze
       FIXED = %i[before support again secure light watch working].freeze
       # {tag => what its families have besides}
@@ -62,15 +63,13 @@ module Verglas
 
       module_function
 
-      # walk_round: {label => {reachable_seated:, weight_off_first:}}; what is not noted can be reached.
-      def steps(machine, walk_round: {}, roller_first: false)
+      # walk_round: {label => {reachable_seated:, weight_off_first:}}; what is not noted can be reached. told_out:
+      # whether somebody described how one gets out.
+      def steps(machine, walk_round: {}, roller_first: false, told_out: false)
         order = roller_first ? ROLLER_FIRST : STAGES
         own =
           machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
-        fixed =
-          [*FIXED, *OF_TAGS.slice(*machine.family.tags.select { |_, said| said }.keys).values].map do |stage|
-            Step.fixed(stage)
-          end
+        fixed = fixed_of(machine.family, told_out).map { |stage| Step.fixed(stage) }
         placing = machine.family.choices.each_value.select(&:stage).map { |choice| Step.placing(choice) }
         # A step that every machine has stands before the adjusters of its stage.
         [*fixed, *own, *placing].sort_by.with_index do |step, index|
@@ -81,6 +80,11 @@ module Verglas
             index
           ]
         end
+      end
+
+      # Stages that every machine has, and those of its family.
+      def fixed_of(family, told_out)
+        [*FIXED, *OF_TAGS.slice(*family.tags.select { |_, said| said }.keys).values, *(:out if told_out)]
       end
 
       # What its family sets first (a height, before fore and aft: the knee has to be level before it can be in line),
@@ -114,7 +118,7 @@ module Verglas
         kind = machine.family.kind_of(adjuster.drives)
         rule == kind.decides ? kind.stage : machine.family.kinds.each_value.find { |other| other.decides == rule }.stage
       end
-      private_class_method :within, :kind_of, :adjuster_step, :stage
+      private_class_method :fixed_of, :within, :kind_of, :adjuster_step, :stage
     end
   end
 end

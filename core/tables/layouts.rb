@@ -110,6 +110,10 @@ module Verglas
         ready: figures(:clean_visits, :kept_long_visits, :beginner_share, :band_step_n, :weight_step_kg)
       }.freeze
 
+      CUES = {
+        cues: rows(of: TAGS, about: maybe(list(named(:sign)), []), felt: maybe(list(named(:region)), []))
+      }.freeze
+
       EMPHASES = {
         emphases:
           rows(
@@ -188,6 +192,7 @@ module Verglas
             )
           ),
         usual: figures(:repetitions, :sets),
+        drop: figures(:share, :most),
         log:
           row(
             whole_range: figures(:from_share),
@@ -206,6 +211,22 @@ module Verglas
               rest_s: number,
               **TEMPO.transform_values { |reader| maybe(reader) }
             )
+          )
+      }.freeze
+
+      MOVES = {
+        moves:
+          rows(
+            of: list(named(:tag)),
+            at: one_of(:in, :out),
+            who: one_of(:client, :instructor),
+            what: one_of(:leg, :pad, :arm, :catch, :pin, :handle, :plate, :seat, :belt, :load),
+            after: maybe(list(named(:move)), []),
+            unloads: maybe(flag, false),
+            loaded: maybe(flag, false),
+            catch: maybe(flag, false),
+            leaves: maybe(name),
+            undone_by: maybe(named(:move))
           )
       }.freeze
 
@@ -369,6 +390,7 @@ module Verglas
         body: row(**BODY),
         calf: row(**CALF),
         cautions: row(**CAUTIONS),
+        cues: row(**CUES),
         emphases: row(**EMPHASES),
         hinge: row(**HINGE),
         house_rules: row(**HOUSE_RULES),
@@ -376,6 +398,7 @@ module Verglas
         limits: row(**LIMITS),
         loads: row(**LOADS),
         motion: row(**MOTION),
+        moves: row(**MOVES),
         press: row(**PRESS),
         refits: row(**REFITS),
         regions: row(**REGIONS),

@@ -45,7 +45,13 @@ module AllTold
   def answers(meeting)
     names = Verglas::Guidance::Signs.of(meeting.machine)
     [
-      *texts(Verglas::Web::Views::Signs.of(meeting.advice.evaluation, names)),
+      *texts(
+        Verglas::Web::Views::Signs.of(
+          meeting.advice.evaluation,
+          names,
+          cues: Verglas::Application::SaidCues.new(meeting)
+        )
+      ),
       *names.map { |name| Verglas::Formats::Words.say("signs.#{name}") }
     ]
   end

@@ -119,7 +119,7 @@ RSpec.describe "Who asks" do
     # A body may name somebody whom nobody knows: then another is asked for.
     answer = ->(operation) do
       Array
-        .new(5) { own.right(operation) }
+        .new(9) { own.right(operation) }
         .lazy
         .map { |request| ask(request).then { status } }
         .find { |code| code != 404 } || 404
@@ -182,6 +182,8 @@ RSpec.describe "Who asks" do
       "post /api/clients/{id}/sessions",
       "post /api/programmes",
       "post /api/circles",
+      "post /api/cues",
+      "post /api/cues/removal",
       "post /api/imports",
       "put /api/imports/{id}/chunks",
       "post /api/imports/{id}/step",

@@ -250,6 +250,7 @@ RSpec.describe "What belongs to a person" do
     fittings: :theirs,
     gym_aims: :none,
     gym_cautions: :none,
+    gym_cues: :none,
     gym_rules: :none,
     gym_tempos: :none,
     gyms: :none,

@@ -72,6 +72,11 @@ module Verglas
             { detail_digest: Tables::Clients.detail_digest(@gym.id, given.fetch(:detail, "")) }
           when :cautions
             { caution_digest: Tables::Cautions.digests(given[:client_id], given[:body]["caution"]).first }
+          when :machines
+            { moves: given.fetch(:moves, {}) }
+          when :sets
+            # Of a time before help was counted.
+            { kind: given.fetch(:kind, ""), helped: given.fetch(:helped, 0) }
           else
             {}
           end

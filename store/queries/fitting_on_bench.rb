@@ -60,6 +60,7 @@ module Verglas
               user_mass_limit_kg
               least_age_years
               getting_in
+              moves
               getting_out
               left_behind
               loading

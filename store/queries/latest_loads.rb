@@ -40,7 +40,7 @@ module Verglas
           @gym.db[:sets]
             .join(visits(of, each).as(:visit), id: :visit_id)
             .join(:machines, id: Sequel[:visit][:machine_id])
-            .where(Sequel[:sets][:taken_back_at] => nil, Sequel[:sets][:leg] => "")
+            .where(Sequel[:sets][:taken_back_at] => nil, Sequel[:sets][:leg] => "", Sequel[:sets][:kind] => "")
             .exclude(Sequel[:sets][:load_kg] => nil)
             .distinct(*place)
             .order(*place, Sequel.desc(Sequel[:sets][:done_at]))

@@ -43,7 +43,7 @@ module Verglas
           rows =
             numbered(@gym.db[:sets].join(:visits, id: :visit_id), :visits, at)
               .where(Sequel[:visits][:client_id] => client_ids)
-              .where(Sequel[:sets][:taken_back_at] => nil, Sequel[:sets][:leg] => "")
+              .where(Sequel[:sets][:taken_back_at] => nil, Sequel[:sets][:leg] => "", Sequel[:sets][:kind] => "")
               .exclude(Sequel[:sets][:load_kg] => nil)
               .select_append(
                 Sequel[:sets][:load_kg],

@@ -94,7 +94,7 @@ module Verglas
             read_since: read.select(1).exists,
             caution_since: cautioned.select(1).exists,
             **lifted(sets),
-            **loaded(sets.where(Sequel[:sets][:leg] => "").exclude(load_kg: nil))
+            **loaded(sets.where(Sequel[:sets][:leg] => "", Sequel[:sets][:kind] => "").exclude(load_kg: nil))
           }
         end
 

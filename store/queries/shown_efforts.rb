@@ -42,7 +42,7 @@ module Verglas
           sets = Sequel[:sets]
           @gym.db[:sets]
             .join(:visits, id: sets[:visit_id])
-            .where(Sequel[:visits][:fitting_id] => ids, sets[:taken_back_at] => nil)
+            .where(Sequel[:visits][:fitting_id] => ids, sets[:taken_back_at] => nil, sets[:kind] => "")
             .select_group(Sequel[:visits][:id], Sequel[:visits][:fitting_id], Sequel[:visits][:begun_at])
             .select_append(
               Sequel.function(:bool_and, sets[:clean]).as(:clean),

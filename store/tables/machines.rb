@@ -21,6 +21,7 @@ module Verglas
           belt
           one_leg
           loading
+          moves
         ].freeze
         DESCRIPTION = %i[constants adjusters exercises taped].freeze
 
@@ -86,7 +87,7 @@ module Verglas
 
         def columns(facts)
           fields = facts.slice(*FACTS)
-          fields[:loading] = Sequel.pg_json(fields[:loading]) if fields[:loading]
+          %i[loading moves].each { |name| fields[name] = Sequel.pg_json(fields[name]) if fields[name] }
           fields
         end
 

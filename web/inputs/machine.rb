@@ -10,7 +10,8 @@ module Verglas
         module_function
 
         # Only what was sent is answered: a correction may leave facts out.
-        def facts(input)
+        # families: of all that is done on it.
+        def facts(input, families)
           facts = input.slice(*Store::Tables::Machines::FACTS)
           %i[name code place state_note getting_in getting_out left_behind].each do |name|
             facts[name] = facts[name].strip.gsub(/\s+/, " ") if facts.key?(name)
@@ -18,6 +19,7 @@ module Verglas
           raise Invalid.new(:blank, path: "/name") if facts[:name] == ""
 
           check_loading(facts[:loading]) if facts[:loading]
+          Application::Told::Moves.check(facts[:moves], families) if facts[:moves]
 
           facts
         end

@@ -37,6 +37,7 @@ module Verglas
                 Views::Signs.of(
                   evaluation(meeting),
                   input[:signs].map(&:to_sym),
+                  cues: Application::SaidCues.new(meeting),
                   seen: meeting.seen_knee(input.fetch(:creep, {})),
                   sizes: meeting.aid_sizes
                 ),
@@ -91,6 +92,7 @@ module Verglas
                 by: staff[:id],
                 one_part: meeting.one_part
               )
+              Application::SaidCues.count(gym, row[:work].fetch("cues", []))
               { **Views::Fitting.state(row, by: staff[:name]), learned: Application::Taught.of(meeting, row) }
             end
           end

@@ -16,8 +16,21 @@ module Verglas
               hint: Formats::Words.say("family_hints.#{family.id}"),
               exercises: family.exercises.map { |name, one| exercise(family, name, one) },
               asked: family.asked_kinds.map(&:name),
+              moves: moves(family),
               shared_kinds: kinds(family.shared_kinds)
             }
+          end
+        end
+
+        # Those that are done there, one way and the other.
+        def moves(family)
+          Verglas::Guidance::Moves::WAYS.to_h do |way|
+            all = family.exercises.values.flat_map { |one| Verglas::Guidance::Moves.of(one, way) }.uniq
+            told =
+              all.map do |move|
+                { name: move.name, title: Formats::Words.say("moves.#{move.name}"), who: move.who, catch: move.catch }
+              end
+            [way, told]
           end
         end
 

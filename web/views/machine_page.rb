@@ -36,10 +36,23 @@ module Verglas
               :one_leg,
               :loading
             ),
+            moves: moves(row),
             slack_from_deg: row[:slack_from_deg]&.to_f,
             user_mass_limit_kg: row[:user_mass_limit_kg]&.to_f
           }
         end
+
+        # As they were picked; left: what the next one finds.
+        def moves(row)
+          entries = Told::Moves.entries(row)
+          lists =
+            entries.transform_values do |list|
+              list.map { |one| { move: one.move.name, who: one.who, frees: one.frees } }
+            end
+          { **lists, says: { in: Told::Moves.getting_in(row), out: Told::Moves.getting_out(row) }, left: left(row) }
+        end
+
+        def left(row) = Told::Moves.left_behind(row)
 
         # One exercise with its lengths in the order of taping: joint, then the groups, each adjuster's travel behind
         # its first mark.

@@ -11,9 +11,10 @@ module Verglas
 
         # seen: the knee of a creep test, which outranks the geometry; nil where none was read. sizes: {choice => what
         # the gym has and the machine takes, mm}.
-        def of(evaluation, names, seen: nil, sizes: {})
+        # cues: Application::SaidCues.
+        def of(evaluation, names, cues:, seen: nil, sizes: {})
           diagnosis = Verglas::Guidance::Diagnosis.new(evaluation, seen: seen, sizes: sizes)
-          names.map { |name| sign(name, diagnosis.suspects(name), seen) }
+          names.map { |name| { **sign(name, diagnosis.suspects(name), seen), cues: Cues.list(cues.of(name)) } }
         end
 
         # then: what to do where none of the causes is shown by the numbers, so that the talk never ends there.

@@ -8,31 +8,24 @@ module Verglas
       module Steps
         module_function
 
+        # first: what has to be seen with a step: how a pin is safely drawn, cautions and cares, the belt, how far one
+        # goes. All else can stand behind its one sentence.
         def of(meeting)
           # What is not taped is placed by eye.
           steps = meeting.advice.status ? meeting.steps : meeting.steps.reject(&:choice)
           steps.map do |step|
             {
-              id: step.id,
-              stage: step.stage,
-              adjuster: step.adjuster,
-              choice: step.choice,
-              first: first(meeting, step),
+              **step.to_h.slice(:id, :stage, :adjuster, :choice),
+              first: [*unsafe_else(meeting, step), *cares(meeting, step)],
               **in_words(meeting, step)
             }
           end
         end
 
-        # What has to be seen with a step: how a pin is safely drawn, cautions and cares, the belt, how far one goes.
-        # All else can stand behind its one sentence.
-        def first(meeting, step) = [*unsafe_else(meeting, step), *cares(meeting, step)]
-
         # Before a pin is drawn, where its walk-round says so.
         def unsafe_else(meeting, step)
-          return [] unless step.adjuster
-
           [
-            *(say(:standing, own_words(meeting, :standing, :note), {}) if step.standing),
+            *(say(:standing, own_words(meeting, :standing, :note), {}) if step.adjuster && step.standing),
             *(say(:weight_off, :note, {}) if step.weight_off)
           ]
         end
@@ -52,10 +45,7 @@ module Verglas
           when :light, :watch
             careful(meeting, step.stage)
           when :range, :working
-            [
-              *Told::Allowed.range(meeting, meeting.advice.evaluation),
-              *Told::Allowed.ending(meeting, meeting.advice.evaluation)
-            ]
+            Told::Allowed.how_far(meeting)
           else
             []
           end
@@ -109,20 +99,14 @@ module Verglas
             mark: advised.mark
           }
           {
-            title: say(rule, :title, numbers),
-            do: say(rule, :do, numbers),
-            look: say(rule, :look, numbers),
-            right: say(rule, :right, numbers),
+            **%i[title do look right].to_h { |part| [part, say(rule, part, numbers)] },
             notes: [*handling(meeting, step), *Told::Topics.at(step.stage, meeting)]
           }
         end
 
         def numbers(meeting)
           {
-            wanted: nil,
-            wanted_deg: nil,
-            end_deg: nil,
-            bottom_deg: nil,
+            **%i[wanted wanted_deg end_deg bottom_deg].to_h { |name| [name, nil] },
             drop: drop(meeting),
             **placed(meeting),
             **own_numbers(meeting),
@@ -133,7 +117,8 @@ module Verglas
             in_hand: meeting.caution_effect.in_hand,
             light: Told::Manner.of_working(meeting.caution_effect),
             first: Told::Manner.first_of_range(meeting.caution_effect),
-            tempo: Told::Tempo.words(meeting.pace.tempo)
+            tempo: Told::Tempo.words(meeting.pace.tempo),
+            getting_out: Told::Moves.getting_out(meeting.machine_row)
           }
         end
 
@@ -172,6 +157,8 @@ module Verglas
             Told::Ready.of(meeting)&.fetch(:says).to_a
           when :working
             [*Told::Topics.at(stage, meeting), *slack(meeting), *asides(meeting)]
+          when :out
+            [*Told::Moves.left_behind(meeting.machine_row)[/.+/]]
           else
             Told::Topics.at(stage, meeting)
           end
@@ -180,7 +167,13 @@ module Verglas
         def before(meeting)
           row = meeting.machine_row
           used = Application::Aids.says(Application::Aids.laid(meeting.advised_aids))
-          [*lightest(meeting), *together(meeting), *row[:left_behind].to_s[/.+/], *used, *row[:getting_in].to_s[/.+/]]
+          [
+            *lightest(meeting),
+            *together(meeting),
+            *Told::Moves.left_behind(row)[/.+/],
+            *used,
+            *Told::Moves.getting_in(row)[/.+/]
+          ]
         end
 
         def child(meeting) = meeting.safety.plate_asked? ? [say(:child, :note, {})] : []
@@ -282,8 +275,7 @@ module Verglas
         end
 
         def say(rule, part, numbers) = Formats::Words.say("steps.#{rule}.#{part}", **numbers)
-        private_class_method :first,
-                             :unsafe_else,
+        private_class_method :unsafe_else,
                              :cares,
                              :in_words,
                              :child,

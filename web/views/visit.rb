@@ -26,8 +26,9 @@ module Verglas
             going_on: going_on(meeting, log),
             history: Progress.points(meeting, log, log.before.last(SHOWN)),
             remarks: remarks(meeting, log),
-            felt: felt(meeting),
-            signs: signs(meeting),
+            felt: felt(meeting, cues = Application::SaidCues.new(meeting)),
+            signs: signs(meeting, cues),
+            helped: helped(meeting, log),
             choices: choices(meeting, log),
             watchers: meeting.rows.staff
           }
@@ -53,6 +54,8 @@ module Verglas
             load: Progress.load(meeting, row[:load_kg]&.to_f),
             repetitions: row[:repetitions],
             leg: row[:leg],
+            kind: row[:kind],
+            helped: row[:helped],
             last: how["last"],
             reached: how["reached"]&.to_f,
             felt: how["felt"] && words("felt.#{how["felt"]}"),
@@ -84,19 +87,38 @@ module Verglas
           Verglas::Machines::Families.fetch(row[:family]).all_exercises[exercise[/.+/]]&.action == action
         end
 
-        def felt(meeting)
+        # What a set may go on with; nil where a caution leaves it to one's own strength.
+        def helped(meeting, log)
+          return unless Application::HelpedWork.allowed?(meeting)
+
+          last = log.going_on&.fetch(:sets)&.last
+          load_kg = last ? last[:load_kg]&.to_f : log.today&.choice&.mass_kg
+          {
+            drops: Application::HelpedWork.drops(meeting, load_kg).map { |choice| Told::Load.one(meeting.rig, choice) },
+            says: words("drop_by.#{Application::HelpedWork.by(meeting)}"),
+            kinds: Application::HelpedWork::KINDS.map { |kind| { name: kind, title: words("kinds.#{kind}") } }
+          }
+        end
+
+        def felt(meeting, cues)
           family = meeting.machine.family
           Verglas::Guidance::Regions
             .of(family)
             .map do |region|
-              { name: region.name, title: words("felt.#{region.name}"), meaning: region.meaning(family) }
+              meaning = region.meaning(family)
+              {
+                name: region.name,
+                title: words("felt.#{region.name}"),
+                meaning: meaning,
+                cues: meaning == :elsewhere ? Cues.list(cues.of(region.name)) : []
+              }
             end
         end
 
-        def signs(meeting)
+        def signs(meeting, cues)
           Verglas::Guidance::Signs
             .of(meeting.machine)
-            .map { |name| { name: name, title: Formats::Words.say("signs.#{name}") } }
+            .map { |name| { name: name, title: Formats::Words.say("signs.#{name}"), cues: Cues.list(cues.of(name)) } }
         end
 
         # What can be chosen around today's, lightest first; nothing above what is allowed.
@@ -108,7 +130,7 @@ module Verglas
         end
 
         def words(key, **params) = Formats::Words.say("visits.#{key}", **params)
-        private_class_method :set, :remarks, :beside, :of_action?, :felt, :signs, :choices, :words
+        private_class_method :set, :remarks, :beside, :of_action?, :helped, :felt, :signs, :choices, :words
       end
     end
   end

@@ -91,6 +91,7 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
     page(() => import("../features/sessions/ProgrammePage").then(({ ProgrammePage }) => ProgrammePage)),
   ],
   ["rules", page(() => import("../features/rules/HouseRulesPage").then(({ HouseRulesPage }) => HouseRulesPage))],
+  ["rules/cues", page(() => import("../features/rules/CuesPage").then(({ CuesPage }) => CuesPage))],
 ];
 
 const FLOOR = "";

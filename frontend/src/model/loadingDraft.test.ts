@@ -21,7 +21,9 @@ describe("how a machine is loaded", () => {
     fc.integer({ min: 1, max: 4000 }).map((tenths) => tenths / 10),
     { minLength: 1, maxLength: 20 },
   );
-  const stack = masses.map((list): Loading => ({ kind: "stack", unit: "kg", masses: list, addons: [], ratio: null }));
+  const stack = fc
+    .tuple(masses, fc.constantFrom({}, { reach: true }, { reach: false }))
+    .map(([list, reach]): Loading => ({ kind: "stack", unit: "kg", masses: list, addons: [], ratio: null, ...reach }));
   const sled = fc.nat(90).map((deg): Loading => ({ kind: "sled", unit: "lb", bare: 12, horns: 2, incline_deg: deg }));
   const plates = fc
     .nat(60)

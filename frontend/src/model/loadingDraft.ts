@@ -12,6 +12,8 @@ export type LoadingDraft = {
   bare: string;
   horns: "1" | "2";
   incline: string;
+  /** whether the pin is reached from the seat */
+  reach: "" | "yes" | "no";
 };
 
 export const noLoading: LoadingDraft = {
@@ -23,6 +25,7 @@ export const noLoading: LoadingDraft = {
   bare: "",
   horns: "2",
   incline: "",
+  reach: "",
 };
 
 const text = (number: number | null | undefined): string => (number == null ? "" : String(number));
@@ -39,6 +42,7 @@ export const loadingDraftOf = (loading: Loading | null): LoadingDraft =>
         bare: text(loading.bare),
         horns: loading.horns === 1 ? "1" : "2",
         incline: text(loading.incline_deg),
+        reach: loading.reach == null ? "" : loading.reach ? "yes" : "no",
       };
 
 /** Marks that a stack may have. */
@@ -89,6 +93,7 @@ export function loadingOf(draft: LoadingDraft): Loading | null {
       masses: parseMasses(draft.masses) ?? [],
       addons: parseMasses(draft.addons) ?? [],
       ratio: parseNumber(draft.ratio),
+      ...(draft.reach === "" ? {} : { reach: draft.reach === "yes" }),
     };
   const bare = parseNumber(draft.bare) ?? 0;
   const plates = { unit, bare, horns: Number(draft.horns) };

@@ -1,6 +1,6 @@
 // A machine as it is being entered or corrected: texts as typed, until they are sent.
 import { say } from "../lib/say";
-import type { Family, MachinePage, MachineState, WalkRound } from "../api/types";
+import type { Family, MachinePage, MachineState, WalkRound, Moves } from "../api/types";
 import { type LoadingDraft, loadingDraftOf, loadingOf, loadingProblems, noLoading } from "./loadingDraft";
 import { marksProblem, marksText, parseMarks } from "./marks";
 import { parseSigned } from "../lib/lengths";
@@ -32,6 +32,7 @@ export type MachineDraft = {
   belt: boolean;
   oneLeg: boolean;
   loading: LoadingDraft;
+  moves: Moves;
   parts: Record<string, AdjusterDraft[]>;
   /** part and what is decided, said not to be on the machine; null where nothing is asked */
   absent: string[] | null;
@@ -54,6 +55,7 @@ export const emptyMachine: MachineDraft = {
   belt: false,
   oneLeg: false,
   loading: noLoading,
+  moves: { in: [], out: [] },
   parts: { "": [] },
   absent: [],
 };
@@ -150,6 +152,7 @@ export function draftOf({ machine, facts, exercises }: MachinePage): MachineDraf
     belt: facts.belt,
     oneLeg: facts.one_leg,
     loading: loadingDraftOf(facts.loading),
+    moves: { in: facts.moves.in, out: facts.moves.out },
     parts,
     absent: null,
   };
@@ -215,6 +218,7 @@ export function bodyOf(draft: MachineDraft, family: Family) {
     belt: draft.belt,
     one_leg: draft.oneLeg,
     loading: loadingOf(draft.loading),
+    moves: draft.moves,
     adjusters: entered(""),
     exercises: station
       ? Object.fromEntries(family.exercises.map(({ name }) => [name, { adjusters: entered(name) }]))

@@ -26,6 +26,9 @@ describe("a set that is not written down yet", () => {
       reached: 1,
       felt: "front_thigh",
       sign: null,
+      said: null,
+      kind: "",
+      helped: 0,
       leg: "",
     });
   });

@@ -1,6 +1,6 @@
 // What is said of a set before it is written down: begun as planned, the whole range, felt where it should work; how the last repetition went is
 // asked, never assumed.
-import type { TodayLoad, Visit } from "../api/types";
+import type { CueSaid, TodayLoad, Visit } from "../api/types";
 
 export type Last = "easy" | "clean" | "not_reached";
 export type Leg = "" | "left" | "right";
@@ -12,6 +12,12 @@ export type SetDraft = {
   reached: number;
   felt: string | null;
   sign: string | null;
+  /** what was said before it, and how it went on */
+  said: CueSaid | null;
+  /** with which help; "" for a set of one's own */
+  kind: "" | "drop" | "partner" | "lowering" | "self";
+  /** repetitions with help, beside the others */
+  helped: number;
   leg: Leg;
 };
 export type SetEvent =
@@ -29,6 +35,9 @@ export const asPlanned = (visit: Visit): SetDraft => ({
   reached: 1,
   felt: worksIn(visit),
   sign: null,
+  said: null,
+  kind: "",
+  helped: 0,
   leg: "",
 });
 
@@ -42,11 +51,34 @@ export function setReducer(draft: SetDraft, event: SetEvent): SetDraft {
     case "leg":
       return { ...draft, leg: event.leg, load_kg: null };
     case "written":
-      return { ...draft, last: null, reached: 1, sign: null, felt: worksIn(event.visit) };
+      return {
+        ...draft,
+        ...(draft.kind === "" ? {} : { load_kg: null }),
+        last: null,
+        reached: 1,
+        sign: null,
+        said: null,
+        kind: "",
+        helped: 0,
+        felt: worksIn(event.visit),
+      };
   }
 }
 
 export const todayFor = (visit: Visit, leg: Leg): TodayLoad => (leg === "" ? visit.today : visit.one_leg);
+
+/** What somebody could say something to: a sign, or a place in which it should not be felt; now, or at the set before. */
+export function toBeSaid(visit: Visit, draft: SetDraft) {
+  const last = visit.going_on?.sets.at(-1);
+  const sign = visit.signs.find(({ name, title }) => (draft.sign ? name === draft.sign : title === last?.sign));
+  return (
+    sign ??
+    visit.felt.find(
+      ({ name, title, meaning }) => meaning === "elsewhere" && (name === draft.felt || title === last?.felt),
+    ) ??
+    null
+  );
+}
 
 /** What stands on the machine for this draft, in kg; null where nobody described how it is loaded. */
 export const loadOf = (visit: Visit, draft: SetDraft): number | null =>

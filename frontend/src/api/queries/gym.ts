@@ -23,6 +23,10 @@ export const aimsQuery = queryOptions({
   queryFn: ({ signal }) => unwrap(api.GET("/api/aims", { signal })),
 });
 
+export const cuesQuery = queryOptions({
+  queryKey: keys.cues,
+  queryFn: ({ signal }) => unwrap(api.GET("/api/cues", { signal })),
+});
 export const rulesQuery = queryOptions({
   queryKey: keys.rules,
   queryFn: ({ signal }) => unwrap(api.GET("/api/rules", { signal })),

@@ -22,6 +22,11 @@ const KINDS = [
   ["plates", say("loadingFields.platesBothSides")],
   ["sled", say("loadingFields.sledKind")],
 ] as const;
+const REACHES = [
+  ["", say("loadingFields.notLooked")],
+  ["yes", say("loadingFields.pinFromSeat")],
+  ["no", say("loadingFields.pinNotFromSeat")],
+] as const;
 const UNITS = [
   ["kg", "kg"],
   ["lb", "lb"],
@@ -60,6 +65,12 @@ export function LoadingFields({ loading, problems, onChange }: Props) {
           <Field label={say("loadingFields.stackLabel")} hint={say("loadingFields.stackHint")} {...field("masses")} />
           <Field label={say("loadingFields.addOns")} hint={say("loadingFields.addOnHint")} {...field("addons")} />
           <Field label={say("loadingFields.leverRatio")} hint={say("loadingFields.ratioHint")} {...field("ratio")} />
+          <Choice
+            label={say("loadingFields.pinReached")}
+            options={REACHES}
+            value={loading.reach}
+            onChange={(reach) => set({ reach })}
+          />
         </Row>
       ) : null}
       {loading.kind === "plates" || loading.kind === "sled" ? (

@@ -18,6 +18,7 @@ import { breakpoint, colour, radius, space } from "../../ui/tokens";
 import { FamilyChoice } from "./FamilyChoice";
 import { LoadingFields } from "./LoadingFields";
 import { MachinePart } from "./MachinePart";
+import { MovesFields } from "./MovesFields";
 
 const Sheet = styled(Form)`
   display: grid;
@@ -118,7 +119,7 @@ export function MachineForm(props: Props) {
         <FamilyChoice
           families={families}
           value={draft.family}
-          onChange={(id) => set({ family: id, parts: { "": [] }, absent: [] })}
+          onChange={(id) => set({ family: id, parts: { "": [] }, absent: [], moves: { in: [], out: [] } })}
         />
       ) : null}
       <Section>
@@ -164,6 +165,7 @@ export function MachineForm(props: Props) {
       <Section>
         <SectionTitle>{say("machineForm.walkRound")}</SectionTitle>
         <Stack>
+          {family ? <MovesFields family={family} moves={draft.moves} onChange={(moves) => set({ moves })} /> : null}
           <Field
             label={say("machineForm.gettingIn")}
             hint={say("machineForm.entryHint")}

@@ -21,9 +21,9 @@ export function WalkRound({ id, page }: { id: string; page: MachinePageData }) {
     facts.least_age_years === null ? null : say("walkRound.leastAge", { leastageyears: facts.least_age_years }),
   ].filter((limit) => limit !== null);
   const lines = [
-    [say("walkRound.gettingIn"), facts.getting_in],
-    [say("walkRound.gettingOut"), facts.getting_out],
-    [say("walkRound.leftTitle"), facts.left_behind],
+    [say("walkRound.gettingIn"), facts.moves.says.in],
+    [say("walkRound.gettingOut"), facts.moves.says.out],
+    [say("walkRound.leftTitle"), facts.moves.left],
     [
       say("walkRound.slackLabel"),
       facts.slack_from_deg === null ? "" : say("walkRound.slackStart", { slackfromdeg: facts.slack_from_deg }),

@@ -52,6 +52,7 @@ export function HouseRulesPage() {
       <PageHead>
         <Title>{say("houseRulesPage.houseRules")}</Title>
         <Muted>{say("houseRulesPage.hint")}</Muted>
+        <SecondaryLink to="/rules/cues">{say("cuesPage.title")}</SecondaryLink>
         <SecondaryLink to="/gym" style={{ marginLeft: "auto" }}>
           {say("houseRulesPage.theGym")}
         </SecondaryLink>

@@ -7,7 +7,7 @@ import { type Dispatch, useState } from "react";
 import { CheckboxGroup, Label } from "react-aria-components";
 import styled from "styled-components";
 import { signsQuery } from "../../../api/queries";
-import type { ExplainedSign, FittingPage, Sheet } from "../../../api/types";
+import type { CueSaid, ExplainedSign, FittingPage, Sheet } from "../../../api/types";
 import type { BenchEvent } from "../../../model/bench";
 import { QuietButton, SecondaryButton } from "../../../ui/Button";
 import { FieldLabel } from "../../../ui/Field";
@@ -15,6 +15,7 @@ import { Notice } from "../../../ui/Notice";
 import { Tick } from "../../../ui/Tick";
 import { breakpoint, colour, font, size, space, target } from "../../../ui/tokens";
 import { sameMarks } from "../../../lib/same";
+import { Cues } from "../../shared/visit/Cues";
 import { NextMove } from "./NextMove";
 import { Trail } from "./Trail";
 
@@ -90,6 +91,18 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
         work: { ...sheet.work, watched: [...watched, { marks: sheet.marks, seen: sheet.signs }].slice(-MOST) },
       },
     });
+  // What was said last counts; the one that helped stands on the card.
+  const went = (said: CueSaid) => {
+    const words = explanationOf(said.about)?.cues.find(({ name }) => name === said.cue)?.words ?? "";
+    const others = (sheet.work.cues ?? []).filter(({ cue, about }) => cue !== said.cue || about !== said.about);
+    dispatch({
+      type: "write",
+      fields: {
+        work: { ...sheet.work, cues: [...others, said].slice(-MOST) },
+        ...(said.went === "better" && sheet.cue === "" ? { cue: words } : {}),
+      },
+    });
+  };
   const tried = (sign: string | null) => (adjuster: string, to: string) =>
     dispatch(sign === null ? { type: "set", order, label: adjuster, mark: to } : { type: "try", sign, adjuster, to });
   return (
@@ -111,6 +124,12 @@ export function Signs({ fitting, sheet, dispatch }: Props) {
                   explained={explanationOf(sign.name)}
                   folded={next?.sign === sign.name && next.move !== null}
                   onMove={tried(sign.name)}
+                />
+                <Cues
+                  about={sign.name}
+                  cues={explanationOf(sign.name)?.cues ?? []}
+                  said={sheet.work.cues ?? []}
+                  onWent={went}
                 />
               </>
             ) : null}

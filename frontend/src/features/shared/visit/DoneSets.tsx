@@ -23,6 +23,12 @@ const HOW: Record<string, string> = {
   clean: say("doneSets.cleanReps"),
   not_reached: say("doneSets.notReached"),
 };
+const HELP: Record<string, string> = {
+  drop: say("doneSets.drop"),
+  partner: say("doneSets.partner"),
+  lowering: say("doneSets.lowering"),
+  self: say("doneSets.self"),
+};
 const WHOLE = 0.9;
 
 type Props = {
@@ -70,6 +76,8 @@ const told = (set: DoneSet, odd: boolean): string =>
     set.leg === "left" ? say("doneSets.left") : set.leg === "right" ? say("doneSets.right") : "",
     set.last ? (HOW[set.last] ?? "") : "",
     short(set) ? say("doneSets.rangeShare", { percent: Math.round((set.reached ?? 0) * 100) }) : "",
+    HELP[set.kind] ?? "",
+    set.helped > 0 ? say("doneSets.helped", { count: set.helped }) : "",
     odd && set.felt ? say("doneSets.feltIn", { region: set.felt.toLowerCase() }) : "",
     set.sign ?? "",
   ]

@@ -5,7 +5,16 @@ import styled from "styled-components";
 import { refusal } from "../../../api/client";
 import type { SetUp } from "../../../api/types";
 import { say } from "../../../lib/say";
-import { asPlanned, expected, type Last, type Leg, type SetDraft, setReducer, todayFor } from "../../../model/setDraft";
+import {
+  asPlanned,
+  expected,
+  type Last,
+  type Leg,
+  type SetDraft,
+  setReducer,
+  toBeSaid,
+  todayFor,
+} from "../../../model/setDraft";
 import { VisitLine } from "../../../scene/VisitLine";
 import { PrimaryButton } from "../../../ui/Button";
 import { Choice } from "../../../ui/Choice";
@@ -15,8 +24,10 @@ import { Small } from "../../../ui/Page";
 import { Select } from "../../../ui/Select";
 import { breakpoint, colour, radius, size, space } from "../../../ui/tokens";
 import { Answer, Answers } from "./Answer";
+import { Cues } from "./Cues";
 import { DoneSets } from "./DoneSets";
 import { Felt } from "./Felt";
+import { Helped } from "./Helped";
 import { Lifted } from "./Lifted";
 import { Rest } from "./Rest";
 import { useVisit } from "./useVisit";
@@ -86,6 +97,7 @@ export function VisitPanel({ setUp, me, locale }: Props) {
     dispatch({ type: "say", fields });
   };
   const stopped = visit.going_on?.stopped ?? false;
+  const about = toBeSaid(visit, draft);
   const stops = visit.felt.some(({ name, meaning }) => name === draft.felt && meaning === "joint");
   const legs = visit.one_leg_possible ? (
     <Choice
@@ -166,6 +178,17 @@ export function VisitPanel({ setUp, me, locale }: Props) {
               onChange={setWatched}
             />
           </Thirds>
+          {about ? (
+            <Cues
+              about={about.name}
+              cues={about.cues}
+              said={draft.said ? [draft.said] : []}
+              onWent={(said) => tell({ said })}
+            />
+          ) : null}
+          {visit.helped ? (
+            <Helped helped={visit.helped} draft={draft} onLoad={(kg) => dispatch({ type: "load", kg })} onSay={tell} />
+          ) : null}
           <Done
             isDisabled={writing.done.isPending || (draft.last === null && !stops)}
             onPress={() => writing.done.mutate({ visit, draft, watched: watched === NONE ? null : Number(watched) })}

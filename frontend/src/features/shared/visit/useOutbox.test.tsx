@@ -13,6 +13,9 @@ const SET: SetBody = {
   reached: 1,
   felt: null,
   sign: null,
+  said: null,
+  kind: "",
+  helped: 0,
   leg: "",
   watched_by: 1,
 };
