@@ -7,7 +7,7 @@ module Verglas
       # described anew, whole; the others of its machine stay. Where one row of a machine is refused, all of them are;
       # and as a row that cannot be read may belong to any, a table with one is not taken in.
       class Marks < Sheet
-        WALK_ROUND = %i[side handle unlocks reachable_seated weight_off_first].freeze
+        WALK_ROUND = %i[side handle unlocks reachable_seated weight_off_first both_sides].freeze
 
         def key(values) = values.values_at(:machine_id, :machine, :exercise, :adjuster, :mark).join("\n").downcase
 

@@ -95,6 +95,7 @@ module Verglas
             sheet.column :unlocks, Text.new(40)
             sheet.column :reachable_seated, YesNo
             sheet.column :weight_off_first, YesNo
+            sheet.column :both_sides, YesNo
           end
 
         FITTINGS =

@@ -5,7 +5,7 @@ module Verglas
     module Inputs
       # What was typed of a machine: facts of the walk-round, and adjusters with their marks as printed.
       module Machine
-        WALK_ROUND = %w[side handle unlocks reachable_seated weight_off_first].freeze
+        WALK_ROUND = %w[side handle unlocks reachable_seated weight_off_first both_sides].freeze
 
         module_function
 

@@ -13,7 +13,8 @@ module Verglas
           parts = [
             side.empty? ? nil : Formats::Words.say("walk_round.#{side.tr(" ", "_")}"),
             facts[:handle],
-            facts[:unlocks]
+            facts[:unlocks],
+            (Formats::Words.say("walk_round.both_sides") if facts[:both_sides])
           ]
           parts.map(&:to_s).reject(&:empty?).join(", ").sub(/\A./, &:upcase)
         end

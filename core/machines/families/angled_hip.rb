@@ -15,6 +15,7 @@ module Verglas
           tags yes: %i[loads_hip loads_back loads_foot hinges has_hip_pad],
                no: %i[loads_knee loads_calf head_down face_down hangs_from_hips hacks kneels]
           hip_pad(usual: 650..1050) { Declaration::BANDS[:hip_gap_angled].target }
+          takes_bands
           constant :bench_angle, deg: 0..80, usual: 25..65, group: :joint, tape: %i[sole level_ahead bench_up]
           adjuster :bench_angle, unit: :deg, drives: { bench_angle: 1 }, decides: :bench_angle, stage: :joint
           # As steep as it goes, unless a flatter one was shown clean; and how steep it has to be.

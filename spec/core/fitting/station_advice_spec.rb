@@ -46,7 +46,7 @@ RSpec.describe Verglas::Fitting::StationAdvice do
       end
   end
 
-  def brute_force(body)
+  def brute_force(body, machines = self.machines)
     best =
       machines.transform_values do |machine|
         outcomes(machine, body)
@@ -55,8 +55,11 @@ RSpec.describe Verglas::Fitting::StationAdvice do
             results.min_by { |indices, worst, number, cost| [worst, number, cost.round(9), *indices] }
           end
       end
-    (0..5)
-      .map { |seat| [best["extension"][seat], best["curl"][seat]] }
+    best
+      .values
+      .first
+      .keys
+      .map { |seat| best.values.map { |each| each[seat] } }
       .min_by do |extension, curl|
         [
           [extension[1], curl[1]].max,
@@ -76,6 +79,25 @@ RSpec.describe Verglas::Fitting::StationAdvice do
       advised = advice(Verglas::Body::Estimate.exact(body))
       found = advised.exercises.map { |_, one| one.evaluation.indices }
       expect(found).to eq(brute_force(body).map(&:first)), body.to_h.to_s
+    end
+  end
+
+  it "finds the same on a seat between two arms whose pads turn" do
+    data = Worked::MACHINES["pads_that_turn"]
+    turned =
+      %w[abduction adduction].to_h { |name| [name, Verglas::Machines::Reader.read(data, exercise: name)] }
+    random = Random.new(12)
+    40.times do
+      body = random_body(random)
+      advised =
+        described_class.new(
+          machines: turned,
+          shared: ["back pad"],
+          estimate: Verglas::Body::Estimate.exact(body),
+          wishes: turned.transform_values { |machine| Worked.wishes(machine) }
+        )
+      found = advised.exercises.map { |_, one| one.evaluation.indices }
+      expect(found).to eq(brute_force(body, turned).map(&:first)), body.to_h.to_s
     end
   end
 

@@ -189,6 +189,9 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
           >
             {say("adjusterFields.loadOffTick")}
           </Tick>
+          <Tick isSelected={adjuster.walkRound.both_sides ?? false} onChange={(both_sides) => walk({ both_sides })}>
+            {say("adjusterFields.bothSidesTick")}
+          </Tick>
         </span>
         <span>
           <Move

@@ -131,4 +131,5 @@ const walkRound = ({ walk_round: walk }: MachineAdjuster): string[] =>
     walk.unlocks,
     walk.reachable_seated ? "" : say("adjusterList.outside"),
     walk.weight_off_first ? say("adjusterList.loadOff") : "",
+    walk.both_sides ? say("adjusterList.bothSides") : "",
   ].filter((fact) => fact !== "");
