@@ -116,9 +116,9 @@ module Verglas
       # {"cue", "about", "went"} of sets, as they were done.
       def cues_said = @rows[:visits].flat_map { |row| row[:sets] }.filter_map { |set| set[:how]["cue"] }
 
-      # The rung that counts for the range: of what was over before a time, whichever fitting it was done from.
-      def ladder_before(time)
-        over = entries.select { |entry| entry.at < time && (entry.row.nil? || entry.row[:last_at] < @now - GOES_ON_S) }
+      # The rung that counts for the range: of what is over, whichever fitting it was done from.
+      def ladder_before_today
+        over = entries.select { |entry| entry.row.nil? || entry.row[:last_at] < @now - GOES_ON_S }
         Guidance::Ladder.of(over.map(&:visit))
       end
 

@@ -47,10 +47,9 @@ module Verglas
         [*fitted, *log.cues_said]
       end
 
-      # The rung (Guidance::Ladder) that a client had reached here before a time; of the range, what is gone through on
-      # it.
-      def ladder(before: Time.now) = log.ladder_before(before)
-      def range_share(before: Time.now) = ladder(before: before).range_share
+      # The rung (Guidance::Ladder) that counts for the range; of the range, what is gone through on it.
+      def ladder = log.ladder_before_today
+      def range_share = ladder.range_share
 
       def log
         @log ||= @given[:logs] ? @given[:logs].call.of(@meeting) : Logbook.of(@meeting)

@@ -17,9 +17,9 @@ module Verglas
         @from = from
       end
 
-      # Of an accepted fitting.
-      def self.since(meeting, marks, aids, time)
-        new(meeting, marks, aids, from: meeting.rows.range_share(before: time))
+      # Of an accepted fitting's work: the share for which its marks were chosen stands there, where it was not all.
+      def self.since(meeting, marks, aids, work)
+        new(meeting, marks, aids, from: work.fetch("range_share", 1.0))
       end
 
       def share = @meeting.range_share

@@ -90,7 +90,7 @@ module Verglas
         aids = row[:aids].to_h
         return { marks: marks, aids: aids } unless meeting.grows? && row[:accepted_at]
 
-        range = RangeToday.since(meeting, marks, aids, row[:accepted_at])
+        range = RangeToday.since(meeting, marks, aids, row.fetch(:work))
         { marks: range.marks, aids: range.aids }
       end
 

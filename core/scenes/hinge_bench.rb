@@ -167,7 +167,7 @@ module Verglas
       # The way that is left for later.
       def draw_whole(sketch, reach, low)
         whole = mechanics.trunk_deg(place, mechanics.whole_bottom_deg(place))
-        sketch.arc(:whole, :beyond, hip, reach, [whole, low], moves: true) if whole < low
+        sketch.arc(:whole, :later, hip, reach, [whole, low], moves: true) if whole < low
       end
 
       def floor = level? ? -LEVEL_FLOOR_MM : [-ANGLED_FLOOR_MM, lowest - 60].min

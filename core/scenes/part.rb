@@ -25,6 +25,7 @@ module Verglas
       joint
       path
       beyond
+      later
       target
       travelled
       wanted

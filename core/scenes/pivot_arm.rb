@@ -146,6 +146,7 @@ module Verglas
         draw_over(sketch)
         draw_arm(sketch, poses[:start])
         draw_on_leg(sketch, poses)
+        draw_whole(sketch)
       end
 
       def limbs = @limbs ||= Limbs.new(body, facing: mechanics.up)
@@ -180,7 +181,6 @@ module Verglas
             moves: true
           )
         end
-        draw_whole(sketch)
         out = poses[:end][:roller].unit * TICK_MM
         sketch.line(:target, :target, poses[:end][:roller] - out, poses[:end][:roller] + out, width: 7, moves: true)
       end
@@ -191,7 +191,7 @@ module Verglas
         return if mechanics.grown? || ((place[:start_angle] - whole) * mechanics.side).abs < 1
 
         ends = [whole, place[:start_angle]].map { |deg| turned(deg) }
-        sketch.arc(:whole, :beyond, PIVOT, place[:roller_reach], ends, moves: true)
+        sketch.arc(:whole, :later, PIVOT, place[:roller_reach], ends, moves: true)
       end
 
       def draw_arm(sketch, pose)

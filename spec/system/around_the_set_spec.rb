@@ -89,7 +89,12 @@ RSpec.describe "Around the set" do
       row[:id],
       version: 1,
       by: account,
-      work: { **Verglas::Application::Sheet::NO_WORK, "load_kg" => 40, "repetitions" => 10, "sets" => 2 },
+      work: {
+        **Verglas::Application::Sheet::NO_WORK,
+        "load_kg" => 40,
+        "repetitions" => 10,
+        "sets" => 2
+      },
       **Verglas::Application::Record.of(Verglas::Application::Meeting.of(loft, row[:id]), row[:marks].to_h, {})
     )
     row[:id]

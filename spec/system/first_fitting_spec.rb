@@ -111,6 +111,7 @@ RSpec.describe "A first fitting in the browser" do
     expect(page).to have_css("[data-pacer=up]", text: /Repetition 1 of 10/)
     expect_accessible("the pacer")
     click_button "Back to the drawing"
+    click_button "Next: Getting out"
     click_button "Next: write down"
   end
 
@@ -184,6 +185,7 @@ RSpec.describe "A first fitting in the browser" do
     open_bench
     2.times { find("[aria-label^='Roller one mark']", match: :first).click }
     find("[data-step='@working'] button").click
+    click_button "Next: Getting out"
     click_button "Next: write down"
     fill_in "Note", with: "Scar on the shin."
     click_button "Accept and write down"

@@ -71,7 +71,10 @@ RSpec.describe "Hips over HTTP" do
       %w[@before @practise pad angle @support @bottom_deg @again @secure @light @watch @working]
     )
     expect([shown["marks"], placed(shown["evaluation"])]).to eq(
-      [{ "pad" => "5", "angle" => "60" }, { "bottom_deg" => 70, "held_kg" => 0, "band_help_n" => 0, "band_against_n" => 0 }]
+      [
+        { "pad" => "5", "angle" => "60" },
+        { "bottom_deg" => 70, "held_kg" => 0, "band_help_n" => 0, "band_against_n" => 0 }
+      ]
     )
     curve = shown["evaluation"]["scene"]["curve"]
     expect(curve["tops"].map { |top| top["deg"] }).to eq([30, 45, 60])
@@ -257,7 +260,9 @@ RSpec.describe "Hips over HTTP" do
     2.times { accept(angled) }
     caution("back", **cleared)
     shown = page(bench(angled))
-    expect([shown["advice"]["marks"]["angle"], placed(shown["evaluation"]).keys]).to eq(["60", %w[bottom_deg band_help_n]])
+    expect([shown["advice"]["marks"]["angle"], placed(shown["evaluation"]).keys]).to eq(
+      ["60", %w[bottom_deg band_help_n]]
+    )
     expect(shown["ready"]).to include("says" => ["Body weight at 60°, and nothing harder: a caution asks for it."])
     expect(JSON.generate(shown)).not_to match(/kg at the chest|Rounded|rung up|[Ff]latter/)
     refused =

@@ -167,6 +167,19 @@ RSpec.describe "A range that grows" do
     expect(page(again)["marks"]["stops"]).to eq(now)
   end
 
+  it "goes back from what was accepted over the whole range, and never past what is the client's own" do
+    begin_with("whole")
+    here = machine(loft, "pad_and_angle")
+    id = accept(here)
+    whole = listed(id)["placed"].last["mark"].to_i
+    begin_with("less_first")
+    half = listed(id)["placed"].last["mark"].to_i
+    expect(half).to be_within(1).of(whole / 2.0)
+    4.times { visit(id) }
+    expect(listed(id)["placed"].last["mark"].to_i).to eq(whole)
+    expect(listed(id)["bars"]).to eq([])
+  end
+
   it "says nothing of it where the gym begins with the whole range" do
     begin_with("whole")
     expect(told(accept(press))).to be_nil

@@ -17,7 +17,7 @@ module Verglas
         PARTS_LEFT = {
           result: %w[format grade],
           computed_from: %w[model readings mean_mm sd_mm machine advised advised_status],
-          work: %w[load_kg left_kg right_kg repetitions sets last belt],
+          work: %w[load_kg left_kg right_kg repetitions sets last belt range_share],
           how: %w[last reached]
         }.freeze
 

@@ -21,7 +21,7 @@ module Verglas
           :updated_at,
           :accepted_at,
           :taken_back_at,
-          *Sealed.names(:fittings, %i[load result stop_sign taken_back])
+          *Sealed.names(:fittings, %i[load work result stop_sign taken_back])
         ].freeze
 
         def initialize(gym)

@@ -157,8 +157,16 @@ module Verglas
               **Application::Record.of(meeting, given[:marks], aids),
               description_number: meeting.machine_row[:number],
               **sheet,
+              **ranged(meeting, sheet),
               aids: aids
             }
+          end
+
+          # For how much of the range the marks were chosen, where it was not all.
+          def ranged(meeting, sheet)
+            return {} if meeting.range_share >= 1
+
+            { work: { **meeting.fitting[:work].to_h, **sheet[:work].to_h, "range_share" => meeting.range_share } }
           end
 
           # What is never accepted, whatever the reason; and what is off without one.

@@ -112,7 +112,7 @@ export function SceneDrawing({
 }
 
 /** What belongs to a fitting and not to a machine. */
-const PLACED = ["joint", "path", "beyond", "target", "travelled", "wanted", "cushion"];
+const PLACED = ["joint", "path", "beyond", "later", "target", "travelled", "wanted", "cushion"];
 /** A body that only shows where a person would be. */
 const faint = (part: Scene["parts"][number]) => (part.role === "body" ? { ...part, ghost: true } : part);
 

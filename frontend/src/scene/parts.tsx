@@ -32,6 +32,7 @@ const LOOKS: Record<string, Look> = {
   joint: { stroke: colour.body, fill: colour.panel, strokeWidth: 4 },
   path: { stroke: colour.action, strokeWidth: 4, strokeDasharray: "1 12" },
   beyond: { stroke: colour.action, strokeWidth: 3, strokeDasharray: "1 14", strokeOpacity: 0.35 },
+  later: { stroke: colour.action, strokeWidth: 4, strokeDasharray: "3 9", strokeOpacity: 0.6 },
   target: { stroke: colour.action },
   slow: { stroke: colour.action, strokeWidth: 9, strokeOpacity: 0.75 },
   travelled: { stroke: colour.machine, strokeOpacity: 0.5 },

@@ -84,8 +84,7 @@ RSpec.describe Verglas::Fitting::StationAdvice do
 
   it "finds the same on a seat between two arms whose pads turn" do
     data = Worked::MACHINES["pads_that_turn"]
-    turned =
-      %w[abduction adduction].to_h { |name| [name, Verglas::Machines::Reader.read(data, exercise: name)] }
+    turned = %w[abduction adduction].to_h { |name| [name, Verglas::Machines::Reader.read(data, exercise: name)] }
     random = Random.new(12)
     40.times do
       body = random_body(random)

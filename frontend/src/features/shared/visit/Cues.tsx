@@ -16,7 +16,13 @@ const List = styled.ul`
     font-weight: ${font.strong};
   }
   button {
+    flex: 1;
+    min-width: 0;
+    padding-inline: ${space(1)};
     font-size: ${size.small};
+  }
+  div > span {
+    flex-basis: 100%;
   }
 `;
 const WENT = [
