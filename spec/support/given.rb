@@ -55,6 +55,31 @@ module Given
     row
   end
 
+  # A fitting of a client on a machine with one exercise that was accepted as advised; closing, and what the
+  # block makes of the Meeting: with which other fields it is closed. Answers its id.
+  def accepted_as_advised(gym, person, machine, by, **closing)
+    row, =
+      gym.fittings.open(
+        client_id: person[:id],
+        machine_id: machine[:id],
+        exercise: "",
+        description_number: 1,
+        marks: Verglas::Application::Meeting.new(gym, client: person, machine_row: machine).advice.marks,
+        by: by
+      )
+    drawn = Verglas::Application::Meeting.of(gym, row[:id])
+    gym.fittings.accept(
+      row[:id],
+      version: 1,
+      by: by,
+      marks: row[:marks].to_h,
+      **Verglas::Application::Record.of(drawn, row[:marks].to_h, {}),
+      **closing,
+      **(block_given? ? yield(drawn) : {})
+    )
+    row[:id]
+  end
+
   # Matteus Orr, of whom three lengths were read, or what more is said.
   def matteus(gym, by, **readings)
     taped = { stature: 1822, seat_to_kneecap: 641, floor_to_knee_top: 572 }

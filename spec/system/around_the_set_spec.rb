@@ -55,7 +55,8 @@ RSpec.describe "Around the set" do
   it "hears how it went on after a cue, and counts help apart" do
     here = machine(loft, "slide_back", name: "Leg extension 1", loading: loading)
     person = matteus(loft, account)
-    fitting = accepted(person, here)
+    work = { **Verglas::Application::Sheet::NO_WORK, "load_kg" => 40, "repetitions" => 10, "sets" => 2 }
+    fitting = accepted_as_advised(loft, person, here, account, work: work)
     sign_in at: "/fittings/#{fitting}/set-up"
     choose_sign "Leg let fly back, the load slams"
     within("[data-cue=brake_all_the_way]") { click_button "Better" }
@@ -72,32 +73,6 @@ RSpec.describe "Around the set" do
     click_button "Add a cue"
     expect(page).to have_text("“Slow as the tide.”")
     expect_accessible("the table of cues")
-  end
-
-  def accepted(person, here)
-    meeting = Verglas::Application::Meeting.new(loft, client: person, machine_row: here)
-    row, =
-      loft.fittings.open(
-        client_id: person[:id],
-        machine_id: here[:id],
-        exercise: "",
-        description_number: 1,
-        marks: meeting.advice.marks,
-        by: account
-      )
-    loft.fittings.accept(
-      row[:id],
-      version: 1,
-      by: account,
-      work: {
-        **Verglas::Application::Sheet::NO_WORK,
-        "load_kg" => 40,
-        "repetitions" => 10,
-        "sets" => 2
-      },
-      **Verglas::Application::Record.of(Verglas::Application::Meeting.of(loft, row[:id]), row[:marks].to_h, {})
-    )
-    row[:id]
   end
 
   def choose_sign(title)

@@ -20,25 +20,9 @@ RSpec.describe "What a machine's fittings say of it" do
           seat_to_kneecap: (stature * 0.35).round,
           floor_to_knee_top: (stature * 0.31).round
         )
-      bench = Verglas::Application::Meeting.new(loft, client: person, machine_row: here)
-      row, =
-        loft.fittings.open(
-          client_id: person[:id],
-          machine_id: here[:id],
-          exercise: "",
-          description_number: 1,
-          marks: bench.advice.marks,
-          by: account
-        )
-      drawn = Verglas::Application::Meeting.of(loft, row[:id])
-      loft.fittings.accept(
-        row[:id],
-        version: 1,
-        marks: row[:marks].to_h,
-        knee_off_mm: ahead_mm + drawn.advice.evaluation.quantities[:knee_s_mm].round,
-        **Verglas::Application::Record.of(drawn, row[:marks].to_h, {}),
-        by: account
-      )
+      accepted_as_advised(loft, person, here, account) do |drawn|
+        { knee_off_mm: ahead_mm + drawn.advice.evaluation.quantities[:knee_s_mm].round }
+      end
     end
   end
 
