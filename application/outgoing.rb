@@ -73,7 +73,16 @@ module Verglas
 
       def set(row)
         done = row[:number].nil? ? {} : { last: row[:how]["last"], range: row[:how]["reached"], counts: counts(row) }
-        { **row, planned: row[:planned_kg], set: row[:number], load: row[:load_kg], leg: row[:leg].to_s, **done }
+        {
+          **row,
+          planned: row[:planned_kg],
+          set: row[:number],
+          load: row[:load_kg],
+          leg: row[:leg].to_s,
+          help: row[:kind].to_s,
+          helped: row[:helped].to_i.nonzero?,
+          **done
+        }
       end
 
       def counts(row)

@@ -145,6 +145,8 @@ module Verglas
             load_kg: values[:load],
             repetitions: values[:repetitions],
             leg: values.fetch(:leg, ""),
+            kind: values.fetch(:help, ""),
+            helped: values.fetch(:helped, 0),
             how: how,
             clean: done.clean? && [nil, "clean"].include?(values[:counts]),
             sends_back: done.sends_back?,

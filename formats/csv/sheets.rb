@@ -128,6 +128,8 @@ module Verglas
             sheet.column :load, mass.call(0..1000)
             sheet.column :repetitions, Count.new(1..200), also: %w[reps]
             sheet.column :leg, Choice.new(%w[left right])
+            sheet.column :help, Choice.new(%w[drop partner lowering self])
+            sheet.column :helped, Count.new(1..50)
             sheet.column :last, Choice.new(%w[easy clean not_reached])
             sheet.column :range, Number.new(0..1, nil, 3), also: %w[range_reached]
             sheet.column :counts, Choice.new(%w[clean held back])

@@ -1,9 +1,13 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "csv"
+require_relative "../support/taking_in"
 
 # Drop sets, a partner's help: counted apart, read by nothing, barred where a caution wants light hands or no holds.
 RSpec.describe "Helped work over HTTP" do
+  include TakingIn
+
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:person) { matteus(loft, account) }
@@ -70,5 +74,25 @@ RSpec.describe "Helped work over HTTP" do
     expect(visit["helped"]).to be_nil
     refused = set(load_kg: 10, kind: "drop")
     expect([status, refused["code"], db[:sets].count]).to eq([422, "helped_barred", 0])
+  end
+
+  it "goes out with the visits and comes in again as what it was" do
+    set
+    set(load_kg: 30, kind: "drop", last: "not_reached")
+    set(kind: "partner", helped: 3, last: "not_reached")
+    db[:accounts].update(role: "lead")
+    table = call(:get, "/api/export/visits.csv")
+    rows = CSV.parse(table, headers: true).map { |row| row.to_h.slice("help", "helped") }
+    expect(rows).to eq(
+      [
+        { "help" => nil, "helped" => nil },
+        { "help" => "drop", "helped" => nil },
+        { "help" => "partner", "helped" => "3" }
+      ]
+    )
+    db[:sets].delete
+    db[:visits].delete
+    expect(take_in("visits", table)["state"]).to eq("taken")
+    expect(db[:sets].order(:number).select_map(%i[kind helped])).to eq([["", 0], ["drop", 0], ["partner", 3]])
   end
 end

@@ -63,7 +63,10 @@ module Verglas
 
         # A row a set that stands; one for a visit without any.
         def visits
-          own = %i[load_kg repetitions leg how_cipher clean sends_back done_at].map { |name| Sequel[:sets][name] }
+          own =
+            %i[load_kg repetitions leg kind helped how_cipher clean sends_back done_at].map do |name|
+              Sequel[:sets][name]
+            end
           rows = with_staff(on_machines(:visits).left_join(standing_sets, visit_id: Sequel[:visits][:id]))
           each(
             :sets,
@@ -96,6 +99,8 @@ module Verglas
               :load_kg,
               :repetitions,
               :leg,
+              :kind,
+              :helped,
               :how_cipher,
               :clean,
               :sends_back,

@@ -78,7 +78,21 @@ module Verglas
         end
 
         ADDED = %i[id client_id machine_id exercise fitting_id planned_kg begun_at last_at].freeze
-        ADDED_SETS = %i[id visit_id number load_kg repetitions leg clean sends_back watched_by done_by done_at].freeze
+        ADDED_SETS = %i[
+          id
+          visit_id
+          number
+          load_kg
+          repetitions
+          leg
+          kind
+          helped
+          clean
+          sends_back
+          watched_by
+          done_by
+          done_at
+        ].freeze
 
         # Many at once: {**ADDED, by:}.
         def add_all(rows)
