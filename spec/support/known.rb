@@ -150,6 +150,8 @@ module Known
         "question" => %w[extension_roller tempo],
         "cue" => %w[brake_all_the_way hips_back own_none],
         "about" => %w[leg_flies_back calf],
+        "felt" => [nil, "front_thigh"],
+        "sign" => [nil, "leg_flies_back"],
         "move" => %w[sits_back both_legs_in load_at_rest legs_out],
         "limit" => %w[hip_bend ankle],
         "gate" => %w[stick],
