@@ -14,8 +14,15 @@ module Verglas
         !effect.no_holds && effect.in_hand.nil? && effect.schools[:grip] != :light
       end
 
-      # Loading choices after a load (kg), lighter and lighter; [] where nobody described what can be loaded.
-      def drops(meeting, load_kg) = meeting.rig && load_kg ? Loading::Drops.of(meeting.rig.choices, load_kg) : []
+      # Loading choices after a load (kg), lighter and lighter, none above what is allowed; [] where nobody described
+      # what can be loaded.
+      def drops(meeting, load_kg)
+        return [] unless meeting.rig && load_kg
+
+        Loading::Drops
+          .of(meeting.rig.choices, load_kg)
+          .reject { |choice| Loading::NextLoad.over?(choice, meeting.load_limit_kg) }
+      end
 
       # By whom it is made lighter: :alone where the pin is reached from the seat, :second_person where not, :unknown
       # where nobody wrote it down, :plates where plates come off.

@@ -87,8 +87,9 @@ module Verglas
       # be the client's own before. Bars.
       def emphasis_bars(family)
         emphasis = family.emphasis or return []
-        schools = effect(family).schools
-        closed = emphasis.schools.any? { |question, school| schools.fetch(question, school) != school }
+        effect = effect(family)
+        closed = emphasis.schools.any? { |question, school| effect.schools.fetch(question, school) != school }
+        closed ||= emphasis.spares.intersect?(effect.cautioned)
         return [Bar.of(:emphasis_closed, emphasis: emphasis.name)] if closed
 
         unknown(emphasis, family).map { |limit| Bar.of(:emphasis_unknown, emphasis: emphasis.name, limit: limit) }

@@ -34,8 +34,8 @@ module Verglas
       # [Told] for a sign or a region, the best first.
       def of(about, most: OFFERED)
         rows = counted.fetch(about.to_s, {})
-        own = rows.reject { |_, row| row[:words].empty? }.keys
-        names = [*Guidance::Cues.of(@meeting.machine.family, about.to_sym), *own.map(&:to_sym)]
+        own = free? ? rows.reject { |_, row| row[:words].empty? }.keys : []
+        names = [*Guidance::Cues.of(@meeting.machine.family, about.to_sym, spared), *own.map(&:to_sym)]
         counts = names.to_h { |name| [name, count(rows[name.to_s])] }
         Guidance::Cues
           .ranked(names, counts: counts, theirs: theirs(about))
@@ -44,6 +44,17 @@ module Verglas
       end
 
       private
+
+      # What the client's cautions keep from them; a belt too where the machine has none.
+      def spared
+        @spared ||= [
+          *@meeting.caution_effect.spared,
+          *(:belt unless @meeting.safety.belt?(@meeting.machine.family))
+        ].uniq
+      end
+
+      # The gym's own words say to nobody what they ask for: they are told to somebody without any caution.
+      def free? = @meeting.safety.rows.empty?
 
       # {about => {name => row}} of the gym.
       def counted

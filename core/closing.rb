@@ -113,6 +113,7 @@ module Verglas
         caution: rules.keys,
         told: rules.each_value.flat_map { |rule| rule.told.map(&:key) }.uniq,
         joint: Guidance::CautionRule::JOINTS.keys,
+        spared: [*Guidance::CautionRule::JOINTS.keys, *Guidance::Cautions::SPARED],
         action: [*BESIDE[:action], *Machines::Declaration::ACTIONS]
       }
     end

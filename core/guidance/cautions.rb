@@ -24,6 +24,9 @@ module Verglas
       # plates are loaded only.
       Told = Value.define(:caution, :key, :plates, :stop)
 
+      # What a word can ask for that a caution forbids, beside moving a joint: to hold, to grip, to wear a lap belt.
+      SPARED = %i[holds grip belt].freeze
+
       # envelope: what the cautions' figures and a clinician's degrees leave; wishes by the names of Wishes; less: {wish
       # => what is taken off it}; schools: {question => school} with which the client is spared something; without:
       # choices and ways that are not offered; belt: one that must not be worn before one that must; load_limit_kg: the
@@ -50,6 +53,16 @@ module Verglas
           :cautioned
         ) do
           def barred? = bars.any?
+
+          # What is kept from the client, words too: joints that a caution is on, and of SPARED.
+          def spared
+            [
+              *cautioned,
+              *(:holds if no_holds || in_hand),
+              *(:grip if schools[:grip] == :light),
+              *(:belt if belt == :never)
+            ]
+          end
 
           # Of what some cautions do, what holds beside the others of the same client; whole: the Effect of all of them.
           # A figure that another makes stricter is not said, nor a belt that another forbids.

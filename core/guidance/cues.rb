@@ -5,8 +5,9 @@ module Verglas
     # What is said that helps, by the sign that was seen or where a set was felt instead; of several, what helped most
     # people here first, before it what helped this client. core/data/cues.yml
     module Cues
-      # of: tags of the families on which it is meant; about: names of signs and regions.
-      Cue = Value.define(:name, :of, :about)
+      # of: tags of the families on which it is meant; about: names of signs and regions; spares: of whom it is kept
+      # (Cautions::Effect#spared).
+      Cue = Value.define(:name, :of, :about, :spares)
       # helped, tried: how often, here.
       Count = Struct.new(:helped, :tried)
       NONE = Count.new(0, 0).freeze
@@ -17,16 +18,19 @@ module Verglas
 
       ALL =
         Tables[:cues][:cues]
-          .map { |row| Cue.new(name: row[:name], of: row[:of], about: row[:about] + row[:felt]) }
+          .map { |row| Cue.new(name: row[:name], of: row[:of], about: row[:about] + row[:felt], spares: row[:spares]) }
           .freeze
       # All that a cue can be about.
       ABOUT = [*Signs::ALL.keys, *Regions::ALL.keys].freeze
 
       module_function
 
-      # Names of those of the table that are meant on a family for a sign or a region.
-      def of(family, about)
-        ALL.select { |cue| cue.about.include?(about) && family.all?(cue.of) }.map(&:name)
+      # Names of those of the table that are meant on a family for a sign or a region, without those that ask for what
+      # is spared.
+      def of(family, about, spared = [])
+        ALL
+          .select { |cue| cue.about.include?(about) && family.all?(cue.of) && !cue.spares.intersect?(spared) }
+          .map(&:name)
       end
 
       # names: in the table's order, the gym's own after them; counts: {name => Count}; theirs: names of those that

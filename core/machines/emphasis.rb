@@ -6,11 +6,11 @@ module Verglas
     #   of        tags of the families on which it is offered
     #   question  the house rule that may put it first, nil for none; schools: {question => school} that go with it
     #   wishes    what is aimed at, names of Mechanisms::Wishes; needs: limits that have to be the client's own before
-    #   without   choices that are not offered with it
+    #   without   choices that are not offered with it; spares: joints on which no caution may be
     #   meant     muscles for which it is done
     # docs/model.md section 16
     Emphasis =
-      Value.define(:name, :of, :question, :schools, :wishes, :needs, :without, :meant) do
+      Value.define(:name, :of, :question, :schools, :wishes, :needs, :without, :spares, :meant) do
         def offered_on?(family) = family.all?(of)
       end
 

@@ -111,7 +111,13 @@ module Verglas
       }.freeze
 
       CUES = {
-        cues: rows(of: TAGS, about: maybe(list(named(:sign)), []), felt: maybe(list(named(:region)), []))
+        cues:
+          rows(
+            of: TAGS,
+            about: maybe(list(named(:sign)), []),
+            felt: maybe(list(named(:region)), []),
+            spares: maybe(list(named(:spared)), [])
+          )
       }.freeze
 
       EMPHASES = {
@@ -123,6 +129,7 @@ module Verglas
             wishes: maybe(map(named(:wish), number), {}),
             needs: maybe(list(named(:limit)), []),
             without: maybe(list(named(:choice)), []),
+            spares: maybe(list(named(:joint)), []),
             meant: list(named(:region))
           )
       }.freeze

@@ -96,6 +96,31 @@ RSpec.describe "Cues over HTTP" do
     expect(status).to eq(404)
   end
 
+  it "tells nothing that a caution spares a client, and the gym's own words to nobody with one" do
+    call(:post, "/api/cues", { words: "Hold your breath.", about: "leg_flies_back" })
+    own = call(:get, "/api/cues")["abouts"].find { |one| one["about"] == "leg_flies_back" }["cues"].last["name"]
+    loft.cues.count(own, about: "leg_flies_back", helped: true)
+    loft.cues.count("breath_at_the_end", about: "leg_flies_back", helped: true)
+    id = draft
+    names = offered(id, "leg_flies_back").map { |cue| cue["name"] }
+    expect(names).to include(own, "breath_at_the_end")
+    call(
+      :put,
+      "/api/clients/#{person[:id]}/cautions",
+      { caution: "blood_pressure", version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11" }
+    )
+    expect(status).to eq(200)
+    left = offered(id, "leg_flies_back").map { |cue| cue["name"] }
+    expect(left).to include("brake_all_the_way")
+    expect(left & [own, "breath_at_the_end"]).to eq([])
+  end
+
+  it "names no lap belt on a machine that has none" do
+    expect(offered(draft, "hips_lift").map { |cue| cue["name"] }).to eq(%w[hips_back])
+    db[:machines].where(id: here[:id]).update(belt: true)
+    expect(offered(draft, "hips_lift").map { |cue| cue["name"] }).to eq(%w[hips_back belt_snug])
+  end
+
   it "refuses words for nothing, and about nothing" do
     call(:post, "/api/cues", { words: "   ", about: "leg_flies_back" })
     expect(status).to eq(422)

@@ -76,6 +76,17 @@ RSpec.describe "What an exercise is done for" do
     expect(told.values_at("known", "said")).to all(be_a(String))
   end
 
+  it "closes what leads into a joint with a caution on it, cleared or not" do
+    measured
+    id = opened(press)
+    expect([line("hip", id), line("knee", id)]).to all(include("closed" => []))
+    caution("knee", **cleared)
+    expect(line("knee", id)).to be_nil
+    expect(line("hip", id)).to include("closed" => [])
+    caution("hip_replacement", **cleared)
+    expect(page(id)["emphases"]).to eq([])
+  end
+
   it "opens for the hip only once its bend was measured, for the knee once the ankle was, and says so" do
     id = opened(press)
     expect(line("hip", id)["closed"]).to eq(["For hip only once this is measured: bend of the hip."])

@@ -42,6 +42,14 @@ RSpec.describe "Helped work over HTTP" do
     expect(helped["kinds"].map { |kind| kind["name"] }).to eq(%w[drop partner lowering self])
   end
 
+  it "tells no load above what a clinician allows" do
+    set
+    word = { version: nil, cleared_by: "Dr Fenwick", cleared_on: "2026-02-11", load_to_kg: 22 }
+    call(:put, "/api/clients/#{person[:id]}/cautions", { caution: "knee", **word })
+    expect(status).to eq(200)
+    expect(visit["helped"]["drops"].map { |load| load["kg"] }).to eq([20])
+  end
+
   it "counts it apart: it is shown, and neither the next load nor strength reads it" do
     set
     before = visit["today"]["load"]["kg"]

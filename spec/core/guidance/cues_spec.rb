@@ -31,6 +31,23 @@ RSpec.describe Verglas::Guidance::Cues do
     expect(unsaid).to eq([])
   end
 
+  it "keeps from somebody what asks for what a caution spares them" do
+    effect =
+      lambda do |name, one|
+        Verglas::Guidance::Cautions.effect(one, [Verglas::Guidance::Cautions::Caution.of(name, cleared: true)])
+      end
+    plate = family(:press_sled)
+    hip = effect.call(:hip_replacement, plate).spared
+    expect(described_class.of(plate, :knees_fall_in)).to include(:tear_the_paper, :knees_to_the_wall)
+    expect(described_class.of(plate, :knees_fall_in, hip)).to eq(%i[spread_the_toes])
+    bench = Verglas::Machines::Families.single.find { |one| one.all?(%i[turns_on_pivot sits_back]) }
+    pressure = effect.call(:blood_pressure, bench).spared
+    expect(pressure).to include(:holds, :grip)
+    expect(described_class.of(bench, :leg_flies_back)).to include(:breath_at_the_end)
+    expect(described_class.of(bench, :leg_flies_back, pressure)).not_to include(:breath_at_the_end)
+    expect(described_class.of(bench, :hips_lift, [:belt])).not_to include(:belt_snug)
+  end
+
   it "puts what helped this client first, then what helps most people here" do
     names = described_class.of(family(:press_sled), :knees_fall_in)
     counts = { names[2] => count(9, 10), names[1] => count(1, 10) }
