@@ -24,14 +24,22 @@ module Verglas
       end
 
       # The probability that it lies below a share: that of at least successes + 1 of successes + failures + 1 draws.
+      # Of the two tails the thinner is summed.
       def below(share, successes, failures)
         return 0.0 unless share.positive?
         return 1.0 unless share < 1
 
+        past = share * (successes + failures + 2) > successes + 1
+        past ? 1 - tail(1 - share, failures, successes) : tail(share, successes, failures)
+      end
+
+      # The same, summed from its thickest end where the share is at most (successes + 1) / (draws + 1).
+      def tail(share, successes, failures)
         draws = successes + failures + 1
-        ((successes + 1)..draws).sum do |hits|
-          Math.exp(chosen(draws, hits) + (hits * Math.log(share)) + ((draws - hits) * Math.log(1 - share)))
-        end
+        odds = share / (1 - share)
+        term =
+          Math.exp(chosen(draws, successes + 1) + ((successes + 1) * Math.log(odds)) + (draws * Math.log(1 - share)))
+        ((successes + 1)..draws).sum { |hits| term.tap { term *= odds * (draws - hits) / (hits + 1) } }
       end
 
       # ln of the number of ways.
@@ -43,7 +51,7 @@ module Verglas
         all = successes + failures
         all > MOST ? [successes, failures].map { |count| (count * MOST / all.to_f).round } : [successes, failures]
       end
-      private_class_method :below, :chosen, :scaled
+      private_class_method :below, :tail, :chosen, :scaled
     end
   end
 end
