@@ -33,6 +33,9 @@ module Verglas
       # The names of the exercises that are done on a row's machine: [nil] where there is one.
       def exercises(row) = Machines::Families.fetch(row[:family]).exercises.keys
 
+      # Whether several exercises share one seat, each with an arm of its own.
+      def station?(row) = !Machines::Families.fetch(row[:family]).exercises.key?(nil)
+
       # The names of all that is done on it, each emphasis too (Machines::Emphasis).
       def all_exercises(row) = Machines::Families.fetch(row[:family]).all_exercises.keys
 
@@ -76,7 +79,7 @@ module Verglas
       end
 
       def exercise_of(row, family)
-        Machines::Families.fetch(row[:family]).exercises.find { |_, one| one.id == family.id }.first
+        Machines::Families.fetch(row[:family]).all_exercises.find { |_, one| one.id == family.id }.first
       end
 
       # How much of an exercise can be told.

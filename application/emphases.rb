@@ -5,10 +5,13 @@ module Verglas
     # What the exercise of a bench can be done for: as it stands, and each emphasis that its family offers.
     # docs/model.md section 16
     class Emphases
-      # name: of the exercise; emphasis: Machines::Emphasis, nil for what the family is there for; bars: why it is
-      # closed for this client (Bar); feet: of a rail, where they stand and what hip and knee take there
+      # name: of the exercise; family: its own; beside: whether it is done beside what the machine is there for; bars:
+      # why it is closed for this client (Bar); feet: of a rail, where they stand and what hip and knee take there
       # (Mechanisms::Rail#at_share), nil elsewhere.
-      Line = Struct.new(:name, :emphasis, :active, :bars, :feet, keyword_init: true)
+      Line =
+        Struct.new(:name, :family, :beside, :active, :bars, :feet, keyword_init: true) do
+          def emphasis = family.emphasis
+        end
 
       # The exercise that a house rule puts first in the place of a plain one ("" on most machines); the block answers
       # {question => school} as cautions leave them.
@@ -32,26 +35,30 @@ module Verglas
         { **plain, **family.emphasis&.schools.to_h }
       end
 
-      # [Line]; [] where there is nothing to choose. What a caution closes is not among them.
+      # [Line]; [] where there is nothing to choose: all that is done on this seat without pinning anything anew. What a
+      # caution closes is not among them.
       def self.of(meeting)
         whole = Verglas::Machines::Families.fetch(meeting.machine_row[:family])
-        plain = whole.exercise(meeting.plain)
-        emphases = Verglas::Machines::Emphasis.of(plain)
-        return [] if emphases.empty?
+        here = whole.exercises.key?(nil) ? whole.all_exercises : of_plain(whole, meeting.plain)
+        return [] if here.one?
 
-        lines = [nil, *emphases].map { |emphasis| line(meeting, whole, emphasis) }
+        lines = here.map { |name, family| line(meeting, name.to_s, family) }
         lines.reject! { |one| !one.active && one.bars.any? { |bar| bar.code == :emphasis_closed } }
         lines.one? ? [] : lines
       end
 
-      def self.line(meeting, whole, emphasis)
-        name = [*meeting.plain[/.+/], *emphasis&.name].join("_")
+      def self.of_plain(whole, plain) = whole.all_exercises.select { |name, _| whole.plain(name) == plain }
+
+      def self.line(meeting, name, family)
+        plain = Described.plain(meeting.machine_row, name)
+        same = plain == meeting.plain
         Line.new(
           name: name,
-          emphasis: emphasis,
+          family: family,
+          beside: !meeting.station? && !plain.empty?,
           active: name == meeting.exercise,
-          bars: meeting.safety.emphasis_bars(whole.exercise(name)),
-          feet: feet(meeting, whole.exercise(name))
+          bars: same ? meeting.safety.emphasis_bars(family) : meeting.safety.bars(family),
+          feet: (feet(meeting, family) if same)
         )
       end
 
@@ -63,7 +70,7 @@ module Verglas
         at = meeting.advice.evaluation
         at.mechanics.at_share(at.place, share)
       end
-      private_class_method :line, :feet
+      private_class_method :of_plain, :line, :feet
     end
   end
 end

@@ -187,7 +187,7 @@ module Verglas
         action = @meeting.machine.family.action
         Machines::Families.all.flat_map do |family|
           family
-            .exercises
+            .all_exercises
             .select { |_, one| one.action == action }
             .keys
             .map { |exercise| [family.id.to_s, exercise.to_s] }

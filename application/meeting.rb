@@ -237,7 +237,7 @@ module Verglas
           machine,
           walk_round: walk_round,
           roller_first: rules[:first_set] == :roller,
-          told_out: !Told::Moves.getting_out(machine_row).empty?
+          told_out: !Told::Moves.getting_out(machine_row, exercise).empty?
         )
       end
 
@@ -267,7 +267,7 @@ module Verglas
       def taken = estimation.reports.reject(&:refused).map { |report| report.reading.observation }
 
       # Of several exercises on one seat; the name of this one, or of the one whose emphasis it is.
-      def station? = !plain.empty?
+      def station? = Described.station?(machine_row)
       def plain = @plain ||= Described.plain(machine_row, exercise)
       def advice = @advice ||= kept_advice { station? ? station_advice.exercises[exercise] : plain_advice }
 

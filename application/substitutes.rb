@@ -52,7 +52,10 @@ module Verglas
           end
         each =
           rows.flat_map do |row|
-            Machines::Families.fetch(row[:family]).exercises.map { |exercise, family| [row, exercise.to_s, family] }
+            Machines::Families
+              .fetch(row[:family])
+              .plain_exercises
+              .map { |exercise, family| [row, exercise.to_s, family] }
           end
         each
           .select { |_, _, family| family.action == meeting.machine.family.action }

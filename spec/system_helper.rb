@@ -15,6 +15,8 @@ ENV["TMPDIR"] = scratch
 Verglas::Ops::Browser.prepare(Verglas::Web::Stack.build(Verglas::DB, limits: false))
 Capybara.default_driver = :verglas
 Capybara.javascript_driver = :verglas
+# Three browsers and their servers share two cores: what is right at once passes at once, only a failure waits so long.
+Capybara.default_max_wait_time = 10
 
 module Browsing
   AXE = File.join(Verglas::ROOT, "frontend", "node_modules", "axe-core", "axe.min.js")

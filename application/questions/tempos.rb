@@ -20,7 +20,7 @@ module Verglas
             gym
               .machines
               .in_service
-              .flat_map { |row| Verglas::Machines::Families.fetch(row[:family]).exercises.values.map(&:id) }
+              .flat_map { |row| Verglas::Machines::Families.fetch(row[:family]).plain_exercises.values.map(&:id) }
               .uniq
           end
           private_class_method :here

@@ -73,18 +73,17 @@ module Verglas
         def narrowed
           phrases =
             effects.flat_map do |family, effect|
-              Narrowed.by_cautions(effect, family).map { |phrase| [phrase, family.action] }
+              Narrowed.by_cautions(effect, family).map { |phrase| [phrase, kind(family)] }
             end
           by_kinds = phrases.group_by(&:first).transform_values { |pairs| pairs.map(&:last).uniq }
           by_kinds
             .group_by(&:last)
-            .map do |kinds, said|
-              words(
-                :on_kinds,
-                kinds: list(kinds.map { |kind| words("kinds.#{kind}") }),
-                what: said.map(&:first).join(", ")
-              )
-            end
+            .map { |kinds, said| words(:on_kinds, kinds: list(kinds), what: said.map(&:first).join(", ")) }
+        end
+
+        # What machines of a family are called together: by its action, but for one that has a word of its own.
+        def kind(family)
+          Formats::Words.maybe("cautions.kinds.#{family.id}") || words("kinds.#{family.action}")
         end
 
         def schools

@@ -8,8 +8,9 @@ module Verglas
       module Moves
         module_function
 
-        def getting_in(row) = told(row, :in, row[:getting_in])
-        def getting_out(row) = told(row, :out, row[:getting_out])
+        # exercise: the one that is done, "" where it needs no name; nil: whichever.
+        def getting_in(row, exercise = nil) = told(row, :in, row[:getting_in], exercise)
+        def getting_out(row, exercise = nil) = told(row, :out, row[:getting_out], exercise)
 
         # What the next one finds.
         def left_behind(row)
@@ -26,7 +27,7 @@ module Verglas
 
         # {in:, out:}, as kept; of moves that are no more, none.
         def entries(row)
-          Guidance::Moves.read(row[:moves].to_h, Machines::Families.fetch(row[:family]).exercises.values)
+          Guidance::Moves.read(row[:moves].to_h, Machines::Families.fetch(row[:family]).plain_exercises.values)
         rescue Invalid
           Guidance::Moves::WAYS.to_h { |way| [way, []] }
         end
@@ -40,8 +41,10 @@ module Verglas
 
         def title(name) = Formats::Words.maybe("moves.#{name}") || name.to_s
 
-        def told(row, way, text)
-          moves = entries(row).fetch(way).map { |one| sentence(one) }
+        def told(row, way, text, exercise)
+          family = exercise && Machines::Families.fetch(row[:family]).all_exercises[exercise[/.+/]]
+          done = entries(row).fetch(way).select { |one| family.nil? || family.all?(one.move.of) }
+          moves = done.map { |one| sentence(one) }
           list = moves.empty? ? "" : "#{Formats::Words.adjuster(moves.join(", "))}."
           [list, text.to_s].reject(&:empty?).join(" ")
         end

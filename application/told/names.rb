@@ -38,7 +38,7 @@ module Verglas
             *(Formats::Words.say("exercises.#{plain}") unless plain.empty?),
             *(Formats::Words.say("emphases.#{emphasis.name}.title") if emphasis)
           ]
-          said.join(", ")
+          said.each_with_index.map { |part, index| index.zero? ? part : part.downcase }.join(", ")
         end
         private_class_method :placed
       end

@@ -21,7 +21,6 @@ module Verglas
         :uncleared_wishes,
         :schools,
         :without,
-        :without_uncleared,
         :belt,
         :belt_uncleared,
         :light_share,
@@ -44,8 +43,8 @@ module Verglas
         # Whether the family says, yes or no, all that the caution asks of it.
         def answered_by?(family) = asks.all? { |tag| family.tags.key?(tag) }
 
-        # What of a table by action holds for a family, most general first.
-        def of_action(table, family) = table.values_at(:all, family.action).compact
+        # What of a table by action holds for a family: of all, of its own action, of one beside which it is done.
+        def of_action(table, family) = table.select { |name, _| name == :all || family.tags[name] }.values
       end
 
     # Its parts, and how each column is read.
@@ -94,7 +93,7 @@ module Verglas
       # Tags that say nothing of a family by themselves.
       CIRCUMSTANCES = %i[all joint low_seat].freeze
       # What is done besides, and is no choice of a family.
-      WAYS = %i[calf_work one_leg in_turn].freeze
+      WAYS = %i[one_leg in_turn].freeze
       ENVELOPES = ->(table) { table.transform_values { |spans| Body::Envelope.new(spans) } }
       FIGURES = ->(table) { table.transform_values { |figures| figures.transform_values(&:to_f) } }
       # How a column becomes what it is here.

@@ -113,7 +113,7 @@ module Verglas
             every.map { |caution, rule| envelope(family, caution, measured, rule) }.inject(Body::Envelope.open, :&),
           wishes: wishes(family, every, aims),
           less: less(family, rules),
-          without: without(every),
+          without: rules.flat_map(&:without).uniq,
           schools: rules.map(&:schools).inject({}, :merge),
           **manner(every, family),
           load_limit_kg: cautions.filter_map(&:load_to_kg).min,
@@ -195,10 +195,6 @@ module Verglas
           .to_h { |name, said| [name, family.wishes.fetch(name).stricter_of([aims[name], *said.map(&:last)].compact)] }
       end
 
-      def without(every)
-        every.flat_map { |caution, rule| [*rule.without, *(rule.without_uncleared unless caution.cleared)] }.uniq
-      end
-
       # The most that any of them takes off.
       def less(family, rules)
         rules
@@ -258,7 +254,6 @@ module Verglas
                            :with_its_rules,
                            :bars,
                            :wishes,
-                           :without,
                            :less,
                            :manner,
                            :easier,

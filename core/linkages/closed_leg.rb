@@ -83,6 +83,9 @@ module Verglas
         at_bend(bend_deg, f_mm) || state(Geometry::Point.new(0.0, ankle_y_mm(f_mm)), bend_deg, f_mm)
       end
 
+      # The leg with its ankle at a place (Point), the knee bent so far; the foot as if its sole lay along the plate.
+      def with_ankle(ankle, bend_deg) = state(ankle, bend_deg, 0.0)
+
       # Where the plate is then (mm), and where the ankle is with the plate at x (Point): all that most questions ask of
       # a leg, at a fraction of a State's price.
       def x_towards_bend(bend_deg, f_mm)

@@ -38,10 +38,13 @@ module Verglas
         @references = []
       end
 
-      def action(name)
-        known(name, "action", ACTIONS)
+      # beside: actions of what else is done on its machines, so that what cautions do to those holds of it too.
+      def action(name, beside: [])
+        [name, *beside].each do |one|
+          known(one, "action", ACTIONS)
+          @tags[one] = true
+        end
         @action = name
-        @tags[name] = true
       end
 
       def purpose(name) = @purpose = name

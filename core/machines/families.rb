@@ -6,16 +6,21 @@ module Verglas
     # depends on it, and the register is closed.
     module Families
       @all = {}
+      @beside = {}
       @references = []
       @all_exercises = {}.compare_by_identity
 
       class << self
-        # mechanism: its name in Mechanisms; traits: what those want to know of the family; the block declares it
-        # (Declaration).
-        def define(id, mechanism:, **traits, &block)
+        # mechanism: its name in Mechanisms; beside: {family => exercise} of the machines on which it is done beside
+        # what they are there for, where no machine is of it alone; traits: what those want to know of the family; the
+        # block declares it (Declaration).
+        def define(id, mechanism:, beside: {}, **traits, &block)
           declaration = Declaration.of(id, mechanism: mechanism, traits: traits, &block)
           @references.concat(declaration.references)
-          register(declaration.family)
+          return register(declaration.family) if beside.empty?
+
+          beside.each { |whole, exercise| (@beside[whole] ||= {})[exercise] = declaration.family }
+          declaration.family
         end
 
         # Names in declarations that stand elsewhere (Tables::Reference).
@@ -40,11 +45,21 @@ module Verglas
           @all[family.id] = family
         end
 
-        def close = @all.freeze
+        def close
+          @beside.each_value(&:freeze)
+          [@all, @beside].each(&:freeze)
+        end
+
         def all = @all.values
 
+        # {exercise => Family} of what is done on a family's machines beside what they are there for.
+        def beside(whole) = @beside.fetch(whole.id, {})
+
+        # {name => Family} of all that is done on them but for what it is done for.
+        def plain_exercises(whole) = { **whole.exercises, **beside(whole) }
+
         # Every family that a machine's exercise is of, whether a machine can be nothing else or not, once.
-        def single = all.flat_map { |family| family.exercises.values }.uniq(&:id)
+        def single = all.flat_map { |family| plain_exercises(family).values }.uniq(&:id)
 
         # A family that an exercise is of. Raises Invalid where it is none.
         def of_exercise(id)
@@ -53,7 +68,15 @@ module Verglas
         end
 
         # {name => Family} of all that is done on machines of a family or station that is registered.
-        def all_exercises(whole) = @all_exercises[whole] ||= { **whole.exercises, **whole.emphases }.freeze
+        def all_exercises(whole)
+          @all_exercises[whole] ||= begin
+            beside =
+              beside(whole).map do |name, family|
+                { name => family, **family.emphases.transform_keys { |own| "#{name}_#{own}" } }
+              end
+            { **whole.exercises, **whole.emphases, **beside.inject({}, :merge) }.freeze
+          end
+        end
 
         # One of some exercises, {name => Family}; "" is the one that needs no name. Raises Invalid where it is none.
         def exercise(all, name)

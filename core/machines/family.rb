@@ -38,7 +38,8 @@ module Verglas
         # {name => Family} of what it can be done for beside, each an exercise with a log of its own.
         def emphases = Emphasis.families(self)
 
-        # {name => Family} of all that is done on it.
+        # {name => Family} of what is done on it whatever it is for, and of all that is done on it.
+        def plain_exercises = Families.plain_exercises(self)
         def all_exercises = Families.all_exercises(self)
 
         # One of them; "" is the one that needs no name. Raises Invalid where it is none.
@@ -46,12 +47,18 @@ module Verglas
 
         # As Station has them: which exercise is meant by a name; the one whose emphasis it is.
         def named(name) = name
-        def plain(_name) = nil
+        def plain(name) = Families.beside(self).keys.find { |one| "#{name}_".start_with?("#{one}_") }
 
-        # A machine's plain data as that of one exercise.
+        # A machine's plain data as that of one exercise: of one beside, without what has no say in it.
         def exercise_data(data, name)
-          exercise(name)
-          data
+          done = exercise(name)
+          plain(name) ? done.cut(data) : data
+        end
+
+        def cut(data)
+          names = constants.keys.map(&:to_s)
+          adjusters = data.fetch("adjusters").map { |one| one.merge("drives" => one.fetch("drives").slice(*names)) }
+          data.merge("constants" => data.fetch("constants").slice(*names), "adjusters" => adjusters)
         end
 
         def constant(name)

@@ -28,7 +28,7 @@ module Verglas
       # upright, so that the ankle bends by as much.
       def heel_drop_deg = @heel_drop_deg ||= within(wishes[:heel_drop_deg])
       def top_deg = @top_deg ||= within(TOP_DEG)
-      def range_left_deg(_place) = bottom_deg - top_deg
+      def range_left_deg(_place) = heel_drop_deg - top_deg
 
       # Where the client turns today; the pad lies below their lowest.
       def bottom_deg = today_deg(top_deg, heel_drop_deg)

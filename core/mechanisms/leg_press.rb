@@ -35,15 +35,6 @@ module Verglas
         reach - leg(place).ankle_at(from_hip(place, :latch_x), foot_mm(place)).norm
       end
 
-      # How far the plate stays off its stop (mm) with the balls of the feet on its lower edge, the knees nearly
-      # straight and the heels down.
-      def calf_slack_mm(place)
-        low = Linkages::CalfWork.x_mm(leg(place), drop_deg: calf_drop_deg, bend_deg: Linkages::ClosedLeg::TOP_BEND_DEG)
-        low && (low - from_hip(place, ends))
-      end
-
-      def calf_drop_deg = wishes.clamp(:heel_drop, TABLE[:calf_work][:heel_drop_deg])
-
       def beside_stance = %i[latch_x]
 
       # A stack has no latch.

@@ -30,7 +30,13 @@ module Verglas
 
       def kinds(family)
         family.kinds.each_value.map do |kind|
-          Machines::Adjuster.new(label: kind.name.to_s, marks: %w[1 2], travel: [0.0, TRAVEL], drives: kind.drives)
+          Machines::Adjuster.new(
+            label: kind.name.to_s,
+            marks: %w[1 2],
+            travel: [0.0, TRAVEL],
+            drives: kind.drives,
+            same_as: nil
+          )
         end
       end
       private_class_method :middle, :kinds

@@ -113,8 +113,10 @@ module Verglas
       # From the plate's lower edge to its upper one.
       def plate_ends(state)
         lower = on_rail_of_plate(state)
-        [lower, lower + (up_the_plate * place[:plate_length])].map { |point| drawn(state, point) }
+        [lower, lower + (up_the_plate * plate_length_mm)].map { |point| drawn(state, point) }
       end
+
+      def plate_length_mm = place[:plate_length]
 
       def on_rail_of_plate(state) = Geometry::Point.new(state.x_mm, leg.plate_y_mm)
       def plate_at(state) = drawn(state, on_rail_of_plate(state))

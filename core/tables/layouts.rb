@@ -78,7 +78,6 @@ module Verglas
             uncleared_wishes: maybe(FIGURES_BY_ACTION, {}),
             schools: maybe(paired(:question, :school), {}),
             without: maybe(list(named(:choice)), []),
-            without_uncleared: maybe(list(named(:choice)), []),
             belt: maybe(one_of(:always, :never)),
             belt_uncleared: maybe(one_of(:always, :never)),
             light_share: maybe(number),
@@ -259,7 +258,7 @@ module Verglas
         upright: figures(:least_deg),
         foot_share: figures(:even),
         unmeasured: figures(:highest_share, :lowest_share),
-        calf_work: figures(:heel_drop_deg, :off_the_stop_mm),
+        calf_work: figures(:bent_deg, :off_the_stop_mm, :slack_mm, :far_mm, :too_far_mm),
         stance: figures(:share_of_stature, :turn_deg, :widest_mm, :furthest_deg, :shoe_mm)
       }.freeze
 

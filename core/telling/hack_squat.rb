@@ -4,7 +4,7 @@ module Verglas
   module Telling
     # What a hack squat says besides: how far pads and shoulders sink.
     class HackSquat < Rail
-      def asides(**)
+      def asides
         if place[:sink_per_100_kg].positive?
           [
             Says.of(

@@ -11,7 +11,7 @@ module Verglas
     #                     so, and where it ends; one, several or nil
     #   step_numbers      numbers that the steps in words may use; step_words(decision): whose words a step has
     #   warnings          what is said before anybody gets on
-    #   asides(without:)  what else is done on the machine; without: names of what a caution takes away
+    #   asides            what else is said of the machine
     #   motion            what the movement does, {part => Says}; nil where nothing is told of it
     #   sides             what lies behind and before a pivot is called; travel_words: what the two ends of a movement
     #                     are
@@ -38,7 +38,7 @@ module Verglas
       def step_numbers = {}
       def step_words(decision) = decision
       def warnings = []
-      def asides(without: []) = [] # rubocop:disable Lint/UnusedMethodArgument -- the contract names it
+      def asides = []
       def motion = nil
       def sides = []
       def travel_words = %i[bottom top]

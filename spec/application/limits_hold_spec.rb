@@ -48,7 +48,7 @@ RSpec.describe "A client's limits on every machine" do
     rows.flat_map do |row|
       Verglas::Machines::Families
         .fetch(row[:family])
-        .exercises
+        .plain_exercises
         .keys
         .map { |exercise| meeting(person, row, exercise, **limits) }
     end
@@ -59,7 +59,7 @@ RSpec.describe "A client's limits on every machine" do
   Worked::MACHINES.each do |name, data|
     Verglas::Machines::Families
       .fetch(Verglas::Machines::Families.named(data["family"], data["kind"]))
-      .exercises
+      .plain_exercises
       .each do |exercise, family|
         family.joints.each_key do |motion|
           it "hold on #{name}#{", #{exercise}" if exercise}: #{motion}" do

@@ -19,7 +19,7 @@ module Verglas
                   family: input[:family],
                   description: Inputs::Machine.adjusters(input, family),
                   by: staff[:id],
-                  **Inputs::Machine.facts(input, family.exercises.values)
+                  **Inputs::Machine.facts(input, family.plain_exercises.values)
                 )
               checked_page(id)
             end
@@ -33,7 +33,7 @@ module Verglas
                 version: input[:version],
                 by: staff[:id],
                 description: new_description(row),
-                **Inputs::Machine.facts(input, Verglas::Machines::Families.fetch(row[:family]).exercises.values)
+                **Inputs::Machine.facts(input, Verglas::Machines::Families.fetch(row[:family]).plain_exercises.values)
               )
               checked_page(id)
             end

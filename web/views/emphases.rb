@@ -8,24 +8,29 @@ module Verglas
       module Emphases
         module_function
 
-        def of(meeting) = Application::Emphases.of(meeting).map { |line| told(line, meeting) }
+        def of(meeting) = Application::Emphases.of(meeting).map { |line| told(line) }
 
-        def told(line, meeting)
+        def told(line)
           {
             name: line.name,
-            title: title(line, meeting),
+            title: title(line),
             active: line.active,
             closed: Told::Barred.of(line.bars),
             feet: line.feet && feet(line.feet),
-            known: words(line, :known, meeting),
-            said: words(line, :said, meeting)
+            known: words(line, :known),
+            said: words(line, :said)
           }
         end
 
-        # What it is without an emphasis, the family says.
-        def key(line, meeting) = line.emphasis&.name || :"without.#{meeting.machine.family.action}"
-        def title(line, meeting) = Formats::Words.say("emphases.#{key(line, meeting)}.title")
-        def words(line, part, meeting) = Formats::Words.maybe("emphases.#{key(line, meeting)}.#{part}")
+        # What it is without an emphasis, the family says; of another exercise than the machine is there for, its name
+        # comes first.
+        def key(line) = line.emphasis&.name || :"without.#{line.family.action}"
+
+        def title(line)
+          line.beside ? Application::Told::Names.exercise(line.name) : Formats::Words.say("emphases.#{key(line)}.title")
+        end
+
+        def words(line, part) = Formats::Words.maybe("emphases.#{key(line)}.#{part}")
 
         def feet(feet)
           empty = [feet[:room_down_mm], feet[:room_up_mm]].min.negative?

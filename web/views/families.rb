@@ -25,7 +25,7 @@ module Verglas
         # Those that are done there, one way and the other.
         def moves(family)
           Verglas::Guidance::Moves::WAYS.to_h do |way|
-            all = family.exercises.values.flat_map { |one| Verglas::Guidance::Moves.of(one, way) }.uniq
+            all = family.plain_exercises.values.flat_map { |one| Verglas::Guidance::Moves.of(one, way) }.uniq
             told =
               all.map do |move|
                 { name: move.name, title: Formats::Words.say("moves.#{move.name}"), who: move.who, catch: move.catch }

@@ -13,14 +13,8 @@ module Verglas
           tags yes: %i[loads_knee loads_hip loads_back loads_foot on_a_plate presses],
                no: %i[loads_calf head_down face_down hinges hangs_from_hips hacks kneels]
           leg_moves
-          sits
-          constant :trunk_angle, deg: 60..175, usual: 90..140, group: :joint, tape: %i[corner rail_ahead back_top]
-          constant :seat_angle, deg: -40..60, usual: -10..30, group: :joint, tape: %i[corner rail_ahead seat_front]
-          plate usual_y: -250..150
-          constant :rest_x, mm: 100..1600, usual: 400..900, group: :joint, tape: %i[corner_on_rail plate_on_stop]
-          constant :stack_ratio, ratio: 0.1..4, usual: 0.4..2, default: 1.0, group: :joint
-          adjuster :recline, unit: :deg, drives: { trunk_angle: 1 }, decides: :recline, stage: :joint, first: true
-          adjuster :rest, drives: { rest_x: 1 }, decides: :rest, stage: :joint
+          corner_and_plate
+          stack_at_rest
           rail_wishes
           depth_found %i[trunk_angle plate_angle plate_y], set_by: %i[recline]
           finding :rest_slack,

@@ -1,18 +1,18 @@
 # frozen_string_literal: true
 
 RSpec.describe Verglas::Guidance::Cautions do
-  families = Verglas::Machines::Families.all.grep(Verglas::Machines::Family)
+  families = Verglas::Machines::Families.single
   # By the physics that a family follows, so that a new one is expected to be barred as its like are.
   follow = ->(*mechanisms) { families.select { |one| mechanisms.include?(one.mechanism) }.map(&:id) }
   arms = follow[:seated_knee, :lying_knee]
-  presses = follow[:leg_press]
+  presses = follow[:leg_press, :calf_press]
   hanging = follow[:belt_squat]
   hacks = follow[:hack_squat, :hack_reach]
   benches = follow[:hinge_bench, :glute_ham]
   head_down = %i[level_bench glute_ham]
   knees = [*arms, *presses, *hacks, *hanging, :glute_ham]
 
-  def family(id) = Verglas::Machines::Families.fetch(id)
+  def family(id) = Verglas::Machines::Families.of_exercise(id)
 
   def caution(name, cleared: false, load: nil, named: [], joint: nil, **degrees)
     described_class::Caution.of(
@@ -28,11 +28,7 @@ RSpec.describe Verglas::Guidance::Cautions do
   def effect(family, *cautions, **aims) = described_class.effect(family, cautions, aims)
   def knee(family, *cautions) = effect(family, *cautions).envelope[:knee_flexion]
   def barred(caution)
-    Verglas::Machines::Families
-      .all
-      .grep(Verglas::Machines::Family)
-      .select { |one| effect(one, caution).barred? }
-      .map(&:id)
+    Verglas::Machines::Families.single.select { |one| effect(one, caution).barred? }.map(&:id)
   end
 
   spreads = follow[:seated_hip]
@@ -50,7 +46,7 @@ RSpec.describe Verglas::Guidance::Cautions do
     back: [[]] * 5,
     osteoporosis: [hacks, [], [], [], []],
     neck_shoulder: [[*hacks, *benches], [], [], [], []],
-    ankle: [[]] * 5,
+    ankle: [follow[:calf_press], [], [], [], []],
     blood_pressure: [head_down, [], [], [], []],
     heart: [everything, [], [], [], []],
     blood_clot: [everything, [], [], [], []],

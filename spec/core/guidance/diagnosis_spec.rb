@@ -167,7 +167,7 @@ RSpec.describe Verglas::Guidance::Diagnosis do
     exercises =
       Verglas::Machines::Families
         .fetch(Verglas::Machines::Families.named(*Worked::MACHINES[fixture].values_at("family", "kind")))
-        .exercises
+        .plain_exercises
         .keys
     exercises.each do |exercise|
       it "offers on #{[fixture, exercise].compact.join(", ")} only moves that are there and make it better, each " \

@@ -32,7 +32,7 @@ RSpec.describe Verglas::Guidance::Flow do
     Worked::MACHINES.each_value do |data|
       Verglas::Machines::Families
         .fetch(data["family"])
-        .exercises
+        .plain_exercises
         .each_key do |exercise|
           machine = Verglas::Machines::Reader.read(data, exercise: exercise)
           found = ids(machine)

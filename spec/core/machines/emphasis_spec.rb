@@ -4,7 +4,7 @@ RSpec.describe Verglas::Machines::Emphasis do
   def family(id) = Verglas::Machines::Families.fetch(id)
 
   it "is an exercise of its own on each family that offers it, and on a station beside the exercise it belongs to" do
-    expect(family(:press_sled).all_exercises.keys).to eq([nil, "hip", "knee"])
+    expect(family(:press_sled).all_exercises.keys).to eq([nil, "hip", "knee", "calf", "calf_knees_bent"])
     expect(family(:level_hip).all_exercises.keys).to include("hip_extension_back", "hip_extension_rounded")
     expect(family(:level_hip).plain("hip_extension_back")).to eq("hip_extension")
     expect { family(:press_sled).exercise("rounded") }.to raise_error(Verglas::Invalid, /unknown exercise/)

@@ -26,6 +26,22 @@ RSpec.describe Verglas::Machines::Families do
       end
   end
 
+  beside = machines.flat_map { |family| described_class.beside(family).map { |exercise, one| [family, exercise, one] } }
+  beside.each do |whole, exercise, family|
+    Worked::BY_FAMILY
+      .fetch(whole.id)
+      .each do |data|
+        describe "#{family.id}, #{data["id"]}" do
+          let(:family) { family }
+          let(:machine) { Verglas::Machines::Reader.read(data, exercise: exercise) }
+          let(:body) { Worked.body("middle") }
+
+          it_behaves_like "a family"
+          it_behaves_like "a mechanism"
+        end
+      end
+  end
+
   stations.each do |station|
     it "reads every exercise of #{station.id}, each held to its own family's contract elsewhere" do
       data = Worked::BY_FAMILY.fetch(station.id).first

@@ -37,7 +37,7 @@ RSpec.describe "A picture, measured" do
   Worked::MACHINES.each do |fixture, data|
     Verglas::Machines::Families
       .fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind")))
-      .exercises
+      .plain_exercises
       .each_key do |exercise|
         it "has every number of #{[fixture, exercise].compact.join(", ")} as long as it is told" do
           evaluations(fixture, 50, exercise: exercise).each do |evaluation|
@@ -74,7 +74,7 @@ RSpec.describe "A picture, measured" do
   Worked::MACHINES.each do |fixture, data|
     Verglas::Machines::Families
       .fetch(Verglas::Machines::Families.named(*data.values_at("family", "kind")))
-      .exercises
+      .plain_exercises
       .each_key do |exercise|
         it "shows on #{[fixture, exercise].compact.join(", ")} each length between the points it is taped from" do
           evaluations(fixture, 10, exercise: exercise).each do |evaluation|
