@@ -67,7 +67,7 @@ module Verglas
         setting.to_h do |one|
           indices = machine.indices(@marks)
           at = machine.adjusters.index(one)
-          scores = Array.new(one.size) { |index| [score(share, one, indices.dup.tap { |all| all[at] = index }), index] }
+          scores = Array.new(one.size) { |index| [score(share, one, machine.set(indices, at, index)), index] }
           [one.label, scores.min.last]
         end
       end

@@ -26,8 +26,8 @@ module Verglas
 
       # A request's fields, as far as they were sent. bench: whose marks they must be.
       def of_input(meeting, input)
-        meeting.machine.indices(input[:marks])
-        sheet = input.slice(*FIELDS)
+        marks = meeting.machine.marks(meeting.machine.indices(input[:marks]))
+        sheet = { **input.slice(*FIELDS), marks: marks }
         sheet[:aids] = Aids.sent(input[:aids]) if input.key?(:aids)
         sheet[:load] = Told::Load.printed(meeting.rig, sheet[:work]["load_kg"]) if meeting.rig && sheet.key?(:work)
         refuse_unknown_signs(meeting.machine, sheet.fetch(:signs, []))
@@ -57,7 +57,8 @@ module Verglas
       # as the station's other exercise has it.
       def at_opening(meeting, last:, sibling:)
         by_others = meeting.untaped_marks.transform_values(&:mark)
-        advised = { marks: meeting.advice.marks.merge(by_others), aids: meeting.advised_aids }
+        marks = meeting.machine.indices(meeting.advice.marks.merge(by_others))
+        advised = { marks: meeting.machine.marks(marks), aids: meeting.advised_aids }
         kept =
           last &&
             {
@@ -77,10 +78,13 @@ module Verglas
 
       # Marks that were chosen on an older description of the machine: what is not there any more stands as advised.
       def repaired(meeting, marks)
-        meeting.machine.adjusters.to_h do |adjuster|
-          mark = marks[adjuster.label]
-          [adjuster.label, adjuster.marks.include?(mark) ? mark : meeting.advice.marks[adjuster.label]]
-        end
+        machine = meeting.machine
+        kept =
+          machine.adjusters.to_h do |adjuster|
+            mark = marks[adjuster.label]
+            [adjuster.label, adjuster.marks.include?(mark) ? mark : meeting.advice.marks[adjuster.label]]
+          end
+        machine.marks(machine.indices(kept))
       end
 
       # Marks and aids as they are set today: as they were accepted, what sets the range opened as far as it is by now.

@@ -9,6 +9,7 @@ module Verglas
       lying_knee: "LyingKnee",
       knee_lever: "KneeLever",
       leg_press: "LegPress",
+      calf_press: "CalfPress",
       hack_squat: "HackSquat",
       hack_reach: "HackReach",
       belt_squat: "BeltSquat",

@@ -87,6 +87,7 @@ module Verglas
               raise Invalid.new(:unknown_mark, path: "/marks", adjuster: label, mark: mark, marks: marks.join(", "))
             end
           end
+          Described.value(machine, exercise: values[:exercise][/.+/]).check_agreeing(given)
         end
 
         def row(values)

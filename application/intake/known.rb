@@ -65,7 +65,7 @@ module Verglas
         def machine(record)
           Verglas::Machines::Families.fetch(record["family"])
           Loading::Rig.read(record["loading"]) if record["loading"]
-          families = Verglas::Machines::Families.fetch(record["family"]).exercises.values
+          families = Verglas::Machines::Families.fetch(record["family"]).plain_exercises.values
           Told::Moves.check(record["moves"], families) if record["moves"]
         end
 
@@ -76,7 +76,7 @@ module Verglas
 
           Verglas::Machines::Families
             .fetch(machine["family"])
-            .exercises
+            .plain_exercises
             .each_key { |exercise| read(machine, record, exercise) }
         end
 
@@ -183,6 +183,7 @@ module Verglas
         # Why these are no marks of a machine; nil where they are.
         def strange(machine, marks, all)
           all ? machine.indices(marks) : marks.each { |label, mark| machine.adjuster(label).index(mark) }
+          machine.check_agreeing(marks) if all
           nil
         rescue Invalid => e
           e

@@ -64,7 +64,7 @@ module Verglas
       def adjusters
         @adjusters ||=
           machine.adjusters.each_with_index.map do |adjuster, place|
-            adjuster_advice(adjuster, evaluation.indices[place])
+            adjuster_advice(adjuster, place, evaluation.indices[place])
           end
       end
 
@@ -107,7 +107,7 @@ module Verglas
         plain.findings.select { |finding| finding.severity == plain.score.worst }.map(&:code)
       end
 
-      def adjuster_advice(adjuster, index)
+      def adjuster_advice(adjuster, place, index)
         requirement =
           Requirement.of(
             machine: machine,
@@ -122,7 +122,7 @@ module Verglas
         too_far = probability && reach(probability)
         AdjusterAdvice.new(
           label: adjuster.label,
-          mark: adjuster.recorded_only? ? nil : adjuster.marks[index],
+          mark: machine.group_of(place) == :recorded ? nil : adjuster.marks[index],
           requirement: requirement,
           probability: probability&.marks&.at(index),
           also: also(adjuster, probability, index),

@@ -21,26 +21,24 @@ module Verglas
 
       # {label => {mark => Point}}: the joint relative to the pivot (mm) at each mark, for adjusters that move it.
       def lens(evaluation)
-        moving =
-          evaluation.machine.adjusters.select { |adjuster| evaluation.machine.family.group_of(adjuster) == :joint }
+        moving = evaluation.machine.leading.select { |place| evaluation.machine.group_of(place) == :joint }
+        moving = moving.map { |place| evaluation.machine.adjusters[place] }
         moving.to_h { |adjuster| [adjuster.label, joints(evaluation, adjuster)] }
       end
 
       def joints(evaluation, adjuster)
         place = evaluation.machine.adjusters.index(adjuster)
         adjuster.marks.each_with_index.to_h do |mark, index|
-          parameters = evaluation.machine.parameters(replaced(evaluation.indices, place, index))
+          parameters = evaluation.machine.parameters(evaluation.machine.set(evaluation.indices, place, index))
           [mark, evaluation.mechanics.place(parameters).joint]
         end
       end
 
       def stepped(evaluation, place, index)
         return unless index.between?(0, evaluation.machine.adjusters[place].size - 1)
-        evaluation.at(replaced(evaluation.indices, place, index))
+        evaluation.at(evaluation.machine.set(evaluation.indices, place, index))
       end
-
-      def replaced(indices, place, index) = indices.dup.tap { |copy| copy[place] = index }
-      private_class_method :joints, :stepped, :replaced
+      private_class_method :joints, :stepped
     end
   end
 end

@@ -44,9 +44,12 @@ module Verglas
       end
 
       def moves?(adjuster)
-        adjuster.size > 1 && adjuster.drives.any? &&
+        adjuster.size > 1 && adjuster.drives.any? && alone?(adjuster) &&
           adjuster.drives.keys.all? { |name| @machine.family.constant(name).unit == :mm }
       end
+
+      # A mark more on one of those that stand as one is a mark more on each.
+      def alone?(adjuster) = @machine.together(@machine.adjusters.index(adjuster)).one?
 
       def of_adjuster(adjuster) = [*beyond(adjuster), *between(adjuster), finer(adjuster)].compact
 

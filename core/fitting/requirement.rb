@@ -53,10 +53,7 @@ module Verglas
         at = @machine.adjusters.index(adjuster)
         mechanics = Mechanisms.for(@machine, @body, @wishes)
         adjuster.marks.each_index.map do |mark|
-          mechanics.position(
-            decided_by,
-            mechanics.place(@machine.parameters(indices.dup.tap { |copy| copy[at] = mark }))
-          )
+          mechanics.position(decided_by, mechanics.place(@machine.parameters(@machine.set(indices, at, mark))))
         end
       end
 

@@ -46,10 +46,7 @@ module Verglas
       def place(evaluation) = evaluation.place.joint
 
       def moves(evaluation)
-        joint =
-          evaluation.machine.adjusters.each_index.select do |index|
-            evaluation.machine.family.group_of(evaluation.machine.adjusters[index]) == :joint
-          end
+        joint = evaluation.machine.leading.select { |index| evaluation.machine.group_of(index) == :joint }
         joint.flat_map do |index|
           Neighbours
             .along(evaluation, index)

@@ -31,7 +31,9 @@ module Verglas
         @held = held
         @mechanics = Mechanisms.for(machine, body, wishes)
         @family = machine.family
-        places = machine.adjusters.each_index.group_by { |place| @family.group_of(machine.adjusters[place]) }
+        @together = machine.leading.to_h { |place| [place, machine.together(place)] }
+        @leader = @together.flat_map { |place, all| all.map { |one| [one, place] } }.to_h
+        places = @together.keys.group_by { |place| machine.group_of(place) }
         @joint_places = places.delete(:joint) || []
         @group_places = @family.side_groups.to_h { |group| [group, places.fetch(group, [])] }
         # Told and graded at the marks that were chosen, but no reason to choose them.
@@ -97,10 +99,7 @@ module Verglas
 
       # Where nothing is graded, each adjuster stands nearest to what its rule asks.
       def settled(places, joint_choice)
-        choice =
-          places.to_h do |place|
-            [place, choices(@machine.adjusters[place]).min_by { |index| miss(place, index, joint_choice) }]
-          end
+        choice = places.to_h { |place| [place, choices(place).min_by { |index| miss(place, index, joint_choice) }] }
         Solution.new(choice, Score.of([]), NONE, choice.values)
       end
 
@@ -112,7 +111,7 @@ module Verglas
 
       def joined(whole, member)
         indices = whole.indices.dup
-        member.indices.each { |place, index| indices[place] = index }
+        member.indices.each { |place, index| @together[place].each { |one| indices[one] = index } }
         Solution.new(indices, whole.score + member.score, whole.preference, whole.order + member.order)
       end
 
@@ -127,12 +126,16 @@ module Verglas
       def combinations(places)
         return [{}] if places.empty?
 
-        first, *others = places.map { |place| choices(@machine.adjusters[place]) }
+        first, *others = places.map { |place| choices(place) }
         first.product(*others).map { |indices| places.zip(indices).to_h }
       end
 
-      def choices(adjuster) = @held.key?(adjuster.label) ? [@held[adjuster.label]] : (0...adjuster.size).to_a
-      def filled(choice) = @machine.adjusters.each_index.map { |place| choice.fetch(place, 0) }
+      def choices(place)
+        held = @together[place].filter_map { |one| @held[@machine.adjusters[one].label] }
+        held.any? ? held.take(1) : (0...@machine.adjusters[place].size).to_a
+      end
+
+      def filled(choice) = @machine.adjusters.each_index.map { |place| choice.fetch(@leader[place], 0) }
     end
   end
 end

@@ -33,8 +33,7 @@ module Verglas
         @machines = machines
         @labels = shared
         # One that moves nothing known stands at its first mark: its others would all be the same.
-        @shared =
-          shared.reject { |label| machines.each_value.all? { |machine| machine.adjuster(label).recorded_only? } }
+        @shared = shared.reject { |label| machines.each_value.all? { |machine| idle?(machine, label) } }
         Machines::Family.check_tries(tries)
         @estimate = estimate
         @taken = taken
@@ -64,6 +63,12 @@ module Verglas
       end
 
       private
+
+      # One that moves nothing known, alone or with those that take its mark; or that takes another's.
+      def idle?(machine, label)
+        adjuster = machine.adjuster(label)
+        adjuster.follows? || machine.group_of(machine.adjusters.index(adjuster)) == :recorded
+      end
 
       def advices(**given)
         @machines.to_h do |name, machine|

@@ -67,8 +67,7 @@ module Verglas
       # whether somebody described how one gets out.
       def steps(machine, walk_round: {}, roller_first: false, told_out: false)
         order = roller_first ? ROLLER_FIRST : STAGES
-        own =
-          machine.adjusters.map { |adjuster| adjuster_step(machine, adjuster, walk_round.fetch(adjuster.label, {})) }
+        own = machine.leading.map { |place| adjuster_step(machine, machine.together(place), walk_round) }
         fixed = fixed_of(machine.family, told_out).map { |stage| Step.fixed(stage) }
         placing = machine.family.choices.each_value.select(&:stage).map { |choice| Step.placing(choice) }
         # A step that every machine has stands before the adjusters of its stage.
@@ -98,16 +97,19 @@ module Verglas
 
       def kind_of(machine, label) = machine.family.kind_of(machine.adjuster(label).drives)
 
-      def adjuster_step(machine, adjuster, facts)
-        rule = machine.deciding(adjuster)
+      # One step for all that stand as one: by what any of them decides, and as the one that is hardest to reach.
+      def adjuster_step(machine, places, walk_round)
+        adjusters = places.map { |place| machine.adjusters[place] }
+        facts = adjusters.map { |one| walk_round.fetch(one.label, {}) }
+        rule = machine.deciding(adjusters.first)
         Step.new(
-          id: adjuster.label,
-          stage: stage(machine, adjuster, rule),
-          adjuster: adjuster.label,
+          id: adjusters.first.label,
+          stage: stage(machine, adjusters.first, rule),
+          adjuster: adjusters.first.label,
           choice: nil,
           rule: rule,
-          standing: facts[:reachable_seated] == false,
-          weight_off: facts[:weight_off_first] == true
+          standing: facts.any? { |one| one[:reachable_seated] == false },
+          weight_off: facts.any? { |one| one[:weight_off_first] == true }
         )
       end
 
@@ -115,7 +117,7 @@ module Verglas
       def stage(machine, adjuster, rule)
         return :recorded unless rule
 
-        kind = machine.family.kind_of(adjuster.drives)
+        kind = machine.family.kind_of(machine.driving(adjuster).drives)
         rule == kind.decides ? kind.stage : machine.family.kinds.each_value.find { |other| other.decides == rule }.stage
       end
       private_class_method :fixed_of, :within, :kind_of, :adjuster_step, :stage

@@ -128,10 +128,10 @@ module Verglas
       # What one adjuster could do.
       def moves(indices)
         @machine.adjusters.each_with_index.flat_map do |adjuster, place|
-          next [] if adjuster.recorded_only?
+          next [] if adjuster.follows? || @machine.group_of(place) == :recorded
 
           [*-REACH..-1, *1..REACH].select { |by| (indices[place] + by).between?(0, adjuster.size - 1) }
-            .map { |by| Move.new(adjuster.label, by, indices.dup.tap { |copy| copy[place] += by }) }
+            .map { |by| Move.new(adjuster.label, by, @machine.set(indices, place, indices[place] + by)) }
         end
       end
 

@@ -4,9 +4,10 @@ module Verglas
   module Machines
     # One adjuster: its marks exactly as printed, the travel of each from the first (mm or degrees), and which of the
     # machine's parameters it moves, with which factor. One that drives nothing known is recorded only: it needs no
-    # travel.
+    # travel. same_as: the label of another of its machine whose mark it always takes, counted from the first; nil where
+    # it stands by itself.
     Adjuster =
-      Value.define(:label, :marks, :travel, :drives) do
+      Value.define(:label, :marks, :travel, :drives, :same_as) do
         def check
           raise Invalid.new(:no_marks, path: "/marks", adjuster: label) if marks.empty?
           raise Invalid.new(:marks_repeated, path: "/marks", adjuster: label) unless marks.uniq.size == marks.size
@@ -16,6 +17,7 @@ module Verglas
 
         def recorded_only? = drives.empty?
         def size = marks.size
+        def follows? = !same_as.nil?
 
         def index(mark)
           marks.index(mark) ||

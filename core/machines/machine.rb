@@ -6,6 +6,8 @@ module Verglas
     # which they are met. parameter(marks) = constant + sum of factor * travel. docs/model.md section 2.
     Machine =
       Value.define(:id, :family, :name, :constants, :adjusters) do
+        include Together
+
         def check
           missing = family.constants.keys - constants.keys
           raise Invalid.new(:constant_missing, path: "/constants", name: missing.first.to_s) unless missing.empty?
@@ -16,6 +18,7 @@ module Verglas
           raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
 
           adjusters.each { |adjuster| adjuster.drives.each_key { |name| family.constant(name) } }
+          adjusters.each_with_index { |adjuster, index| check_same(adjuster, index) if adjuster.follows? }
           constants.each_key { |name| check_reach(name) }
         end
 
@@ -27,22 +30,27 @@ module Verglas
         # How many ways to stand the solver compares.
         def tries = family.tries(ways)
 
-        # What each adjuster drives and how many marks it has; but_for: labels left out.
+        # What each adjuster that is set by itself drives, with those that take its mark, and how many marks it has;
+        # but_for: labels left out.
         def ways(but_for: [])
-          adjusters
-            .reject { |adjuster| but_for.include?(adjuster.label) }
-            .map { |adjuster| [adjuster.drives, adjuster.size] }
+          leading
+            .reject { |place| but_for.include?(adjusters[place].label) }
+            .map do |place|
+              [together(place).map { |one| adjusters[one].drives }.inject({}, :merge), adjusters[place].size]
+            end
         end
 
-        # {label => mark} to one index an adjuster, in the machine's order. Every adjuster once, nothing else.
+        # {label => mark} to one index an adjuster, in the machine's order. Every adjuster once, nothing else; one that
+        # takes another's mark may be left out, and stands as that one does.
         def indices(marks)
           unknown = marks.keys - adjusters.map(&:label)
           raise Invalid.new(:unknown_adjuster, path: "/marks", adjuster: unknown.first) unless unknown.empty?
 
           adjusters.map do |adjuster|
-            mark =
-              marks.fetch(adjuster.label) { raise Invalid.new(:mark_missing, path: "/marks", adjuster: adjuster.label) }
-            adjuster.index(mark)
+            read = adjuster.follows? ? adjuster(adjuster.same_as) : adjuster
+            read.index(
+              marks.fetch(read.label) { raise Invalid.new(:mark_missing, path: "/marks", adjuster: read.label) }
+            )
           rescue Invalid => e
             raise e.path.start_with?("/marks") ? e : e.below("/marks")
           end
@@ -73,15 +81,6 @@ module Verglas
         # Codes of all that is graded on it.
         def graded
           family.findings.each_value.select { |kind| kind.where_driven.nil? || driven?(kind.where_driven) }.map(&:code)
-        end
-
-        # What decides where an adjuster stands; nil where nothing does.
-        def deciding(adjuster)
-          kind = family.kind_of(adjuster.drives)
-          return unless kind
-
-          others = (adjusters - [adjuster]).filter_map { |other| family.kind_of(other.drives)&.name }
-          kind.beside.find { |name, _| others.include?(name) }&.last || kind.decides
         end
 
         private

@@ -60,7 +60,8 @@ module Verglas
             label: adjuster.fetch("label"),
             marks: adjuster.fetch("marks"),
             travel: adjuster.fetch("travel").map(&:to_f),
-            drives: adjuster.fetch("drives").transform_keys(&:to_sym)
+            drives: adjuster.fetch("drives").transform_keys(&:to_sym),
+            same_as: adjuster["same_as"]
           )
         rescue Invalid => e
           raise e.below("/adjusters/#{index}")

@@ -17,6 +17,7 @@ module Verglas
           exercises.flat_map { |name, family| family.emphases.map { |own, one| ["#{name}_#{own}", one] } }.to_h
         end
 
+        def plain_exercises = Families.plain_exercises(self)
         def all_exercises = Families.all_exercises(self)
         def exercise(name) = Families.exercise(all_exercises, name)
         def plain(name) = exercises.key?(name) ? name : exercises.keys.find { |one| name.to_s.start_with?("#{one}_") }

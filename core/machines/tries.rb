@@ -16,7 +16,9 @@ module Verglas
         return if families.one?
 
         moving =
-          shared.select { |adjuster| families.each_value.any? { |family| ways(family, [adjuster]).first.first.any? } }
+          shared.select do |adjuster|
+            adjuster["same_as"].nil? && families.each_value.any? { |family| ways(family, [adjuster]).first.first.any? }
+          end
         own = families.map { |name, family| [family, ways(family, exercises.fetch(name).fetch("adjusters"))] }
         Family.check_tries(Station.tries(moving.map { |adjuster| adjuster["marks"].size }, own))
       end
@@ -24,7 +26,12 @@ module Verglas
       # What each adjuster drives of a family's, and how many marks it has.
       def ways(family, adjusters)
         names = family.constants.keys.map(&:to_s)
-        adjusters.map { |adjuster| [adjuster["drives"].slice(*names).transform_keys(&:to_sym), adjuster["marks"].size] }
+        leading, following = adjusters.partition { |adjuster| adjuster["same_as"].nil? }
+        leading.map do |adjuster|
+          together = [adjuster, *following.select { |one| one["same_as"] == adjuster["label"] }]
+          drives = together.map { |one| one["drives"] }.inject({}, :merge)
+          [drives.slice(*names).transform_keys(&:to_sym), adjuster["marks"].size]
+        end
       end
       private_class_method :ways
     end

@@ -64,10 +64,25 @@ module Verglas
 
         # possible: kinds that may be chosen there.
         def list(adjusters, possible, path, before)
-          adjusters.each_with_index.map do |adjuster, index|
-            one(adjuster, possible, before)
-          rescue Invalid => e
-            raise e.below("#{path}/adjusters/#{index}")
+          adjusters
+            .each_with_index
+            .map do |adjuster, index|
+              one(adjuster, possible, before)
+            rescue Invalid => e
+              raise e.below("#{path}/adjusters/#{index}")
+            end
+            .tap { |list| check_same(list, path) }
+        end
+
+        # One that takes another's mark takes it of one that is set by itself and has as many.
+        def check_same(list, path)
+          list.each_with_index do |one, index|
+            next unless one["same_as"]
+
+            leader = list.find { |other| other["label"] == one["same_as"] }
+            next if leader && leader["same_as"].nil? && leader["marks"].size == one["marks"].size
+
+            raise Invalid.new(:same_as_unlike, path: "#{path}/adjusters/#{index}/same_as", adjuster: one["label"])
           end
         end
 
@@ -88,8 +103,14 @@ module Verglas
             "marks" => marks,
             "travel" => kept_travel(before, label, marks, drives),
             "drives" => drives,
+            **same_as(adjuster),
             "walk_round" => adjuster.fetch("walk_round", {}).slice(*WALK_ROUND)
           }
+        end
+
+        def same_as(adjuster)
+          label = adjuster["same_as"].to_s.strip.gsub(/\s+/, " ")
+          label.empty? ? {} : { "same_as" => label }
         end
 
         # What cannot be loaded is refused where it was typed.
@@ -106,7 +127,7 @@ module Verglas
             end
           old && old["travel"]
         end
-        private_class_method :exercises, :list, :one, :check_loading, :kept_travel
+        private_class_method :exercises, :list, :check_same, :one, :same_as, :check_loading, :kept_travel
       end
     end
   end

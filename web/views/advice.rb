@@ -19,7 +19,11 @@ module Verglas
             aids: meeting.advised_aids,
             aids_says: aids_says(meeting, advice),
             grade: advice.evaluation.grade,
-            adjusters: advice.adjusters.map { |adjuster| adjuster(meeting, adjuster) },
+            adjusters:
+              advice
+                .adjusters
+                .reject { |adjuster| meeting.machine.adjuster(adjuster.label).follows? }
+                .map { |adjuster| adjuster(meeting, adjuster) },
             runner_up: advice.runner_up && { marks: advice.runner_up.marks, grade: advice.runner_up.grade },
             shortfalls:
               advice
@@ -76,7 +80,7 @@ module Verglas
           machine_adjuster = meeting.machine.adjuster(adjuster.label)
           {
             label: adjuster.label,
-            name: Formats::Words.adjuster(adjuster.label),
+            name: Told::Together.fetch(meeting.machine, adjuster.label).name,
             mark: adjuster.mark,
             by_others: by_others(meeting, adjuster.label),
             probability: adjuster.probability&.round(3),

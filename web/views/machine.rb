@@ -58,11 +58,14 @@ module Verglas
             aids: aids(meeting.aid_sizes),
             one_leg: row[:one_leg],
             loaded: !row[:loading].nil?,
-            adjusters:
-              adjusters(
-                meeting.machine.adjusters.map { |adjuster| { "label" => adjuster.label, "marks" => adjuster.marks } }
-              )
+            adjusters: Application::Told::Together.of(meeting.machine).map { |one| set(one) }
           }
+        end
+
+        # What is set by itself, with what takes its mark.
+        def set(together)
+          also = together.adjusters.drop(1).map(&:marks).uniq - [together.marks]
+          { label: together.label, name: together.name, marks: together.marks, also: also }
         end
 
         # Cushions and pads to choose from.
@@ -90,7 +93,7 @@ module Verglas
           end
         end
 
-        private_class_method :aids, :signs, :exercise
+        private_class_method :set, :aids, :signs, :exercise
       end
     end
   end

@@ -134,6 +134,7 @@ module Verglas
             unit: kind ? kind.unit : :mm,
             forwards: forwards.nil? || forwards,
             shared: shared,
+            same_as: adjuster["same_as"],
             walk_round: walk_round(adjuster.fetch("walk_round", {})),
             taped: taped(row, exercise, "#{adjuster["label"]}/travel", names)
           }
@@ -145,7 +146,8 @@ module Verglas
             handle: given.fetch("handle", ""),
             unlocks: given.fetch("unlocks", ""),
             reachable_seated: given.fetch("reachable_seated", true),
-            weight_off_first: given.fetch("weight_off_first", false)
+            weight_off_first: given.fetch("weight_off_first", false),
+            both_sides: given.fetch("both_sides", false)
           }
         end
 

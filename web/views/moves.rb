@@ -25,7 +25,10 @@ module Verglas
         end
 
         def all(machine, from, to)
-          machine.adjusters.filter_map { |adjuster| one(adjuster, from[adjuster.label], to[adjuster.label]) }
+          machine
+            .adjusters
+            .reject(&:follows?)
+            .filter_map { |adjuster| one(adjuster, from[adjuster.label], to[adjuster.label]) }
         end
       end
     end

@@ -25,9 +25,7 @@ module Verglas
             placed: Told::Names.tags({}, aids),
             aids: [*Application::Aids.says(aids), *Told::Between.of(meeting, marks)],
             cue: sheet[:cue],
-            left_behind: Told::Moves.left_behind(meeting.machine_row),
-            getting_in: Told::Moves.getting_in(meeting.machine_row),
-            getting_out: Told::Moves.getting_out(meeting.machine_row),
+            **moves(meeting.machine_row, meeting.exercise),
             **load(meeting, sheet),
             begins: Told::Tempo.quickens(evaluation, meeting.pace.tempo)&.fetch(:says),
             cautions: Cautions.on_machine(meeting),
@@ -36,6 +34,14 @@ module Verglas
             visit: Visit.of(meeting),
             by: meeting.rows.staff_name(row[:accepted_by]),
             accepted_at: Told.time(row[:accepted_at])
+          }
+        end
+
+        def moves(row, exercise)
+          {
+            left_behind: Told::Moves.left_behind(row),
+            getting_in: Told::Moves.getting_in(row, exercise),
+            getting_out: Told::Moves.getting_out(row, exercise)
           }
         end
 
@@ -48,24 +54,27 @@ module Verglas
         def lines(meeting, marks)
           photographs = meeting.rows.photographs
           now = meeting.rows.standing
-          meeting
-            .machine
-            .adjusters
-            .map { |adjuster| line(meeting, adjuster, marks, now).merge(photograph: photographs[adjuster.label]) }
+          Told::Together
+            .of(meeting.machine)
+            .map do |one|
+              line(meeting, one, marks, now).merge(photograph: photographs.values_at(*one.labels).compact.first)
+            end
             .partition { |one| one[:standing] }
             .flatten
         end
 
-        def line(meeting, adjuster, marks, now)
-          facts = meeting.walk_round.fetch(adjuster.label, {})
+        # Of all that stand as one: set as one, and as the one that is hardest to reach.
+        def line(meeting, together, marks, now)
+          facts = together.labels.map { |label| meeting.walk_round.fetch(label, {}) }
+          label = together.label
           {
-            label: adjuster.label,
-            name: Formats::Words.adjuster(adjuster.label),
-            mark: marks[adjuster.label],
-            how: WalkRound.words(facts),
-            standing: facts[:reachable_seated] == false,
-            weight_off: facts[:weight_off_first] == true,
-            move: Moves.one(adjuster, now&.fetch(adjuster.label, nil), marks[adjuster.label])
+            label: label,
+            name: together.name,
+            mark: together.mark(marks[label]),
+            how: WalkRound.words(facts.first),
+            standing: facts.any? { |one| one[:reachable_seated] == false },
+            weight_off: facts.any? { |one| one[:weight_off_first] == true },
+            move: Moves.one(together.adjusters.first, now&.fetch(label, nil), marks[label])
           }
         end
 
@@ -82,7 +91,7 @@ module Verglas
             )
           { **asked, **loads.slice(:belt, :tempo), repetitions: work["repetitions"], sets: work["sets"] }
         end
-        private_class_method :machine, :lines, :line, :load
+        private_class_method :moves, :machine, :lines, :line, :load
       end
     end
   end

@@ -92,12 +92,9 @@ module Verglas
 
         def own(meeting, step)
           advised = meeting.advice.adjusters.find { |adjuster| adjuster.label == step.adjuster }
+          set = Told::Together.fetch(meeting.machine, step.adjuster)
           rule = (step.rule && meeting.voice.step_words(step.rule)) || (advised.mark ? :other : :recorded)
-          numbers = {
-            **numbers(meeting),
-            adjuster: rule == :recorded ? Formats::Words.adjuster(step.adjuster) : step.adjuster,
-            mark: advised.mark
-          }
+          numbers = { **numbers(meeting), **set.told(advised.mark, alone: rule == :recorded) }
           {
             **%i[title do look right].to_h { |part| [part, say(rule, part, numbers)] },
             notes: [*handling(meeting, step), *Told::Topics.at(step.stage, meeting)]
@@ -118,7 +115,7 @@ module Verglas
             light: Told::Manner.of_working(meeting.caution_effect),
             first: Told::Manner.first_of_range(meeting.caution_effect),
             tempo: Told::Tempo.words(meeting.pace.tempo),
-            getting_out: Told::Moves.getting_out(meeting.machine_row)
+            getting_out: Told::Moves.getting_out(meeting.machine_row, meeting.exercise)
           }
         end
 
@@ -172,7 +169,7 @@ module Verglas
             *together(meeting),
             *Told::Moves.left_behind(row)[/.+/],
             *used,
-            *Told::Moves.getting_in(row)[/.+/]
+            *Told::Moves.getting_in(row, meeting.exercise)[/.+/]
           ]
         end
 
@@ -260,13 +257,9 @@ module Verglas
           at = meeting.advice.evaluation
           return [] if meeting.bars.any? || meeting.advice.status.nil? || at.findings.any?(&:fault)
 
-          one_leg =
-            meeting.machine_row[:one_leg] && meeting.machine.family.tags[:on_a_plate] &&
-              !meeting.caution_effect.without.include?(:one_leg)
-          [
-            *(say(:one_leg, :note, {}) if one_leg),
-            *at.voice.asides(without: meeting.caution_effect.without).map { |says| Formats::Words.of(says) }
-          ]
+          one_leg = Told::Manner.ways(meeting.machine.family).include?(:one_leg) && meeting.machine_row[:one_leg]
+          one_leg &&= !meeting.caution_effect.without.include?(:one_leg)
+          [*(say(:one_leg, :note, {}) if one_leg), *at.voice.asides.map { |says| Formats::Words.of(says) }]
         end
 
         def slack(meeting)

@@ -11,6 +11,8 @@ export type AdjusterDraft = {
   kind: string;
   forwards: boolean;
   marks: string;
+  /** the key of the one whose mark it takes; null where it is set by itself */
+  sameAs: number | null;
   walkRound: WalkRound;
 };
 
@@ -111,6 +113,7 @@ export const newAdjuster = (kind: Kind, key: number): AdjusterDraft => ({
   kind: kind.name,
   forwards: true,
   marks: "",
+  sameAs: null,
   walkRound: WALK_ROUND,
 });
 
@@ -118,6 +121,7 @@ const text = (number: number | null): string => (number === null ? "" : String(n
 
 export function draftOf({ machine, facts, exercises }: MachinePage): MachineDraft {
   const parts: Record<string, AdjusterDraft[]> = { "": [] };
+  const following: [label: string, leader: string, part: string][] = [];
   exercises.forEach((exercise, at) => {
     for (const adjuster of exercise.adjusters) {
       const part = exercise.name === "" || adjuster.shared ? "" : exercise.name;
@@ -130,11 +134,18 @@ export function draftOf({ machine, facts, exercises }: MachinePage): MachineDraf
           kind: adjuster.kind ?? "recorded",
           forwards: adjuster.forwards,
           marks: marksText(adjuster.marks),
+          sameAs: null,
           walkRound: adjuster.walk_round,
         },
       ];
+      if (adjuster.same_as !== null) following.push([adjuster.label, adjuster.same_as, part]);
     }
   });
+  for (const [label, leader, part] of following) {
+    const list = parts[part] ?? [];
+    const key = list.find((one) => one.label === leader)?.key ?? null;
+    parts[part] = list.map((one) => (one.label === label ? { ...one, sameAs: key } : one));
+  }
   return {
     family: machine.family,
     name: machine.name,
@@ -184,9 +195,22 @@ export function problemsOf(draft: MachineDraft, family: Family | undefined): Pro
       const marks = marksProblem(parseMarks(adjuster.marks));
       if (marks) problems[`marks ${adjuster.key}`] = marks;
       if (adjuster.label.trim() === "") problems[`label ${adjuster.key}`] = say("machineDraft.nameQuestion");
+      const leader = leaderOf(adjuster, adjusters);
+      if (leader && parseMarks(leader.marks).length !== parseMarks(adjuster.marks).length)
+        problems[`same ${adjuster.key}`] = say("machineDraft.sameProblem", { leader: leader.label });
     }
   return problems;
 }
+
+/** The one whose mark an adjuster takes; a leader that was taken out leaves it by itself. */
+export const leaderOf = (adjuster: AdjusterDraft, adjusters: readonly AdjusterDraft[]) =>
+  adjuster.sameAs === null ? undefined : adjusters.find(({ key }) => key === adjuster.sameAs);
+
+/** Whose mark an adjuster may take: of one that takes no other's; none where another takes its own. */
+export const leadersFor = (adjuster: AdjusterDraft, adjusters: readonly AdjusterDraft[]): AdjusterDraft[] =>
+  adjusters.some(({ sameAs }) => sameAs === adjuster.key)
+    ? []
+    : adjusters.filter((one) => one.key !== adjuster.key && one.sameAs === null && one.label.trim() !== "");
 
 const numberOf = (typed: string): number | null =>
   typed.trim() === "" ? null : Number(typed.trim().replace(",", ".").replace("−", "-"));
@@ -194,12 +218,13 @@ const numberOf = (typed: string): number | null =>
 /** The body of a request. part: a station's exercises are sent with their own adjusters. */
 export function bodyOf(draft: MachineDraft, family: Family) {
   const entered = (part: string) =>
-    (draft.parts[part] ?? []).map(({ label, kind, forwards, marks, walkRound }) => ({
-      label,
-      kind,
-      forwards,
-      marks: parseMarks(marks),
-      walk_round: walkRound,
+    (draft.parts[part] ?? []).map((adjuster, _, all) => ({
+      label: adjuster.label,
+      kind: adjuster.kind,
+      forwards: adjuster.forwards,
+      marks: parseMarks(adjuster.marks),
+      same_as: leaderOf(adjuster, all)?.label ?? null,
+      walk_round: adjuster.walkRound,
     }));
   const station = family.exercises.length > 1;
   return {

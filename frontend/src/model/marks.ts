@@ -29,6 +29,13 @@ function entry(text: string): string[] {
   return (ends && run(ends[1] ?? "", ends[2] ?? "")) ?? [text];
 }
 
+/** A mark as it is told: with what those show which take it, where theirs are printed otherwise. */
+export function told(adjuster: { marks: readonly string[]; also?: string[][] }, mark: string | undefined): string {
+  if (mark === undefined) return "–";
+  const index = adjuster.marks.indexOf(mark);
+  return [mark, ...(adjuster.also ?? []).flatMap((marks) => marks[index] ?? [])].join(" / ");
+}
+
 export const parseMarks = (text: string): string[] =>
   text
     .split(/[,;\n]+/)

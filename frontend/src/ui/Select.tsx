@@ -1,6 +1,6 @@
 import { Button, ListBox, ListBoxItem, Popover, Select as AriaSelect, SelectValue } from "react-aria-components";
 import styled from "styled-components";
-import { FieldHint, FieldLabel } from "./Field";
+import { Complaint, FieldHint, FieldLabel } from "./Field";
 import { colour, radius, space, target } from "./tokens";
 
 const Shown = styled(Button)`
@@ -42,6 +42,7 @@ const Item = styled(ListBoxItem)`
 type Props<T extends string> = {
   label: string;
   hint?: string;
+  complaint?: string | undefined;
   options: readonly (readonly [T, string])[];
   value: T;
   onChange: (value: T) => void;
@@ -50,9 +51,12 @@ type Props<T extends string> = {
 };
 
 /** One of many: the chosen one in sight, the others a press away. */
-export function Select<T extends string>({ label, hint, options, value, onChange, hiddenLabel = false }: Props<T>) {
+export function Select<T extends string>(props: Props<T>) {
+  const { label, hint, complaint, options, value, onChange, hiddenLabel = false } = props;
   return (
     <AriaSelect
+      isInvalid={Boolean(complaint)}
+      validationBehavior="aria"
       value={value}
       onChange={(key) => onChange(String(key) as T)}
       {...(hiddenLabel ? { "aria-label": label } : {})}
@@ -63,6 +67,7 @@ export function Select<T extends string>({ label, hint, options, value, onChange
         <span aria-hidden>▾</span>
       </Shown>
       {hint ? <FieldHint slot="description">{hint}</FieldHint> : null}
+      <Complaint>{complaint}</Complaint>
       <Popover>
         <List>
           {options.map(([key, name]) => (

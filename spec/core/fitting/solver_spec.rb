@@ -86,6 +86,21 @@ RSpec.describe Verglas::Fitting::Solver do
     end
   end
 
+  { "incline_sled" => 60, "seat_on_rail" => 40 }.each do |name, count|
+    it "finds what the full product finds for calf work on #{name}, for #{count} random bodies" do
+      random = Random.new(2027)
+      %w[calf calf_knees_bent].each do |exercise|
+        machine = Verglas::Machines::Reader.read(Worked::MACHINES.fetch(name), exercise: exercise)
+        count.times do
+          body = random_body(random)
+          wishes = Worked.wishes(machine, **(random.rand < 0.2 ? { knee_from_deg: 10.0 } : {}))
+          found = described_class.new(machine: machine, body: body, wishes: wishes).solutions.first.indices
+          expect(found).to eq(brute_force(machine, body, wishes)), "#{exercise}: #{body.to_h}"
+        end
+      end
+    end
+  end
+
   it "ranks its solutions, one a combination of the joint adjusters" do
     machine = Worked.machine("slide_seat")
     solver = described_class.new(machine: machine, body: Worked.body("middle"), wishes: Worked.wishes(machine))

@@ -9,6 +9,7 @@ RSpec.describe Verglas::Machines::Adjuster do
       drives: {
         roller_reach: 1
       },
+      same_as: nil,
       **given
     )
   end

@@ -30,7 +30,8 @@ RSpec.describe Verglas::Machines::Machine do
         drives: {
           roller_reach: 1,
           start_angle: -0.5
-        }
+        },
+        same_as: nil
       )
     parameters = machine.with(adjusters: [swinging]).parameters([1])
     expect(parameters.values_at(:roller_reach, :start_angle)).to eq([322.0, 73.0])

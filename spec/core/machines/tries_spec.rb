@@ -93,7 +93,7 @@ RSpec.describe Verglas::Machines::Family do
     demo.each do |data|
       Verglas::Machines::Families
         .fetch(data["family"])
-        .exercises
+        .plain_exercises
         .each_key do |exercise|
           expect(Verglas::Machines::Reader.read_known(data, exercise: exercise).tries).to be < 2000
         end

@@ -3,7 +3,9 @@
 require "spec_helper"
 
 RSpec.describe Verglas::Planning::SettingUp do
-  def adjuster(**drives) = Verglas::Machines::Adjuster.new(label: "a", marks: %w[1 2], travel: [0, 25], drives: drives)
+  def adjuster(**drives)
+    Verglas::Machines::Adjuster.new(label: "a", marks: %w[1 2], travel: [0, 25], drives: drives, same_as: nil)
+  end
 
   it "calls adjusters by what they drive, whatever their label" do
     expect(described_class.kind(adjuster(seat_edge: 1, back_face: 1))).to eq("back_face+seat_edge")

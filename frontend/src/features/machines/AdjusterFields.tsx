@@ -3,7 +3,7 @@ import { say } from "../../lib/say";
 import { Button } from "react-aria-components";
 import styled from "styled-components";
 import type { Family } from "../../api/types";
-import { type AdjusterDraft, kindsOf, type Problems } from "../../model/machineDraft";
+import { type AdjusterDraft, kindsOf, leadersFor, type Problems } from "../../model/machineDraft";
 import { parseMarks } from "../../model/marks";
 import { QuietButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
@@ -95,12 +95,16 @@ type Props = {
   part: string;
   problems: Problems;
   place: { first: boolean; last: boolean };
+  /** all of its part */
+  adjusters: readonly AdjusterDraft[];
   onChange: (changed: AdjusterDraft) => void;
   onMove: (by: 1 | -1) => void;
   onRemove: () => void;
 };
 
-export function AdjusterFields({ adjuster, family, part, problems, place, onChange, onMove, onRemove }: Props) {
+export function AdjusterFields(props: Props) {
+  const { adjuster, family, part, problems, place, adjusters, onChange, onMove, onRemove } = props;
+  const leaders = leadersFor(adjuster, adjusters);
   const kinds = kindsOf(family, part);
   const kind = kinds.find(({ name }) => name === adjuster.kind);
   const set = (fields: Partial<AdjusterDraft>) => onChange({ ...adjuster, ...fields });
@@ -153,6 +157,20 @@ export function AdjusterFields({ adjuster, family, part, problems, place, onChan
           value={adjuster.forwards ? "forwards" : "backwards"}
           onChange={(way) => set({ forwards: way === "forwards" })}
         />
+      ) : null}
+      {leaders.length > 0 ? (
+        <Row>
+          <Select
+            label={say("adjusterFields.sameAs")}
+            complaint={problems[`same ${adjuster.key}`]}
+            options={[
+              ["", say("adjusterFields.byItself")],
+              ...leaders.map(({ key, label }) => [String(key), say("adjusterFields.asOther", { label })] as const),
+            ]}
+            value={adjuster.sameAs === null ? "" : String(adjuster.sameAs)}
+            onChange={(key) => set({ sameAs: key === "" ? null : Number(key) })}
+          />
+        </Row>
       ) : null}
       <Row>
         <Select

@@ -60,7 +60,7 @@ export function AdjusterList({ id, page, exercise, unit }: Props) {
           <span>
             <Strong>{adjuster.name}</Strong> {adjuster.shared ? <Small>{say("adjusterList.shared")}</Small> : null}
             <br />
-            <Small>{[spacing(adjuster, unit), ...walkRound(adjuster)].join(" · ")}</Small>
+            <Small>{[spacing(adjuster, unit), ...together(adjuster), ...walkRound(adjuster)].join(" · ")}</Small>
             {adjuster.unit === "mm" && adjuster.travel?.length === adjuster.marks.length ? (
               <>
                 <br />
@@ -123,6 +123,9 @@ function spacing({ travel, unit: kind, marks, drives }: MachineAdjuster, unit: L
     what: isEven(travel) ? "" : say("adjusterList.unevenly"),
   });
 }
+
+const together = ({ same_as: label }: MachineAdjuster): string[] =>
+  label === null ? [] : [say("adjusterList.sameAs", { label })];
 
 const walkRound = ({ walk_round: walk }: MachineAdjuster): string[] =>
   [

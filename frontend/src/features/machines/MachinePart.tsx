@@ -70,6 +70,7 @@ export function MachinePart({ title, adjusters, family, part, problems, asked, o
             family={family}
             part={part}
             problems={problems}
+            adjusters={adjusters}
             place={{ first: index === 0, last: index === adjusters.length - 1 }}
             onChange={(changed) => onChange(adjusters.map((old, at) => (at === index ? changed : old)))}
             onMove={(by) => onChange(swapped(index, by))}

@@ -3,6 +3,7 @@ import type { Dispatch } from "react";
 import type { Adjuster, AdvisedAdjuster, Evaluation } from "../../../api/types";
 import { say } from "../../../lib/say";
 import { neighbour, type BenchEvent } from "../../../model/bench";
+import { told } from "../../../model/marks";
 import { StepButton } from "../../../ui/StepButton";
 import { Advised } from "./Advised";
 import { Mark, Recorded } from "./card";
@@ -36,10 +37,12 @@ export function Control(props: Props) {
       onSet={(to) => dispatch({ type: "set", order, label, mark: to })}
     />
   ) : null;
-  const long = (mark ?? "").length > 3;
+  const adjuster = adjusters.find((one) => one.label === label);
+  const figureText = adjuster && mark !== undefined ? told(adjuster, mark) : mark;
+  const long = (figureText ?? "").length > 3;
   const figure = (
     <Mark aria-label={say("controls.nameMark", { name })} aria-live="polite" $long={long}>
-      {mark}
+      {figureText}
     </Mark>
   );
   const less = (

@@ -12,6 +12,7 @@ import { MarkRow, MarkTag } from "../../../ui/MarkTag";
 import { Notice } from "../../../ui/Notice";
 import { space } from "../../../ui/tokens";
 import { useReopen } from "../../shared/Discarded";
+import { told } from "../../../model/marks";
 
 const Versions = styled.div`
   display: grid;
@@ -44,7 +45,7 @@ export function Conflict({ machine, mine, theirs, dispatch }: Props) {
   const tags = (marks: Marks) => (
     <MarkRow>
       {machine.adjusters.map((adjuster) => (
-        <MarkTag key={adjuster.label} label={adjuster.name} mark={marks[adjuster.label] ?? "–"} />
+        <MarkTag key={adjuster.label} label={adjuster.name} mark={told(adjuster, marks[adjuster.label])} />
       ))}
     </MarkRow>
   );

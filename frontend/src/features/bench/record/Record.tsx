@@ -20,6 +20,7 @@ import { FittingHead } from "../FittingHead";
 import { FindingList } from "../drawing/FindingsBar";
 import { TakeBack } from "./TakeBack";
 import { Written } from "./Written";
+import { told } from "../../../model/marks";
 
 const Columns = styled.div`
   display: grid;
@@ -89,7 +90,11 @@ export function Record({ fitting }: { fitting: FittingPage }) {
             <SectionTitle>{say("record.marks")}</SectionTitle>
             <MarkRow>
               {machine.adjusters.map((adjuster) => (
-                <MarkTag key={adjuster.label} label={adjuster.name} mark={fitting.marks[adjuster.label] ?? "–"} />
+                <MarkTag
+                  key={adjuster.label}
+                  label={adjuster.name}
+                  mark={told(adjuster, fitting.marks[adjuster.label])}
+                />
               ))}
               {placedTags(evaluation.placed)}
             </MarkRow>
@@ -147,7 +152,10 @@ export function Record({ fitting }: { fitting: FittingPage }) {
                     <>
                       {say("record.advised")}{" "}
                       {machine.adjusters
-                        .map((adjuster) => `${adjuster.name.toLowerCase()} ${from.advised[adjuster.label]}`)
+                        .map(
+                          (adjuster) =>
+                            `${adjuster.name.toLowerCase()} ${told(adjuster, from.advised[adjuster.label])}`,
+                        )
                         .join(", ")}
                       {say("record.model")} {from.model}
                     </>

@@ -7,6 +7,7 @@ import type { BenchEvent } from "../../../model/bench";
 import { MarkRow, MarkTag } from "../../../ui/MarkTag";
 import { Tick } from "../../../ui/Tick";
 import { Panel, PanelTitle } from "../Panel";
+import { told } from "../../../model/marks";
 
 type Props = { fitting: FittingPage; sheet: Sheet; dispatch: Dispatch<BenchEvent> };
 
@@ -19,7 +20,7 @@ export function Secure({ fitting, sheet, dispatch }: Props) {
       <PanelTitle>{say("secure.pinsName")}</PanelTitle>
       <MarkRow>
         {fitting.machine.adjusters.map((adjuster) => (
-          <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
+          <MarkTag key={adjuster.label} label={adjuster.name} mark={told(adjuster, sheet.marks[adjuster.label])} />
         ))}
       </MarkRow>
       {belt ? (

@@ -13,6 +13,7 @@ import { placedTags } from "../placedTags";
 import { colour, radius, size, space } from "../../../ui/tokens";
 import { Panel } from "../Panel";
 import { seenText } from "../watching/KneeSeen";
+import { told } from "../../../model/marks";
 
 const Text = styled(TextArea)`
   width: 100%;
@@ -91,7 +92,7 @@ function SummedUp({ fitting, sheet, evaluation, dispatch }: Omit<Props, "short">
     <>
       <MarkRow>
         {machine.adjusters.map((adjuster) => (
-          <MarkTag key={adjuster.label} label={adjuster.name} mark={sheet.marks[adjuster.label] ?? "–"} />
+          <MarkTag key={adjuster.label} label={adjuster.name} mark={told(adjuster, sheet.marks[adjuster.label])} />
         ))}
         {placedTags(evaluation.placed)}
       </MarkRow>
