@@ -55,15 +55,20 @@ module Verglas
       # Cushions and pads that lie somewhere.
       def laid(aids) = aids.slice(*LAID).select { |_, size| size.positive? }
 
-      # All of it in sentences.
-      def says(aids)
+      # All of it in sentences. bands: the gym's own, {N => what it is called}.
+      def says(aids, bands = {})
         [
           *laid(aids).map { |name, size| Formats::Words.say("aids.#{name}.lay", size: size.round) },
           *aids
             .slice(*PLACED)
             .reject { |name, size| ADDED.include?(name) && size.zero? }
-            .map { |name, size| Formats::Words.say("aids.#{name}.stands", size: size.round) }
+            .map { |name, size| stands(name, size.round, bands) }
         ]
+      end
+
+      def stands(name, size, bands)
+        called = bands[size] if CHOICES.fetch(name).of == :bands
+        Formats::Words.say("aids.#{name}.#{called ? "called" : "stands"}", size: size, name: called)
       end
     end
   end

@@ -22,6 +22,7 @@ module Verglas
           rules_chosen: gym.rules.chosen(client[:id]),
           equipment: gym.equipment.sizes,
           plates: gym.equipment.plates,
+          bands: gym.equipment.bands,
           logs: -> { logs ||= Logbook::All.new(gym, client[:id]) },
           **known
         }

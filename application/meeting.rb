@@ -12,7 +12,7 @@ module Verglas
       attr_reader :gym, :client, :readings, :machine_row, :exercise, :fitting
 
       # What was read of it, and what may be accepted on it.
-      def_delegators :rows, :checked_rows, :shown_efforts
+      def_delegators :rows, :checked_rows, :shown_efforts, :bands
       def_delegators :acceptance, :refusals, :to_be_shown, :unacceptable, :left_of, :overloaded?
 
       # The bench of a fitting; nil where the gym has none.
@@ -61,6 +61,7 @@ module Verglas
             },
             equipment: shared.sizes,
             plates: shared.plates,
+            bands: shared.bands,
             **given
           }
         )
@@ -68,8 +69,10 @@ module Verglas
 
       # What a gym has, asked for once.
       Shared =
-        Struct.new(:rules, :sizes, :plates) do
-          def self.of(gym) = new(gym.rules.of_gym, gym.equipment.sizes, gym.equipment.plates)
+        Struct.new(:rules, :sizes, :plates, :bands) do
+          def self.of(gym)
+            new(gym.rules.of_gym, gym.equipment.sizes, gym.equipment.plates, gym.equipment.bands)
+          end
         end
 
       # exercise: its name, "" on a machine with one; given: what was read already or is to hold instead, by the names

@@ -25,6 +25,7 @@ module Verglas
       # Which schools gym and client chose; cushions and pads that the gym owns; its table by aim.
       def rules_chosen = @rules_chosen ||= @given[:rules_chosen] || @gym.rules.chosen(client_id)
       def equipment = @equipment ||= @given[:equipment] || @gym.equipment.sizes
+      def bands = @bands ||= @given[:bands] || @gym.equipment.bands
       def aims = @aims ||= Loading::Aim.table(@gym.aims.all)
 
       # The latest accepted fitting here; the draft of an exercise of the same station; the other exercise's fitting.

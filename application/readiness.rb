@@ -20,9 +20,10 @@ module Verglas
         return if meeting.machine.family.findings.empty?
 
         rungs =
-          meeting.mechanics.rungs.reject do |rung|
-            meeting.caution_effect.without.any? { |name| rung.wishes.fetch(name, 0.0).positive? }
-          end
+          meeting
+            .mechanics
+            .rungs(meeting.bands.keys)
+            .reject { |rung| meeting.caution_effect.without.any? { |name| rung.wishes.fetch(name, 0.0).positive? } }
         return unless rungs.any?
         Guidance::Readiness.new(rungs, visits(meeting), none_harder: meeting.caution_effect.wishes.key?(:angle_deg))
       end

@@ -10,7 +10,7 @@ module Verglas
       FORMAT = "verglas.gym"
       VERSION = 4
       # From which version on a list is there; an older archive is taken without it.
-      SINCE = { tempos: 2, programmes: 3, sessions: 3, circles: 3, cues: 4 }.freeze
+      SINCE = { tempos: 2, programmes: 3, sessions: 3, circles: 3, cues: 4, bands: 4 }.freeze
       # How long one statement may think on the way out.
       TAKEN_MS = 10 * 60 * 1000
       # What stands where a text has to be and is left out.
@@ -39,6 +39,7 @@ module Verglas
           Section.new(:staff, :accounts, %i[email], %i[id status_id]),
           Section.new(:equipment, :gym_equipment, %i[kind size_mm], []),
           Section.new(:plates, :gym_plates, %i[mass_kg], []),
+          Section.new(:bands, :gym_bands, %i[newton], []),
           Section.new(:aims, :gym_aims, %i[position], []),
           Section.new(:tempos, :gym_tempos, %i[family], []),
           Section.new(:cues, :gym_cues, %i[name about], []),

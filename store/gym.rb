@@ -38,7 +38,7 @@ module Verglas
       def row = db[:gyms].first(id: id)
 
       # Versions of what has no row of its own to carry one.
-      PARTS = %i[equipment plates rules settings aims tempos].freeze
+      PARTS = %i[equipment plates bands rules settings aims tempos].freeze
 
       def versions = row.then { |gym| PARTS.to_h { |part| [part, gym[:"#{part}_version"]] } }
 

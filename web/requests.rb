@@ -79,6 +79,7 @@ module Verglas
         {
           equipment: -> { Views::Equipment.cushions(Questions::Cushions.of(gym)) },
           plates: -> { Views::Equipment.plates(Questions::Plates.of(gym)) },
+          bands: -> { Views::Equipment.bands(Questions::Bands.of(gym)) },
           rules: -> { Views::Rules.of_gym(Questions::GymRules.of(gym)) },
           settings: -> { Views::GymSettings.of(Questions::GymSettings.of(gym)) },
           aims: -> { Views::Aims.of(Questions::Aims.of(gym)) },

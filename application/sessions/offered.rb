@@ -32,7 +32,7 @@ module Verglas
           possible(
             marks,
             tags: Told::Names.tags(marks, Aids.of(aids)),
-            aids: [*Aids.says(Aids.of(aids)), *Told::Between.of(@meeting, marks)],
+            aids: [*Aids.says(Aids.of(aids), @meeting.bands), *Told::Between.of(@meeting, marks)],
             allowed: Told::Allowed.of(@meeting, @meeting.evaluation(marks, aids)),
             fitting_id: row[:id],
             fit: [],

@@ -44,7 +44,7 @@ module Verglas
               marks: marks,
               tags: Told::Names.tags(marks, aids),
               printed: meeting.machine.adjusters.to_h { |adjuster| [adjuster.label, adjuster.marks] },
-              aids: Aids.says(aids),
+              aids: Aids.says(aids, meeting.bands),
               how: Told::Allowed.of(meeting, evaluation) - Told::Allowed.between_staff(meeting),
               instead: [],
               **told

@@ -9,7 +9,7 @@ module Verglas
         module_function
 
         # without: names of choices that a caution forbids; tempo: at which it is moved, where that is told.
-        def of(evaluation, without: [], tempo: nil)
+        def of(evaluation, without: [], tempo: nil, bands: {})
           steps = Verglas::Fitting::Neighbours.steps(evaluation)
           findings = findings(evaluation, steps)
           motion = motion(evaluation)
@@ -24,7 +24,7 @@ module Verglas
             steps: steps.to_h { |label, pair| [label, step_pair(evaluation, label, pair)] },
             targets: Target.all(evaluation)
           ).merge(
-            placed: Placed.all(evaluation, without: without),
+            placed: Placed.all(evaluation, without: without, bands: bands),
             scene: scene(evaluation),
             quickens: tempo && Tempo.quickens(evaluation, tempo),
             says: spoken(findings, motion, evaluation.picture.pictured_at)

@@ -14,8 +14,9 @@ module Verglas
     #             and for the others, which are laid before anyone sits
     #   step      by how much a placed one is changed at a touch
     #   most      of an added one there can be
+    #   of        what of the gym's own it is one of, where that has a list (:bands); nil: any number
     Choice =
-      Value.define(:name, :how, :makers, :mends, :stage, :step, :most) do
+      Value.define(:name, :how, :makers, :mends, :stage, :step, :most, :of) do
         def sought? = how == :if_needed
         # Whether it may help against these findings; nil: whichever they are.
         def sought_for?(codes) = mends.empty? || codes.nil? || mends.intersect?(codes)
@@ -28,5 +29,6 @@ module Verglas
         def equipment = name.to_s.delete_suffix("_mm")
       end
     Choice::WAYS = %i[if_needed computed placed added].freeze
+    Choice::LISTS = %i[bands].freeze
   end
 end

@@ -110,15 +110,27 @@ module Verglas
         once(@wishes, name, Wish.new(name: name, default: default&.to_f, stricter: stricter, measured_as: measured_as))
       end
 
-      def choice(name, how:, makers: false, mends: [], stage: nil, step: nil, most: nil)
+      # rubocop:disable Metrics/ParameterLists -- as many columns as there are to say
+      def choice(name, how:, makers: false, mends: [], stage: nil, step: nil, most: nil, of: nil)
+        # rubocop:enable Metrics/ParameterLists
         known(how, "way to choose", Choice::WAYS)
+        known(of, "list of the gym's own", [nil, *Choice::LISTS])
         missing("the most of it", how == :added && most.nil? ? [name] : [])
         refer(:stage, stage) if stage
         [*mends].each { |code| refer("finding of #{@id}", code) }
         once(
           @choices,
           name,
-          Choice.new(name: name, how: how, makers: makers, mends: [*mends].freeze, stage: stage, step: step, most: most)
+          Choice.new(
+            name: name,
+            how: how,
+            makers: makers,
+            mends: [*mends].freeze,
+            stage: stage,
+            step: step,
+            most: most,
+            of: of
+          )
         )
       end
 

@@ -73,7 +73,9 @@ module Verglas
       def end_limited? = top_deg < UPRIGHT_DEG || whole_bottom_deg.positive?
 
       # Less and less help, body weight, then what is held.
-      def rungs = [*banded(rung_nm(nil, 0, 0), FIGURES[:band][:knee_lever_mm]), rung, *weighted]
+      def rungs(bands_n = [])
+        [*banded(rung_nm(nil, 0, 0), FIGURES[:band][:knee_lever_mm], bands_n), rung, *weighted]
+      end
 
       private
 

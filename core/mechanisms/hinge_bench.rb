@@ -172,7 +172,7 @@ module Verglas
       def end_limited? = own_bends_deg.any? { |deg| deg < wishes[:bottom_bend_deg] }
 
       # Each angle of the bench that is steep enough, steepest first; then what is held.
-      def rungs
+      def rungs(_bands_n = [])
         return rung, *weighted if level?
 
         angles = bench_angles.select { |deg| deg >= wishes[:least_angle_deg] }.sort.reverse

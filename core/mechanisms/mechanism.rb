@@ -127,7 +127,7 @@ module Verglas
       def lever_mm(_place) = nil
 
       # What may become harder where body weight is the load (Rung), easiest first.
-      def rungs = []
+      def rungs(_bands_n = []) = []
 
       # What an accepted fitting that was checked by eye teaches of the body (Body::CheckedFitting); nil where nothing.
       # Whether any such fitting can.

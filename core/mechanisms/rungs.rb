@@ -11,15 +11,14 @@ module Verglas
 
       private
 
-      # Steps of a band from where the beginner's share of body weight is left, down to the last.
-      def banded(plain_nm, lever_mm)
+      # Bands from the one that comes nearest to leaving the beginner's share of body weight, down to the weakest.
+      # bands_n: those that there are (N); none: in even steps.
+      def banded(plain_nm, lever_mm, bands_n)
         most = plain_nm * (1 - READY[:beginner_share]) / lever_mm * 1000
         step = READY[:band_step_n]
-        (most / step)
-          .round
-          .clamp(1, Carried::FIGURES[:band][:strongest_n] / step)
-          .downto(1)
-          .map { |count| rung(band_n: count * step) }
+        all = bands_n.empty? ? step.step(Carried::FIGURES[:band][:strongest_n], step).to_a : bands_n.sort
+        first = all.min_by { |newton| [(newton - most).abs, -newton] }
+        all.select { |newton| newton <= first }.reverse.map { |newton| rung(band_n: newton) }
       end
 
       def weighted(deg: nil) = (1..WEIGHTS).map { |count| rung(deg: deg, held_kg: count * READY[:weight_step_kg]) }

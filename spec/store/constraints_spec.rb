@@ -150,6 +150,15 @@ RSpec.describe "The database's own constraints" do
     refused("equipment_size_range") { db[:gym_equipment].insert(gym_id: loft.id, kind: "hip_pad", size_mm: 201) }
   end
 
+  it "refuses a band without a name, one that pulls like another or not at all, and two of one name" do
+    band = ->(name, newton) { db[:gym_bands].insert(gym_id: loft.id, name: name, newton: newton) }
+    refused("band_name_length") { band.call("", 60) }
+    refused("band_newton_range") { band.call("red", 4) }
+    band.call("red", 60)
+    refused("band_newtons_differ") { band.call("blue", 60) }
+    refused("gym_bands_pkey") { band.call("red", 80) }
+  end
+
   it "refuses plates of nothing, a count under a readable name, and more wrong PINs than are counted" do
     refused("plate_mass_range") { db[:gym_plates].insert(gym_id: loft.id, mass_kg: 0, pairs: 1) }
     refused("plate_pairs_range") { db[:gym_plates].insert(gym_id: loft.id, mass_kg: 20, pairs: 0) }

@@ -246,6 +246,7 @@ RSpec.describe "What belongs to a person" do
     counters: :none,
     gym_equipment: :none,
     gym_plates: :none,
+    gym_bands: :none,
     tablet_staff: :staff,
     fittings: :theirs,
     gym_aims: :none,

@@ -4,7 +4,7 @@ module Verglas
   module Store
     module Tables
       # What one gym owns besides machines: cushions behind the back and on the seat, pads under the hips, by size in
-      # mm; and plates, by mass in kg.
+      # mm; plates, by mass in kg; and elastic bands, by what they are called and how hard they pull, N.
       class Equipment
         def initialize(gym)
           @gym = gym
@@ -29,6 +29,18 @@ module Verglas
           @gym.db.transaction do
             @gym.db[:gym_plates].where(gym_id: @gym.id).delete
             @gym.db[:gym_plates].multi_insert(plates.map { |kg, pairs| { gym_id: @gym.id, mass_kg: kg, pairs: pairs } })
+          end
+        end
+
+        # {N => what it is called}, weakest first.
+        def bands
+          @gym.db[:gym_bands].where(gym_id: @gym.id).order(:newton).select_hash(:newton, :name)
+        end
+
+        def replace_bands(bands)
+          @gym.db.transaction do
+            @gym.db[:gym_bands].where(gym_id: @gym.id).delete
+            @gym.db[:gym_bands].multi_insert(bands.map { |n, name| { gym_id: @gym.id, name: name, newton: n } })
           end
         end
 

@@ -39,6 +39,18 @@ module Verglas
           masses.zip(plates.map { |plate| plate["pairs"] }).to_h
         end
 
+        # {N => what it is called}; two of one name, or that pull alike, are one too many.
+        def bands(bands)
+          names = bands.map { |band| band["name"].strip.gsub(/\s+/, " ") }
+          raise Invalid.new(:blank, path: "/bands") if names.any?(&:empty?)
+
+          newtons = bands.map { |band| band["newton"] }
+          repeated = [names.map(&:downcase), newtons].any? { |list| list.uniq.size < list.size }
+          raise Invalid.new(:repeated, path: "/bands") if repeated
+
+          newtons.zip(names).to_h
+        end
+
         def kilograms(plate, index)
           kg = Loading::Units.kg(plate["mass"], plate["unit"].to_sym).round(KG_DIGITS)
           unless kg.between?(LIGHTEST_KG, HEAVIEST_KG)

@@ -3,7 +3,8 @@
 module Verglas
   module Web
     module Views
-      # What a gym owns besides machines (Questions::Cushions, Plates), each with the version over which it is changed.
+      # What a gym owns besides machines (Questions::Cushions, Plates, Bands), each with the version over which it is
+      # changed.
       module Equipment
         module_function
 
@@ -23,6 +24,10 @@ module Verglas
 
         def plates(plates)
           { plates: plates.pairs.map { |kg, pairs| { mass_kg: kg, pairs: pairs } }, version: plates.version }
+        end
+
+        def bands(bands)
+          { bands: bands.bands.map { |newton, name| { name: name, newton: newton } }, version: bands.version }
         end
 
         def words(kind, part) = Formats::Words.say("aids.#{kind}_mm.#{part}")

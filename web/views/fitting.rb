@@ -69,7 +69,12 @@ module Verglas
 
         # Of a draft: under today's cautions. input: with the aim, where it is another.
         def told(meeting, evaluation, input = {})
-          Told::Evaluation.of(evaluation, without: meeting.caution_effect.without, tempo: meeting.pace.asked(input))
+          Told::Evaluation.of(
+            evaluation,
+            without: meeting.caution_effect.without,
+            tempo: meeting.pace.asked(input),
+            bands: meeting.bands
+          )
         end
 
         # Limits that can be read off the machine where somebody sees them reached.

@@ -23,7 +23,7 @@ module Verglas
             repaired: Application::Sheet.repaired(meeting, sheet[:marks]) != sheet[:marks],
             lines: lines(meeting, marks),
             placed: Told::Names.tags({}, aids),
-            aids: [*Application::Aids.says(aids), *Told::Between.of(meeting, marks)],
+            aids: [*Application::Aids.says(aids, meeting.bands), *Told::Between.of(meeting, marks)],
             cue: sheet[:cue],
             **moves(meeting.machine_row, meeting.exercise),
             **load(meeting, sheet),

@@ -17,8 +17,13 @@ module Verglas
 
         # An elastic band from the foot plate that helps, or works against (N).
         def takes_bands
-          choice :band_help_n, how: :added, step: FIGURES[:ready][:band_step_n], most: FIGURES[:band][:strongest_n]
-          choice :band_against_n, how: :added, step: FIGURES[:ready][:band_step_n], most: FIGURES[:band][:strongest_n]
+          %i[band_help_n band_against_n].each do |name|
+            choice name,
+                   how: :added,
+                   step: FIGURES[:ready][:band_step_n],
+                   most: FIGURES[:band][:strongest_n],
+                   of: :bands
+          end
         end
 
         # A pad below the crease of the hip, taped from the foot plate, or from a roller that holds the heels so far

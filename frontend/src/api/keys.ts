@@ -18,6 +18,7 @@ export const keys = {
   tempos: of("tempos"),
   equipment: of("equipment"),
   plates: of("plates"),
+  bands: of("bands"),
   cues: of("cues"),
   rules: of("rules"),
   ruleChanges: (question: string, school: string) => of("rules", question, "changes", school),

@@ -8,6 +8,7 @@ import {
   machinesQuery,
   meQuery,
   platesQuery,
+  bandsQuery,
   predictionsQuery,
   refitsQuery,
 } from "../api/queries";
@@ -103,6 +104,7 @@ const ASKED: Readonly<Record<string, (queries: QueryClient, id: string) => Promi
     queries.prefetchQuery(machinesQuery),
     queries.prefetchQuery(equipmentQuery),
     queries.prefetchQuery(platesQuery),
+    queries.prefetchQuery(bandsQuery),
   ],
 };
 

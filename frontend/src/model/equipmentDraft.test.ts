@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { parsePlates, parseSizes } from "./equipmentDraft";
+import { parseBands, parsePlates, parseSizes } from "./equipmentDraft";
 
 describe("what the gym owns, as it is typed", () => {
   it("reads sizes each once and in order, and none of a list in which something is none", () => {
@@ -25,5 +25,16 @@ describe("what the gym owns, as it is typed", () => {
     const kinds = (count: number) => Array.from({ length: count }, (_, at) => `${at + 1} x 1`).join(", ");
     expect(parsePlates(kinds(12))).toHaveLength(12);
     expect(parsePlates(kinds(13))).toBeNull();
+  });
+
+  it("reads bands by name and newtons, and refuses what is half said or said twice", () => {
+    expect(parseBands("light red 60, black 180 N")).toEqual([
+      { name: "light red", newton: 60 },
+      { name: "black", newton: 180 },
+    ]);
+    expect(parseBands(" ")).toEqual([]);
+    expect(["red", "60", "red 4", "red 401", "red 60, Red 80", "red 60, blue 60"].map(parseBands)).toEqual(
+      Array(6).fill(null),
+    );
   });
 });

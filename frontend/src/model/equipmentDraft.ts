@@ -1,4 +1,4 @@
-// What is typed of the gym's cushions, pads and plates.
+// What is typed of the gym's cushions, pads, plates and bands.
 import { parseNumber } from "../lib/lengths";
 
 const MOST_PLATES = 12;
@@ -30,4 +30,22 @@ export function parsePlates(typed: string): Plate[] | null {
       return { mass, unit: (found?.[2]?.toLowerCase() ?? "kg") as Plate["unit"], pairs };
     });
   return plates.every((plate) => plate !== null) && plates.length <= MOST_PLATES ? plates : null;
+}
+
+export type Band = { name: string; newton: number };
+
+/** "red 100, black 180 N" as bands, by how hard they pull; null where something is none, or two are alike. */
+export function parseBands(typed: string): Band[] | null {
+  const bands = typed
+    .split(/[;,]+/)
+    .map((part) => part.trim())
+    .filter((part) => part !== "")
+    .map((part) => {
+      const found = /^(.*\S)\s+(\d{1,3})\s*N?$/.exec(part);
+      const [name, newton] = [found?.[1] ?? "", Number(found?.[2])];
+      return name === "" || name.length > 30 || !(newton >= 5 && newton <= 400) ? null : { name, newton };
+    });
+  if (!bands.every((band) => band !== null) || bands.length > MOST_PLATES) return null;
+  const alike = [bands.map(({ name }) => name.toLowerCase()), bands.map(({ newton }) => newton)];
+  return alike.every((list) => new Set<string | number>(list).size === bands.length) ? bands : null;
 }

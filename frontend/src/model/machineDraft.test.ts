@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import type { Family } from "../api/types";
-import { askedOf, emptyMachine, newAdjuster, problemsOf } from "./machineDraft";
+import { askedOf, bodyOf, emptyMachine, leadersFor, newAdjuster, problemsOf } from "./machineDraft";
 
 const kind = (name: string, decides: string | null) => ({
   name,
@@ -46,5 +46,36 @@ describe("what a machine of a kind usually has", () => {
     const open = problemsOf({ ...emptyMachine, family: "curl", name: "Curl" }, plain);
     expect(Object.keys(open)).toEqual(["asked  joint", "asked  far"]);
     expect(problemsOf({ ...emptyMachine, family: "curl", name: "Curl", absent: null }, plain)).toEqual({});
+  });
+});
+
+describe("an adjuster that takes another's mark", () => {
+  const pads = [
+    { ...newAdjuster(kind("back_pad", "joint"), 0), marks: "1-4" },
+    { ...newAdjuster(kind("recorded", null), 1), label: "far pad", marks: "A-D", sameAs: 0 },
+    { ...newAdjuster(kind("roller", "far"), 2), marks: "1-3" },
+  ];
+  const draft = { ...emptyMachine, family: "curl", name: "Curl", absent: null, parts: { "": pads } };
+
+  test("may take it of one that is set by itself, and not where another takes its own", () => {
+    expect(pads.map((one) => leadersFor(one, pads).map(({ label }) => label))).toEqual([
+      [],
+      ["back_pad", "roller"],
+      ["back_pad"],
+    ]);
+  });
+
+  test("needs as many marks, and is sent with the name as it is by then", () => {
+    expect(problemsOf(draft, plain)).toEqual({});
+    const few = pads.map((one) => (one.key === 1 ? { ...one, marks: "A, B" } : one));
+    expect(Object.keys(problemsOf({ ...draft, parts: { "": few } }, plain))).toEqual(["same 1"]);
+    const renamed = pads.map((one) => (one.key === 0 ? { ...one, label: "near pad" } : one));
+    const sent = bodyOf({ ...draft, parts: { "": renamed } }, plain).adjusters;
+    expect(sent.map(({ same_as }) => same_as)).toEqual([null, "near pad", null]);
+  });
+
+  test("stands by itself once the other was taken out", () => {
+    const alone = bodyOf({ ...draft, parts: { "": pads.slice(1) } }, plain).adjusters;
+    expect(alone.map(({ same_as }) => same_as)).toEqual([null, null]);
   });
 });

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { evenTravel, isEven, marksProblem, marksText, parseMarks } from "./marks";
+import { evenTravel, isEven, marksProblem, marksText, parseMarks, told } from "./marks";
 
 describe("marks as they are entered", () => {
   it.each([
@@ -60,5 +60,12 @@ describe("travel from the first to the last mark", () => {
   it("is not even where one mark stands elsewhere", () => {
     expect(isEven([0, 10, 21, 30])).toBe(false);
     expect(evenTravel(50, 1)).toEqual([0]);
+  });
+});
+
+describe("a mark as it is told", () => {
+  it("comes with what those show which take it, where theirs are printed otherwise", () => {
+    const pads = { marks: ["1", "2", "3"], also: [["A", "B", "C"]] };
+    expect([told(pads, "2"), told({ marks: ["1"] }, "1"), told(pads, undefined)]).toEqual(["2 / B", "1", "–"]);
   });
 });

@@ -87,6 +87,11 @@ export const platesQuery = queryOptions({
   queryFn: ({ signal }) => unwrap(api.GET("/api/plates", { signal })),
 });
 
+export const bandsQuery = queryOptions({
+  queryKey: keys.bands,
+  queryFn: ({ signal }) => unwrap(api.GET("/api/bands", { signal })),
+});
+
 /** Whose advice another school of a question would change. */
 export const ruleChangesQuery = (question: string, school: string) =>
   queryOptions({

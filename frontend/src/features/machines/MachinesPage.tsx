@@ -3,7 +3,7 @@ import { say } from "../../lib/say";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import styled from "styled-components";
-import { equipmentQuery, machinesQuery, meQuery, platesQuery } from "../../api/queries";
+import { bandsQuery, equipmentQuery, machinesQuery, meQuery, platesQuery } from "../../api/queries";
 import type { Machine } from "../../api/types";
 import { useTitle } from "../../ui/useTitle";
 import { momentText } from "../../lib/dates";
@@ -17,6 +17,7 @@ import { Needs, needsOf } from "../shared/Needs";
 import { May } from "../shared/May";
 import { useMay } from "../shared/useMay";
 import { PlatesForm } from "./PlatesForm";
+import { BandsForm } from "./BandsForm";
 
 const RowLink = styled(Link)`
   display: grid;
@@ -83,7 +84,7 @@ export function MachinesPage() {
   const locale = useQuery(meQuery).data?.gym.locale ?? "en-GB";
   const machines = useQuery(machinesQuery);
   // All of it at once: nothing moves down when another part has come.
-  const owned = [useQuery(equipmentQuery), useQuery(platesQuery)].every((query) => query.data);
+  const owned = [useQuery(equipmentQuery), useQuery(platesQuery), useQuery(bandsQuery)].every((query) => query.data);
   const may = useMay();
   const [params, setParams] = useSearchParams();
   const shown = SHOWN.find(([key]) => key === params.get("show"))?.[0] ?? "in_use";
@@ -163,6 +164,10 @@ export function MachinesPage() {
           <Section>
             <SectionTitle>{say("machinesPage.platesTitle")}</SectionTitle>
             <PlatesForm />
+          </Section>
+          <Section>
+            <SectionTitle>{say("machinesPage.bandsTitle")}</SectionTitle>
+            <BandsForm />
           </Section>
         </>
       ) : null}

@@ -18,6 +18,9 @@ type Props = {
   dispatch: Dispatch<BenchEvent>;
 };
 
+/** A number, with what the gym calls it. */
+const named = ({ called, value }: { called?: string; value: number }) => [...(called ? [called] : []), value].join(" ");
+
 export function PlacedControl({ placed, advised, active, dense, dispatch }: Props) {
   const { name, title, value, down, up } = placed;
   const place = (to: number) => dispatch({ type: "aid", name, mm: to });
@@ -30,8 +33,8 @@ export function PlacedControl({ placed, advised, active, dense, dispatch }: Prop
       </BackTo>
     );
   const figure = (
-    <Mark aria-label={title} aria-live="polite" $long={String(value).length > 3}>
-      {value}
+    <Mark aria-label={title} aria-live="polite" $long={named(placed).length > 3}>
+      {named(placed)}
     </Mark>
   );
   const touch = (step: typeof down, sign: string, label: string) => (
@@ -39,8 +42,8 @@ export function PlacedControl({ placed, advised, active, dense, dispatch }: Prop
       {sign}
     </StepButton>
   );
-  const less = touch(down, "−", say("placedControl.lower", { title, to: down?.value ?? value }));
-  const more = touch(up, "+", say("placedControl.raise", { title, to: up?.value ?? value }));
+  const less = touch(down, "−", say("placedControl.lower", { title, to: named(down ?? placed) }));
+  const more = touch(up, "+", say("placedControl.raise", { title, to: named(up ?? placed) }));
   return (
     <ControlFrame
       name={title}
@@ -52,8 +55,8 @@ export function PlacedControl({ placed, advised, active, dense, dispatch }: Prop
       figure={figure}
       more={more}
       outcomes={[
-        <StepOutcome key="down" step={down && { ...down, mark: String(down.value) }} none="" />,
-        <StepOutcome key="up" step={up && { ...up, mark: String(up.value) }} none="" end />,
+        <StepOutcome key="down" step={down && { ...down, mark: named(down) }} none="" />,
+        <StepOutcome key="up" step={up && { ...up, mark: named(up) }} none="" end />,
       ]}
     />
   );
