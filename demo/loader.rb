@@ -32,6 +32,7 @@ module Verglas
           reviewed
           @gym.equipment.replace(@data["equipment"])
           @gym.equipment.replace_plates(@data["plates"])
+          @gym.equipment.replace_bands(@data["bands"])
           @gym.tempos.replace(@data["tempos"].map { |row| row.transform_keys(&:to_sym) }, version: 1)
           @machines = @data["machines"].to_h { |machine| [machine["name"], @gym.machines.find(machine_id(machine))] }
           @data["clients"].each { |person| client(person) }

@@ -15,12 +15,19 @@ module Verglas
             new(
               people: found[:people],
               cards: found[:cards],
-              columns: shown.flat_map { |row| Described.exercises(row).map { |exercise| [row, exercise.to_s] } },
+              columns: shown.flat_map { |row| columns(row, found[:cards]).map { |exercise| [row, exercise] } },
               places: machines.map { |row| row[:place] }.uniq,
               due: RefitsDue.new(gym).call.to_h { |one| [one.row[:id], one] },
               kept_off: KeptOff.new(gym, found[:people].map { |row| row[:id] })
             )
           end
+
+          # What a machine is there for, and what else somebody has a card of.
+          def self.columns(row, cards)
+            other = cards.keys.select { |_, machine_id, _| machine_id == row[:id] }.map(&:last)
+            [*Described.exercises(row).map(&:to_s), *other].uniq
+          end
+          private_class_method :columns
 
           # Bars of a client on a machine's exercise.
           def bars(client_id, machine_row, exercise) = kept_off.bars(client_id, machine_row, exercise)

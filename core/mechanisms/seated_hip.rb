@@ -200,6 +200,23 @@ module Verglas
         (arm_at(deg, place) - from) / (turning(place).first - from)
       end
 
+      # From where the machine begins to where its arc ends.
+      def efforts(place)
+        return unless arms?
+
+        first, last = place.parameters.values_at(:start_angle, :end_angle)
+        middle = contact(place, (first + last) / 2.0).torque_ratio
+        way = turning(place).first - first
+        return if way.zero?
+
+        told =
+          Array.new(EFFORTS) do |index|
+            off = (last - first) * index / (EFFORTS - 1.0)
+            [off / way, contact(place, first + off).torque_ratio / middle]
+          end
+        { hip: told }
+      end
+
       # Whether an abduction ends where the client's own range does.
       def end_limited? = opens? && end_target_deg < family.wishes.fetch(:spread_limit_deg).default
 

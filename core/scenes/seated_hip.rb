@@ -43,6 +43,7 @@ module Verglas
             scale: 3.0
           },
           points: tape_points,
+          effort: Effort.of(mechanics, place, "effort.of_the_middle"),
           poses: poses
         )
       end

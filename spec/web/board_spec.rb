@@ -69,4 +69,17 @@ RSpec.describe "The board" do
     sign_in(email: "spy@elsewhere.example")
     expect(board.values_at("people", "machines")).to eq([[], []])
   end
+
+  it "has a column more for what a machine is done for beside, once somebody has a card of it" do
+    press = machine(loft, "incline_sled", name: "Leg press 1")
+    names = -> { board["machines"].map { |one| one["name"] }.grep(/press/) }
+    fitted(person)
+    expect(names.call).to eq(["Leg press 1"])
+    id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: press[:id], exercise: "calf" })["id"]
+    shown = call(:get, "/api/fittings/#{id}")
+    call(:post, "/api/fittings/#{id}/acceptance", { **sheet(shown), marks: shown["marks"], reason: "So." })
+    expect(names.call).to eq(["Leg press 1", "Leg press 1: calf work"])
+    at = board["machines"].index { |one| one["exercise"] == "calf" }
+    expect(cells(person)[at - 1, 2]).to eq(%w[gap fitted])
+  end
 end

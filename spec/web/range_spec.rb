@@ -153,7 +153,7 @@ RSpec.describe "A range that grows" do
     expect(said.first).to include("stops #{whole},")
   end
 
-  it "shows today's marks wherever somebody is set up from: card, page, plan" do
+  it "shows today's marks wherever somebody is set up from: card, page, plan, wall" do
     here = press
     id = accept(here)
     first = mark(id, "stops")
@@ -165,6 +165,9 @@ RSpec.describe "A range that grows" do
     expect(card["accepted"]["marks"].find { |tag| tag["label"] == "stops" }["mark"]).to eq(now)
     again = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
     expect(page(again)["marks"]["stops"]).to eq(now)
+    wall = call(:get, "/api/machines/#{here[:id]}/sheet")
+    stops = wall["columns"].index { |column| column["label"] == "stops" }
+    expect(wall["rows"].map { |line| line["cells"][stops] }).to eq([now])
   end
 
   it "goes back from what was accepted over the whole range, and never past what is the client's own" do
