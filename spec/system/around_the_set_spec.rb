@@ -79,4 +79,73 @@ RSpec.describe "Around the set" do
     find("button", text: "None").click
     page.document.find("[role=option]", text: title).click
   end
+
+  it "works the calves on a press from its bench, and comes back to the press" do
+    machine(loft, "incline_sled", name: "Leg press 1")
+    person = client(loft, account, sex: "woman", stature: 1648, floor_to_knee_top: 519)
+    sign_in at: "/clients/#{person[:id]}"
+    find("[data-machine='Leg press 1']").click_button "Fit"
+    click_button "Done for: Even"
+    within("[role=dialog]") { find("button", text: "Calf work", exact_text: true).click }
+    expect(page).to have_text("Leg press 1: calf work")
+    expect(page).to have_text("Room for the heels")
+    expect(page).to have_css("[data-effort-track] [data-effort-of]", count: 1)
+    expect_accessible("calf work on a press")
+    click_button "Done for: Calf work"
+    within("[role=dialog]") { find("button", text: "Even", exact_text: true).click }
+    expect(page).to have_button("Done for: Even")
+  end
+
+  it "sets two scales that have to agree as one, each told in its own print" do
+    here = machine(loft, "slide_back", name: "Leg extension 1")
+    data = Worked::MACHINES.fetch("slide_back")
+    person = matteus(loft, account)
+    sign_in at: "/machines/#{here[:id]}/correct"
+    click_button "Add the next adjuster"
+    far = all("fieldset").last
+    within(far) do
+      fill_in "Called", with: "far pad"
+      fill_in "Marks as printed", with: "A-C"
+      find("button[aria-haspopup=listbox]", text: "Its own: it is set by itself").click
+    end
+    page.document.find("[role=option]", text: "Always that of back pad").click
+    click_button "Keep"
+    expect(page).to have_text("Both need as many marks: back pad has others.")
+    pad = data["adjusters"].find { |one| one["label"] == "back pad" }
+    within(far) { fill_in "Marks as printed", with: "A-#{(64 + pad["marks"].size).chr}" }
+    click_button "Keep"
+    expect(page).to have_text("always at the mark of back pad")
+    bench_of(person, "Leg extension 1")
+    within("[data-adjuster='back pad']") do
+      expect(page).to have_text("Back pad and far pad")
+      before = find("[aria-live]").text
+      expect(before).to match(%r{\A\w+ / [A-Z]\z})
+      first("button[aria-label*='far pad']:not([disabled])").click
+      expect(page).to have_no_css("[aria-live]", exact_text: before)
+      expect(find("[aria-live]").text).to match(%r{\A\w+ / [A-Z]\z})
+    end
+    expect(page).to have_no_css("[data-adjuster='far pad']")
+    expect_accessible("adjusters that stand as one")
+  end
+
+  it "keeps the gym's bands by name, and a bench chooses among them" do
+    machine(loft, "one_plate", name: "Level bench 1")
+    person = client(loft, account, body_mass_kg: 70, stature: 1700)
+    sign_in at: "/machines"
+    fill_in "Bands, colour and newtons", with: "red 110, tar"
+    within(find_field("Bands, colour and newtons").ancestor("form")) { click_button "Keep" }
+    expect(page).to have_text("A name and its newtons from 5 to 400")
+    fill_in "Bands, colour and newtons", with: "tar 260, red 110"
+    within(find_field("Bands, colour and newtons").ancestor("form")) do
+      click_button "Keep"
+      expect(page).to have_text("Kept.")
+    end
+    expect(page).to have_field("Bands, colour and newtons", with: "red 110, tar 260")
+    bench_of(person, "Level bench 1: glute_ham")
+    within("[data-placed=band_help_n]") do
+      expect(page).to have_text("tar 260")
+      find("button[aria-label*='red 110']").click
+      expect(page).to have_text("red 110")
+    end
+  end
 end

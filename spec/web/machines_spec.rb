@@ -61,7 +61,10 @@ RSpec.describe "Machines over HTTP" do
       expect(adjusters.first).to include(
         "kind" => "whole_seat",
         "travel" => nil,
-        "walk_round" => { **walk.transform_keys(&:to_s), "both_sides" => false }
+        "walk_round" => {
+          **walk.transform_keys(&:to_s),
+          "both_sides" => false
+        }
       )
       expect(exercise).to include("told" => [], "remarks" => [])
       expect(exercise["people"].map { |person| person["grade"] }).to eq([nil, nil, nil])
