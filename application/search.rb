@@ -9,7 +9,12 @@ module Verglas
       CLIENTS = 20
       MACHINES = 20
       # Of a machine, beside what it is called, in the order in which they are told.
-      NOTES = %i[state_note getting_in getting_out left_behind].freeze
+      NOTES = {
+        state_note: ->(row) { row[:state_note] },
+        getting_in: ->(row) { Told::Moves.getting_in(row) },
+        getting_out: ->(row) { Told::Moves.getting_out(row) },
+        left_behind: ->(row) { Told::Moves.left_behind(row) }
+      }.freeze
       Found = Struct.new(:row, :why)
 
       def initialize(gym)
@@ -39,8 +44,8 @@ module Verglas
       def machine(row, wanted)
         return Found.new(row, nil) if has?(row.values_at(:name, :code, :place).join(" "), wanted)
 
-        note = NOTES.find { |name| has?(row[name], wanted) }
-        return Found.new(row, { note: note, says: row[note] }) if note
+        note, says = NOTES.transform_values { |read| read.call(row) }.find { |_, text| has?(text.to_s, wanted) }
+        return Found.new(row, { note: note, says: says }) if note
 
         mark = wanted.length > 1 && marks(row).find { |label, mark| has?([label, mark].compact.join(" "), wanted) }
         Found.new(row, { adjuster: mark.first, mark: mark.last, cards: mark.last && cards(row, *mark) }) if mark

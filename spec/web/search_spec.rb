@@ -32,6 +32,15 @@ RSpec.describe "What is found under some letters" do
     expect(machines("by the door").map(&:first)).to eq(["Leg extension 1", "Station 1"])
   end
 
+  it "a machine by the moves that were picked for getting in and out, and by what they leave behind" do
+    moves = { in: [{ move: "thigh_pad_up", who: "instructor", frees: false }], out: [] }
+    curl = machine(loft, "curl_plain", name: "Leg curl 1")
+    call(:patch, "/api/machines/#{curl[:id]}", { version: 1, moves: moves })
+    expect(status).to eq(200)
+    expect(machines("thigh pad up")).to eq([["Leg curl 1", "getting in: Thigh pad up (instructor).", false]])
+    expect(machines("pad is up").map(&:first)).to eq(["Leg curl 1"])
+  end
+
   it "a machine by a note of the walk-round, an adjuster, one of its marks with how many cards it stands on" do
     expect(machines("start pin")).to eq([["Leg extension 1", "The start pin is sometimes left at 5.", false]])
     expect(machines("open side")).to eq([["Leg extension 1", "getting in: From the open side.", false]])
