@@ -205,14 +205,13 @@ module Verglas
         return unless arms?
 
         first, last = place.parameters.values_at(:start_angle, :end_angle)
-        middle = contact(place, (first + last) / 2.0).torque_ratio
         way = turning(place).first - first
         return if way.zero?
 
         told =
           Array.new(EFFORTS) do |index|
             off = (last - first) * index / (EFFORTS - 1.0)
-            [off / way, contact(place, first + off).torque_ratio / middle]
+            [off / way, contact(place, first + off).torque_ratio / middle_ratio(place)]
           end
         { hip: told }
       end
@@ -227,6 +226,13 @@ module Verglas
 
       def arms? = family.told.include?(:arm)
 
+      # In the middle of the arc.
+      def middle_ratio(place)
+        place.once(:middle_ratio) do
+          contact(place, place.parameters.values_at(:start_angle, :end_angle).sum / 2.0).torque_ratio
+        end
+      end
+
       def arm_quantities(place)
         first, last = contacts(place)
         arm, missing = turning(place)
@@ -235,6 +241,7 @@ module Verglas
           contact_end_mm: last.contact_mm,
           creep_mm: last.contact_mm - first.contact_mm,
           torque_ratio_start: first.torque_ratio,
+          torque_ratio_middle: middle_ratio(place),
           torque_ratio_end: last.torque_ratio,
           thigh_start_deg: first.shin_deg,
           thigh_end_deg: last.shin_deg,

@@ -82,8 +82,6 @@ export type MarkMove = Schemas["MarkMove"];
 export type Limits = Schemas["Limits"];
 export type Rules = Schemas["Rules"];
 export type ClientRules = Schemas["ClientRules"];
-export type Bands = Schemas["Bands"];
-export type Plates = Schemas["Plates"];
 
 /** What a fitting holds: all that an instructor can change on the bench. */
 export type Sheet = Pick<
