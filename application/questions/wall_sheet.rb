@@ -4,7 +4,8 @@ module Verglas
   module Application
     module Questions
       # A machine's marks of everybody who was fitted on it and may be set up so today: benches [Meeting, fitting's
-      # row with marks and aids as they are set today]; loads: {client id => the set that was lifted last}; people: how many there are at all.
+      # row with marks and aids as they are set today]; loads: {client id => the set that was lifted last}; people: how
+      # many there are at all.
       WallSheet =
         Value.define(:gym_row, :machine_row, :exercise, :benches, :loads, :people) do
           def self.of(gym, machine_row, exercise, most:)
