@@ -203,8 +203,7 @@ module Verglas
 
       # On a plate that both legs push, one takes half at most.
       def limit_kg(one_leg)
-        half = Loading::Remarks.one_leg_most_kg(both_kg) if one_leg && both_kg &&
-          @meeting.machine.family.tags[:on_a_plate]
+        half = Loading::Remarks.one_leg_most_kg(both_kg) if one_leg && both_kg && @meeting.machine.family.one_plate?
         [@meeting.load_limit_kg, half].compact.min
       end
 

@@ -50,7 +50,7 @@ module Verglas
 
         # What a family can have that somebody may have to go without.
         def ways(family)
-          [:in_turn, *(:one_leg if family.tags[:on_a_plate]), *family.choices.keys]
+          [:in_turn, *(:one_leg if family.one_plate?), *family.choices.keys]
         end
 
         def told(effect, meeting)

@@ -67,6 +67,9 @@ module Verglas
           end
         end
 
+        # Whether both legs push one plate, of which one takes half at most.
+        def one_plate? = tags[:on_a_plate] || tags[:on_an_edge]
+
         # Whether it says yes to all of these tags.
         def all?(names) = names.all? { |name| tags[name] }
 

@@ -110,6 +110,19 @@ RSpec.describe "Calf work on a press over HTTP" do
     )
   end
 
+  it "takes half at most on one leg, as the press does" do
+    one_legged = machine(loft, "incline_sled", name: "Leg press 2", one_leg: true, loading: loading)
+    id = opened("calf", row: one_legged)
+    said = ->(left) do
+      loads = { wanted_kg: 80, left_kg: left, right_kg: 40, repetitions: 10 }
+      call(:post, "/api/fittings/#{id}/loads", loads)["remarks"].grep(/One leg/)
+    end
+    expect([said.call(40), said.call(45)]).to eq([[], ["One leg takes half at most here: 40 kg."]])
+    expect(
+      page(id)["steps"].last["notes"].join(" ") + page(id)["steps"].map { |one| one["notes"] }.join(" ")
+    ).to include("One leg at a time: at most half")
+  end
+
   it "refuses an exercise that the machine does not have" do
     call(:post, "/api/fittings", { client_id: person[:id], machine_id: press[:id], exercise: "calf_back" })
     expect(status).to eq(422)

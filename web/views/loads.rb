@@ -174,7 +174,7 @@ module Verglas
         # Where both legs push one plate, one takes half at most.
         def one_leg(meeting, input)
           both, left, right = input.values_at(:wanted_kg, :left_kg, :right_kg)
-          return unless both && meeting.machine.family.tags[:on_a_plate]
+          return unless both && meeting.machine.family.one_plate?
 
           most = Loading::Remarks.one_leg_most_kg(both)
           return unless [left, right].compact.any? { |kg| kg > most }
