@@ -52,7 +52,8 @@ module Verglas
           machine: row[:name],
           exercise: exercise,
           adjuster: adjuster["label"],
-          moves: adjuster["drives"]
+          moves: adjuster["drives"],
+          same_as: adjuster["same_as"]
         }
         adjuster["marks"].each_with_index.map do |mark, index|
           { **same, mark: mark, travel: adjuster["travel"]&.fetch(index, nil) }

@@ -110,7 +110,7 @@ module Verglas
             "label" => label,
             "marks" => rows.map { |values| values[:mark] },
             "travel" => travel(label, rows),
-            **{ "drives" => drives, "walk_round" => round }.compact
+            **{ "drives" => drives, "walk_round" => round, "same_as" => said[:same_as] }.compact
           }
         end
 

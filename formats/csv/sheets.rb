@@ -96,6 +96,7 @@ module Verglas
             sheet.column :reachable_seated, YesNo
             sheet.column :weight_off_first, YesNo
             sheet.column :both_sides, YesNo
+            sheet.column :same_as, Text.new(40)
           end
 
         FITTINGS =

@@ -1,9 +1,12 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require_relative "../support/taking_in"
 
 # Two scales of one machine that have to agree: entered so, advised as one, said as one move, kept with both marks.
 RSpec.describe "Adjusters that stand as one, over HTTP" do
+  include TakingIn
+
   let(:loft) { gym }
   let!(:account) { staff(loft) }
   let(:person) { matteus(loft, account) }
@@ -97,5 +100,28 @@ RSpec.describe "Adjusters that stand as one, over HTTP" do
     expect(list.first["mark"]).to eq(kept.values.join(" and "))
     card = call(:get, "/api/clients/#{person[:id]}/card.txt")
     expect(card).to include("Back pad and far pad #{list.first["mark"]}")
+  end
+
+  describe "in files" do
+    let!(:account) { staff(loft, role: "lead") }
+
+    it "goes out with whose mark it takes and comes in again; where a fitting's marks disagree it is refused" do
+      name = taped["machine"]["name"]
+      marks = call(:get, "/api/export/marks.csv")
+      expect(marks.lines.grep(/far pad/)).to all(include(",back pad"))
+      db[:machine_descriptions].update(
+        adjusters: Sequel.lit("(SELECT json_agg(one::jsonb - 'same_as') FROM json_array_elements(adjusters) AS one)")
+      )
+      expect(take_in("marks", marks)["counts"]).to include("change" => be_positive)
+      kept = loft.machines.all.first[:adjusters].to_a.find { |one| one["label"] == "far pad" }
+      expect(kept["same_as"]).to eq("back pad")
+      fitting = ->(far) do
+        "client,machine,marks,date,load\n#{person[:name]},#{name},back pad=2; far pad=#{far},1.3.2026,20 kg\n"
+      end
+      refused = look_through("fittings", fitting.call("D"))
+      expect(refused["counts"]).to include("refuse" => 1)
+      expect(refused.to_s).to include("these two disagree")
+      expect(look_through("fittings", fitting.call("B"))["counts"]).not_to include("refuse" => 1)
+    end
   end
 end
