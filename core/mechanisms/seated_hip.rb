@@ -253,14 +253,22 @@ module Verglas
         }
       end
 
-      def over?(place) = contacts(place).first.shin_deg > start_target_deg
+      # Past where the client may start at all: today's share is aimed at, and keeps nobody from a mark.
+      def over?(place) = contacts(place).first.shin_deg > whole_start_deg
 
-      # The machine forces it: past the client's own it is a fault; an adduction's nearer to it than wanted is off.
+      # The machine forces it: past the client's own it is a fault; an adduction's nearer to it than wanted is off, and
+      # so is one that leaves no movement where less than the whole range is gone through today. Between today's start
+      # and that of the whole range no mark is a bad one.
       def start(place)
         deg = contacts(place).first.shin_deg
         found = grade(:spread_start, deg, deg - start_target_deg, start_fault(deg))
-        opens? || found.severity > 1 || !over?(place) ? found : found.with_severity(2)
+        return found if opens? || found.fault
+        return found.with_severity([found.severity, 2].max) if over?(place) || too_little?(place)
+
+        deg > start_target_deg ? found.softened(severity: 0, cost: found.cost) : found
       end
+
+      def too_little?(place) = !grown? && range_left_deg(place) < band(:range_left).close.min
 
       # Until it was measured, what holds is the wish's own figure.
       def start_fault(deg)
@@ -270,7 +278,7 @@ module Verglas
       end
 
       def most_deg
-        spread_limit_deg == family.wishes.fetch(:spread_limit_deg).default ? start_target_deg : spread_limit_deg
+        spread_limit_deg == family.wishes.fetch(:spread_limit_deg).default ? whole_start_deg : spread_limit_deg
       end
 
       # Of sums of angles.
