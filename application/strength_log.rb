@@ -12,8 +12,11 @@ module Verglas
 
       module_function
 
-      # Of a family's action; nil where strength knows none.
-      def action(family) = (family.action if Loading::Strength::ACTIONS.include?(family.action))
+      # Of a family's action; nil where strength knows none. What is done on another machine's plate is another movement
+      # than what the action's own machines ask: what is lifted there says nothing of them, nor they of it.
+      def action(family)
+        family.action if Loading::Strength::ACTIONS.include?(family.action) && !family.tags[:on_an_edge]
+      end
 
       def week(day) = (day - MONDAY).to_i / 7
 

@@ -110,6 +110,15 @@ RSpec.describe "Calf work on a press over HTTP" do
     )
   end
 
+  it "says nothing of a seated calf raise by what was lifted here, nor the other way round" do
+    families = %w[calf_on_sled calf_on_stack calf_raise].map { |id| Verglas::Machines::Families.of_exercise(id) }
+    expect(families.map { |one| Verglas::Application::StrengthLog.action(one) }).to eq([nil, nil, :calf])
+    accept("calf", 90)
+    raised = machine(loft, "pad_on_lever", name: "Calf raise 1", loading: loading)
+    loads = call(:post, "/api/fittings/#{opened("", row: raised)}/loads", { repetitions: 10 })
+    expect(loads["says"]).to start_with("Start at the lightest.")
+  end
+
   it "takes half at most on one leg, as the press does" do
     one_legged = machine(loft, "incline_sled", name: "Leg press 2", one_leg: true, loading: loading)
     id = opened("calf", row: one_legged)
