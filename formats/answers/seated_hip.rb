@@ -5,7 +5,7 @@ module Verglas
     module Answers
       # What a document tells of a seated hip at its top.
       class SeatedHip < Headline
-        def report = mechanics.quantities(place).except(:range_left_deg)
+        def report = mechanics.quantities(place).except(:range_left_deg, :torque_ratio_middle)
       end
     end
   end
