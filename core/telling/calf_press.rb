@@ -62,7 +62,7 @@ module Verglas
       def aimed_deg = mechanics.told? ? bottom_deg : wishes.clamp(:heel_drop, wishes[:heel_drop_deg])
       def bottom_deg = mechanics.bottom_deg(place)
       def knee_deg = mechanics.top_deg
-      def knees_bent? = wishes[:knee_deg] > Linkages::ClosedLeg::TOP_BEND_DEG
+      def knees_bent? = knee_deg > Linkages::ClosedLeg::TOP_BEND_DEG
     end
   end
 end

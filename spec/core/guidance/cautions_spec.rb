@@ -63,7 +63,7 @@ RSpec.describe Verglas::Guidance::Cautions do
     bone_disease: [everything, [], [], [], []],
     blood_thinners: [[]] * 5,
     diabetes: [[]] * 5,
-    numb_feet: [[]] * 5,
+    numb_feet: [follow[:calf_press], [], [], [], []],
     loose_joints: [[]] * 5,
     not_asked: [everything] * 5
   }
