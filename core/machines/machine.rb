@@ -18,7 +18,7 @@ module Verglas
           raise Invalid.new(:labels_repeated, path: "/adjusters") unless labels.uniq.size == labels.size
 
           adjusters.each { |adjuster| adjuster.drives.each_key { |name| family.constant(name) } }
-          adjusters.each_with_index { |adjuster, index| check_same(adjuster, index) if adjuster.follows? }
+          Together.check(adjusters.map { |adjuster| [adjuster.label, adjuster.same_as, adjuster.size] })
           constants.each_key { |name| check_reach(name) }
         end
 

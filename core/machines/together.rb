@@ -5,6 +5,16 @@ module Verglas
     # Adjusters of a machine of which one always takes another's mark (Adjuster#same_as): set as one, solved as one. A
     # place is an adjuster's, in the machine's order.
     module Together
+      # Raises Invalid where one of a list takes the mark of none of it, of one that follows too, or that has fewer or
+      # more marks. rows: [[label, same_as, number of marks], ...]
+      def self.check(rows)
+        rows.each_with_index do |(label, same_as, size), index|
+          next if same_as.nil? || rows.include?([same_as, nil, size])
+
+          raise Invalid.new(:same_as_unlike, path: "/adjusters/#{index}/same_as", adjuster: label)
+        end
+      end
+
       # Places of the adjusters that are set by themselves.
       def leading = adjusters.each_index.reject { |place| adjusters[place].follows? }
 
@@ -62,14 +72,6 @@ module Verglas
       def followed(one, marks)
         leader = adjuster(one.same_as)
         one.marks[leader.index(marks.fetch(leader.label))]
-      end
-
-      # It follows another that is set by itself and has as many marks.
-      def check_same(adjuster, index)
-        leader = adjusters.find { |one| one.label == adjuster.same_as }
-        return if leader && !leader.follows? && leader.size == adjuster.size
-
-        raise Invalid.new(:same_as_unlike, path: "/adjusters/#{index}/same_as", adjuster: adjuster.label)
       end
     end
   end

@@ -98,6 +98,8 @@ RSpec.describe "Adjusters that stand as one, over HTTP" do
       [["Back pad and far pad", true, true]]
     )
     expect(list.first["mark"]).to eq(kept.values.join(" and "))
+    expect(list.first["how"]).to match(/\AFar pad: left side, red, pull pin/)
+    expect(step["notes"].first).to eq(list.first["how"])
     card = call(:get, "/api/clients/#{person[:id]}/card.txt")
     expect(card).to include("Back pad and far pad #{list.first["mark"]}")
   end

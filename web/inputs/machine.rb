@@ -71,19 +71,13 @@ module Verglas
             rescue Invalid => e
               raise e.below("#{path}/adjusters/#{index}")
             end
-            .tap { |list| check_same(list, path) }
+            .tap { |list| check_together(list, path) }
         end
 
-        # One that takes another's mark takes it of one that is set by itself and has as many.
-        def check_same(list, path)
-          list.each_with_index do |one, index|
-            next unless one["same_as"]
-
-            leader = list.find { |other| other["label"] == one["same_as"] }
-            next if leader && leader["same_as"].nil? && leader["marks"].size == one["marks"].size
-
-            raise Invalid.new(:same_as_unlike, path: "#{path}/adjusters/#{index}/same_as", adjuster: one["label"])
-          end
+        def check_together(list, path)
+          Verglas::Machines::Together.check(list.map { |one| [one["label"], one["same_as"], one["marks"].size] })
+        rescue Invalid => e
+          raise e.below(path)
         end
 
         def one(adjuster, possible, before)
@@ -127,7 +121,7 @@ module Verglas
             end
           old && old["travel"]
         end
-        private_class_method :exercises, :list, :check_same, :one, :same_as, :check_loading, :kept_travel
+        private_class_method :exercises, :list, :check_together, :one, :same_as, :check_loading, :kept_travel
       end
     end
   end

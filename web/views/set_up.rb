@@ -65,13 +65,13 @@ module Verglas
 
         # Of all that stand as one: set as one, and as the one that is hardest to reach.
         def line(meeting, together, marks, now)
-          facts = together.labels.map { |label| meeting.walk_round.fetch(label, {}) }
+          facts = together.labels.map { |one| meeting.walk_round.fetch(one, {}) }
           label = together.label
           {
             label: label,
             name: together.name,
             mark: together.mark(marks[label]),
-            how: WalkRound.words(facts.first),
+            how: WalkRound.handling(meeting, label),
             standing: facts.any? { |one| one[:reachable_seated] == false },
             weight_off: facts.any? { |one| one[:weight_off_first] == true },
             move: Moves.one(together.adjusters.first, now&.fetch(label, nil), marks[label])

@@ -144,7 +144,7 @@ module Verglas
         end
 
         # How the adjuster is met: which side, which colour, how it unlocks.
-        def handling(meeting, step) = WalkRound.words(meeting.walk_round.fetch(step.adjuster, {}))[/.+/]
+        def handling(meeting, step) = WalkRound.handling(meeting, step.adjuster)[/.+/]
 
         def notes(meeting, stage)
           case stage

@@ -8,6 +8,20 @@ module Verglas
         module_function
 
         # "Right side, yellow, pull pin."; empty where nothing was noted.
+        # Of all that is set as one, each by its name where there are several. facts: {label => what was noted}.
+        def of(facts)
+          said = facts.transform_values { |noted| words(noted) }.reject { |_, text| text.empty? }
+          return said.values.join if facts.one?
+
+          said.map { |label, text| "#{Formats::Words.adjuster(label)}: #{Told::Finding.lower(text)}" }.join("; ")
+        end
+
+        # Of an adjuster and what is set with it.
+        def handling(meeting, label)
+          labels = Told::Together.fetch(meeting.machine, label).labels
+          of(labels.to_h { |one| [one, meeting.walk_round.fetch(one, {})] })
+        end
+
         def words(facts)
           side = facts[:side].to_s
           parts = [
