@@ -16,6 +16,7 @@ module Verglas
       #   shaking    degrees by which a hand trembles, seven times a second
       #   even       whether the arm moves at one speed, and not ever faster and slower
       #   lies       whether the phone lies any way: three accelerations and three rates are sent
+      #   slips      [[s, deg]]: it turns by so much within SLIP_S in the plane of the movement, and stays so
       SENSED = {
         radius_m: 0.4,
         noise: 1.0,
@@ -24,7 +25,8 @@ module Verglas
         gaps: 0.05,
         shaking: 0.0,
         even: true,
-        lies: false
+        lies: false,
+        slips: []
       }.freeze
       HZ = 50
       JITTER = 0.25
@@ -34,6 +36,7 @@ module Verglas
       RATE = { sd: 0.8, spike: 150 }.freeze
       SLAM = { m_s2: 35.0, seconds: 0.06 }.freeze
       GAP_S = 0.2
+      SLIP_S = 0.3
       TREMBLES_HZ = 7
 
       # done: [Done]; start, finish: degrees of the arm; sensed: of SENSED.
@@ -68,6 +71,12 @@ module Verglas
 
       def rate(at) = (deg(at + Movement::STEP_S) - deg(at - Movement::STEP_S)) / (2 * Movement::STEP_S)
 
+      # How far the phone has slipped on the arm (degrees), and how fast it does.
+      def slipped(at)
+        @sensed[:slips].sum { |from, by| by * (1 - Math.cos(Math::PI * ((at - from) / SLIP_S).clamp(0.0, 1.0))) / 2 }
+      end
+      def slip_rate(at) = (slipped(at + Movement::STEP_S) - slipped(at - Movement::STEP_S)) / (2 * Movement::STEP_S)
+
       # Along the arm and across it: what holds the phone up, keeps it on its circle and turns it.
       def sample(at)
         angle, turn, earlier, later =
@@ -77,7 +86,8 @@ module Verglas
         gain = (later - earlier) / (2 * Movement::STEP_S)
         along = (GRAVITY_M_S2 * Math.sin(angle)) - (@sensed[:radius_m] * turn * turn)
         across = (GRAVITY_M_S2 * Math.cos(angle)) + (@sensed[:radius_m] * gain) + slammed(at)
-        sent(at, along + spike(ACCELERATION), across + spike(ACCELERATION), rate(at) + spike(RATE))
+        felt = Geometry::Point.new(along, across).turned(-slipped(at))
+        sent(at, felt.s + spike(ACCELERATION), felt.n + spike(ACCELERATION), rate(at) + slip_rate(at) + spike(RATE))
       end
 
       def slammed(at) = @done.slams.any? { |hit| (at - hit).between?(0, SLAM[:seconds]) } ? SLAM[:m_s2] : 0.0

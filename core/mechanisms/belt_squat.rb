@@ -138,6 +138,12 @@ module Verglas
       # The knee, to nearly straight.
       def lead(_place) = Lead.new(motion: :knee_flexion, from_deg: turning.knee_deg, upto_deg: top_deg)
 
+      # On the thigh, from standing.
+      def laid(_place)
+        from, upto = [squat(top_deg), turning].map { |squat| squat.knee_deg - squat.ankle_deg }
+        Motion::Laid.new(on: :thigh, from_deg: from, upto_deg: upto, lowers_first: true)
+      end
+
       # The client decides how deep.
       def ranges(_place)
         { bottom: turning, top: squat(top_deg) }.each_with_object({}) do |(at, squat), all|

@@ -92,6 +92,11 @@ module Verglas
 
       def efforts(place) = of_the_longest { |share| { ankle: along(place, share).ankle_lever_mm } }
 
+      # On the foot, which turns with the heel: from the heels lowest.
+      def laid(place)
+        Motion::Laid.new(on: :foot, from_deg: bottom_deg(place), upto_deg: heels_up_deg(place), lowers_first: false)
+      end
+
       def lead(place)
         Lead.new(motion: :heel_drop, from_deg: bottom_deg(place), upto_deg: heels_up_deg(place))
       end

@@ -49,6 +49,9 @@ module Verglas
 
       def lead(_place) = Lead.new(motion: :knee_flexion, from_deg: bottom_deg, upto_deg: top_deg)
 
+      # On the chest: the body turns in one piece about the knees, from upright.
+      def laid(_place) = Motion::Laid.new(on: :chest, from_deg: top_deg, upto_deg: bottom_deg, lowers_first: true)
+
       def findings(_group, place) = [grade(:knee_over_pad, knee_off_mm(place)), range_left(place)]
 
       def quantities_of(_group, place)

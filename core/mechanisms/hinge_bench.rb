@@ -168,6 +168,18 @@ module Verglas
         held? ? nil : Lead.new(motion: :hip_flexion, from_deg: bottom_deg(place), upto_deg: top_deg)
       end
 
+      # On the chest, from the top; where the hips are held the spine moves, and no angle of it is told.
+      def laid(place)
+        return if held?
+
+        Motion::Laid.new(
+          on: :chest,
+          from_deg: trunk_deg(place, top_deg),
+          upto_deg: trunk_deg(place, bottom_deg(place)),
+          lowers_first: true
+        )
+      end
+
       # Whether it is the client's own bend, and not the house rule, that ends it.
       def end_limited? = own_bends_deg.any? { |deg| deg < wishes[:bottom_bend_deg] }
 

@@ -81,6 +81,9 @@ module Verglas
 
       def lead(_place) = Lead.new(motion: :heel_drop, from_deg: bottom_deg, upto_deg: top_deg)
 
+      # On the foot, which turns with the heel, from the heels lowest: how long the lever is nobody tapes.
+      def laid(_place) = Motion::Laid.new(on: :foot, from_deg: bottom_deg, upto_deg: top_deg, lowers_first: false)
+
       # The highest mark that lets the heels down, and no other.
       def preference(place) = [slack_mm(place).negative? ? 1 : 0, slack_mm(place).abs]
 

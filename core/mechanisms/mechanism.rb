@@ -14,7 +14,8 @@ module Verglas
     #   the joint      joint
     #   what is graded findings, quantities_of, graded?, severity
     #   the choice     precedence, preference, choose, settled, span
-    #   the movement   ranges, range_left_deg, end_limited?, lead, share_at, limits_at, efforts, slack_share
+    #   the movement   ranges, range_left_deg, end_limited?, lead, share_at, limits_at, efforts, slack_share,
+    #                 laid
     #   what is seen  shown, agreed
     #   the load       lever_mm, rungs
     #   what is learned  lesson, teaches?
@@ -108,6 +109,9 @@ module Verglas
       # a share of what it asks in the middle of the arc, elsewhere of the most. Past a share of 1 where the machine
       # goes further than the client. nil where nothing is told of it, or it is told in N m (Scenes::Curve).
       def efforts(_place) = nil
+
+      # Where a phone lies that reads the movement (Motion::Laid); nil where none can.
+      def laid(_place) = nil
 
       # From which share of the movement the load goes slack; nil where it does not.
       def slack_share(_place) = nil

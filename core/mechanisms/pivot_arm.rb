@@ -170,6 +170,13 @@ module Verglas
         Lead.new(motion: :knee_flexion, from_deg: from, upto_deg: upto)
       end
 
+      # On the arm, from the start stop to where the client turns back.
+      def laid(place)
+        return unless family.told.include?(:arm)
+
+        Motion::Laid.new(on: :arm, from_deg: place[:start_angle], upto_deg: turning(place).first, lowers_first: false)
+      end
+
       # The arm's angle with the knee bent so far, the knee where it now is (degrees).
       def arm_at(bend_deg, place)
         Linkages::RollerContact.arm_deg(

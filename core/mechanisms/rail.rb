@@ -251,6 +251,13 @@ module Verglas
         Lead.new(motion: :knee_flexion, from_deg: turning(place).knee_bend_deg, upto_deg: top(place).knee_bend_deg)
       end
 
+      # On the thigh: a set begins with the legs nearly straight, or where the plate rests.
+      def laid(place)
+        ends_at = [top(place), turning(place)].map { |state| thigh_deg(state) }
+        ends_at = ends_at.reverse if ends == :rest_x
+        Motion::Laid.new(on: :thigh, from_deg: ends_at.first, upto_deg: ends_at.last, lowers_first: ends != :rest_x)
+      end
+
       def share_at(place, deg)
         from, at, upto = [turning(place), leg(place).towards_bend(deg, foot_mm(place)), top(place)].map(&:x_mm)
         (at - from) / (upto - from)
@@ -264,6 +271,9 @@ module Verglas
       def further(_place) = []
 
       private
+
+      # Which way the thigh points (degrees), wherever the hip goes: hip and knee as the leg has them.
+      def thigh_deg(state) = state.knee.angle_deg
 
       def force_per_kg(_place) = raise(NotImplementedError)
       def force_quantities(place) = { force_per_kg_n: force_per_kg(place) }

@@ -22,10 +22,22 @@ module Verglas
         @low, @top, @next_low = shares.values_at(from, high, back)
       end
 
+      # Indices from where it rises to where it is back.
+      def span = @from..@back
+
       # Whether it came back to the start.
       def came_back? = @next_low <= Tables[:motion][:back][:share]
 
       def up_s = (risen_s - rising_s) / (UPTO - FROM)
+      # From where it leaves the start until it has come so far of the arc; nil where it does not.
+      def until_s(share)
+        level = @low + share
+        return if level >= @top
+
+        index = (@from..@high).find { |one| @shares[one] >= level }
+        crossing(index, level) - last_below(index, @low + STANDS)
+      end
+
       def down_s = (fallen_s - falling_s) / (UPTO - FROM)
 
       # Above the upper share, less what of the two ways is.

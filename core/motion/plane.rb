@@ -12,15 +12,15 @@ module Verglas
 
       module_function
 
-      # [[t, ax, ay, turn]] of samples that have those four numbers already, or WHOLE of them.
-      def reduced(samples)
-        return samples if samples.first.size < WHOLE
-
-        axis = axis(without_error(samples))
+      # [[t, ax, ay, turn]] of samples that have WHOLE numbers, about an axis.
+      def reduced(samples, axis)
         one = unit(square_to(mean(still(samples).map { |sample| sample[1..3] }), axis)) || across(axis)
         other = cross(axis, one)
         samples.map { |at, *sensed| [at, dot(sensed[0..2], one), dot(sensed[0..2], other), dot(sensed[3..5], axis)] }
       end
+
+      # What is felt along the axis (m/s2): gravity's share, the same as long as the phone stays as it lies.
+      def along(samples, axis) = samples.map { |sample| dot(sample[1..3], axis) }
 
       # Samples of the first seconds.
       def still(samples)
@@ -35,7 +35,8 @@ module Verglas
       end
 
       # The direction in which most turning lies, by the power method.
-      def axis(rates)
+      def axis(samples)
+        rates = without_error(samples)
         covariance = Array.new(3) { |row| Array.new(3) { |column| rates.sum { |rate| rate[row] * rate[column] } } }
         start = covariance.max_by { |row| dot(row, row) }
         STEPS

@@ -16,9 +16,11 @@ module Verglas
 
       # samples: [[t s, ax, ay m/s2, turn deg/s]] in the plane of the movement, gravity included, or seven numbers each
       # of a phone that lies any way (Plane); the first seconds still at the start stop. start_deg, end_deg: of the arm,
-      # the arc that was agreed. Raises Invalid where there is no arc, or too little to read.
-      def initialize(samples, start_deg:, end_deg:)
+      # the arc that was agreed; slow_share: how
+      # much of it is to be slow at first, nil for none of it. Raises Invalid where there is no arc, or too little to read.
+      def initialize(samples, start_deg:, end_deg:, slow_share: nil)
         @arc_deg = (end_deg - start_deg).abs
+        @slow_share = slow_share
         raise Invalid.new(:no_arc, path: "/end") if @arc_deg.zero?
         check(samples)
         # What was sent again counts once.
@@ -27,18 +29,17 @@ module Verglas
           raise Invalid.new(:too_short, path: "/samples", seconds: STILL_S)
         end
 
-        @samples = Plane.reduced(in_order)
+        axis = Plane.axis(in_order) if in_order.first.size == Plane::WHOLE
+        @samples = axis ? Plane.reduced(in_order, axis) : in_order
+        @along = axis && Plane.along(in_order, axis)
       end
 
       # Where the arm is, a share of the arc a sample: 0 at the start stop, 1 at its end.
-      def shares
-        @shares ||=
-          begin
-            turned = ArmAngle.new(@samples).degrees.map { |deg| deg / @arc_deg }
-            # Away from the stop is towards the end.
-            (turned.find { |share| share.abs >= TURNS[:rise] } || 0).negative? ? turned.map(&:-@) : turned
-          end
-      end
+      def shares = slips.shares
+      def times = @times ||= @samples.map(&:first)
+
+      # Whether the phone slipped: what is read of it since is put right as far as that can be, and asks to be checked.
+      def slipped? = slips.any? || twisted?
 
       # [Repetition]
       def repetitions
@@ -51,10 +52,14 @@ module Verglas
               up: lift.up_s,
               hold: lift.hold_s,
               down: lift.down_s,
-              pause: following && lift.pause_s(following)
+              pause: following && lift.pause_s(following),
+              first_s: @slow_share && lift.until_s(@slow_share)
             )
           end
       end
+
+      # What is kept of it.
+      def curve = Curve.of(times, shares)
 
       # Whether the weight was let fall onto the start stop.
       def slam? = lifts.any? { |lift| struck?(lift) }
@@ -73,6 +78,23 @@ module Verglas
         raise Invalid.new(:ragged, path: "/samples/#{wrong}") if wrong
       end
 
+      def slips = @slips ||= Slips.new(times, turned_shares)
+
+      def turned_shares
+        turned = ArmAngle.new(@samples).degrees.map { |deg| deg / @arc_deg }
+        # Away from the stop is towards the end.
+        (turned.find { |share| share.abs >= TURNS[:rise] } || 0).negative? ? turned.map(&:-@) : turned
+      end
+
+      # Whether gravity points elsewhere out of the plane in one repetition than in another or at the start.
+      def twisted?
+        return false unless @along
+
+        low, high =
+          [0...Plane.still(@samples).size, *lifts.map(&:span)].map { |range| Plane.middle(@along[range]) }.minmax
+        high - low > Slips::FIGURES[:along_m_s2]
+      end
+
       def lifts
         @lifts ||=
           Turns
@@ -80,7 +102,7 @@ module Verglas
             .each_cons(3)
             .select
             .with_index { |(low, high, _), index| index.even? && shares[high] - shares[low] >= TURNS[:rise] }
-            .map { |turns| Lift.new(@samples.map(&:first), shares, *turns) }
+            .map { |turns| Lift.new(times, shares, *turns) }
       end
 
       # Where it came back, so many samples far from gravity.

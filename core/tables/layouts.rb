@@ -283,7 +283,13 @@ module Verglas
         turns: figures(:back, :rise),
         counted: figures(:from, :upto),
         slam: figures(:over_m_s2, :samples, :within_s),
-        back: figures(:share)
+        back: figures(:share),
+        slip: figures(:over, :apart, :most, :seconds, :along_m_s2),
+        whole: figures(:arm, :foot, :chest, :thigh),
+        arc: figures(:least_deg),
+        hard: figures(:over, :repetitions),
+        remarks: figures(:off_s, :off_share, :shrinks),
+        curve: figures(:points, :step_s)
       }.freeze
 
       REGIONS = {

@@ -113,6 +113,20 @@ RSpec.shared_examples "a mechanism" do
     expect(quickening.parts.map(&:role) - [:slow]).to be_empty
   end
 
+  it "tells where a phone lies that reads it: directions of that part at both ends, as far apart as its joint goes" do
+    8.times do
+      mechanics, place = placed(body: random_body(random))
+      laid = mechanics.laid(place) or next
+      lead = mechanics.lead(place)
+      expect([laid.from_deg, laid.upto_deg]).to all(satisfy(&:finite?))
+      expect(Verglas::Motion::Laid).to eq(laid.class)
+      expect { laid.whole_share }.not_to raise_error
+      # Where the leading joint goes nowhere, nothing turns; a thigh turns less than its knee bends.
+      turned = (lead.upto_deg - lead.from_deg).abs
+      expect(laid.arc_deg).to be <= turned + 1e-6 unless laid.on == :arm
+    end
+  end
+
   it "tells what one load asks along the movement: rising shares, no effort below nothing, 1 where it is measured by" do
     8.times do
       mechanics, place = placed(body: random_body(random))

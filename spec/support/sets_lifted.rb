@@ -11,13 +11,18 @@ class SetsLifted
   TOP = 0.04
   LOW = 0.06
 
-  # sensed: of SimulatedArm.
-  def initialize(count, **sensed)
+  # Of the arc, by how much a phone slips (slipping), once and after the first repetition.
+  SLIPS = (0.15..0.4)
+
+  # sensed: of SimulatedArm; slipping: whether the phone slips.
+  def initialize(count, slipping: false, **sensed)
+    @slipping = slipping
     @sets = Array.new(count) { |seed| lifted(seed, **sensed) }
   end
 
   # Shares of 100.
   def counted = percent(@sets) { |done, read| done.size == read.repetitions.size }
+  def noticed = percent(@sets) { |_, read| read.slipped? }
   def slams = percent(@sets) { |done, read| done.any?(&:slam) == read.slam? }
   def tops = percent(pairs) { |done, read| (done.top - read.top).abs <= TOP }
   def lows = percent(pairs) { |done, read| (done.low - read.low).abs <= LOW }
@@ -47,8 +52,15 @@ class SetsLifted
       one.slam = random.rand < 0.2 && one.down < 1.5 && (done[index + 1] || one).low < 0.05
     end
     start, finish = ARCS[seed % ARCS.size]
+    sensed[:slips] = [[slips_at(done, random), random.rand(SLIPS) * (finish - start)]] if @slipping
     arm = Arm.new(done, start: start, finish: finish, seed: seed, lies: seed.odd?, radius_m: 0.4, **sensed)
     [done, Verglas::Motion::Reading.new(arm.samples, start_deg: start, end_deg: finish)]
+  end
+
+  # Some time between the first repetition's end and the last one's beginning.
+  def slips_at(done, random)
+    seconds = done.map { |one| one.up + one.hold + one.down + one.pause }
+    2.0 + random.rand(seconds.first..seconds[..-2].sum)
   end
 
   def repetition(random, index)

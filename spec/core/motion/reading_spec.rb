@@ -69,6 +69,48 @@ RSpec.describe Verglas::Motion::Reading do
     expect(read(spiked)).not_to be_slam
   end
 
+  it "notices a phone that slips further along, and counts and times as well as ever; says so of none that stays" do
+    sets = SetsLifted.new(60, slipping: true)
+    expect(sets.noticed).to be >= 75
+    expect(sets.counted).to be >= 97
+    expect([sets.ways, sets.holds, sets.pauses]).to all(be >= 93)
+    expect([sets.tops, sets.lows]).to all(be >= 85)
+    expect(SetsLifted.new(40).noticed).to eq(0)
+  end
+
+  it "notices a phone that turns out of the plane in which the arm moves" do
+    lying = arm(done, lies: true).samples
+    turned =
+      lying.map { |at, x, y, z, *rates| at < 6 ? [at, x, y, z, *rates] : [at, *twisted([x, y, z]), *twisted(rates)] }
+    expect([read(lying), read(turned)].map(&:slipped?)).to eq([false, true])
+  end
+
+  # By a third of a right angle about the phone's own x.
+  def twisted((along, across, up))
+    cos = Math.cos(Math::PI / 6)
+    sin = Math.sin(Math::PI / 6)
+    [along, (cos * across) - (sin * up), (sin * across) + (cos * up)]
+  end
+
+  it "tells how long the part took that was to be slow, and nothing of one that did not get so far" do
+    read = described_class.new(arm(done).samples, start_deg: 90, end_deg: 10, slow_share: 0.6)
+    expect(read.repetitions.map(&:first_s)).to match(
+      [be_within(0.2).of(0.6), be_within(0.2).of(0.9), be_within(0.2).of(0.9)]
+    )
+  end
+
+  it "keeps a curve of few points that goes where the arm went" do
+    read = read(arm(Array.new(20) { done.first }).samples)
+    curve = read.curve
+    expect(curve.shares.size).to be <= 900
+    read
+      .times
+      .zip(read.shares)
+      .each_slice(50) do |(at, share), *|
+        expect(curve.shares[((at - read.times.first) / curve.step_s).round]).to be_within(0.08).of(share)
+      end
+  end
+
   it "refuses no arc, too little to read, and samples of several kinds" do
     samples = arm(done).samples
     expect { read(samples, finish: 90) }.to raise_error(Verglas::Invalid) { |e| expect(e.code).to eq(:no_arc) }
