@@ -86,14 +86,16 @@ module Verglas
         gain = (later - earlier) / (2 * Movement::STEP_S)
         along = (GRAVITY_M_S2 * Math.sin(angle)) - (@sensed[:radius_m] * turn * turn)
         across = (GRAVITY_M_S2 * Math.cos(angle)) + (@sensed[:radius_m] * gain) + slammed(at)
-        felt = Geometry::Point.new(along, across).turned(-slipped(at))
-        sent(at, felt.s + spike(ACCELERATION), felt.n + spike(ACCELERATION), rate(at) + slip_rate(at) + spike(RATE))
+        sent(at, Geometry::Point.new(along, across).turned(-slipped(at)))
       end
 
       def slammed(at) = @done.slams.any? { |hit| (at - hit).between?(0, SLAM[:seconds]) } ? SLAM[:m_s2] : 0.0
 
-      def sent(at, along, across, rate)
-        accelerations = @way ? turned([along, across, 0.0]) : [along, across]
+      # felt: Point, m/s2.
+      def sent(at, felt)
+        felt = felt.to_a.map { |one| one + spike(ACCELERATION) }
+        rate = rate(at) + slip_rate(at) + spike(RATE)
+        accelerations = @way ? turned([*felt, 0.0]) : felt
         rates = @way ? turned([0.0, 0.0, rate]) : [rate]
         [
           at,

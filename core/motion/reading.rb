@@ -16,8 +16,8 @@ module Verglas
 
       # samples: [[t s, ax, ay m/s2, turn deg/s]] in the plane of the movement, gravity included, or seven numbers each
       # of a phone that lies any way (Plane); the first seconds still at the start stop. start_deg, end_deg: of the arm,
-      # the arc that was agreed; slow_share: how
-      # much of it is to be slow at first, nil for none of it. Raises Invalid where there is no arc, or too little to read.
+      # the arc that was agreed; slow_share: how much of it is to be slow at first, nil for none of it. Raises Invalid
+      # where there is no arc, or too little to read.
       def initialize(samples, start_deg:, end_deg:, slow_share: nil)
         @arc_deg = (end_deg - start_deg).abs
         @slow_share = slow_share

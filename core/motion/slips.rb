@@ -31,7 +31,7 @@ module Verglas
         (1...lows.size).each do |first|
           by = shift(lows.drop(first), tops.drop(first)) or next
 
-          return Found.new(moment(lows[first - 1], lows[first], by), by)
+          return Found.new(moment(lows[first - 1], [lows[first] + (2 * half), @shares.size - 1].min, by), by)
         end
         nil
       end
@@ -47,8 +47,8 @@ module Verglas
         by if below || beyond
       end
 
-      # Between two lows the index around which it is taken out with the least way that is left to go, and where it
-      # moves most beyond what it does before and after.
+      # Between two lows, or as the later one turns, the index around which it is taken out with the least way that is
+      # left to go, and where it moves most beyond what it does before and after.
       def moment(from, upto, by)
         (from..upto).min_by { |index| added(index, by) - ((by <=> 0) * jump(index)) }
       end
