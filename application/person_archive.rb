@@ -97,6 +97,7 @@ module Verglas
         reason
         stop_sign
         taken_back
+        movement
         created_at
         accepted_at
       ].freeze
@@ -127,7 +128,7 @@ module Verglas
 
       def visits
         rows = @gym.visits.dataset.where(client_id: @id).order(:begun_at, :id).all
-        sets = @gym.visits.sets_of(rows.map { |row| row[:id] })
+        sets = @gym.visits.sets_of(rows.map { |row| row[:id] }, movements: true)
         rows.map do |row|
           own = sets.fetch(row[:id], []).map { |set| set(set) }
           {
@@ -142,6 +143,7 @@ module Verglas
         {
           **plain(row, :number, :load_kg, :repetitions, :leg, :kind, :helped, :done_at),
           how: row[:how],
+          movement: row[:movement],
           watched_by: row[:watched_by_name]
         }
       end

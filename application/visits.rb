@@ -31,6 +31,7 @@ module Verglas
 
         refuse_written(visit, given[:number])
 
+        movement = read_by_phone(given[:movement])
         how = { **given.slice(:last, :reached, :felt, :sign), cue: given[:said] }.compact
         SaidCues.count(@gym, said(given))
         @gym.visits.add(
@@ -43,6 +44,7 @@ module Verglas
           kind: given.fetch(:kind, ""),
           helped: given.fetch(:helped, 0),
           how: how,
+          movement: movement,
           clean: done.clean?,
           sends_back: done.sends_back?,
           watched_by: watcher(given[:watched_by])
@@ -104,6 +106,18 @@ module Verglas
           sign: !sign.nil? || felt == :elsewhere,
           one_leg: !given[:leg].empty?
         )
+      end
+
+      # What stays of the movement that a phone read for this set; its reading is over.
+      def read_by_phone(id)
+        return unless id
+
+        row = @gym.movements.hold(id)
+        raise Invalid.new(:not_allowed, path: "/movement") unless row && row[:fitting_id] == @meeting.fitting[:id]
+        raise Invalid.new(:movement_not_over, path: "/movement") unless row[:ended_at]
+
+        @gym.movements.delete(id)
+        Movement.new(row[:asked], row[:found]).kept
       end
 
       # As the machine can be loaded; never above what is allowed.

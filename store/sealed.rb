@@ -34,10 +34,12 @@ module Verglas
           cue: Field.new(:cue, ""),
           reason: Field.new(:reason, ""),
           flow: Field.new(:flow, nil),
-          taken_back: Field.new(:taking_back, "")
+          taken_back: Field.new(:taking_back, ""),
+          movement: Field.new(:fitting_movement, nil)
         },
         sets: {
-          how: Field.new(:set_how, {})
+          how: Field.new(:set_how, {}),
+          movement: Field.new(:set_movement, nil)
         },
         sessions: {
           left_out: Field.new(:session_left_out, [])

@@ -17,6 +17,7 @@ module Verglas
         Counters.sweep(db)
         Tables::Imports.sweep(db)
         StaffLinks.sweep(db)
+        Tables::Movements.sweep(db)
       end
 
       # True once in EVERY_S.

@@ -40,6 +40,7 @@ module Verglas
                Routes::ClientLinks,
                Routes::Fittings,
                Routes::SetUps,
+               Routes::Movements,
                Routes::Sessions,
                Routes::Circles,
                Routes::Papers,

@@ -20,6 +20,8 @@ module Verglas
         not_found: 404,
         link_over: 404,
         own_card_over: 404,
+        code_over: 404,
+        reading_over: 404,
         method_not_allowed: 405,
         body_too_large: 413,
         wrong_content_type: 415,

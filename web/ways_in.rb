@@ -3,10 +3,19 @@
 module Verglas
   module Web
     # What is open to whoever is not signed in and holds a link or a code: GET /auth/first, POST /auth/first,
-    # POST /auth/link (what is it?), /auth/link/taking and /auth/own-card (a client's own). A secret stands in a body,
+    # POST /auth/link (what is it?), /auth/link/taking, /auth/own-card (a client's own), /auth/phone (a code that opens a
+    # reading), /auth/phone/samples and /auth/phone/ending (its own secret). A secret stands in a body,
     # never in an address: docs/security.md
     module WaysIn
-      PATHS = %w[/auth/first /auth/link /auth/link/taking /auth/own-card].freeze
+      PATHS = %w[
+        /auth/first
+        /auth/link
+        /auth/link/taking
+        /auth/own-card
+        /auth/phone
+        /auth/phone/samples
+        /auth/phone/ending
+      ].freeze
 
       private
 
@@ -14,8 +23,12 @@ module Verglas
         return unless PATHS.include?(request.path_info)
 
         request.get("first") { json({ needed: arrivals.first? }) }
-        slow_guesses
         given = request.params.transform_keys(&:to_sym)
+        # Sent twice a second: of these only a wrong secret is counted.
+        request.post("phone", "samples") { answered { samples(given) } }
+        request.post("phone", "ending") { answered { reading_over(given[:secret]) } }
+        slow_guesses
+        request.post("phone") { answered { open_reading(given[:secret]) } }
         request.post("first") { answered { begin_server(given) } }
         request.post("link", "taking") { answered { take_link(given) } }
         request.post("own-card") { answered { own_card(given[:secret]) } }
@@ -50,6 +63,29 @@ module Verglas
         gym = Store::Gym.new(rodauth.db, row[:gym_id])
         Views::OwnCard.of(Application::Questions::OwnCard.of(gym, gym.clients.find(row[:client_id])))
       end
+
+      # Many phones share a gym's address here too.
+      def open_reading(code)
+        opened = phone_reading.opened(code)
+        guessing.right_link(env["REMOTE_ADDR"])
+        { secret: opened[:secret], **Views::Movement.on_phone(opened[:movement]) }
+      end
+
+      def samples(given)
+        taken = counting { phone_reading.take(*given.values_at(:secret, :number, :samples), anew: given[:anew] == true) }
+        { through: taken[:through], **Views::Movement.live(taken[:movement]) }
+      end
+
+      def reading_over(secret) = Views::Movement.live(counting { phone_reading.ended(secret) }[:movement])
+
+      def counting
+        yield
+      rescue Invalid => e
+        slow_guesses if e.code == :reading_over
+        raise
+      end
+
+      def phone_reading = Application::PhoneReading.new(rodauth.db)
 
       def named(given, field) = Inputs::Name.tidy(given[field], "/#{field}")
 

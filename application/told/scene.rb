@@ -15,6 +15,12 @@ module Verglas
           { **drawn(scene, known), **moved(scene), ends: ends.map { |name| Formats::Words.say("travel.#{name}") } }
         end
 
+        # What stands still of it, with a phone on it.
+        def with_phone(scene, phone)
+          still = drawn(scene, nil).merge(dimensions: [], targets: [], lens: nil, labels: [])
+          { scene: still, phone: { at: at(phone.at), deg: phone.deg.to_f.round(1) } }
+        end
+
         def drawn(scene, known)
           {
             window: scene.window.transform_values { |mm| mm.to_f.round(1) },

@@ -6,9 +6,10 @@ module Verglas
     module Limits
       # motion: of which joint, nil where it moves what is aimed at and no joint's range; default_deg: nil where nothing
       # holds until measured; stricter: {default:, from_years:, above_kg_per_m2:} for whom less holds until then, nil
-      # for nobody; per_cm: degrees a centimetre where centimetres are read, else nil.
+      # for nobody; per_cm: degrees a centimetre where centimetres are read, else nil;
+      # read_on: where a phone lies that reads it, nil where none can.
       Limit =
-        Value.define(:name, :motion, :default_deg, :stricter, :range_deg, :per_cm, :skipped_under) do
+        Value.define(:name, :motion, :default_deg, :stricter, :range_deg, :per_cm, :read_on, :skipped_under) do
           # What holds of somebody until it is measured (degrees). build: Body::Build; mass_index: kg/m^2; either may
           # know nothing.
           def usual_deg(build, mass_index) = stricter && stricter?(build, mass_index) ? stricter[:default] : default_deg
@@ -40,7 +41,7 @@ module Verglas
         Tables[:limits][:limits]
           .to_h do |row|
             name, default, low, high = row.values_at(:name, :default, :low, :high)
-            own = row.slice(:motion, :stricter, :per_cm, :skipped_under)
+            own = row.slice(:motion, :stricter, :per_cm, :read_on, :skipped_under)
             [name, Limit.new(name: name, default_deg: default, range_deg: low..high, **own)]
           end
           .freeze

@@ -5,33 +5,20 @@ module Verglas
     # A set as a phone on the machine's arm read it: how far each repetition went of what was agreed, and its seconds.
     # docs/model.md section 17
     class Reading
-      # How many numbers a sample may have, every one as many.
-      SIZES = [4, Plane::WHOLE].freeze
-      # No sensor says more, and no clock in seconds.
-      MOST = 1e12
-      STILL_S = Tables[:motion][:still][:seconds]
       TURNS = Tables[:motion][:turns]
       SLAM = Tables[:motion][:slam]
       GRAVITY_M_S2 = Tables[:motion][:gravity][:m_s2]
 
-      # samples: [[t s, ax, ay m/s2, turn deg/s]] in the plane of the movement, gravity included, or seven numbers each
-      # of a phone that lies any way (Plane); the first seconds still at the start stop. start_deg, end_deg: of the arm,
-      # the arc that was agreed; slow_share: how much of it is to be slow at first, nil for none of it. Raises Invalid
-      # where there is no arc, or too little to read.
+      # samples: Samples; start_deg, end_deg: of the arm, the arc that was agreed, at whose start the first seconds were
+      # still; slow_share: how much of it is to be slow at first, nil for none of it. Raises Invalid where there is no
+      # arc.
       def initialize(samples, start_deg:, end_deg:, slow_share: nil)
         @arc_deg = (end_deg - start_deg).abs
         @slow_share = slow_share
         raise Invalid.new(:no_arc, path: "/end") if @arc_deg.zero?
-        check(samples)
-        # What was sent again counts once.
-        in_order = samples.sort_by(&:first).uniq(&:first)
-        unless in_order.last.first - in_order.first.first > STILL_S
-          raise Invalid.new(:too_short, path: "/samples", seconds: STILL_S)
-        end
 
-        axis = Plane.axis(in_order) if in_order.first.size == Plane::WHOLE
-        @samples = axis ? Plane.reduced(in_order, axis) : in_order
-        @along = axis && Plane.along(in_order, axis)
+        @samples = samples.plane
+        @along = samples.along
       end
 
       # Where the arm is, a share of the arc a sample: 0 at the start stop, 1 at its end.
@@ -65,18 +52,6 @@ module Verglas
       def slam? = lifts.any? { |lift| struck?(lift) }
 
       private
-
-      # Many numbers, looked at once and quickly.
-      def check(samples)
-        size = samples.first.is_a?(Array) ? samples.first.size : nil
-        raise Invalid.new(:ragged, path: "/samples/0") unless SIZES.include?(size)
-
-        wrong =
-          samples.index do |sample|
-            !(sample.is_a?(Array) && sample.size == size && sample.all? { |one| one.is_a?(Numeric) && one.abs <= MOST })
-          end
-        raise Invalid.new(:ragged, path: "/samples/#{wrong}") if wrong
-      end
 
       def slips = @slips ||= Slips.new(times, turned_shares)
 

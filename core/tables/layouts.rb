@@ -171,6 +171,7 @@ module Verglas
             low: number,
             high: number,
             per_cm: maybe(number),
+            read_on: maybe(one_of(:foot, :thigh, :chest)),
             skipped_under: list(named(:caution))
           )
       }.freeze
@@ -278,7 +279,8 @@ module Verglas
       }.freeze
 
       MOTION = {
-        still: figures(:seconds),
+        still: figures(:seconds, :within_deg_s),
+        held: figures(:seconds),
         gravity: figures(:m_s2, :within_m_s2, :constant_s),
         turns: figures(:back, :rise),
         counted: figures(:from, :upto),

@@ -119,12 +119,20 @@ RSpec.shared_examples "a mechanism" do
       laid = mechanics.laid(place) or next
       lead = mechanics.lead(place)
       expect([laid.from_deg, laid.upto_deg]).to all(satisfy(&:finite?))
-      expect(Verglas::Motion::Laid).to eq(laid.class)
-      expect { laid.whole_share }.not_to raise_error
+      expect(laid.whole_share).to be_between(0.8, 0.95)
       # Where the leading joint goes nowhere, nothing turns; a thigh turns less than its knee bends.
       turned = (lead.upto_deg - lead.from_deg).abs
       expect(laid.arc_deg).to be <= turned + 1e-6 unless laid.on == :arm
     end
+  end
+
+  it "draws where that phone lies, within the picture" do
+    mechanics, place = placed(indices: solved.indices)
+    laid = mechanics.laid(place) or next
+    scene = Verglas::Scenes.of(mechanics, place).whole
+    phone = Verglas::Scenes::Phone.of(scene, laid.on)
+    expect(phone.at.s - scene.window[:left]).to be_between(0, scene.window[:width])
+    expect(phone.at.n - scene.window[:bottom]).to be_between(0, scene.window[:height])
   end
 
   it "tells what one load asks along the movement: rising shares, no effort below nothing, 1 where it is measured by" do

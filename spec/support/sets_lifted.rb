@@ -54,7 +54,7 @@ class SetsLifted
     start, finish = ARCS[seed % ARCS.size]
     sensed[:slips] = [[slips_at(done, random), random.rand(SLIPS) * (finish - start)]] if @slipping
     arm = Arm.new(done, start: start, finish: finish, seed: seed, lies: seed.odd?, radius_m: 0.4, **sensed)
-    [done, Verglas::Motion::Reading.new(arm.samples, start_deg: start, end_deg: finish)]
+    [done, Verglas::Motion::Reading.new(Verglas::Motion::Samples.read(arm.samples), start_deg: start, end_deg: finish)]
   end
 
   # Some time between the first repetition's end and the last one's beginning.

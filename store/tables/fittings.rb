@@ -91,6 +91,11 @@ module Verglas
           change(id, version: version, updated_by: by, touched: true, **columns(sheet))
         end
 
+        # What a phone read of a set of an open fitting; answers how many there were.
+        def keep_movement(id, kept)
+          dataset.where(id: id, state: "draft").update(Sealed.columns(:fittings, { movement: kept }))
+        end
+
         # description_number: of the machine as it now stands, on which the result was computed.
         def accept(id, version:, by:, **closing) = close(id, version: version, by: by, state: "accepted", **closing)
 

@@ -134,17 +134,24 @@ module Verglas
           dataset.where(id: set[:visit_id]).update(stopped: stopped)
         end
 
-        # {visit id => sets} that stand, in the order in which they were done, with the name of who watched.
-        def sets_of(visit_ids)
+        # {visit id => sets} that stand, in the order in which they were done, with the name of who watched; movements:
+        # with what a phone read of them.
+        def sets_of(visit_ids, movements: false)
+          columns = @gym.db[:sets].columns - (movements ? [] : [:movement_cipher])
           rows =
             sets
               .where(visit_id: visit_ids, taken_back_at: nil)
               .left_join(:accounts, id: :watched_by)
-              .select_all(:sets)
-              .select_append(Sequel[:accounts][:name].as(:watched_by_name))
+              .select(*columns.map { |name| Sequel[:sets][name] }, Sequel[:accounts][:name].as(:watched_by_name))
               .order(:visit_id, :number)
               .all
           Sealed.open_all(:sets, rows).group_by { |row| row[:visit_id] }
+        end
+
+        # {set id => what a phone read of it} of those that one read.
+        def movements_of(set_ids)
+          rows = sets.where(id: set_ids).exclude(movement_cipher: nil).select(:id, :movement_cipher).all
+          Sealed.open_all(:sets, rows).to_h { |row| row.values_at(:id, :movement) }
         end
 
         private

@@ -110,6 +110,7 @@ module Verglas
             taken_back: taken_back(row),
             **Application::Sheet.of_row(row),
             laid: cushions(row),
+            read: row[:movement] && Movement.kept(row[:movement]),
             by: by,
             updated_at: Told.time(row[:updated_at]),
             accepted_at: Told.time(row[:accepted_at])
