@@ -16,19 +16,26 @@ module Verglas
         refused = meeting.refusals(evaluation).first
         raise Invalid, refused if refused
 
-        laid = evaluation.mechanics.laid(evaluation.place) if evaluation.findings.any?
-        return unless laid&.readable?
-
+        phone = laid(evaluation) or return
         tempo = meeting.pace.tempo
         slow = Scenes::Quickening.of(evaluation.mechanics, evaluation.place, tempo.slow_deg)
         {
           machine: Told::Names.machine(meeting.machine_row[:name], meeting.exercise),
-          **laid.to_h,
+          **phone.to_h,
           planned: planned,
           tempo: tempo.to_h,
           slow_share: slow&.share,
-          picture: picture(evaluation, laid.on)
+          picture: picture(evaluation, phone.on)
         }
+      end
+
+      # On which part a phone lies there; nil where nothing can be read.
+      def self.read_on(evaluation) = laid(evaluation)&.on
+
+      def self.laid(evaluation)
+        return if evaluation.findings.empty?
+
+        evaluation.mechanics.laid(evaluation.place)&.then { |laid| laid if laid.readable? }
       end
 
       # The machine as it stands with a phone on it; nil where nothing is drawn.
@@ -37,7 +44,7 @@ module Verglas
         phone = Scenes::Phone.of(scene, on) or return
         Told::Scene.with_phone(scene, phone)
       end
-      private_class_method :picture
+      private_class_method :picture, :laid
 
       # What is asked of a limit (Guidance::Limits::Limit). Raises Invalid where no phone reads it.
       def self.of_limit(limit)

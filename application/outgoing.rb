@@ -29,6 +29,18 @@ module Verglas
       def fittings = @out.fittings.lazy.map { |row| fitting(row) }
       def visits = @out.visits.lazy.map { |row| set(row) }
 
+      def movements = @out.movements.lazy.flat_map { |row| repetitions(row) }
+
+      # A row a repetition.
+      def repetitions(row)
+        review = Movement.new(row[:movement]["asked"], row[:movement]["found"]).review
+        seen = { fell_onto_stop: review.slam?, phone_slipped: review.slipped? }
+        Told::Movement.review(review)[:repetitions]
+          .each
+          .with_index(1)
+          .map { |one, number| { **row, set: row[:number], leg: row[:leg].to_s, **seen, **one, repetition: number } }
+      end
+
       def machine(row)
         row.merge(
           user_mass_limit: row[:user_mass_limit_kg],

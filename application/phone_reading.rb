@@ -6,9 +6,10 @@ module Verglas
     # own, and says when the set is over. Nobody is signed in there, and no name is told.
     class PhoneReading
       Movements = Store::Tables::Movements
+      READS_S = Movements::READS_S
       # Clocks differ by so much, and a batch is on its way so long.
       AHEAD_S = 5.0
-      MOST_SAMPLES = Movements::READS_S * 100
+      MOST_SAMPLES = READS_S * 100
 
       def initialize(db)
         @db = db
@@ -61,14 +62,14 @@ module Verglas
 
         latest = @db.get(Sequel.lit("extract(epoch FROM now())")) - row[:opened_at].to_f + AHEAD_S
         raise Invalid.new(:samples_ahead, path: "/samples") if times.last > latest
-        return if times.last <= Movements::READS_S
+        return if times.last <= READS_S
 
-        raise Invalid.new(:reading_too_long, path: "/samples", seconds: Movements::READS_S)
+        raise Invalid.new(:reading_too_long, path: "/samples", seconds: READS_S)
       end
 
       def read(gym, row)
         samples = gym.movements.samples(row[:id])
-        raise Invalid.new(:reading_too_long, path: "/samples", seconds: Movements::READS_S) if samples.size > MOST_SAMPLES
+        raise Invalid.new(:reading_too_long, path: "/samples", seconds: READS_S) if samples.size > MOST_SAMPLES
 
         Movement.new(row[:asked]).read(samples)
       end

@@ -14,7 +14,7 @@ module Verglas
         log = Logbook.of(meeting)
         before = log.before.reverse.flat_map { |entry| entry.row ? entry.row[:sets].reverse : [] }
         today = log.going_on ? log.going_on[:sets].reverse : []
-        { last: kept(gym, before, leg), OTHER[leg] => kept(gym, today, OTHER[leg]) }.compact
+        { :last => kept(gym, before, leg), OTHER[leg] => kept(gym, today, OTHER[leg]) }.compact
       end
 
       # Of the first of these sets that a phone read.

@@ -178,7 +178,12 @@ module Verglas
 
       # A set that a phone on the machine's arm read.
       def movement(request, _subjects)
-        reading = Motion::Reading.new(Motion::Samples.read(request["samples"]), start_deg: request["start"], end_deg: request["end"])
+        reading =
+          Motion::Reading.new(
+            Motion::Samples.read(request["samples"]),
+            start_deg: request["start"],
+            end_deg: request["end"]
+          )
         {
           repetitions: reading.repetitions.map { |one| one.to_h.except(:first_s) },
           slam: reading.slam?,

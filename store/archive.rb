@@ -8,7 +8,7 @@ module Verglas
     # time. docs/formats/gym.md
     module Archive
       FORMAT = "verglas.gym"
-      VERSION = 4
+      VERSION = 5
       # From which version on a list is there; an older archive is taken without it.
       SINCE = { tempos: 2, programmes: 3, sessions: 3, circles: 3, cues: 4, bands: 4 }.freeze
       # How long one statement may think on the way out.

@@ -8,12 +8,11 @@ module Verglas
     # pages.
     class Headers
       NONCE = "verglas.nonce"
-      # What our pages never ask a browser for.
-      PERMISSIONS =
-        %w[accelerometer camera display-capture geolocation gyroscope magnetometer microphone midi payment usb]
-          .map { |name| "#{name}=()" }
-          .join(", ")
-          .freeze
+      # What our pages never ask a browser for; motion only the page of a phone that reads a movement.
+      NEVER = %w[camera display-capture geolocation magnetometer microphone midi payment usb].freeze
+      MOTION = %w[accelerometer gyroscope].freeze
+      PERMISSIONS = [*NEVER, *MOTION].map { |name| "#{name}=()" }.join(", ").freeze
+      ON_A_PHONE = [*NEVER.map { |name| "#{name}=()" }, *MOTION.map { |name| "#{name}=(self)" }].join(", ").freeze
       ALWAYS = {
         "x-content-type-options" => "nosniff",
         "referrer-policy" => "no-referrer",
@@ -33,6 +32,7 @@ module Verglas
         nonce = env[NONCE] = SecureRandom.base64(16)
         status, headers, body = @app.call(env)
         headers.update(@always)
+        headers["permissions-policy"] = ON_A_PHONE if env["PATH_INFO"] == Views::Movement::PLACE
         headers["content-security-policy"] = policy(nonce)
         headers["cache-control"] ||= "no-store"
         [status, headers, body]

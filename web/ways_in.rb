@@ -72,7 +72,8 @@ module Verglas
       end
 
       def samples(given)
-        taken = counting { phone_reading.take(*given.values_at(:secret, :number, :samples), anew: given[:anew] == true) }
+        taken =
+          counting { phone_reading.take(*given.values_at(:secret, :number, :samples), anew: given[:anew] == true) }
         { through: taken[:through], **Views::Movement.live(taken[:movement]) }
       end
 

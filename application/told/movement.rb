@@ -13,8 +13,7 @@ module Verglas
 
         # Where it lies, and how one is still.
         def where(movement)
-          still =
-            movement.limit? ? say("still_limit.#{movement.asked["limit"]}") : say("still.#{movement.on}")
+          still = movement.limit? ? say("still_limit.#{movement.asked["limit"]}") : say("still.#{movement.on}")
           { where: say("where.#{movement.on}"), still: still }
         end
 
@@ -31,7 +30,8 @@ module Verglas
         end
 
         # The first sign among a machine's that the remarks speak of; nil for none.
-        def sign(review, signs) = review.remarks.flat_map { |remark| SIGNS.fetch(remark.code, []) }.find { |one| signs.include?(one) }
+        def sign(review, signs) =
+          review.remarks.flat_map { |remark| SIGNS.fetch(remark.code, []) }.find { |one| signs.include?(one) }
 
         # What a set is laid over: :last, "left" or "right".
         def beside(name) = say("beside.#{name}")
@@ -50,13 +50,15 @@ module Verglas
         end
 
         def counted(review)
-          done = say("count", count: review.repetitions.size)
-          review.planned ? say("planned", count: done, planned: review.planned) : done
+          count = review.repetitions.size
+          review.planned ? say("planned", count: count, planned: review.planned) : say("counted", count: count)
         end
 
-        def well(review, remarks) = review.repetitions.any? && remarks.none? { |one| one.code == :short } ? [say("all_whole")] : []
+        def well(review, remarks) =
+          review.repetitions.any? && remarks.none? { |one| one.code == :short } ? [say("all_whole")] : []
 
-        def remark(kind, remark) = say("#{kind}.#{remark.code}", **remark.params.to_h { |name, number| [name, told(name, number)] })
+        def remark(kind, remark) =
+          say("#{kind}.#{remark.code}", **remark.params.to_h { |name, number| [name, told(name, number)] })
 
         # Seconds to a tenth where one has to tell them apart; a way as a word.
         def told(name, number)

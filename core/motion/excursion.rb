@@ -18,12 +18,14 @@ module Verglas
       def now_deg = @degrees.last
       def furthest_deg
         low = 0
-        @times.each_index.inject(0.0) do |most, high|
-          low += 1 while @times[high] - @times[low + 1].to_f >= HELD_S && low + 1 < high
-          next most if @times[high] - @times[low] < HELD_S
+        @times
+          .each_index
+          .inject(0.0) do |most, high|
+            low += 1 while @times[high] - @times[low + 1].to_f >= HELD_S && low + 1 < high
+            next most if @times[high] - @times[low] < HELD_S
 
-          [most, @degrees[low..high].min].max
-        end
+            [most, @degrees[low..high].min].max
+          end
       end
     end
   end

@@ -22,6 +22,9 @@ module Verglas
 
       attr_reader :repetitions, :planned
 
+      def slam? = @seen[:slammed]
+      def slipped? = @seen[:slipped]
+
       # Of the agreed arc: what the set reached as a whole, the middle of its repetitions; nil of none.
       def reached = sorted_ranges[(repetitions.size - 1) / 2]&.clamp(0.05, 1.5)
 

@@ -21,9 +21,7 @@ module Verglas
       chest: %i[trunk trunk_at_top]
     }.freeze
     # Of an outline, its longest way.
-    Phone::ENDS = {
-      slab: ->(points) { points.combination(2).max_by { |one, other| (other - one).norm } }
-    }.freeze
+    Phone::ENDS = { slab: ->(points) { points.combination(2).max_by { |one, other| (other - one).norm } } }.freeze
     # How far along the part.
     Phone::SHARE = 0.5
   end

@@ -139,8 +139,29 @@ module Verglas
             sheet.column :done_at, Moment
           end
 
+        # Repetitions that a phone read; they go out and are not taken in.
+        seconds = Number.new(0..600, nil, 2)
+        share = Number.new(-2..3, nil, 3)
+        MOVEMENTS =
+          Sheet.new(:movements) do |sheet|
+            sheet.column :fitting_id, id
+            sheet.column :visit_id, id
+            client.call(sheet)
+            machine.call(sheet)
+            sheet.column :done_at, Moment
+            sheet.column :set, Count.new(1..50)
+            sheet.column :leg, Choice.new(%w[left right])
+            sheet.column :repetition, Count.new(1..200)
+            %i[low top].each { |name| sheet.column name, share }
+            %i[up_s hold_s down_s pause_s].each { |name| sheet.column name, seconds }
+            %i[whole fell_onto_stop phone_slipped].each { |name| sheet.column name, YesNo }
+          end
+
         ALL =
-          [CLIENTS, READINGS_OF_CLIENTS, MACHINES, MARKS, FITTINGS, VISITS].to_h { |sheet| [sheet.name, sheet] }.freeze
+          [CLIENTS, READINGS_OF_CLIENTS, MACHINES, MARKS, FITTINGS, VISITS, MOVEMENTS].to_h do |sheet|
+              [sheet.name, sheet]
+            end
+            .freeze
 
         def self.fetch(name)
           ALL.fetch(name.to_s.to_sym) { raise Invalid.new(:not_allowed, path: "/kind", expected: ALL.keys.join(", ")) }

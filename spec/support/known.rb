@@ -51,6 +51,7 @@ module Known
         "machines" => ids(here),
         "fittings" => ids([*drafts, accepted]),
         "sets" => loft.db[:sets].select_map(:id),
+        "movements" => [read(loft, accepted, by)],
         **planned(loft, people, accepted, by),
         "staff" => [loft.colleagues.invitations.first[:id]],
         "imports" => [
@@ -63,6 +64,24 @@ module Known
         **hidden_plans(elsewhere, spy)
       }
     }
+  end
+
+  # A set that a phone reads.
+  def read(gym, fitting, by)
+    asked = { on: "arm", from_deg: 80, upto_deg: 0, lowers_first: false, planned: 8, slow_share: nil }
+    tempo = Verglas::Loading::Tempo.of(:slow_down).to_h
+    gym.movements.make(
+      by: by,
+      asked: {
+        **asked,
+        tempo: tempo
+      },
+      client_id: fitting[:client_id],
+      fitting_id: fitting[:id],
+      leg: ""
+    )[
+      :id
+    ]
   end
 
   # A session that runs, a programme and a group.
@@ -91,6 +110,19 @@ module Known
   def hidden_plans(elsewhere, spy)
     person = client(elsewhere, spy, name: "#{HIDDEN} other")
     {
+      "movements" => [
+        elsewhere.movements.make(
+          by: spy,
+          asked: {
+            on: "foot",
+            limit: "heel_drop"
+          },
+          client_id: person[:id],
+          limit_name: "heel_drop"
+        )[
+          :id
+        ]
+      ],
       "sessions" => [
         elsewhere.sessions.add(person[:id], state: "planned", by: spy, minutes: 30, wishes: {}, blocks: [])[:id]
       ],

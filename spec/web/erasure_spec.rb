@@ -263,6 +263,8 @@ RSpec.describe "What belongs to a person" do
     machine_photographs: :none,
     machine_queues: :left,
     machines: :none,
+    movement_samples: :theirs,
+    movements: :theirs,
     nameless_fittings: :nameless,
     readings: :theirs,
     refit_snoozes: :theirs,

@@ -29,6 +29,8 @@ RSpec.describe "The examples of docs/formats" do
     expect(take_in("gym", file["gym.json"])["state"]).to eq("taken")
     call(:get, "/api/export/gym-with-health-notes.json")
     expect(last_response.body).to eq(file["gym.json"])
+    call(:get, "/api/export/movements.csv")
+    expect(last_response.body.gsub("\r\n", "\n").force_encoding("UTF-8")).to eq(file["movements.csv"])
   end
 
   it "are as their schemas say; that of the tables is the program's own" do
@@ -75,6 +77,8 @@ RSpec.describe "The examples of docs/formats" do
       import_keys
       import_pieces
       imports
+      movement_samples
+      movements
       schema_info
       staff_links
       tablet_staff

@@ -32,7 +32,8 @@ RSpec.describe "A movement read by a phone" do
   end
 
   # The reading began so long ago.
-  def begun(seconds_ago) = db[:movements].update(opened_at: Sequel::CURRENT_TIMESTAMP - Sequel.cast("#{seconds_ago} s", :interval))
+  def begun(seconds_ago) =
+    db[:movements].update(opened_at: Sequel::CURRENT_TIMESTAMP - Sequel.cast("#{seconds_ago} s", :interval))
 
   # A phone that lies anyhow on the arm, its set and its batches, a second each.
   def set(count = 4, arc: nil, **sensed)
@@ -80,7 +81,7 @@ RSpec.describe "A movement read by a phone" do
     over = reading(made)
     expect(over).to include("state" => "over", "whole_share" => 0.9, "beside" => [])
     expect(over["review"]).to include("last" => "clean", "reached" => be_within(0.05).of(1.0), "sign" => nil)
-    expect(over["review"]["says"]).to start_with(/4 repetitions of 10/).and include(/times as long up/)
+    expect(over["review"]["says"]).to start_with(/4 of 10 repetitions/).and include(/times as long up/)
     expect(over["review"]["next"]).to match(/One that is clean/)
     expect(over["review"]["repetitions"].map { |one| one["up_s"].round(1) }).to match(
       [1.5, 1.9, 2.3, 2.7].map { |seconds| be_within(0.3).of(seconds) }
@@ -189,7 +190,13 @@ RSpec.describe "A movement read by a phone" do
 
     it "takes none that are not seven numbers, nor more at once than a phone sends" do
       phone && begun(200)
-      [[[0, 1, 2, 3]], [["0", 0, 0, 0, 0, 0, 0]], [], [[0, nil, 0, 0, 0, 0, 0]], Array.new(301) { [0] * 7 }].each do |bad|
+      [
+        [[0, 1, 2, 3]],
+        [["0", 0, 0, 0, 0, 0, 0]],
+        [],
+        [[0, nil, 0, 0, 0, 0, 0]],
+        Array.new(301) { [0] * 7 }
+      ].each do |bad|
         taken(phone["secret"], 1, bad)
         expect(status).to eq(422)
       end
@@ -202,10 +209,9 @@ RSpec.describe "A movement read by a phone" do
       phone
       shaking = set(shaking: 3.0)
       begun(200)
-      expect(shaking.first(4).each.with_index(1).map { |batch, number| taken(phone["secret"], number, batch) }.last).to include(
-        "restless" => true,
-        "count" => 0
-      )
+      expect(
+        shaking.first(4).each.with_index(1).map { |batch, number| taken(phone["secret"], number, batch) }.last
+      ).to include("restless" => true, "count" => 0)
     end
   end
 

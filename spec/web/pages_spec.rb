@@ -19,6 +19,12 @@ RSpec.describe "Pages" do
     expect(policies.join).not_to match(%r{https?://|unsafe-eval|script-src[^;]*unsafe-inline})
   end
 
+  it "let nobody read how the device moves but the page of a phone that was asked to" do
+    allowed = ->(path) { get(path).headers["permissions-policy"] }
+    expect(allowed["/"]).to include("accelerometer=()", "gyroscope=()", "camera=()")
+    expect(allowed["/phone"]).to include("accelerometer=(self)", "gyroscope=(self)", "camera=()")
+  end
+
   it "ask nothing of the network: fonts, styles and scripts are ours" do
     page = get("/").body
     expect(page.scan(/(?:src|href)="([^"]+)"/).flatten.grep(%r{\A(https?:)?//})).to be_empty
@@ -103,6 +109,9 @@ RSpec.describe "The contract" do
         /auth/link
         /auth/link/taking
         /auth/own-card
+        /auth/phone
+        /auth/phone/samples
+        /auth/phone/ending
         /api/search
         /api/clients/search
         /api/clients/{id}/session-plan

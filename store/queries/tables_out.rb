@@ -88,6 +88,33 @@ module Verglas
           )
         end
 
+        # What a phone read of accepted fittings, and of sets that stand: one row each.
+        def movements
+          read = ->(table, rows, **own) do
+            each(
+              table,
+              rows
+                .exclude(Sequel[table][:movement_cipher] => nil)
+                .order(*by_client, Sequel[table][:id])
+                .select(
+                  :client_id,
+                  *who,
+                  :machine_id,
+                  *what,
+                  :exercise,
+                  Sequel[table][:movement_cipher],
+                  *own.map { |name, from| Sequel.as(from, name) }
+                )
+            )
+          end
+          fittings = on_machines(:fittings).where(Sequel[:fittings][:state] => "accepted")
+          visits = on_machines(:visits).join(:sets, visit_id: Sequel[:visits][:id], taken_back_at: nil)
+          sets = Sequel[:sets]
+          own = { number: sets[:number], leg: sets[:leg], done_at: sets[:done_at] }
+          read.call(:fittings, fittings, fitting_id: Sequel[:fittings][:id], done_at: :accepted_at) +
+            read.call(:sets, visits, visit_id: Sequel[:visits][:id], fitting_id: :fitting_id, **own)
+        end
+
         private
 
         def standing_sets

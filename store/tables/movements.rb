@@ -67,7 +67,9 @@ module Verglas
 
         def self.in_s(seconds) = Sequel::CURRENT_TIMESTAMP + Sequel.cast("#{seconds} seconds", :interval)
         def self.sweep(db)
-          db[:movements].where { made_at < Sequel::CURRENT_TIMESTAMP - Sequel.cast("#{KEPT_S} seconds", :interval) }.delete
+          db[:movements]
+            .where { made_at < Sequel::CURRENT_TIMESTAMP - Sequel.cast("#{KEPT_S} seconds", :interval) }
+            .delete
         end
 
         # What came, batch by batch: one that is there already counts once. anew: nothing that came before counts.

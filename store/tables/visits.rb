@@ -94,6 +94,9 @@ module Verglas
           done_at
         ].freeze
 
+        # A set's columns but for what a phone read of it, which is long.
+        SET = [*ADDED_SETS, :gym_id, :how_cipher, :taken_back_by, :taken_back_at].freeze
+
         # Many at once: {**ADDED, by:}.
         def add_all(rows)
           ConstraintErrors.translate do
@@ -137,7 +140,7 @@ module Verglas
         # {visit id => sets} that stand, in the order in which they were done, with the name of who watched; movements:
         # with what a phone read of them.
         def sets_of(visit_ids, movements: false)
-          columns = @gym.db[:sets].columns - (movements ? [] : [:movement_cipher])
+          columns = movements ? [*SET, :movement_cipher] : SET
           rows =
             sets
               .where(visit_id: visit_ids, taken_back_at: nil)

@@ -47,6 +47,7 @@ module Verglas
             name: limit.name,
             title: words(limit, :title),
             how: words(limit, :how),
+            read_on: limit.read_on,
             unit: limit.per_cm ? "cm" : "deg",
             default_deg: limit.default_deg,
             decides: words(limit, :decides),

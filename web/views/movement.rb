@@ -22,9 +22,10 @@ module Verglas
             limit: movement.limit? ? Formats::Words.say("limits.#{movement.asked["limit"]}.title") : nil,
             **Spoken.where(movement),
             planned: movement.asked["planned"],
+            arc_deg: movement.limit? ? nil : movement.laid.arc_deg.round(1),
             picture: movement.asked["picture"],
             still_s: Motion::Samples::STILL_S,
-            most_s: Store::Tables::Movements::READS_S,
+            most_s: Application::PhoneReading::READS_S,
             **live(movement)
           }
         end

@@ -71,6 +71,7 @@ export const keys = {
   fitting: (id: string) => of("fitting", id),
   /** What the bench computes of a fitting: what, and from what. */
   computed: (id: string, what: string, ...from: readonly unknown[]) => of("fitting", id, what, ...from),
+  movement: (id: string) => of("movement", id),
   setUp: (id: string) => of("set-up", id),
   progresses: of("progress"),
   progress: (id: string) => of("progress", id),

@@ -6,3 +6,4 @@ export * from "./queries/gym";
 export * from "./queries/machines";
 export * from "./queries/staff";
 export * from "./queries/sessions";
+export * from "./queries/movements";

@@ -9,6 +9,13 @@ export type Role = Schemas["Role"];
 export type Colleague = Schemas["Colleague"];
 export type OwnCard = Schemas["OwnCard"];
 export type StaffLink = Schemas["StaffLink"];
+export type LiveReading = Schemas["LiveReading"];
+export type PhoneReading = Schemas["PhoneReading"];
+export type MadeReading = Schemas["MadeReading"];
+export type Movement = Schemas["Movement"];
+export type ReadSet = Schemas["ReadSet"];
+export type ReadCurve = Schemas["ReadCurve"];
+export type KeptReading = Schemas["KeptReading"];
 
 export type ApiError = Schemas["Error"] & { current?: unknown };
 export type Band = Schemas["Band"];

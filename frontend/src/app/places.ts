@@ -19,12 +19,14 @@ const SignInPage = page(() => import("../features/sign-in/SignInPage").then(({ S
 const WelcomePage = page(() => import("../features/sign-in/WelcomePage").then(({ WelcomePage }) => WelcomePage));
 const BeginPage = page(() => import("../features/sign-in/BeginPage").then(({ BeginPage }) => BeginPage));
 const OwnCardPage = page(() => import("../features/own-card/OwnCardPage").then(({ OwnCardPage }) => OwnCardPage));
+const PhonePage = page(() => import("../features/phone/PhonePage").then(({ PhonePage }) => PhonePage));
 /** Those that nobody has to be signed in for. */
 export const DOORS: readonly (readonly [path: string, Page])[] = [
   ["/sign-in", SignInPage],
   ["/welcome", WelcomePage],
   ["/begin", BeginPage],
   ["/mine", OwnCardPage],
+  ["/phone", PhonePage],
 ];
 
 export const PLACES: readonly (readonly [path: string, Page])[] = [

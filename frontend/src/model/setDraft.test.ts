@@ -29,6 +29,7 @@ describe("a set that is not written down yet", () => {
       said: null,
       kind: "",
       helped: 0,
+      movement: null,
       leg: "",
     });
   });

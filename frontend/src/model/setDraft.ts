@@ -1,6 +1,6 @@
 // What is said of a set before it is written down: begun as planned, the whole range, felt where it should work; how the last repetition went is
 // asked, never assumed.
-import type { CueSaid, TodayLoad, Visit } from "../api/types";
+import type { CueSaid, Movement, TodayLoad, Visit } from "../api/types";
 
 export type Last = "easy" | "clean" | "not_reached";
 export type Leg = "" | "left" | "right";
@@ -18,6 +18,8 @@ export type SetDraft = {
   kind: "" | "drop" | "partner" | "lowering" | "self";
   /** repetitions with help, beside the others */
   helped: number;
+  /** the reading by a phone that it was filled in from */
+  movement: string | null;
   leg: Leg;
 };
 export type SetEvent =
@@ -38,6 +40,7 @@ export const asPlanned = (visit: Visit): SetDraft => ({
   said: null,
   kind: "",
   helped: 0,
+  movement: null,
   leg: "",
 });
 
@@ -60,9 +63,23 @@ export function setReducer(draft: SetDraft, event: SetEvent): SetDraft {
         said: null,
         kind: "",
         helped: 0,
+        movement: null,
         felt: worksIn(event.visit),
       };
   }
+}
+
+/** What a phone read, as the set is written down unless somebody says otherwise. */
+export function asRead({ id, review, whole_share }: Movement): Partial<SetDraft> {
+  if (!review || review.repetitions.length === 0) return {};
+  const { reached, last, sign, repetitions } = review;
+  return {
+    movement: id,
+    repetitions: repetitions.length,
+    reached: reached === null || reached >= (whole_share ?? 1) ? 1 : reached,
+    ...(last ? { last } : {}),
+    ...(sign ? { sign } : {}),
+  };
 }
 
 export const todayFor = (visit: Visit, leg: Leg): TodayLoad => (leg === "" ? visit.today : visit.one_leg);

@@ -27,8 +27,9 @@ RSpec.describe Verglas::Motion::Excursion do
 
   it "says of the first seconds whether they were still" do
     restless = ->(shaking) do
-      Verglas::Motion::Samples.read(arm.new([to(1.0, hold: 0.5)], start: 0, finish: 40, seed: 2, shaking: shaking).samples)
-        .restless?
+      Verglas::Motion::Samples.read(
+        arm.new([to(1.0, hold: 0.5)], start: 0, finish: 40, seed: 2, shaking: shaking).samples
+      ).restless?
     end
     expect([0.0, 0.05, 2.0].map(&restless)).to eq([false, false, true])
   end

@@ -11,7 +11,8 @@ RSpec.describe Verglas::Motion::Reading do
   end
 
   def arm(done, **sensed) = SetsLifted::Arm.new(done, start: 90, finish: 10, seed: 5, **sensed)
-  def read(samples, start: 90, finish: 10) = described_class.new(Verglas::Motion::Samples.read(samples), start_deg: start, end_deg: finish)
+  def read(samples, start: 90, finish: 10) =
+    described_class.new(Verglas::Motion::Samples.read(samples), start_deg: start, end_deg: finish)
 
   it "counts, and reads range and seconds, as nearly as is asked of it" do
     sets = SetsLifted.new(60)
@@ -93,7 +94,8 @@ RSpec.describe Verglas::Motion::Reading do
   end
 
   it "tells how long the part took that was to be slow, and nothing of one that did not get so far" do
-    read = described_class.new(Verglas::Motion::Samples.read(arm(done).samples), start_deg: 90, end_deg: 10, slow_share: 0.6)
+    read =
+      described_class.new(Verglas::Motion::Samples.read(arm(done).samples), start_deg: 90, end_deg: 10, slow_share: 0.6)
     expect(read.repetitions.map(&:first_s)).to match(
       [be_within(0.2).of(0.6), be_within(0.2).of(0.9), be_within(0.2).of(0.9)]
     )

@@ -18,6 +18,7 @@ import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Muted, Page, PageHead, Rows, Small, Strong, Title } from "../../ui/Page";
 import { Gates } from "../shared/Gates";
+import { ReadSetByPhone } from "../shared/movement/ReadSetByPhone";
 import { Typed } from "../../ui/Typed";
 import { breakpoint, space } from "../../ui/tokens";
 
@@ -39,6 +40,11 @@ const Read = styled(Form)`
   > button {
     margin-top: 1.75rem;
   }
+`;
+
+/** Across both columns, under what is typed. */
+const Phone = styled.div`
+  grid-column: 1 / -1;
 `;
 
 type Limit = Limits["limits"][number];
@@ -111,6 +117,8 @@ export function LimitsPage() {
               ) : (
                 <Measure
                   limit={limit}
+                  client={id}
+                  locale={me.data.gym.locale}
                   busy={keep.isPending}
                   onKeep={(reading) => keep.mutate({ limit: limit.name, reading, version: client.version })}
                 />
@@ -154,9 +162,15 @@ function Holds({ limit, locale }: { limit: Limit; locale: string }) {
   );
 }
 
-type MeasureProps = { limit: Limit; busy: boolean; onKeep: (reading: number | null) => void };
+type MeasureProps = {
+  limit: Limit;
+  client: string;
+  locale: string;
+  busy: boolean;
+  onKeep: (reading: number | null) => void;
+};
 
-function Measure({ limit, busy, onKeep }: MeasureProps) {
+function Measure({ limit, client, locale, busy, onKeep }: MeasureProps) {
   const [text, setText] = useState("");
   const [problem, setProblem] = useState<string>();
   const unit = limit.unit === "cm" ? "cm" : say("units.degrees");
@@ -183,6 +197,35 @@ function Measure({ limit, busy, onKeep }: MeasureProps) {
       <SecondaryButton type="submit" isDisabled={busy}>
         {say("limitsPage.keep")}
       </SecondaryButton>
+      {limit.read_on ? (
+        <Phone>
+          <ReadSetByPhone
+            locale={locale}
+            make={() =>
+              unwrap(
+                api.POST("/api/clients/{id}/limits/{limit}/movements", {
+                  params: { path: { id: client, limit: limit.name }, header: newKey() },
+                  body: {},
+                }),
+              )
+            }
+          >
+            {(over, close) => (
+              <>
+                <SecondaryButton
+                  onPress={() => {
+                    setText(String(Math.floor(over.furthest_deg ?? 0)));
+                    close(true);
+                  }}
+                >
+                  {say("limitsPage.fillIn")}
+                </SecondaryButton>
+                <QuietButton onPress={() => close(true)}>{say("readByPhone.forget")}</QuietButton>
+              </>
+            )}
+          </ReadSetByPhone>
+        </Phone>
+      ) : null}
       {limit.measured ? <QuietButton onPress={() => onKeep(null)}>{say("limitsPage.forgetIt")}</QuietButton> : null}
     </Read>
   );

@@ -19,7 +19,7 @@ import { useTitle } from "../../ui/useTitle";
 import { ClientPicker } from "../shared/ClientPicker";
 import { GroupGrid } from "./GroupGrid";
 import { RoundClock } from "./RoundClock";
-import { useWakeLock } from "./useWakeLock";
+import { useWakeLock } from "../../lib/useWakeLock";
 
 const Foot = styled.div`
   display: flex;

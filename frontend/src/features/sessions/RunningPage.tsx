@@ -21,7 +21,7 @@ import { Pace } from "./Pace";
 import { SessionLine } from "./SessionLine";
 import { UpNext } from "./UpNext";
 import { useSessionChange } from "./useSessionChange";
-import { useWakeLock } from "./useWakeLock";
+import { useWakeLock } from "../../lib/useWakeLock";
 
 const Columns = styled.div`
   display: grid;

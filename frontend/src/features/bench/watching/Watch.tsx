@@ -6,6 +6,7 @@ import type { BenchEvent } from "../../../model/bench";
 import { Choice } from "../../../ui/Choice";
 import { Field } from "../../../ui/Field";
 import { CreepTest } from "./CreepTest";
+import { ReadOnBench } from "./ReadOnBench";
 import { KneeSeen } from "./KneeSeen";
 import { Panel } from "../Panel";
 import { Signs } from "./Signs";
@@ -42,6 +43,7 @@ export function Watch({ fitting, sheet, evaluation, dispatch }: Props) {
       {evaluation.targets.length > 0 && fitting.creep_angles.length > 0 ? (
         <CreepTest fitting={fitting} sheet={sheet} dispatch={dispatch} />
       ) : null}
+      {evaluation.read_on ? <ReadOnBench fitting={fitting} sheet={sheet} onChange={write} /> : null}
       <Signs fitting={fitting} sheet={sheet} dispatch={dispatch} />
     </Panel>
   );

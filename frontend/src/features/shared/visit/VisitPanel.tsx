@@ -2,11 +2,12 @@
 import { useEffect, useReducer, useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import { refusal } from "../../../api/client";
+import { api, newKey, refusal, unwrap } from "../../../api/client";
 import type { SetUp } from "../../../api/types";
 import { say } from "../../../lib/say";
 import {
   asPlanned,
+  asRead,
   expected,
   type Last,
   type Leg,
@@ -16,13 +17,14 @@ import {
   todayFor,
 } from "../../../model/setDraft";
 import { VisitLine } from "../../../scene/VisitLine";
-import { PrimaryButton } from "../../../ui/Button";
+import { PrimaryButton, QuietButton } from "../../../ui/Button";
 import { Choice } from "../../../ui/Choice";
 import { FieldLabel } from "../../../ui/Field";
 import { Notice } from "../../../ui/Notice";
 import { Small } from "../../../ui/Page";
 import { Select } from "../../../ui/Select";
 import { breakpoint, colour, radius, size, space } from "../../../ui/tokens";
+import { ReadSetByPhone } from "../movement/ReadSetByPhone";
 import { Answer, Answers } from "./Answer";
 import { Cues } from "./Cues";
 import { DoneSets } from "./DoneSets";
@@ -59,6 +61,12 @@ const Thirds = styled.div`
 const Done = styled(PrimaryButton)`
   min-height: 3.75rem;
   font-size: ${size.large};
+`;
+
+const Buttons = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(2)};
 `;
 
 const LAST: readonly (readonly [Last, string])[] = [
@@ -129,6 +137,31 @@ export function VisitPanel({ setUp, me, locale }: Props) {
         <Notice tone="wrong">{say("visitPanel.stopped")}</Notice>
       ) : (
         <>
+          {setUp.read_on ? (
+            <ReadSetByPhone
+              key={done.length}
+              locale={locale}
+              make={() =>
+                unwrap(
+                  api.POST("/api/fittings/{id}/movements", {
+                    params: { path: { id: setUp.id }, header: newKey() },
+                    body: { leg: draft.leg, planned: draft.repetitions },
+                  }),
+                )
+              }
+            >
+              {(over, close) => (
+                <Read
+                  taken={draft.movement === over.id}
+                  onTake={() => tell(asRead(over))}
+                  onForget={() => {
+                    tell({ movement: null });
+                    close(true);
+                  }}
+                />
+              )}
+            </ReadSetByPhone>
+          ) : null}
           <div>
             <FieldLabel as="span">{say("visitPanel.lastRepQuestion")}</FieldLabel>
             <Answers role="group" aria-label={say("visitPanel.lastRepQuestion")}>
@@ -143,7 +176,7 @@ export function VisitPanel({ setUp, me, locale }: Props) {
             <div>
               <FieldLabel as="span">{say("visitPanel.range")}</FieldLabel>
               <Answers role="group" aria-label={say("visitPanel.range")}>
-                {RANGES.map(([share, title]) => (
+                {rangesWith(draft.reached).map(([share, title]) => (
                   <Answer key={share} selected={draft.reached === share} onPress={() => tell({ reached: share })}>
                     {title}
                   </Answer>
@@ -218,6 +251,24 @@ export function VisitPanel({ setUp, me, locale }: Props) {
         {visit.ladder.says.join(" ")} <Link to={`/fittings/${setUp.id}/progress`}>{say("visitPanel.allVisits")}</Link>
       </Small>
     </Panel>
+  );
+}
+
+/** Those that are asked for, and one that was read between them. */
+const rangesWith = (reached: number) =>
+  RANGES.some(([share]) => share === reached)
+    ? RANGES
+    : [...RANGES, [reached, `${Math.round(reached * 100)} %`] as const];
+
+/** Whether what was read fills in the answers below; whoever watched changes what is wrong. */
+function Read({ taken, onTake, onForget }: { taken: boolean; onTake: () => void; onForget: () => void }) {
+  return (
+    <Buttons>
+      <PrimaryButton isDisabled={taken} onPress={onTake}>
+        {taken ? say("readByPhone.taken") : say("readByPhone.take")}
+      </PrimaryButton>
+      <QuietButton onPress={onForget}>{say("readByPhone.forget")}</QuietButton>
+    </Buttons>
   );
 }
 

@@ -16,6 +16,7 @@ const SET: SetBody = {
   said: null,
   kind: "",
   helped: 0,
+  movement: null,
   leg: "",
   watched_by: 1,
 };
