@@ -10,7 +10,8 @@ module Verglas
       # Of a reading of a limit, to be told.
       LIMIT = %w[now_deg furthest_deg].freeze
 
-      # What is asked of a set; nil where nothing on this machine can be read. evaluation: the marks at which it is done.
+      # What is asked of a set; nil where nothing on this machine can be read. evaluation: at the marks at which it is
+      # done.
       # Raises Invalid where the client may not get on.
       def self.of_set(meeting, evaluation, planned:)
         refused = meeting.refusals(evaluation).first
@@ -53,8 +54,8 @@ module Verglas
         { on: limit.read_on, limit: limit.name }
       end
 
-      # With the fitting, until another is kept there. Raises Invalid where it is not over, or belongs to no fitting that
-      # is open.
+      # With the fitting, until another is kept there. Raises Invalid where it is not over, or belongs to no open
+      # fitting.
       def self.keep(gym, row)
         raise Invalid, :movement_not_over unless row[:ended_at]
 

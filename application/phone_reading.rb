@@ -22,7 +22,7 @@ module Verglas
       end
 
       # Answers {through:, movement:}: up to which batch none is missing, and what is read so far. samples: of seven
-      # numbers; anew: nothing that came before counts. Raises Invalid for what cannot be, and where the reading is over.
+      # numbers; anew: nothing that came before counts. Raises Invalid for what cannot be, and where it is over.
       def take(secret, number, samples, anew: false)
         @db.transaction do
           row, gym = reading(secret)

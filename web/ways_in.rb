@@ -3,9 +3,9 @@
 module Verglas
   module Web
     # What is open to whoever is not signed in and holds a link or a code: GET /auth/first, POST /auth/first,
-    # POST /auth/link (what is it?), /auth/link/taking, /auth/own-card (a client's own), /auth/phone (a code that opens a
-    # reading), /auth/phone/samples and /auth/phone/ending (its own secret). A secret stands in a body,
-    # never in an address: docs/security.md
+    # POST /auth/link (what is it?), /auth/link/taking, /auth/own-card (a client's own); /auth/phone opens a reading by
+    # a code, /auth/phone/samples and /auth/phone/ending go on with its own secret. A secret stands in a body, never in
+    # an address: docs/security.md
     module WaysIn
       PATHS = %w[
         /auth/first

@@ -30,8 +30,9 @@ module Verglas
         end
 
         # The first sign among a machine's that the remarks speak of; nil for none.
-        def sign(review, signs) =
+        def sign(review, signs)
           review.remarks.flat_map { |remark| SIGNS.fetch(remark.code, []) }.find { |one| signs.include?(one) }
+        end
 
         # What a set is laid over: :last, "left" or "right".
         def beside(name) = say("beside.#{name}")
@@ -54,11 +55,13 @@ module Verglas
           review.planned ? say("planned", count: count, planned: review.planned) : say("counted", count: count)
         end
 
-        def well(review, remarks) =
+        def well(review, remarks)
           review.repetitions.any? && remarks.none? { |one| one.code == :short } ? [say("all_whole")] : []
+        end
 
-        def remark(kind, remark) =
+        def remark(kind, remark)
           say("#{kind}.#{remark.code}", **remark.params.to_h { |name, number| [name, told(name, number)] })
+        end
 
         # Seconds to a tenth where one has to tell them apart; a way as a word.
         def told(name, number)

@@ -22,8 +22,8 @@ module Verglas
         def hold(id) = dataset.where(id: id).for_update.first
         def delete(id) = dataset.where(id: id).delete
 
-        # fields: {client_id:, fitting_id: or limit_name:, leg:, asked:}. Answers {id:, secret:, ends_at:}. One a fitting
-        # or limit: another that still waits or reads there opens nothing any more.
+        # fields: {client_id:, fitting_id: or limit_name:, leg:}. Answers {id:, secret:, ends_at:}. One a fitting or
+        # limit: another that still waits or reads there opens nothing any more.
         def make(by:, asked:, **fields)
           dataset.where(fields.slice(:client_id, :fitting_id, :limit_name)).delete
           secret = SecureRandom.urlsafe_base64(StaffLinks::BYTES)

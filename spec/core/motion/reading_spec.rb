@@ -11,8 +11,9 @@ RSpec.describe Verglas::Motion::Reading do
   end
 
   def arm(done, **sensed) = SetsLifted::Arm.new(done, start: 90, finish: 10, seed: 5, **sensed)
-  def read(samples, start: 90, finish: 10) =
+  def read(samples, start: 90, finish: 10)
     described_class.new(Verglas::Motion::Samples.read(samples), start_deg: start, end_deg: finish)
+  end
 
   it "counts, and reads range and seconds, as nearly as is asked of it" do
     sets = SetsLifted.new(60)

@@ -1,6 +1,6 @@
 // A phone as the instrument: where it lies, two still seconds, then the count, large. It opens by a code of one use, and shows no name.
 import { useMutation } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, useSyncExternalStore } from "react";
 import styled from "styled-components";
 import { api, refusal, unwrap } from "../../api/client";
 import type { PhoneReading } from "../../api/types";
@@ -70,8 +70,19 @@ function kept(code: string): PhoneReading | null {
   }
 }
 
+const codeInAddress = () => window.location.hash.slice(1);
+const onAnother = (then: () => void) => {
+  window.addEventListener("hashchange", then);
+  return () => window.removeEventListener("hashchange", then);
+};
+
+/** Another code in the same tab begins anew. */
 export function PhonePage() {
-  const [code] = useState(() => window.location.hash.slice(1));
+  const code = useSyncExternalStore(onAnother, codeInAddress);
+  return <Opening key={code} code={code} />;
+}
+
+function Opening({ code }: { code: string }) {
   const [opened, setOpened] = useState(() => kept(code));
   const opening = useMutation({
     mutationFn: () => unwrap(api.POST("/auth/phone", { body: { secret: code } })),
