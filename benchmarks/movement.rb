@@ -44,7 +44,9 @@ arm =
 samples = arm.samples
 whole =
   Measure.median(20) do
-    Verglas::Motion::Reading.new(samples, start_deg: 90, end_deg: 10).then { |one| [one.repetitions, one.slam?] }
+    Verglas::Motion::Reading
+      .new(Verglas::Motion::Samples.read(samples), start_deg: 90, end_deg: 10)
+      .then { |one| [one.repetitions, one.slam?] }
   end
 Measure.report("a set of #{samples.last.first.round} s, #{samples.size} samples", whole)
 Measure.report("of it a second of 50 samples", whole * 50 / samples.size, limit: "5 ms")

@@ -53,6 +53,12 @@ module Verglas
         inner.sum.fdiv(inner.size)
       end
 
+      # Standard deviation, spikes aside.
+      def spread(numbers)
+        middle = middle(numbers)
+        Math.sqrt(middle(numbers.map { |number| (number - middle)**2 }))
+      end
+
       def mean(vectors) = vectors.transpose.map { |entries| entries.sum.fdiv(entries.size) }
       def dot(one, other) = (one[0] * other[0]) + (one[1] * other[1]) + (one[2] * other[2])
 

@@ -18,8 +18,18 @@ module Verglas
           end
           return new(plane: in_order, along: nil) if in_order.first.size < Plane::WHOLE
 
-          axis = Plane.axis(in_order)
+          in_order, axis = in_their_order(in_order)
           new(plane: Plane.reduced(in_order, axis), along: Plane.along(in_order, axis))
+        end
+
+        # Browsers name the three rates in two orders: about x, y, z, or about z, x, y. About the right axis gravity's
+        # share does not change. Answers samples with rates about x, y, z, and their axis.
+        def self.in_their_order(sent)
+          as_told = Plane.axis(sent)
+          other = sent.map { |at, x, y, z, *rates| [at, x, y, z, *rates.rotate(1)] }
+          axis = Plane.axis(other)
+          swing = [[sent, as_told], [other, axis]].map { |one, about| Plane.spread(Plane.along(one, about)) }
+          swing.last < swing.first / 4 && swing.first > Samples::SWINGS_M_S2 ? [other, axis] : [sent, as_told]
         end
 
         # Many numbers, looked at once and quickly.
@@ -36,7 +46,7 @@ module Verglas
             end
           raise Invalid.new(:ragged, path: "/samples/#{wrong}") if wrong
         end
-        private_class_method :check
+        private_class_method :check, :in_their_order
 
         def times = plane.map(&:first)
 
@@ -50,6 +60,8 @@ module Verglas
 
     # How many numbers a sample may have, every one as many.
     Samples::SIZES = [4, Plane::WHOLE].freeze
+    # About a wrong axis gravity swings by more than this (SD, m/s2).
+    Samples::SWINGS_M_S2 = 1.0
     # No sensor says more, and no clock in seconds.
     Samples::MOST = 1e12
     Samples::STILL_S = Tables[:motion][:still][:seconds]

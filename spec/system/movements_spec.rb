@@ -104,7 +104,9 @@ RSpec.describe "A set read by a phone, in two browsers" do
     expect(page).to have_css("[data-reading] output", text: "3", wait: 30)
     on_phone { click_on "The set is over" }
     click_on "Take it over"
-    expect(page).to have_css("[data-read-on-bench] [data-movement-line]")
+    click_on "What the phone read"
+    expect(page).to have_css("[role=dialog] [data-movement-line]")
+    click_on "Close"
     expect(db[:fittings].exclude(movement_cipher: nil).count).to eq(1)
     go "/clients/#{person[:id]}/limits"
     within("[data-limit='heel_drop']") { click_on "Read with a phone" }

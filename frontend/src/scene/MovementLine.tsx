@@ -26,18 +26,29 @@ const Drawing = styled.svg`
 `;
 const WIDTH = 500;
 const LEFT = 8;
-const RIGHT = 48;
+const RIGHT = 62;
 const TOP = 16;
 const BASE = 132;
-const HEIGHT = 176;
+/** Under the line: a row each for range and seconds. */
+const FIRST = 24;
+const NEXT = 19;
+const HEIGHT = BASE + FIRST + 3 * NEXT + 8;
 const HUNDRED = 100;
 const LEAST = -10;
 /** Seconds that stand at this share of the arc. */
 const TENTH = 10;
-/** Narrower than this, seconds would run into one another. */
-const ROOM = 72;
+/** Narrower than this, numbers would run into one another. */
+const ROOM = 32;
+const ROWS = [
+  ["range", say("movementLine.range")],
+  ["up_s", say("movementLine.up")],
+  ["hold_s", say("movementLine.held")],
+  ["down_s", say("movementLine.down")],
+] as const;
 
-const round = (seconds: number) => String(Math.round(seconds * TENTH) / TENTH);
+type Repetition = ReadSet["repetitions"][number];
+const told = (one: Repetition, row: (typeof ROWS)[number][0]) =>
+  row === "range" ? String(Math.round(one.range * HUNDRED)) : (Math.round(one[row] * TENTH) / TENTH).toFixed(1);
 
 type Props = {
   review: ReadSet;
@@ -76,24 +87,27 @@ export function MovementLine({ review, wholeShare, beside = null }: Props) {
       />
       {beside ? <path d={path(beside.curve)} fill="none" stroke={colour.bodyGhost} strokeWidth="2" /> : null}
       <path d={path(curve)} fill="none" stroke={colour.body} strokeWidth="3" strokeLinejoin="round" />
-      {bumps.map((at, index) => {
-        const one = repetitions[index];
-        if (!one) return null;
-        const { up_s, hold_s, down_s, whole } = one;
-        const text = crowded ? String(index + 1) : `${round(up_s)}·${round(hold_s)}·${round(down_s)}`;
-        return (
-          <g key={at} textAnchor="middle">
-            <text className="seconds" data-short={!whole} x={x(at * curve.step_s)} y={BASE + 22}>
-              {text}
-            </text>
-            {whole ? null : (
-              <text data-short="true" x={x(at * curve.step_s)} y={BASE + 40}>
-                {Math.round(one.range * HUNDRED)} %
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {ROWS.map(([row, title], line) => (
+        <g key={row}>
+          <text x={WIDTH - RIGHT + 8} y={BASE + FIRST + line * NEXT}>
+            {title}
+          </text>
+          {crowded
+            ? null
+            : bumps.map((at, index) => (
+                <text
+                  key={at}
+                  className="seconds"
+                  textAnchor="middle"
+                  data-short={row === "range" && repetitions[index]?.whole === false}
+                  x={x(at * curve.step_s)}
+                  y={BASE + FIRST + line * NEXT}
+                >
+                  {repetitions[index] ? told(repetitions[index], row) : null}
+                </text>
+              ))}
+        </g>
+      ))}
     </Drawing>
   );
 }

@@ -45,6 +45,18 @@ RSpec.describe Verglas::Motion::Reading do
     expect(tops.call(read(arm(done).samples, start: 10, finish: 90))).to eq([1.0, 0.7, 0.9])
   end
 
+  it "reads the same whether a browser names the rates about x, y, z or about z, x, y" do
+    SetsLifted::ARCS.each_with_index do |(start, finish), index|
+      phone = SetsLifted::Arm.new(done, start: start, finish: finish, seed: 20 + index, lies: true).samples
+      other = phone.map { |at, x, y, z, about_x, about_y, about_z| [at, x, y, z, about_z, about_x, about_y] }
+      tops =
+        [phone, other].map do |sent|
+          read(sent, start: start, finish: finish).repetitions.map { |one| one.top.round(1) }
+        end
+      expect(tops).to eq([[1.0, 0.7, 0.9]] * 2)
+    end
+  end
+
   it "counts a sample that was sent again once, in whichever order they came" do
     samples = arm(done).samples
     again = [*samples, *samples.first(500)].shuffle(random: Random.new(1))

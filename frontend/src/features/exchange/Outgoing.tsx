@@ -7,7 +7,7 @@ import { Dialogue } from "../../ui/Dialogue";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small } from "../../ui/Page";
 import { colour, font, radius, space, target } from "../../ui/tokens";
-import { TABLES } from "./kinds";
+import { OUT } from "./kinds";
 
 const Files = styled.ul`
   border: 1px solid ${colour.line};
@@ -49,7 +49,7 @@ export function Outgoing() {
       <Section>
         <SectionTitle>{say("exchange.tables")}</SectionTitle>
         <Files>
-          {TABLES.map(({ kind, name, holds }) => (
+          {OUT.map(({ kind, name, holds }) => (
             <li key={kind}>
               <a href={`/api/export/${kind}.csv`} download>
                 <strong>{name}</strong>

@@ -13,6 +13,12 @@ export const TABLES: readonly { kind: TableKind; name: string; holds: string }[]
   { kind: "visits", name: say("exchange.visits"), holds: say("exchange.visitsHold") },
 ];
 
+/** What only goes out. */
+export const OUT = [
+  ...TABLES,
+  { kind: "movements", name: say("exchange.movements"), holds: say("exchange.movementsHold") },
+] as const;
+
 export const KINDS: readonly (readonly [ImportKind, string])[] = [
   ...TABLES.map(({ kind, name }) => [kind, name] as const),
   ["gym", say("exchange.archive")],

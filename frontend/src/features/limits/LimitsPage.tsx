@@ -200,6 +200,7 @@ function Measure({ limit, client, locale, busy, onKeep }: MeasureProps) {
       {limit.read_on ? (
         <Phone>
           <ReadSetByPhone
+            over
             locale={locale}
             make={() =>
               unwrap(

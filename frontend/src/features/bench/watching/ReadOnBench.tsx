@@ -10,7 +10,7 @@ import { PrimaryButton, QuietButton } from "../../../ui/Button";
 import { Notice } from "../../../ui/Notice";
 import { FieldLabel } from "../../../ui/Field";
 import { ReadSetByPhone } from "../../shared/movement/ReadSetByPhone";
-import { Review } from "../../shared/movement/Review";
+import { KeptReview } from "../../shared/movement/KeptReview";
 
 type Props = { fitting: FittingPage; sheet: Sheet; onChange: (fields: Partial<Pick<Sheet, "work" | "signs">>) => void };
 
@@ -42,6 +42,7 @@ export function ReadOnBench({ fitting, sheet, onChange }: Props) {
     <div data-read-on-bench>
       <FieldLabel as="span">{say("readByPhone.title")}</FieldLabel>
       <ReadSetByPhone
+        over
         locale={me.data?.gym.locale ?? "en-GB"}
         make={() =>
           unwrap(
@@ -73,7 +74,7 @@ export function ReadOnBench({ fitting, sheet, onChange }: Props) {
           </>
         )}
       </ReadSetByPhone>
-      {read ? <Review review={read.review} wholeShare={read.whole_share} /> : null}
+      {read ? <KeptReview read={read} /> : null}
     </div>
   );
 }

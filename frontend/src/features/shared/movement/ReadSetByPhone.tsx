@@ -1,5 +1,5 @@
 // A set read by a phone: the code to scan, where the arm is while it goes on, and afterwards what it was against what was agreed.
-import type { ReactNode } from "react";
+import { type ReactNode, useState } from "react";
 import styled from "styled-components";
 import { refusal } from "../../../api/client";
 import type { MadeReading, Movement } from "../../../api/types";
@@ -8,6 +8,7 @@ import { say } from "../../../lib/say";
 import { ArmLive } from "../../../scene/ArmLive";
 import { QuietButton, SecondaryButton } from "../../../ui/Button";
 import { CodeToScan } from "../../../ui/CodeToScan";
+import { Dialogue } from "../../../ui/Dialogue";
 import { Notice } from "../../../ui/Notice";
 import { Small, Strong } from "../../../ui/Page";
 import { breakpoint, colour, font, radius, space } from "../../../ui/tokens";
@@ -55,28 +56,52 @@ const Row = styled.div`
 type Props = {
   make: () => Promise<MadeReading>;
   locale: string;
+  /** where there is no room beside the button: over the page */
+  over?: boolean;
   /** what is done with one that is over: the buttons under it */
   children: (over: Movement, close: (forget: boolean) => void) => ReactNode;
 };
 
-export function ReadSetByPhone({ make, locale, children }: Props) {
-  const { made, making, reading, problem, close } = useMovement(make);
-  if (!made)
-    return (
-      <>
-        <SecondaryButton isDisabled={making.isPending} onPress={() => making.mutate()}>
-          {say("readByPhone.open")}
+export function ReadSetByPhone({ make, locale, over = false, children }: Props) {
+  const movement = useMovement(make);
+  const [shown, setShown] = useState(true);
+  const { made, making } = movement;
+  const open = () => {
+    setShown(true);
+    if (!made) making.mutate();
+  };
+  return (
+    <>
+      {made && !over ? null : (
+        <SecondaryButton isDisabled={making.isPending} onPress={open}>
+          {made ? say("readByPhone.again") : say("readByPhone.open")}
         </SecondaryButton>
-        {making.error ? <Notice tone="wrong">{refusal(making.error)?.message}</Notice> : null}
-      </>
-    );
+      )}
+      {making.error ? <Notice tone="wrong">{refusal(making.error)?.message}</Notice> : null}
+      {over ? (
+        <Dialogue title={say("readByPhone.title")} isOpen={made !== null && shown} onClose={() => setShown(false)}>
+          {made ? <Reading {...{ movement, made, locale, children }} /> : null}
+        </Dialogue>
+      ) : made ? (
+        <Reading {...{ movement, made, locale, children }} />
+      ) : null}
+    </>
+  );
+}
+
+type ReadingProps = Pick<Props, "locale" | "children"> & {
+  movement: ReturnType<typeof useMovement>;
+  made: MadeReading;
+};
+
+function Reading({ movement: { making, reading, problem, close }, made, locale, children }: ReadingProps) {
   return (
     <Box aria-label={say("readByPhone.title")} data-reading={reading?.state ?? "waiting"}>
       {problem ? <Notice tone="wrong">{refusal(problem)?.message}</Notice> : null}
       {reading?.state === "over" ? (
         <>
           <Over reading={reading} />
-          {children(reading, close)}
+          <Row>{children(reading, close)}</Row>
         </>
       ) : reading?.state === "reading" ? (
         <Live reading={reading} onForget={() => close(true)} />
@@ -85,7 +110,7 @@ export function ReadSetByPhone({ make, locale, children }: Props) {
           <p>{say("readByPhone.late")}</p>
           <Row>
             <SecondaryButton onPress={() => making.mutate()}>{say("readByPhone.another")}</SecondaryButton>
-            <QuietButton onPress={() => close(true)}>{say("readByPhone.close")}</QuietButton>
+            <QuietButton onPress={() => close(true)}>{say("readByPhone.forget")}</QuietButton>
           </Row>
         </>
       ) : (
@@ -96,7 +121,7 @@ export function ReadSetByPhone({ make, locale, children }: Props) {
             <p>{reading?.where}</p>
             <Address>{made.address}</Address>
             <Small>{made.ends_at ? say("readByPhone.until", { time: momentText(made.ends_at, locale) }) : null}</Small>
-            <QuietButton onPress={() => close(true)}>{say("readByPhone.close")}</QuietButton>
+            <QuietButton onPress={() => close(true)}>{say("readByPhone.forget")}</QuietButton>
           </Words>
         </Beside>
       )}

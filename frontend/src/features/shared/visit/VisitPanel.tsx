@@ -63,12 +63,6 @@ const Done = styled(PrimaryButton)`
   font-size: ${size.large};
 `;
 
-const Buttons = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(2)};
-`;
-
 const LAST: readonly (readonly [Last, string])[] = [
   ["easy", say("visitPanel.easy")],
   ["clean", say("visitPanel.hardClean")],
@@ -263,12 +257,12 @@ const rangesWith = (reached: number) =>
 /** Whether what was read fills in the answers below; whoever watched changes what is wrong. */
 function Read({ taken, onTake, onForget }: { taken: boolean; onTake: () => void; onForget: () => void }) {
   return (
-    <Buttons>
+    <>
       <PrimaryButton isDisabled={taken} onPress={onTake}>
         {taken ? say("readByPhone.taken") : say("readByPhone.take")}
       </PrimaryButton>
       <QuietButton onPress={onForget}>{say("readByPhone.forget")}</QuietButton>
-    </Buttons>
+    </>
   );
 }
 
