@@ -10,6 +10,11 @@ module Verglas
 
       module_function
 
+      # A draw of a normal about nought with that covariance, from one of the standard normal.
+      def spread(covariance, draw)
+        root(covariance).map { |row| row.each_with_index.sum { |entry, index| entry * draw[index] } }
+      end
+
       # COUNT arrays of that many numbers.
       def standard(dimensions) = (@standard ||= {})[dimensions] ||= made(dimensions).freeze
 

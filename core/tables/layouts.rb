@@ -294,6 +294,16 @@ module Verglas
         curve: figures(:points, :step_s)
       }.freeze
 
+      PRACTICE = {
+        levels: rows(machine: number, limits: number, cautioned: number, barred: number, technique: number),
+        slip: figures(:share),
+        limits: figures(:hip_limit_deg, :ankle_limit_deg),
+        play: figures(:readings, :watches),
+        score:
+          figures(:fit, :moves, :readings, :signs, :causes, :cues, :pass, :a_move, :a_reading, :severity, :not_asked),
+        seconds: figures(:ask, :take, :set, :watch, :cause, :cue)
+      }.freeze
+
       REGIONS = {
         regions:
           rows(
@@ -413,6 +423,7 @@ module Verglas
         loads: row(**LOADS),
         motion: row(**MOTION),
         moves: row(**MOVES),
+        practice: row(**PRACTICE),
         press: row(**PRESS),
         refits: row(**REFITS),
         regions: row(**REGIONS),

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Practice
+    # What is known of a MadeUp from some readings and looks: by the same means as of anybody.
+    module Knowing
+      module_function
+
+      def estimation(made_up, readings)
+        taped =
+          readings.map do |name|
+            Body::Reading.new(observation: name, value_mm: made_up.reading_mm(name), confirmed: true)
+          end
+        Body::Estimation.new(sex: made_up.sex, readings: taped)
+      end
+
+      def advice(made_up, readings)
+        Fitting::Advice.new(
+          machine: made_up.machine,
+          estimate: estimation(made_up, readings).met,
+          wishes: made_up.wishes,
+          taken: readings
+        )
+      end
+
+      # Guidance::SignReading, with all that was seen.
+      def of(made_up, readings, looks)
+        reading =
+          Guidance::SignReading.new(
+            machine: made_up.machine,
+            estimate: estimation(made_up, readings).met,
+            wishes: made_up.wishes
+          )
+        shown = Guidance::SignReading.shown_on(made_up.machine)
+        looks.each { |look| reading.look(look.indices, seen: look.seen & shown, not_seen: look.not_seen & shown) }
+        reading
+      end
+    end
+  end
+end
