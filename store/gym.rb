@@ -33,6 +33,7 @@ module Verglas
       def sessions = Tables::Sessions.new(self)
       def programmes = Tables::Programmes.new(self)
       def circles = Tables::Circles.new(self)
+      def practice = Tables::Practice.new(self)
       def movements = Tables::Movements.new(self)
       def imports = Tables::Imports.new(self)
       def trail = Tables::Trail.new(self)

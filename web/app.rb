@@ -41,6 +41,7 @@ module Verglas
                Routes::Fittings,
                Routes::SetUps,
                Routes::Movements,
+               Routes::Practice,
                Routes::Sessions,
                Routes::Circles,
                Routes::Papers,

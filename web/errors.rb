@@ -35,7 +35,9 @@ module Verglas
         database_away: 503,
         no_room: 503,
         import_held: 409,
-        begun_already: 409
+        begun_already: 409,
+        practice_went_on: 409,
+        practice_over: 409
       }.freeze
 
       module_function

@@ -17,8 +17,21 @@ module Verglas
 
         # What stands still of it, with a phone on it.
         def with_phone(scene, phone)
-          still = drawn(scene, nil).merge(dimensions: [], targets: [], lens: nil, labels: [])
-          { scene: still, phone: { at: at(phone.at), deg: phone.deg.to_f.round(1) } }
+          { scene: without_numbers(scene), phone: { at: at(phone.at), deg: phone.deg.to_f.round(1) } }
+        end
+
+        # As one sees it: no number, no place where anything should be.
+        TOLD = %i[target wanted travelled joint path beyond].freeze
+        def without_numbers(scene)
+          drawn = drawn(scene, nil)
+          {
+            **drawn,
+            dimensions: [],
+            targets: [],
+            lens: nil,
+            labels: [],
+            parts: drawn[:parts].reject { |part| TOLD.include?(part[:role]) }
+          }
         end
 
         def drawn(scene, known)

@@ -52,6 +52,7 @@ module Known
         "fittings" => ids([*drafts, accepted]),
         "sets" => loft.db[:sets].select_map(:id),
         "movements" => [read(loft, accepted, by)],
+        **practised(loft, by, "First week"),
         **planned(loft, people, accepted, by),
         "staff" => [loft.colleagues.invitations.first[:id]],
         "imports" => [
@@ -61,8 +62,20 @@ module Known
       theirs: {
         "clients" => [client(elsewhere, spy, name: "#{HIDDEN} client", detail: HIDDEN)[:id]],
         "machines" => [machine(elsewhere, name: "#{HIDDEN} machine")[:id]],
+        **practised(elsewhere, spy, "#{HIDDEN} task"),
         **hidden_plans(elsewhere, spy)
       }
+    }
+  end
+
+  # Something to practise, and somebody at it.
+  def practised(gym, by, name)
+    row = gym.machines.all.first
+    machine = { **Verglas::Application::Described.data(row), "exercise" => "", "place" => row[:place] }
+    given = [{ machine: machine, seed: 5, level: "plain" }]
+    {
+      "runs" => [gym.practice.begin(account_id: by, machine: machine, seed: 5, level: "plain")[:id]],
+      "tasks" => [gym.practice.give(name: name, exercises: given, by: by)[:id]]
     }
   end
 

@@ -2,6 +2,7 @@
 
 require "system_helper"
 require_relative "../../ops/simulated_arm"
+require_relative "../support/phone_sensors"
 
 # A phone as the instrument: two browsers, one at the machine and one on it.
 RSpec.describe "A set read by a phone, in two browsers" do
@@ -9,26 +10,6 @@ RSpec.describe "A set read by a phone, in two browsers" do
   let!(:account) { staff(loft) }
   let!(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
   let!(:person) { client(loft, account, name: "Ingrid Vass", sex: "woman", stature: 1700, seat_to_kneecap: 604) }
-
-  # A phone's sensors, made up: still until the page says go, then a set.
-  sensors = <<~JS
-    const samples = arguments[0];
-    const fire = ([, x, y, z, alpha, beta, gamma]) =>
-      window.dispatchEvent(new DeviceMotionEvent("devicemotion", {
-        accelerationIncludingGravity: { x, y, z }, rotationRate: { alpha, beta, gamma }, interval: 20,
-      }));
-    DeviceMotionEvent.requestPermission = () => Promise.resolve("granted");
-    window.setOff = null;
-    let at = 0;
-    setInterval(() => {
-      if (window.setOff === null) return fire(samples[0]);
-      const now = (performance.now() - window.setOff) / 1000;
-      while (at < samples.length - 1 && samples[at][0] <= now) at += 1;
-      fire(samples[at]);
-    }, 20);
-  JS
-
-  let(:sensors) { sensors }
 
   before { sign_in }
 
@@ -59,7 +40,7 @@ RSpec.describe "A set read by a phone, in two browsers" do
       expect(page).to have_css("[data-part='phone']")
       expect_accessible("the phone's page")
       expect_nothing_cut("the phone's page")
-      page.driver.browser.execute(sensors, set(count, arc_deg))
+      page.driver.browser.execute(PhoneSensors::SCRIPT, set(count, arc_deg))
       click_on "Let this page read the movement"
       expect(page).to have_button("Go: 2 seconds still first")
       page.execute_script("window.setOff = performance.now()")

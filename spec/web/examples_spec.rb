@@ -79,6 +79,9 @@ RSpec.describe "The examples of docs/formats" do
       imports
       movement_samples
       movements
+      practice_looks
+      practice_runs
+      practice_tasks
       schema_info
       staff_links
       tablet_staff

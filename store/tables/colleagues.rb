@@ -12,7 +12,7 @@ module Verglas
           @db = gym.db
         end
 
-        def dataset = @db[:accounts].where(gym_id: @gym.id)
+        def dataset = @db[:accounts].where(Sequel[:accounts][:gym_id] => @gym.id)
         def find(id) = dataset.first(id: id)
 
         # Everybody, by name, with where they are signed in (sessions) and when they last did something (last_use).

@@ -67,6 +67,10 @@ export const keys = {
   circles: of("circles"),
   circle: (id: string) => of("circle", id),
 
+  practice: of("practice"),
+  practiceRun: (id: string) => of("practice-run", id),
+  debrief: (id: string) => of("practice-run", id, "debrief"),
+
   fittings: of("fitting"),
   fitting: (id: string) => of("fitting", id),
   /** What the bench computes of a fitting: what, and from what. */

@@ -7,3 +7,4 @@ export * from "./queries/machines";
 export * from "./queries/staff";
 export * from "./queries/sessions";
 export * from "./queries/movements";
+export * from "./queries/practice";

@@ -18,7 +18,7 @@ const PLACES: readonly (readonly [...Link, within: readonly Link[]])[] = [
   ["/", say("shell.floor"), "floor", [["/refits", say("shell.refits"), "refits"]]],
   ["/clients", say("shell.clients"), "searchClients", [["/board", say("shell.board"), "board"]]],
   ["/machines", say("shell.machines"), "machines", []],
-  ["/sessions", say("shell.sessions"), "sessions", []],
+  ["/sessions", say("shell.sessions"), "sessions", [["/practice", say("shell.practice"), "practice"]]],
   [
     "/rules",
     say("shell.houseRules"),

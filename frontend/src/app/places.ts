@@ -74,6 +74,8 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
     "machines/:id/sheet",
     page(() => import("../features/machines/WallSheetPage").then(({ WallSheetPage }) => WallSheetPage)),
   ],
+  ["practice", page(() => import("../features/practice/PracticePage").then(({ PracticePage }) => PracticePage))],
+  ["practice/:id", page(() => import("../features/practice/RunPage").then(({ RunPage }) => RunPage))],
   ["board", page(() => import("../features/board/BoardPage").then(({ BoardPage }) => BoardPage))],
   ["refits", page(() => import("../features/refits/RefitsPage").then(({ RefitsPage }) => RefitsPage))],
   ["gym", page(() => import("../features/gym/GymPage").then(({ GymPage }) => GymPage))],

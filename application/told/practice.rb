@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Verglas
+  module Application
+    module Told
+      # What whoever practises is told while they work, without a number that is not theirs to know; and afterwards what
+      # the core did in their place, and why.
+      module Practice
+        Core = ::Verglas::Practice::CorePlay
+
+        module_function
+
+        # What was done, as one reads it.
+        def action(action, play)
+          case action["do"]
+          when "take"
+            mm = play.made_up.reading_mm(action["observation"])
+            say("did.take", reading: observation(action["observation"]), cm: Load.number(mm / 10.0))
+          when "set"
+            say("did.set", marks: marks(action["marks"]))
+          when "watch"
+            named = action["named"].map { |name| sign(name) }
+            named.empty? ? say("did.watch_none") : say("did.watch", signs: named.join("; "))
+          when "cause"
+            say("did.cause", sign: sign(action["sign"]), cause: cause(action["cause"]))
+          when "cue"
+            say("did.cue", cue: Formats::Words.say("cues.#{action["cue"]}"))
+          else
+            say("did.#{action["do"]}")
+          end
+        end
+
+        # What the core would have done next at the same moment; nil where it would do the same. before: the Play up to
+        # then.
+        def instead(before, action)
+          step = Core.step(before) or return
+          action(step, before) unless same?(step, action)
+        end
+
+        # What an action cost or missed, beside what the core would have done.
+        def remark(before, action)
+          case action["do"]
+          when "watch"
+            missed(before, action)
+          when "cause"
+            likeliest = Core.cause(before, action["sign"].to_sym)
+            say("likelier", cause: cause(likeliest)) unless likeliest.to_s == action["cause"]
+          when "set"
+            likely(before, action)
+          end
+        end
+
+        def same?(one, other) = one["do"] == other["do"] && one.except("named") == other.except("named")
+
+        # How likely the joint is in line there, as far as it was known.
+        def likely(before, action)
+          indices = before.made_up.machine.indices(action["marks"])
+          share = before.reading.in_line(indices)
+          say("in_line", percent: (share * 100).round) if share.positive?
+        end
+
+        def missed(before, action)
+          after = ::Verglas::Practice::Play.new(before.made_up, [*before.actions, action])
+          look = after.looks.last
+          parts = { missed: look.seen - look.named, imagined: look.named - look.seen }
+          told = parts.reject { |_, names| names.empty? }
+          told.map { |key, names| say(key, signs: names.map { |name| sign(name) }.join("; ")) }.join(" ")[/.+/]
+        end
+
+        # What they say when they are asked about cautions.
+        def answer(made_up)
+          made_up.caution ? say("has", caution: Formats::Words.say("cautions.#{made_up.caution}.title")) : say("none")
+        end
+
+        def observation(name) = Formats::Words.say("observations.#{name}.title")
+        def sign(name) = Formats::Words.say("signs.#{name}")
+        def cause(name) = Formats::Words.say("causes.#{name}.title")
+        def marks(marks) = marks.map { |label, mark| "#{Formats::Words.adjuster(label)} #{mark}" }.join(", ")
+        def say(key, **params) = Formats::Words.say("practice.#{key}", **params)
+        private_class_method :same?, :likely, :missed
+      end
+    end
+  end
+end
