@@ -9,6 +9,8 @@ module Verglas
       SEEDS = (1..1_000_000)
       # So much can be done before somebody is done.
       MOST = 60
+      # As many loads are offered, the lightest first.
+      LOADS = 30
       # As many a lead gives at once.
       GIVEN = 10
 
@@ -72,7 +74,7 @@ module Verglas
       def self.made_up(row)
         data = row[:machine].to_h
         machine = Machines::Reader.read_known(data, exercise: data["exercise"][/.+/])
-        ::Verglas::Practice::MadeUp.draw(machine, seed: row[:seed], level: row[:level])
+        ::Verglas::Practice::MadeUp.draw(machine, seed: row[:seed], level: row[:level], loads: data.fetch("loads", []))
       end
 
       private
@@ -96,7 +98,17 @@ module Verglas
         false
       end
 
-      def snapshot(row, exercise) = { **Described.data(row), "exercise" => exercise, "place" => row[:place] }
+      def snapshot(row, exercise)
+        { **Described.data(row), "exercise" => exercise, "place" => row[:place], "loads" => loads(row) }
+      end
+
+      # What it can be loaded with (kg), rising, in so many steps at most.
+      def loads(row)
+        return [] unless row[:loading]
+
+        rig = Loading::Rig.read(row[:loading].to_h, pairs: @gym.equipment.plates)
+        rig.choices.choices.map { |choice| choice.mass_kg.to_f.round(3) }.uniq.first(LOADS)
+      end
 
       def result(play)
         verdict = ::Verglas::Practice::Verdict.new(play)

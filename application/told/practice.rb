@@ -10,32 +10,35 @@ module Verglas
 
         module_function
 
-        # What was done, as one reads it.
-        def action(action, play)
+        # What was done, as one reads it; kind: as it was done, or as the core would have.
+        def action(action, play, kind = "did")
           case action["do"]
           when "take"
-            mm = play.made_up.reading_mm(action["observation"])
-            say("did.take", reading: observation(action["observation"]), cm: Load.number(mm / 10.0))
+            say("#{kind}.take", reading: observation(action["observation"]), cm: tape(action, play))
           when "set"
-            say("did.set", marks: marks(action["marks"]))
+            say("#{kind}.set", marks: marks(action["marks"]))
           when "watch"
             named = action["named"].map { |name| sign(name) }
-            named.empty? ? say("did.watch_none") : say("did.watch", signs: named.join("; "))
+            named.empty? ? say("#{kind}.watch_none") : say("#{kind}.watch", signs: named.join("; "))
           when "cause"
-            say("did.cause", sign: sign(action["sign"]), cause: cause(action["cause"]))
+            say("#{kind}.cause", sign: sign(action["sign"]), cause: cause(action["cause"]))
           when "cue"
-            say("did.cue", cue: Formats::Words.say("cues.#{action["cue"]}"))
+            say("#{kind}.cue", cue: Formats::Words.say("cues.#{action["cue"]}"))
+          when "load"
+            say("#{kind}.load", kg: Load.number(action["kg"]))
           else
-            say("did.#{action["do"]}")
+            say("#{kind}.#{action["do"]}")
           end
         end
 
         # What the core would have done next at the same moment; nil where it would do the same. before: the Play up to
-        # then.
+        # then. Whoever took the tape off is not told to take it again.
         def instead(before, action)
-          step = Core.step(before) or return
-          action(step, before) unless same?(step, action)
+          step = Core.step(before, action["do"] == "take" ? nil : before.readings) or return
+          action(step, before, "would") unless same?(step, action)
         end
+
+        def tape(action, play) = Load.number(play.made_up.reading_mm(action["observation"]) / 10.0)
 
         # What an action cost or missed, beside what the core would have done.
         def remark(before, action)
@@ -77,7 +80,7 @@ module Verglas
         def cause(name) = Formats::Words.say("causes.#{name}.title")
         def marks(marks) = marks.map { |label, mark| "#{Formats::Words.adjuster(label)} #{mark}" }.join(", ")
         def say(key, **params) = Formats::Words.say("practice.#{key}", **params)
-        private_class_method :same?, :likely, :missed
+        private_class_method :same?, :likely, :missed, :tape
       end
     end
   end

@@ -91,8 +91,12 @@ module Verglas
 
       # Watched again after a move or a cue, while it may be.
       def accept(play, last)
-        changed = last.indices != play.indices || play.actions.last["do"] == "cue"
-        changed && play.looks.size < FIGURES[:watches] ? watch(play) : { "do" => "accept" }
+        said = play.actions.rindex { |action| action["do"] == "cue" }
+        changed = last.indices != play.indices || (said && said > play.actions.rindex { |one| one["do"] == "watch" })
+        return watch(play) if changed && play.looks.size < FIGURES[:watches]
+
+        load = play.made_up.first_load_kg
+        load && play.load_kg.nil? ? { "do" => "load", "kg" => load } : { "do" => "accept" }
       end
 
       # Names what is to be seen there.

@@ -12,7 +12,11 @@ module Verglas
         @chance = Statistics::Chance.new(seed.to_s)
       end
 
-      def made_up
+      # Ages and body masses that a gym meets: years, kg a square metre.
+      AGES = (18..74)
+      MASSES = (19.0..34.0)
+
+      def made_up(loads)
         sex = @chance.share < 0.5 ? "man" : "woman"
         body = body(Body::Prior.estimate(sex: sex, mass_index: nil).normal)
         limits = limits()
@@ -26,6 +30,8 @@ module Verglas
           sex: sex,
           body: body,
           limits: limits,
+          person: person(sex, body),
+          loads: loads,
           caution: caution,
           barring: barring,
           technique: technique,
@@ -49,6 +55,16 @@ module Verglas
           .to_h do |name, sd|
             [name, [@machine.family.wishes[name].default + (sd * @figures[:limits] * normal), 5.0].max]
           end
+      end
+
+      def person(sex, body)
+        mass_index = MASSES.min + ((MASSES.max - MASSES.min) * @chance.share)
+        Loading::Strength::Person.new(
+          sex: sex.to_sym,
+          mass_kg: (mass_index * ((body.stature / 1000.0)**2)).round,
+          age_years: AGES.min + @chance.below(AGES.size),
+          stature_mm: body.stature
+        )
       end
 
       # What the tape got wrong.

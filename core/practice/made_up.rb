@@ -7,6 +7,8 @@ module Verglas
     #   machine    as it is described; true_machine: as it is
     #   sex, body  of the client (Body::Dimensions); limits: {wish => degrees} of their own
     #   caution    nil, or its name; barring: whether it keeps them off this machine
+    #   person     as one may ask them (Loading::Strength::Person); loads: kg that the machine can be loaded with, empty
+    #              where nobody knows
     #   technique  a sign of something that no notch mends; nil where they do nothing of the kind
     #   start      indices of the marks as somebody left them
     MadeUp =
@@ -18,15 +20,42 @@ module Verglas
         :sex,
         :body,
         :limits,
+        :person,
+        :loads,
         :caution,
         :barring,
         :technique,
         :start
       ) do
-        # level: of LEVELS.
-        def self.draw(machine, seed:, level:)
+        # level: of LEVELS; loads: kg, rising.
+        def self.draw(machine, seed:, level:, loads: [])
           figures = MadeUp::LEVELS.fetch(level.to_s.to_sym) { raise Invalid.new(:not_allowed, path: "/level") }
-          Drawing.new(machine, seed, figures).made_up
+          Drawing.new(machine, seed, figures).made_up(loads)
+        end
+
+        # The heaviest that one begins with here (kg): as a first load of anybody; nil where nothing can be loaded.
+        def first_load_kg
+          return if loads.empty?
+
+          action = machine.family.action
+          return loads.min unless Loading::Strength::ACTIONS.include?(action)
+
+          strength = Loading::Strength.new(person, [], now: 0)
+          Loading::FirstLoad.new(
+            strength,
+            machine: machine.id,
+            action: action,
+            person: person,
+            cautions: !caution.nil?
+          ).load_kg(loads)
+        end
+
+        # Whether it is felt in the joint, and not where it should work: where that truly lies off.
+        def felt_in_joint?(wishes, indices)
+          mechanics, place = truly(wishes, indices)
+          mechanics
+            .all_findings(place)
+            .any? { |found| machine.family.findings.fetch(found.code).group == :joint && found.severity > 1 }
         end
 
         # What is aimed at by the house's first schools, narrowed by the caution.

@@ -6,13 +6,13 @@ module Verglas
     # client are the same play.
     class Play
       # What can be done: ask about cautions, take a reading, set marks, watch and name the signs that are seen, say
-      # what is behind one, say a cue, refuse, accept.
-      KINDS = %w[ask take set watch cause cue refuse accept].freeze
+      # what is behind one, say a cue, choose the load to begin with, refuse, accept.
+      KINDS = %w[ask take set watch cause cue load refuse accept].freeze
       OVER = %w[refuse accept].freeze
       # One watched repetition: at which marks, what was seen, what was not, and which of it was named.
       Look = Struct.new(:indices, :seen, :not_seen, :named)
 
-      attr_reader :made_up, :actions, :readings, :looks, :causes, :cues, :indices
+      attr_reader :made_up, :actions, :readings, :looks, :causes, :cues, :load_kg, :indices
 
       # actions: [{"do" => one of KINDS, ...}], in their order. Raises Invalid for one that cannot be done there.
       def initialize(made_up, actions)
@@ -58,6 +58,8 @@ module Verglas
           say_cause(action["sign"].to_sym, action["cause"].to_sym)
         when "cue"
           say_cue(action["cue"].to_sym)
+        when "load"
+          choose(action["kg"])
         end
       end
 
@@ -79,6 +81,12 @@ module Verglas
         raise Invalid.new(:not_allowed, path: "/cause") unless known.include?(cause)
 
         @causes[[looks.size, sign]] = cause
+      end
+
+      def choose(kg)
+        raise Invalid.new(:load_not_there, path: "/kg") unless made_up.loads.include?(kg)
+
+        @load_kg = kg
       end
 
       def say_cue(cue)

@@ -6,7 +6,7 @@ module Verglas
     # they make of a hundred.
     class Verdict
       FIGURES = MadeUp::TABLE[:score]
-      PARTS = %i[fit moves readings signs causes cues].freeze
+      PARTS = %i[fit moves readings signs causes cues load].freeze
 
       def initialize(play)
         @play = play
@@ -119,6 +119,15 @@ module Verglas
 
       # Whether what no notch mends was met by a cue; nil where there is nothing of the kind.
       def cues = made_up.technique && (made_up.mended?(play.cues) ? 1.0 : 0.0)
+
+      # No heavier than one begins with; nil where nothing can be loaded.
+      def load
+        return if made_up.loads.empty?
+        return 0.0 if play.load_kg.nil?
+
+        over = made_up.loads.index(play.load_kg) - made_up.loads.index(made_up.first_load_kg)
+        (1 - (FIGURES[:a_step] * [over, 0].max)).clamp(0.0, 1.0)
+      end
     end
   end
 end

@@ -300,8 +300,22 @@ module Verglas
         limits: figures(:hip_limit_deg, :ankle_limit_deg),
         play: figures(:readings, :watches),
         score:
-          figures(:fit, :moves, :readings, :signs, :causes, :cues, :pass, :a_move, :a_reading, :severity, :not_asked),
-        seconds: figures(:ask, :take, :set, :watch, :cause, :cue)
+          figures(
+            :fit,
+            :moves,
+            :readings,
+            :signs,
+            :causes,
+            :cues,
+            :load,
+            :pass,
+            :a_move,
+            :a_reading,
+            :a_step,
+            :severity,
+            :not_asked
+          ),
+        seconds: figures(:ask, :take, :set, :watch, :cause, :cue, :load)
       }.freeze
 
       REGIONS = {

@@ -35,7 +35,7 @@ RSpec.describe "Practising" do
     over = played(run)
     expect(over).to include("over" => true, "total" => 100, "passed" => true)
     debrief = call(:get, "/api/practice/runs/#{run["id"]}/debrief")
-    expect(debrief["steps"].map { |step| step["instead"] }.compact).to eq([])
+    expect(debrief["steps"].filter_map { |step| step["instead"] }).to eq([])
     expect(debrief["parts"].map { |part| part["share"] }.uniq).to eq([1.0])
     expect(debrief["scene"]["dimensions"]).not_to be_empty
     expect(act(over, { do: "ask" })["code"]).to eq("practice_over")
@@ -48,7 +48,7 @@ RSpec.describe "Practising" do
       ) { |so_far, action| act(so_far, action) }
     debrief = call(:get, "/api/practice/runs/#{run["id"]}/debrief")
     expect(debrief["caution"]).to include("never asked")
-    expect(debrief["steps"].first).to include("did" => /Took Height: \d/, "instead" => "Asked about cautions.")
+    expect(debrief["steps"].first).to include("did" => /Took Height: \d/, "instead" => "Ask about cautions.")
     expect(debrief["steps"][1]["remark"]).to include("Named, and not there: Hips lift")
     expect(run["total"]).to be < 80
   end
@@ -88,6 +88,24 @@ RSpec.describe "Practising" do
     expect(looked["people"].first).to include("looked_by" => "Maren Oldcastle", "looked_at" => be_a(String))
     expect(call(:post, "/api/practice/tasks/#{task["id"]}/removal", {})["tasks"]).to eq([])
     expect(db[:practice_runs].count).to eq(2)
+  end
+
+  it "tells the load to begin with: no heavier than with anybody, and none that the machine does not have" do
+    loft.machines.update(
+      here[:id],
+      version: 1,
+      by: account,
+      loading: { kind: "stack", unit: "kg", masses: (1..20).map { 5 * _1 } },
+      description: { constants: here[:constants], adjusters: here[:adjusters], exercises: {}, taped: {} }
+    )
+    run = begun(level: "plain")
+    expect(run["loads"]).to eq((1..20).map { 5.0 * _1 })
+    expect(act(run, { do: "load", kg: 7 })["code"]).to eq("load_not_there")
+    careless = [{ do: "ask" }, { do: "load", kg: 100 }, { do: "accept" }]
+    heavy = careless.inject(run) { |so_far, action| act(so_far, action) }
+    told = call(:get, "/api/practice/runs/#{heavy["id"]}/debrief")
+    expect(told["parts"].find { |part| part["name"] == "load" }["share"]).to eq(0)
+    expect(played(begun(level: "plain", seed: 12))["total"]).to eq(100)
   end
 
   it "stays what it was when the machine is taped anew" do

@@ -71,6 +71,9 @@ module Verglas
             signs: Verglas::Guidance::Signs.of(made_up.machine).map { |name| { name: name, title: Spoken.sign(name) } },
             causes: causes(play),
             cues: cues(play),
+            loads: made_up.loads,
+            load_kg: play.load_kg,
+            person: made_up.person.to_h.slice(:age_years, :mass_kg),
             scene: scene(play)
           }
         end
@@ -96,6 +99,7 @@ module Verglas
         def look(look, play)
           {
             marks: Spoken.marks(play.made_up.machine.marks(look.indices)),
+            in_joint: play.made_up.felt_in_joint?(play.made_up.wishes, look.indices),
             seen: look.seen.map { |name| Spoken.sign(name) },
             missed: (look.seen - look.named).map { |name| Spoken.sign(name) }
           }

@@ -6,7 +6,7 @@ import { debriefQuery } from "../../api/queries";
 import type { Debrief } from "../../api/types";
 import { say } from "../../lib/say";
 import { SceneDrawing } from "../../scene/SceneDrawing";
-import { BandShape } from "../../ui/Band";
+import { BandName } from "../../ui/Band";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
@@ -56,7 +56,6 @@ const Table = styled.table`
 
 const HUNDRED = 100;
 const MINUTE = 60;
-const WORST = 3;
 
 export function DebriefView({ id }: { id: string }) {
   const debrief = useQuery(debriefQuery(id));
@@ -138,8 +137,8 @@ function Parts({ debrief }: { debrief: Debrief }) {
             <td>
               {true_severities.map((one, index) => (
                 <span key={index === 0 ? "you" : "core"}>
-                  {index === 0 ? say("debrief.yours") : say("debrief.cores")}{" "}
-                  <BandShape band={bandOf(Math.min(one, WORST))} />{" "}
+                  {index === 0 ? say("debrief.yours") : say("debrief.cores")} <BandName band={bandOf(one)} />
+                  <br />
                 </span>
               ))}
             </td>

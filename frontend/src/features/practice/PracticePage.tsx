@@ -216,6 +216,11 @@ function GivenTask({ task, onBegin }: { task: Practice["tasks"][number]; onBegin
 }
 
 const MOST_MACHINES = 10;
+const Machines = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
+  width: 100%;
+`;
 
 function Give({ practice }: { practice: Practice }) {
   const [name, setName] = useState("");
@@ -266,7 +271,7 @@ function Give({ practice }: { practice: Practice }) {
             value={level}
             onChange={setLevel}
           />
-          <div role="group" aria-label={say("practicePage.over")}>
+          <Machines role="group" aria-label={say("practicePage.over")}>
             {practice.machines.map((machine, index) => (
               <Tick
                 key={`${machine.id}/${machine.exercise}`}
@@ -277,7 +282,7 @@ function Give({ practice }: { practice: Practice }) {
                 {machine.name}
               </Tick>
             ))}
-          </div>
+          </Machines>
           {give.error ? <Notice tone="wrong">{refusal(give.error)?.message}</Notice> : null}
           <SecondaryButton type="submit" isDisabled={give.isPending || name.trim() === "" || chosen.length === 0}>
             {say("practicePage.giveIt")}

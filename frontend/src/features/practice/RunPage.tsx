@@ -56,13 +56,14 @@ const Looks = styled.ol`
 
 const NONE = "none";
 
-type Action = { do: "ask" | "take" | "set" | "watch" | "cause" | "cue" | "refuse" | "accept" } & Partial<{
+type Action = { do: "ask" | "take" | "set" | "watch" | "cause" | "cue" | "load" | "refuse" | "accept" } & Partial<{
   observation: string;
   marks: Record<string, string>;
   named: string[];
   sign: string;
   cause: string;
   cue: string;
+  kg: number;
 }>;
 
 export function RunPage() {
@@ -84,6 +85,8 @@ export function RunPage() {
         <Muted>
           {say("runPage.madeUp", {
             sex: run.data.sex === "woman" ? say("runPage.woman") : say("runPage.man"),
+            age: run.data.person.age_years,
+            kg: run.data.person.mass_kg,
             seed: run.data.seed,
           })}
         </Muted>
@@ -126,6 +129,16 @@ function AtWork({ run }: { run: PracticeRun }) {
         <Asking {...hand} />
         <Taping {...hand} />
         <Watching {...hand} />
+        {run.loads.length > 0 ? (
+          <Section>
+            <Select
+              label={say("runPage.load")}
+              options={[[NONE, say("runPage.choose")], ...run.loads.map((kg) => [String(kg), `${kg} kg`] as const)]}
+              value={run.load_kg === null ? NONE : String(run.load_kg)}
+              onChange={(kg) => (kg === NONE || act.isPending ? undefined : doing({ do: "load", kg: Number(kg) }))}
+            />
+          </Section>
+        ) : null}
         <Row>
           <PrimaryButton isDisabled={act.isPending} onPress={() => doing({ do: "accept" })}>
             {say("runPage.accept")}
@@ -218,11 +231,12 @@ function Watching({ run, busy, onDo }: Hand) {
     <Section>
       <SectionTitle>{say("runPage.watch")}</SectionTitle>
       <Looks>
-        {looks.map(({ marks, seen, missed }, index) => (
+        {looks.map(({ marks, in_joint, seen, missed }, index) => (
           <li key={`${index}-${marks}`} data-look={index + 1}>
             <Small>{marks}</Small>
             <br />
             {seen.length > 0 ? say("runPage.wasSeen", { signs: seen.join("; ") }) : say("runPage.nothingSeen")}
+            {in_joint ? <> {say("runPage.inJoint")}</> : null}
             {missed.length > 0 ? <Small> {say("runPage.missed", { signs: missed.join("; ") })}</Small> : null}
           </li>
         ))}
