@@ -4,7 +4,7 @@
 # watches once and accepts the marks as they were left, and one that asks nobody anything and accepts.
 #   bundle exec ruby benchmarks/practice.rb [seeds]
 
-require_relative "support"
+require_relative "../config/core"
 require_relative "../spec/support/worked"
 
 include Verglas # rubocop:disable Style/MixinUsage -- a script

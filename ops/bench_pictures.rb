@@ -30,16 +30,6 @@ module Verglas
         assert_selector "[data-placed=held_kg]", text: "10"
         assert_selector "[data-effort-curve]", text: "body weight alone"
         shot("bench-hip")
-        on_one_page("Perpetua Lowe", "Leg extension 1")
-      end
-
-      def on_one_page(name, machine)
-        bench(name, machine, nil)
-        click_button "On one page"
-        assert_selector "[data-short-bench]"
-        shot("bench-short")
-        click_button "With steps"
-        assert_selector "[data-step]"
       end
 
       # From before anyone sits to watching: the back pad is moved after roller and thigh pad were seen.

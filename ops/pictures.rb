@@ -3,6 +3,7 @@
 require "capybara/dsl"
 require_relative "bench_pictures"
 require_relative "browser"
+require_relative "simulated_arm"
 
 module Verglas
   module Ops
@@ -20,10 +21,10 @@ module Verglas
         bench-caution
         bench-press
         bench-hip
-        bench-short
         set-up
+        read-set
         board
-        staff
+        practice
         session
         session-running
         group
@@ -51,9 +52,10 @@ module Verglas
         tape("Zéphyrine Maddox")
         benches
         set_up("Imre Talbot-Vane", "Leg extension 1")
+        read_set
         board
         sessions
-        staff
+        practice
         rules
         machines
       ensure
@@ -122,13 +124,53 @@ module Verglas
         shot("group")
       end
 
-      def staff
-        visit "/gym/staff"
-        fill_in "Name", with: "Ada Quill"
-        fill_in "Email", with: "ada@netloft.example"
-        click_button "Make the link"
-        assert_text "For Ada Quill"
-        shot("staff")
+      # The set of the page that is open, read by a phone that does not exist.
+      def read_set
+        click_button "Read with a phone"
+        code = find("[data-reading] code").text.split("#").last
+        phone = Application::PhoneReading.new(DB)
+        secret = phone.opened(code)[:secret]
+        DB[:movements].update(opened_at: Sequel::CURRENT_TIMESTAMP - Sequel.cast("200 s", :interval))
+        lifted.each.with_index(1) { |batch, number| phone.take(secret, number, batch) }
+        phone.ended(secret)
+        assert_selector "[data-movement-line]"
+        shot("read-set")
+      end
+
+      # Samples, a second at a time: a range that shrinks, and the last one let fall.
+      def lifted
+        arc = DB[:movements].get(:asked).values_at("from_deg", "upto_deg")
+        done =
+          Array.new(6) do |index|
+            last = index == 5
+            SimulatedArm::Done.new(
+              low: 0.0,
+              top: 1.0 - (0.03 * index),
+              up: 1.8 + (0.2 * index),
+              hold: 0.9,
+              down: last ? 0.6 : 2.8,
+              pause: 0.3,
+              slam: last
+            )
+          end
+        arm = SimulatedArm.new(done, start: arc.first, finish: arc.last, seed: 3, lies: true, even: false)
+        arm.samples.slice_when { |one, other| one.first.floor != other.first.floor }.to_a
+      end
+
+      # A client who is made up, afterwards.
+      def practice
+        visit "/practice"
+        click_button "Begin"
+        assert_selector "[data-figure='practice']"
+        click_button "Ask about cautions"
+        assert_text(/“(No|Yes)/)
+        click_button "Height"
+        assert_text(/Height\s+\d/)
+        click_button "Watch: I see nothing"
+        assert_selector "[data-look='1']"
+        click_button "Accept these marks"
+        assert_selector "[data-debrief] [data-step='4']"
+        shot("practice")
       end
 
       def board

@@ -95,8 +95,19 @@ RSpec.describe "Practising" do
       here[:id],
       version: 1,
       by: account,
-      loading: { kind: "stack", unit: "kg", masses: (1..20).map { 5 * _1 } },
-      description: { constants: here[:constants], adjusters: here[:adjusters], exercises: {}, taped: {} }
+      loading: {
+        kind: "stack",
+        unit: "kg",
+        masses: (1..20).map { 5 * _1 }
+      },
+      description: {
+        constants: here[:constants],
+        adjusters: here[:adjusters],
+        exercises: {
+        },
+        taped: {
+        }
+      }
     )
     run = begun(level: "plain")
     expect(run["loads"]).to eq((1..20).map { 5.0 * _1 })

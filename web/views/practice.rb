@@ -29,6 +29,8 @@ module Verglas
           {
             **row.slice(:id, :seed, :level, :number, :total, :passed),
             machine_name: name(row[:machine]),
+            machine_id: row[:machine]["id"],
+            exercise: row[:machine]["exercise"].to_s,
             begun_at: Application::Told.time(row[:begun_at]),
             over: !row[:ended_at].nil?
           }
@@ -145,8 +147,8 @@ module Verglas
             caution: verdict.caution && Spoken.say("cautions.#{verdict.caution}"),
             had: Spoken.answer(play.made_up),
             parts: parts(verdict),
-            severities: play.refused? ? nil : verdict.severities.map { |one| one.round(1) },
-            true_severities: play.refused? ? nil : verdict.true_severities,
+            severities: verdict.parts.empty? ? nil : verdict.severities.map { |one| one.round(1) },
+            true_severities: verdict.parts.empty? ? nil : verdict.true_severities,
             moves: [play.moves, verdict.core.moves],
             seconds: [play.seconds, verdict.core.seconds],
             steps: steps(play),

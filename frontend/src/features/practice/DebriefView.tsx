@@ -1,12 +1,15 @@
 // Afterwards: every step beside what the numbers said, what it cost, and how it truly is, with the numbers on.
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
 import styled from "styled-components";
-import { refusal } from "../../api/client";
+import { api, newKey, refusal, unwrap } from "../../api/client";
+import { keys } from "../../api/keys";
 import { debriefQuery } from "../../api/queries";
 import type { Debrief } from "../../api/types";
 import { say } from "../../lib/say";
 import { SceneDrawing } from "../../scene/SceneDrawing";
 import { BandName } from "../../ui/Band";
+import { SecondaryButton } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small, Strong } from "../../ui/Page";
 import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
@@ -74,6 +77,7 @@ export function DebriefView({ id }: { id: string }) {
           <Small>{say("debrief.had")}</Small> {had}
         </p>
         <Parts debrief={debrief.data} />
+        <Again debrief={debrief.data} />
         {scene ? (
           <Section>
             <SectionTitle>{say("debrief.truly")}</SectionTitle>
@@ -114,6 +118,33 @@ export function DebriefView({ id }: { id: string }) {
   );
 }
 
+/** The same client once more, on the machine as it is described now. */
+function Again({ debrief: { machine_id, exercise, level, seed } }: { debrief: Debrief }) {
+  const navigate = useNavigate();
+  const queryClient = useQueryClient();
+  const again = useMutation({
+    mutationFn: () =>
+      unwrap(
+        api.POST("/api/practice/runs", {
+          params: { header: newKey() },
+          body: { machine_id, exercise, level, seed },
+        }),
+      ),
+    onSuccess: async (run) => {
+      queryClient.setQueryData(keys.practiceRun(run.id), run);
+      await navigate(`/practice/${run.id}`);
+    },
+  });
+  return (
+    <p>
+      <SecondaryButton isDisabled={again.isPending} onPress={() => again.mutate()}>
+        {say("debrief.again")}
+      </SecondaryButton>
+      {again.error ? <Notice tone="wrong">{refusal(again.error)?.message}</Notice> : null}
+    </p>
+  );
+}
+
 const bandOf = (severity: number) => (severity === 0 ? "in line" : severity === 1 ? "close" : "off");
 
 function Parts({ debrief }: { debrief: Debrief }) {
@@ -127,8 +158,12 @@ function Parts({ debrief }: { debrief: Debrief }) {
             <td>{say("debrief.share", { percent: Math.round(share * HUNDRED), of })}</td>
           </tr>
         ))}
-        <Both title={say("debrief.marks")} pair={marks} />
-        <Both title={say("debrief.moves")} pair={moves.map(String)} />
+        {severities ? (
+          <>
+            <Both title={say("debrief.marks")} pair={marks} />
+            <Both title={say("debrief.moves")} pair={moves.map(String)} />
+          </>
+        ) : null}
         <Both title={say("debrief.minutes")} pair={seconds.map((one) => (one / MINUTE).toFixed(1))} />
         {severities ? <Both title={say("debrief.expected")} pair={severities.map(String)} /> : null}
         {true_severities ? (

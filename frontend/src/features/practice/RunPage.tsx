@@ -228,7 +228,7 @@ function Watching({ run, busy, onDo }: Hand) {
   const [named, setNamed] = useState<string[]>([]);
   const { looks, signs, causes, cues, watched_here } = run;
   return (
-    <Section>
+    <Section style={{ display: "grid", gap: space(2) }}>
       <SectionTitle>{say("runPage.watch")}</SectionTitle>
       <Looks>
         {looks.map(({ marks, in_joint, seen, missed }, index) => (
