@@ -33,7 +33,7 @@ module Verglas
       }.freeze
 
       def self.run(arguments, out: $stdout)
-        options = DEFAULTS.dup
+        options = {}
         parser(options).parse!(arguments)
         address = arguments.first or abort(parser(options).help)
         new(address, out: out, **options).call
@@ -68,7 +68,7 @@ module Verglas
       def initialize(address, out:, **options)
         @address = URI(address)
         @out = out
-        @given = options
+        @given = { **DEFAULTS, **options }
       end
 
       def call

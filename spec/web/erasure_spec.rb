@@ -59,6 +59,7 @@ RSpec.describe "What belongs to a person" do
       "/api/refits/snooze",
       { client_id: who[:id], machine_id: here[:id], exercise: "", weeks: 2, reason: "Away on the boats." }
     )
+    call(:post, "/api/fittings/#{id}/movements", { leg: "", planned: 10 })
     queue = call(:get, "/api/machines/#{here[:id]}/queue")
     call(:put, "/api/machines/#{here[:id]}/queue", { clients: [person[:id], other[:id]], version: queue["version"] })
     page["marks"]

@@ -118,6 +118,13 @@ RSpec.describe "A movement read by a phone" do
     expect(last_response.body).to include("Perpetua Lowe")
   end
 
+  it "is laid over the other leg's of the same visit, and over nothing of another leg's before" do
+    db[:machines].update(one_leg: true)
+    write_down(read_set(leg: "left"), leg: "left")
+    beside = ->(leg) { call(:get, "/api/movements/#{read_set(leg: leg)}")["beside"].map { |one| one["name"] } }
+    expect([beside.call("right"), beside.call("left"), beside.call("")]).to eq([["Left"], [], []])
+  end
+
   it "stays with a fitting that is being made, where somebody keeps it" do
     id = call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })["id"]
     page = call(:get, "/api/fittings/#{id}")
@@ -187,6 +194,14 @@ RSpec.describe "A movement read by a phone" do
       long = batches[1].map { |at, *rest| [at + 300, *rest] }
       expect(taken(phone["secret"], 2, long)["code"]).to eq("reading_too_long")
       expect(db[:movement_samples].count).to eq(1)
+    end
+
+    it "takes no more of them in all than the longest set has" do
+      phone
+      many = Array.new(Verglas::Application::PhoneReading::MOST_SAMPLES) { |index| [index / 100.0, 0, 0, 9.8, 0, 0, 0] }
+      begun(1000)
+      db[:movement_samples].insert(movement_id: made["id"], number: 1, samples: Sequel.pg_json(many))
+      expect(taken(phone["secret"], 2, [[239.5, 0, 0, 9.8, 0, 0, 0]])["code"]).to eq("reading_too_long")
     end
 
     it "takes none that are not seven numbers, nor more at once than a phone sends" do

@@ -51,3 +51,13 @@ export const Empty = styled.p`
 export const Strong = styled.span`
   font-weight: ${font.strong};
 `;
+/** Two halves beside one another; where there is little room, one under the other. */
+export const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: ${space(8)};
+  align-items: start;
+  @media ${breakpoint.narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;

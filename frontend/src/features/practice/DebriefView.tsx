@@ -51,6 +51,9 @@ const Table = styled.table`
     vertical-align: top;
     font-weight: ${font.regular};
   }
+  td:first-child {
+    width: 42%;
+  }
   thead th {
     font-size: ${size.small};
     color: ${colour.inkMuted};
@@ -78,6 +81,35 @@ export function DebriefView({ id }: { id: string }) {
         </p>
         <Parts debrief={debrief.data} />
         <Again debrief={debrief.data} />
+      </div>
+      <div>
+        <Section>
+          <SectionTitle>{say("debrief.steps")}</SectionTitle>
+          <Table>
+            <thead>
+              <tr>
+                <th scope="col">{say("debrief.you")}</th>
+                <th scope="col">{say("debrief.core")}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {steps.map(({ did, instead, remark }, index) => (
+                <tr key={`${index}-${did}`} data-step={index + 1}>
+                  <td>{did}</td>
+                  <td>
+                    {instead ?? <Small>{say("debrief.same")}</Small>}
+                    {remark ? (
+                      <>
+                        <br />
+                        <Small>{remark}</Small>
+                      </>
+                    ) : null}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </Section>
         {scene ? (
           <Section>
             <SectionTitle>{say("debrief.truly")}</SectionTitle>
@@ -87,33 +119,6 @@ export function DebriefView({ id }: { id: string }) {
           </Section>
         ) : null}
       </div>
-      <Section>
-        <SectionTitle>{say("debrief.steps")}</SectionTitle>
-        <Table>
-          <thead>
-            <tr>
-              <th scope="col">{say("debrief.you")}</th>
-              <th scope="col">{say("debrief.core")}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {steps.map(({ did, instead, remark }, index) => (
-              <tr key={`${index}-${did}`} data-step={index + 1}>
-                <td>{did}</td>
-                <td>
-                  {instead ?? <Small>{say("debrief.same")}</Small>}
-                  {remark ? (
-                    <>
-                      <br />
-                      <Small>{remark}</Small>
-                    </>
-                  ) : null}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-      </Section>
     </Columns>
   );
 }
@@ -136,7 +141,7 @@ function Again({ debrief: { machine_id, exercise, level, seed } }: { debrief: De
     },
   });
   return (
-    <p>
+    <p style={{ marginTop: space(4) }}>
       <SecondaryButton isDisabled={again.isPending} onPress={() => again.mutate()}>
         {say("debrief.again")}
       </SecondaryButton>

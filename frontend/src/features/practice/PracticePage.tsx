@@ -13,23 +13,26 @@ import { say } from "../../lib/say";
 import { PrimaryButton, QuietButton, SecondaryButton } from "../../ui/Button";
 import { Field } from "../../ui/Field";
 import { Notice } from "../../ui/Notice";
-import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import {
+  Columns,
+  Empty,
+  Muted,
+  Page,
+  PageHead,
+  Rows,
+  Section,
+  SectionTitle,
+  Small,
+  Strong,
+  Title,
+} from "../../ui/Page";
 import { Select } from "../../ui/Select";
 import { Tick } from "../../ui/Tick";
-import { breakpoint, colour, font, radius, space, target } from "../../ui/tokens";
+import { colour, font, radius, space, target } from "../../ui/tokens";
 import { useTitle } from "../../ui/useTitle";
 import { RowLink } from "../shared/RowLink";
 import { May } from "../shared/May";
 
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: ${space(8)};
-  align-items: start;
-  @media ${breakpoint.narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
 const Fields = styled.div`
   display: grid;
   gap: ${space(3)};

@@ -6,22 +6,13 @@ import { circlesQuery, meQuery, programmesQuery, sessionsQuery } from "../../api
 import { momentText } from "../../lib/dates";
 import { say } from "../../lib/say";
 import { SecondaryLink } from "../../ui/LinkButton";
-import { Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
-import { breakpoint, space } from "../../ui/tokens";
+import { Columns, Empty, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import { space } from "../../ui/tokens";
 import { useTitle } from "../../ui/useTitle";
 import { RowLink } from "../shared/RowLink";
 import { ClientPicker } from "../shared/ClientPicker";
 import { May } from "../shared/May";
 
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: ${space(8)};
-  align-items: start;
-  @media ${breakpoint.narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
 const Below = styled.p`
   margin-top: ${space(3)};
 `;
