@@ -11,8 +11,12 @@ module Verglas
 
       module_function
 
-      # answer: what a view made.
-      def of(answer)
+      # answer: what a view made. Of a client who is made up nothing is withheld: there is nobody.
+      def of(answer) = made_up?(answer) ? answer : discreet(answer)
+
+      def made_up?(answer) = answer.is_a?(Hash) && answer[:made_up] == true
+
+      def discreet(answer)
         case answer
         when Hash
           caution?(answer) ? withheld(answer) : answer.transform_values { |value| of(value) }

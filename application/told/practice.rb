@@ -63,9 +63,9 @@ module Verglas
         end
 
         def missed(before, action)
-          after = ::Verglas::Practice::Play.new(before.made_up, [*before.actions, action])
-          look = after.looks.last
-          parts = { missed: look.seen - look.named, imagined: look.named - look.seen }
+          named = action["named"].map(&:to_sym)
+          seen, = before.made_up.watched(before.reading.knowledge, before.indices, said: before.cues)
+          parts = { missed: seen - named, imagined: named - seen }
           told = parts.reject { |_, names| names.empty? }
           told.map { |key, names| say(key, signs: names.map { |name| sign(name) }.join("; ")) }.join(" ")[/.+/]
         end

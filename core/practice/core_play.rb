@@ -13,9 +13,8 @@ module Verglas
       # is over.
       def of(made_up, readings: nil)
         play = Play.new(made_up, [])
-        until play.over?
-          step = step(play, readings) or break
-          play = Play.new(made_up, [*play.actions, step])
+        while (step = step(play, readings))
+          play.carry_out(step)
         end
         play
       end

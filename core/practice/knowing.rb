@@ -31,9 +31,14 @@ module Verglas
             estimate: estimation(made_up, readings).met,
             wishes: made_up.wishes
           )
-        shown = Guidance::SignReading.shown_on(made_up.machine)
-        looks.each { |look| reading.look(look.indices, seen: look.seen & shown, not_seen: look.not_seen & shown) }
+        looks.each { |look| look(reading, look) }
         reading
+      end
+
+      # One look more, as far as a number shows what was seen.
+      def look(reading, look)
+        shown = Guidance::SignReading.shown_on(reading.knowledge.machine)
+        reading.look(look.indices, seen: look.seen & shown, not_seen: look.not_seen & shown)
       end
     end
   end

@@ -17,7 +17,7 @@ module Verglas
       # actions: [{"do" => one of KINDS, ...}], in their order. Raises Invalid for one that cannot be done there.
       def initialize(made_up, actions)
         @made_up = made_up
-        @actions = actions
+        @actions = []
         @readings = []
         @looks = []
         @causes = {}
@@ -34,22 +34,19 @@ module Verglas
       # How often marks were changed once somebody had been watched at them.
       attr_reader :moves
 
-      # The client as they are known: by what was taped, and by what was seen at which marks.
-      def reading = Knowing.of(made_up, readings, looks)
+      # The client as they are known: by what was taped, and by what was seen at which marks (Guidance::SignReading).
+      def reading = @reading ||= Knowing.of(made_up, readings, looks)
       def estimation = Knowing.estimation(made_up, readings)
-      def advice = Knowing.advice(made_up, readings)
+      def advice = @advice ||= Knowing.advice(made_up, readings)
 
       # Seconds that all of it takes on the floor.
       def seconds = actions.sum { |action| MadeUp::TABLE[:seconds].fetch(action["do"].to_sym, 0) }
 
-      private
-
-      def did?(kind) = actions.any? { |action| action["do"] == kind }
-
+      # One more. Raises Invalid for what cannot be done there.
       def carry_out(action)
         case action["do"]
         when "take"
-          @readings |= [Body::Observation.fetch(action["observation"]).name]
+          take(Body::Observation.fetch(action["observation"]).name)
         when "set"
           set(made_up.machine.indices(action["marks"]))
         when "watch"
@@ -61,6 +58,18 @@ module Verglas
         when "load"
           choose(action["kg"])
         end
+        @actions << action
+      end
+
+      private
+
+      def did?(kind) = actions.any? { |action| action["do"] == kind }
+
+      def take(name)
+        return if readings.include?(name)
+
+        @readings << name
+        @reading = @advice = nil
       end
 
       def set(indices)
@@ -74,6 +83,7 @@ module Verglas
 
         seen, not_seen = made_up.watched(reading.knowledge, indices, said: cues)
         @looks << Look.new(indices, seen, not_seen, named)
+        Knowing.look(reading, looks.last)
       end
 
       def say_cause(sign, cause)

@@ -53,6 +53,19 @@ RSpec.describe "Practising" do
     expect(run["total"]).to be < 80
   end
 
+  it "withholds no caution of somebody made up from a helper, who has to act on it" do
+    sign_in(email: "tobias@netloft.example")
+    seed =
+      (1..60).find do |one|
+        machine = Verglas::Application::Described.machine(loft.machines.find(here[:id]), nil)
+        Verglas::Practice::MadeUp.draw(machine, seed: one, level: "hard").caution
+      end
+    told = act(begun(level: "hard", seed: seed), { do: "ask" })["asked"]
+    titles =
+      Verglas::Guidance::Cautions::RULES.keys.map { |name| Verglas::Formats::Words.say("cautions.#{name}.title") }
+    expect(titles.any? { |title| told.include?(title) }).to be(true)
+  end
+
   it "learns and keeps nothing of it: no client, no fitting, no list tells of it" do
     kept = %i[clients fittings readings visits sets machines machine_descriptions]
     before = kept.map { |table| db[table].order(1).all }

@@ -63,6 +63,7 @@ module Verglas
           made_up = play.made_up
           {
             **summary(row),
+            made_up: true,
             seen: play.actions.size,
             sex: made_up.sex,
             adjusters: adjusters(play),
@@ -144,6 +145,7 @@ module Verglas
           play = verdict.play
           {
             **summary(row),
+            made_up: true,
             caution: verdict.caution && Spoken.say("cautions.#{verdict.caution}"),
             had: Spoken.answer(play.made_up),
             parts: parts(verdict),
@@ -163,14 +165,17 @@ module Verglas
           end
         end
 
+        # Played once more, each action told before it is done.
         def steps(play)
-          play.actions.each_with_index.map do |action, index|
-            before = Verglas::Practice::Play.new(play.made_up, play.actions.first(index))
-            {
+          before = Verglas::Practice::Play.new(play.made_up, [])
+          play.actions.map do |action|
+            told = {
               did: Spoken.action(action, before),
               instead: Spoken.instead(before, action),
               remark: Spoken.remark(before, action)
             }
+            before.carry_out(action)
+            told
           end
         end
 
