@@ -59,10 +59,10 @@ module Verglas
         @gym.practice.give(name: name, exercises: exercises, by: by)
       end
 
-      # seen: how many actions whoever acts had seen. Answers the row as it is then.
-      def act(row, action, seen:)
+      # after: how many actions whoever acts had seen. Answers the row as it is then.
+      def act(row, action, after:)
         raise Invalid, :practice_over if row[:ended_at]
-        raise Invalid.new(:practice_went_on, path: "/seen") unless row[:actions].size == seen
+        raise Invalid.new(:practice_went_on, path: "/after") unless row[:actions].size == after
         raise Invalid.new(:practice_long, most: MOST) if row[:actions].size >= MOST && action["do"] != "accept"
 
         play = self.class.play(row, [*row[:actions].to_a, action])

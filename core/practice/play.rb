@@ -9,6 +9,15 @@ module Verglas
       # what is behind one, say a cue, choose the load to begin with, refuse, accept.
       KINDS = %w[ask take set watch cause cue load refuse accept].freeze
       OVER = %w[refuse accept].freeze
+      # What belongs to each.
+      NEEDS = {
+        "take" => %w[observation],
+        "set" => %w[marks],
+        "watch" => %w[named],
+        "cause" => %w[sign cause],
+        "cue" => %w[cue],
+        "load" => %w[kg]
+      }.freeze
       # One watched repetition: at which marks, what was seen, what was not, and which of it was named.
       Look = Struct.new(:indices, :seen, :not_seen, :named)
 
@@ -44,6 +53,9 @@ module Verglas
 
       # One more. Raises Invalid for what cannot be done there.
       def carry_out(action)
+        missing = NEEDS.fetch(action["do"], []).find { |name| action[name].nil? }
+        raise Invalid.new(:missing, path: "/deed/#{missing}", name: missing) if missing
+
         case action["do"]
         when "take"
           take(Body::Observation.fetch(action["observation"]).name)

@@ -100,7 +100,7 @@ class Fuzz
     "Content-Length" => %w[-1 x]
   }.freeze
 
-  # known: {property => [right values]}; ids: {first word of a path => [ids]}.
+  # known: {property => [right values]}; ids: {word before an id, or first word of a path => [ids]}.
   def initialize(
     seed:,
     known: {},
@@ -176,8 +176,8 @@ class Fuzz
   end
 
   def address(path)
-    kind = path.split("/")[2]
-    path.gsub(/\{(\w+)\}/) { pick(@known[Regexp.last_match(1)] || @ids.fetch(kind, [uuid])).to_s }
+    ids = @ids[path[%r{(\w+)/\{id\}}, 1]] || @ids.fetch(path.split("/")[2], [uuid])
+    path.gsub(/\{(\w+)\}/) { pick(@known[Regexp.last_match(1)] || ids).to_s }
   end
 
   # Something that the schema allows.

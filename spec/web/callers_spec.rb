@@ -138,7 +138,8 @@ RSpec.describe "Who asks" do
       "post /api/sets/{id}/taking-back",
       "post /api/clients/{id}/cautions/removal",
       "post /api/clients/{id}/cautions/return",
-      "post /api/clients/{id}/links/removal"
+      "post /api/clients/{id}/links/removal",
+      "get /api/practice/runs/{id}/debrief"
     ]
     expect(
       told.reject { |route, code| [200, 201, 409, 422].include?(code) || (code == 404 && nowhere.include?(route)) }
@@ -197,7 +198,16 @@ RSpec.describe "Who asks" do
       "post /api/staff/invitations",
       "post /api/staff/invitations/{id}/removal",
       "post /api/staff/{account}/sign-out",
-      "post /api/staff/{account}/reset"
+      "post /api/staff/{account}/reset",
+      "post /api/fittings/{id}/movements",
+      "post /api/clients/{id}/limits/{limit}/movements",
+      "post /api/movements/{id}/keeping",
+      "post /api/movements/{id}/removal",
+      "post /api/practice/runs",
+      "post /api/practice/runs/{id}/actions",
+      "post /api/practice/tasks",
+      "post /api/practice/tasks/{id}/removal",
+      "post /api/practice/people/{account}/look"
     ]
     versionless =
       writes.reject do |operation|

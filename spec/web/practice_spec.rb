@@ -16,7 +16,7 @@ RSpec.describe "Practising" do
     call(:post, "/api/practice/runs", { machine_id: here[:id], exercise: "", level: "usual", seed: 11, **given })
   end
 
-  def act(run, action) = call(:post, "/api/practice/runs/#{run["id"]}/actions", { seen: run["seen"], action: action })
+  def act(run, action) = call(:post, "/api/practice/runs/#{run["id"]}/actions", { after: run["after"], deed: action })
   def row(run) = db[:practice_runs].first(id: run["id"])
 
   # As the core plays it.
@@ -29,7 +29,7 @@ RSpec.describe "Practising" do
 
   it "shows somebody without a number, answers what is asked, and marks a play as the core's own with all marks" do
     run = begun
-    expect(run).to include("asked" => nil, "over" => false, "looks" => [], "seen" => 0)
+    expect(run).to include("asked" => nil, "over" => false, "looks" => [], "after" => 0)
     expect(run["scene"]).to include("dimensions" => [], "targets" => [], "lens" => nil)
     expect(run["readings"].map { |one| one["mm"] }.uniq).to eq([nil])
     over = played(run)
@@ -162,7 +162,7 @@ RSpec.describe "Practising" do
     expect([act(run, { do: "ask" })["code"], status]).to eq(["practice_went_on", 409])
     expect(row(run)[:actions].size).to eq(1)
     db[:practice_runs].update(actions: Sequel.pg_json([{ do: "ask" }] * 60))
-    expect(act(run.merge("seen" => 60), { do: "ask" })["code"]).to eq("practice_long")
+    expect(act(run.merge("after" => 60), { do: "ask" })["code"]).to eq("practice_long")
     expect(begun(level: "easy") && status).to eq(422)
     bare = machine(loft, "slide_back", name: "Untaped")
     db[:machine_descriptions].where(machine_id: bare[:id]).update(constants: Sequel.pg_json({}))

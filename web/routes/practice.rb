@@ -24,7 +24,7 @@ module Verglas
           app.post("/api/practice/runs/:id/actions") do |id|
             write_once(trail: false) do
               row = found(gym.practice.hold(id, staff[:id]))
-              run_page(practising.act(row, input[:action], seen: input[:seen]))
+              run_page(practising.act(row, input[:deed], after: input[:after]))
             end
           end
 

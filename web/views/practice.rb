@@ -64,7 +64,7 @@ module Verglas
           {
             **summary(row),
             made_up: true,
-            seen: play.actions.size,
+            after: play.actions.size,
             sex: made_up.sex,
             adjusters: adjusters(play),
             asked: play.asked? ? Spoken.answer(made_up) : nil,

@@ -92,7 +92,7 @@ export function RunPage() {
         </Muted>
         <QuietLink to="/practice">{say("runPage.back")}</QuietLink>
       </PageHead>
-      {run.data.over ? <DebriefView id={id} /> : <AtWork key={run.data.seen} run={run.data} />}
+      {run.data.over ? <DebriefView id={id} /> : <AtWork key={run.data.after} run={run.data} />}
     </Page>
   );
 }
@@ -104,7 +104,7 @@ function AtWork({ run }: { run: PracticeRun }) {
       unwrap(
         api.POST("/api/practice/runs/{id}/actions", {
           params: { path: { id: run.id }, header: newKey() },
-          body: { seen: run.seen, action },
+          body: { after: run.after, deed: action },
         }),
       ),
     onSuccess: async (next) => {
