@@ -143,10 +143,10 @@ export function PracticePage() {
   );
 }
 
-const outcome = (run: PracticeSummary) =>
-  run.over
-    ? say(run.passed ? "practicePage.passed" : "practicePage.notPassed", { total: run.total })
-    : say("practicePage.open");
+function outcome({ over, passed, total }: PracticeSummary) {
+  if (!over) return say("practicePage.open");
+  return passed ? say("practicePage.passed", { total }) : say("practicePage.notPassed", { total });
+}
 
 function NewRun({ practice, busy, onBegin }: { practice: Practice; busy: boolean; onBegin: (body: Begin) => void }) {
   const { machines, levels } = practice;
