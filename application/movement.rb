@@ -5,19 +5,16 @@ module Verglas
     # A movement that a phone reads: what is asked of it when a code is made, and what the reading tells, while it goes
     # on and once it is over. docs/model.md section 17
     class Movement
-      # Seconds of a tempo that are told against.
-      TEMPO = Loading::Tempo.members
       # Of a reading of a limit, to be told.
       LIMIT = %w[now_deg furthest_deg].freeze
 
       # What is asked of a set; nil where nothing on this machine can be read. evaluation: at the marks at which it is
-      # done.
-      # Raises Invalid where the client may not get on.
+      # done. Raises Invalid where the client may not get on.
       def self.of_set(meeting, evaluation, planned:)
         refused = meeting.refusals(evaluation).first
         raise Invalid, refused if refused
 
-        phone = laid(evaluation) or return
+        phone = laid(meeting, evaluation) or return
         tempo = meeting.pace.tempo
         slow = Scenes::Quickening.of(evaluation.mechanics, evaluation.place, tempo.slow_deg)
         {
@@ -26,17 +23,20 @@ module Verglas
           planned: planned,
           tempo: tempo.to_h,
           slow_share: slow&.share,
+          careful: meeting.safety.rows.any?,
           picture: picture(evaluation, phone.on)
         }
       end
 
       # On which part a phone lies there; nil where nothing can be read.
-      def self.read_on(evaluation) = laid(evaluation)&.on
+      def self.read_on(meeting, evaluation) = laid(meeting, evaluation)&.on
 
-      def self.laid(evaluation)
+      # Nobody is asked to be still under a load whom a caution forbids to hold one.
+      def self.laid(meeting, evaluation)
         return if evaluation.findings.empty?
 
-        evaluation.mechanics.laid(evaluation.place)&.then { |laid| laid if laid.readable? }
+        laid = evaluation.mechanics.laid(evaluation.place)
+        laid if laid&.readable? && !(laid.borne? && meeting.caution_effect.spared.include?(:holds))
       end
 
       # The machine as it stands with a phone on it; nil where nothing is drawn.
@@ -78,6 +78,9 @@ module Verglas
       def limit? = asked.key?("limit")
       def on = asked["on"].to_sym
 
+      # Whether a caution stands: then nothing is said that asks for more.
+      def careful? = asked.fetch("careful", true)
+
       # What samples tell, as it is kept; nothing yet while there are too few.
       def read(sent)
         samples = Motion::Samples.read(sent)
@@ -113,7 +116,7 @@ module Verglas
       end
 
       # What stays with the set: what was asked and what was found.
-      def kept = { "asked" => asked.except("machine", "picture"), "found" => found }
+      def kept = { "asked" => asked.except("machine", "picture", "careful"), "found" => found }
 
       private
 

@@ -113,7 +113,7 @@ module Verglas
         return unless id
 
         row = @gym.movements.hold(id)
-        raise Invalid.new(:not_allowed, path: "/movement") unless row && row[:fitting_id] == @meeting.fitting[:id]
+        raise Invalid.new(:movement_gone, path: "/movement") unless row && row[:fitting_id] == @meeting.fitting[:id]
         raise Invalid.new(:movement_not_over, path: "/movement") unless row[:ended_at]
 
         @gym.movements.delete(id)

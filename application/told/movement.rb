@@ -9,6 +9,11 @@ module Verglas
         # The sign of the floor that a remark is, the first that can be seen on a machine.
         SIGNS = { slammed: %i[leg_flies_back plate_lands heels_bounce] }.freeze
 
+        # What may hurt, or is not to be trusted: said first, and in red.
+        WARNS = %i[slipped slammed past].freeze
+        # Remarks after which one asks for more: further, or quicker.
+        MORE = %i[short too_slow shrinks slows].freeze
+
         module_function
 
         # Where it lies, and how one is still.
@@ -17,16 +22,22 @@ module Verglas
           { where: say("where.#{movement.on}"), still: still }
         end
 
-        # How many were done of those that were planned, what is worth saying of them, and the one thing to say first.
+        # How many were done of those that were planned, and what is worth saying of them.
         def review(review)
-          remarks = review.remarks
+          warned, others = review.remarks.partition { |one| WARNS.include?(one.code) }
           {
             repetitions: review.repetitions.map { |one| repetition(review, one) },
-            says: [counted(review), *remarks.map { |remark| remark("said", remark) }, *well(review, remarks)],
-            next: remarks.first && remark("say", remarks.first),
+            warns: warned.map { |one| remark("said", one) },
+            says: [counted(review), *others.map { |one| remark("said", one) }, *well(review, review.remarks)],
             last: review.last,
             reached: review.reached&.round(2)
           }
+        end
+
+        # The one thing to say first; nil for none. careful: with a caution nobody is asked for more.
+        def next(review, careful:)
+          first = review.remarks.first or return
+          careful && MORE.include?(first.code) ? say("say.careful") : remark("say", first)
         end
 
         # The first sign among a machine's that the remarks speak of; nil for none.
@@ -56,7 +67,7 @@ module Verglas
         end
 
         def well(review, remarks)
-          review.repetitions.any? && remarks.none? { |one| one.code == :short } ? [say("all_whole")] : []
+          review.repetitions.any? && remarks.none? { |one| %i[short past].include?(one.code) } ? [say("all_whole")] : []
         end
 
         def remark(kind, remark)

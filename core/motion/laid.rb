@@ -10,11 +10,17 @@ module Verglas
       Value.define(:on, :from_deg, :upto_deg, :lowers_first) do
         def arc_deg = (upto_deg - from_deg).abs
 
+        # Whether the load is borne while it lies still at first: not where it rests on its stop.
+        def borne? = lowers_first || on == :foot
+
         # Whether there is enough of an arc to read.
         def readable? = arc_deg >= Tables[:motion][:arc][:least_deg]
 
         # The share of the arc from which a repetition counts as whole.
         def whole_share = Tables[:motion][:whole].fetch(on)
+
+        # The share above which one went past what was agreed.
+        def past_share = Tables[:motion][:past].fetch(on)
       end
   end
 end

@@ -7,7 +7,7 @@ module Verglas
     class Review
       WORTH, HARD, BACK = Tables[:motion].values_at(:remarks, :hard, :back)
       # What is worth saying, the first first.
-      CODES = %i[slipped slammed short not_back too_fast too_slow no_hold rushed shrinks slows].freeze
+      CODES = %i[slipped slammed past short not_back too_fast too_slow no_hold rushed shrinks slows].freeze
       # code: of CODES; params: {name => number} for the sentence.
       Remark = Value.define(:code, :params)
 
@@ -31,9 +31,10 @@ module Verglas
       # Whether a repetition went as far as was agreed.
       def whole?(repetition) = repetition.range >= @laid.whole_share
 
-      # How the last repetition went, as it is proposed (:easy, :clean, :not_reached); nil where too few tell.
+      # How the last repetition went, as it is proposed (:easy, :clean, :not_reached); nil where too few tell, where the
+      # phone slipped, or where one went past what was agreed: then whoever watched says it.
       def last
-        return if repetitions.empty?
+        return if repetitions.empty? || slipped? || past
         return :not_reached unless whole?(repetitions.last)
 
         slower && (slower > HARD[:over] ? :clean : :easy)
@@ -52,6 +53,12 @@ module Verglas
 
       def slipped = ({} if @seen[:slipped])
       def slammed = ({} if @seen[:slammed])
+
+      # Which went past the agreed end, which may be as far as they are allowed.
+      def past
+        which = numbers { |one| one.top > @laid.past_share }
+        { count: which.size, of: repetitions.size, first: which.first } if which.any?
+      end
 
       # Which repetitions were short of what was agreed.
       def short

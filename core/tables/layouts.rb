@@ -288,6 +288,7 @@ module Verglas
         back: figures(:share),
         slip: figures(:over, :apart, :most, :seconds, :along_m_s2),
         whole: figures(:arm, :foot, :chest, :thigh),
+        past: figures(:arm, :foot, :chest, :thigh),
         arc: figures(:least_deg),
         hard: figures(:over, :repetitions),
         remarks: figures(:off_s, :off_share, :shrinks),

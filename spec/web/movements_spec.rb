@@ -13,8 +13,8 @@ RSpec.describe "A movement read by a phone" do
 
   before { sign_in }
 
-  def accept(who)
-    id = call(:post, "/api/fittings", { client_id: who[:id], machine_id: here[:id] })["id"]
+  def accept(who, machine = here)
+    id = call(:post, "/api/fittings", { client_id: who[:id], machine_id: machine[:id] })["id"]
     page = call(:get, "/api/fittings/#{id}")
     call(:post, "/api/fittings/#{id}/acceptance", { marks: page["marks"], version: 1, reason: "So." })
     id
@@ -229,6 +229,67 @@ RSpec.describe "A movement read by a phone" do
         shaking.first(4).each.with_index(1).map { |batch, number| taken(phone["secret"], number, batch) }.last
       ).to include("restless" => true, "count" => 0)
     end
+  end
+
+  describe "with a caution" do
+    # The same set, read for somebody with one: as the demo's gym would have it, cleared.
+    def cautioned(caution)
+      accepted
+      loft.cautions.put(
+        person[:id],
+        caution,
+        version: nil,
+        by: account,
+        note: "",
+        cleared_by: "Dr Marsh",
+        cleared_on: Date.today.iso8601
+      )
+    end
+
+    def told(made)
+      phone = open_with(secret(made))
+      send_all(phone["secret"], set)
+      call(:post, "/auth/phone/ending", { secret: phone["secret"] })
+      reading(made)["review"]
+    end
+
+    it "asks nobody for more, neither further nor quicker" do
+      expect(told(code)["next"]).to include("One that is clean")
+      cautioned("loose_joints")
+      made = code
+      expect(status).to eq(201)
+      expect(told(made)["next"]).to include("Only as far as it goes by itself")
+      expect(db[:movements].get(:asked)["careful"]).to be(true)
+    end
+
+    it "lets nobody be still under a load who may not hold one; where it rests on its stop, it does" do
+      press = machine(loft, "incline_sled", name: "Leg press 1")
+      bare = accept(person, press)
+      expect(call(:get, "/api/fittings/#{bare}/set-up")["read_on"]).to eq("thigh")
+      cautioned("blood_pressure")
+      expect(call(:get, "/api/fittings/#{bare}/set-up")["read_on"]).to be_nil
+      expect([code(bare)["code"], status]).to eq(["movement_not_read", 422])
+      expect(call(:get, "/api/fittings/#{accepted}/set-up")["read_on"]).to eq("arm")
+    end
+  end
+
+  it "shows a limit that is read to nobody who may not read limits" do
+    made = call(:post, "/api/clients/#{person[:id]}/limits/heel_drop/movements", {})
+    staff(loft, email: "tobias@netloft.example", name: "Tobias Wren", role: "helper")
+    sign_in(email: "tobias@netloft.example")
+    expect([reading(made)["code"], status]).to eq(["not_found", 404])
+    %w[keeping removal].each do |what|
+      expect(call(:post, "/api/movements/#{made["id"]}/#{what}", {})["code"]).to eq("not_found")
+    end
+    expect(db[:movements].count).to eq(1)
+  end
+
+  it "says that what was read is gone, and takes the set without it" do
+    movement = read_set
+    db[:movements].delete
+    expect([write_down(movement)["code"], status]).to eq(["movement_gone", 422])
+    write_down(nil)
+    expect(status).to eq(201)
   end
 
   it "makes no code where nobody may get on, where nothing can be read, and keeps nothing that is not over" do

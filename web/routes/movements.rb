@@ -29,13 +29,13 @@ module Verglas
           end
 
           app.get("/api/movements/:id") do |id|
-            reply(Views::Movement.at_bench(Questions::Movement.of(gym, found(gym.movements.find(id)))))
+            reply(Views::Movement.at_bench(Questions::Movement.of(gym, movement_row(gym.movements.find(id)))))
           end
 
           # With a fitting whose set was read; a set of a visit takes it along when it is written down.
           app.post("/api/movements/:id/keeping") do |id|
             write_once do
-              row = found(gym.movements.hold(id))
+              row = movement_row(gym.movements.hold(id))
               Application::Movement.keep(gym, row)
               { ok: true }
             end
@@ -43,7 +43,8 @@ module Verglas
 
           app.post("/api/movements/:id/removal") do |id|
             write_once do
-              refuse(:not_found) if gym.movements.delete(id).zero?
+              movement_row(gym.movements.hold(id))
+              gym.movements.delete(id)
               { ok: true }
             end
           end
@@ -54,6 +55,12 @@ module Verglas
           def make_movement(asked, **whose)
             made = gym.movements.make(by: staff[:id], asked: asked, **whose)
             Views::Movement.made(made, at: request.base_url)
+          end
+
+          # A limit is its reader's: whoever may not read limits finds none here.
+          def movement_row(row)
+            limits = Roles.shared.allowed(staff[:role]).include?("readLimit")
+            row && (limits || row[:limit_name].nil?) ? row : refuse(:not_found)
           end
 
           # At which marks it is done: those that are sent, else as the machine stands for this fitting today.

@@ -74,7 +74,7 @@ module Verglas
             without: meeting.caution_effect.without,
             tempo: meeting.pace.asked(input),
             bands: meeting.bands
-          ).merge(read_on: Application::Movement.read_on(evaluation))
+          ).merge(read_on: Application::Movement.read_on(meeting, evaluation))
         end
 
         # Limits that can be read off the machine where somebody sees them reached.

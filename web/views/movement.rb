@@ -73,11 +73,14 @@ module Verglas
           row[:ends_at] > Time.now ? "waiting" : "late"
         end
 
+        # meeting: nil once it is kept: what was said then is no more to be said.
         def review(movement, meeting)
+          told = movement.review
           {
-            **Spoken.review(movement.review),
+            **Spoken.review(told),
+            next: meeting && Spoken.next(told, careful: movement.careful?),
             curve: curve(movement.found),
-            sign: meeting && Spoken.sign(movement.review, Verglas::Guidance::Signs.of(meeting.machine))
+            sign: meeting && Spoken.sign(told, Verglas::Guidance::Signs.of(meeting.machine))
           }
         end
 

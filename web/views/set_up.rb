@@ -32,7 +32,7 @@ module Verglas
             allowed: Told::Allowed.of(meeting, evaluation),
             bars: Told::Barred.at(meeting, evaluation),
             visit: Visit.of(meeting),
-            read_on: Application::Movement.read_on(evaluation),
+            read_on: Application::Movement.read_on(meeting, evaluation),
             by: meeting.rows.staff_name(row[:accepted_by]),
             accepted_at: Told.time(row[:accepted_at])
           }

@@ -57,6 +57,21 @@ RSpec.describe Verglas::Motion::Review do
     expect(codes({ hold: 0.2 }, { hold: 0.0 })).to eq([:no_hold])
   end
 
+  it "says who went past what was agreed before all that is only short, and proposes nothing then, nor of a slip" do
+    thigh = Verglas::Motion::Laid.new(on: :thigh, from_deg: 10, upto_deg: 90, lowers_first: true)
+    past = [{}, {}, { top: 1.1 }, {}]
+    expect(review(*past).remarks.first.to_h).to eq(code: :past, params: { count: 1, of: 4, first: 3 })
+    expect([review(*past).last, review({}, {}, {}, slipped: true).last]).to eq([nil, nil])
+    expect(codes(*past, laid: thigh)).not_to include(:past)
+  end
+
+  it "tells where the load is borne in the still seconds: not where it rests on its stop" do
+    laid = ->(on, first) { Verglas::Motion::Laid.new(on: on, from_deg: 0, upto_deg: 50, lowers_first: first) }
+    expect(
+      [laid[:arm, false], laid[:thigh, false], laid[:thigh, true], laid[:chest, true], laid[:foot, false]].map(&:borne?)
+    ).to eq([false, false, true, true, true])
+  end
+
   it "hears first degrees that were to be slow and were not" do
     slow = Verglas::Loading::Tempo.of(:slow_start)
     as_asked = { up: 2.0, hold: 0.0, down: 2.0, first_s: 0.9 }

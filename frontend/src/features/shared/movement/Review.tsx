@@ -5,6 +5,7 @@ import type { Movement, ReadSet } from "../../../api/types";
 import { say } from "../../../lib/say";
 import { MovementLine } from "../../../scene/MovementLine";
 import { Choice } from "../../../ui/Choice";
+import { Notice } from "../../../ui/Notice";
 import { colour, font, size, space } from "../../../ui/tokens";
 
 const Says = styled.ul`
@@ -47,6 +48,7 @@ export function Review({ review, wholeShare, beside = [] }: Props) {
           onChange={setChosen}
         />
       ) : null}
+      {review.warns.length > 0 ? <Notice tone="wrong">{review.warns.join(" ")}</Notice> : null}
       {review.next ? (
         <Next>
           <small>{say("readByPhone.sayNext")}</small>
