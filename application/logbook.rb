@@ -55,11 +55,6 @@ module Verglas
         end
       end
 
-      # {set id => what a phone read of it} of today's.
-      def read_today
-        @read_today ||= going_on ? @meeting.gym.visits.movements_of(going_on[:sets].map { |set| set[:id] }) : {}
-      end
-
       # Loading::NextLoad, for both legs or for one; nil where the machine's loads were never described.
       def today(one_leg: false)
         return unless rig

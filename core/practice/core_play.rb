@@ -51,11 +51,9 @@ module Verglas
       def advised(play) = play.made_up.machine.indices(play.advice.marks)
 
       def looking(play)
-        last = play.looks.last
-        return watch(play) if last.nil?
+        last = play.looks.last or return watch(play)
 
-        told(play, last) || moving(play, last) || (cueing(play, last) if last.indices == play.indices) ||
-          accept(play, last)
+        told(play, last) || cueing(play, last) || moving(play, last) || accept(play, last)
       end
 
       # Each sign that was seen gets its likeliest cause.
@@ -75,8 +73,6 @@ module Verglas
 
       # For what no notch mends.
       def cueing(play, last)
-        return if play.looks.size >= FIGURES[:watches]
-
         cue = last.seen.flat_map { |sign| cues(play, sign) }.find { |name| !play.cues.include?(name) }
         { "do" => "cue", "cue" => cue.to_s } if cue
       end

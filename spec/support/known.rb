@@ -46,6 +46,7 @@ module Known
       account: by,
       mate: mate,
       spy: spy,
+      cue: loft.cues.add("Heels down, and stay there.", about: :leg_flies_back),
       ids: {
         "clients" => ids(people),
         "machines" => ids(here),
@@ -193,7 +194,7 @@ module Known
         "caution" => %w[knee_replacement back pregnancy],
         "seen" => [[], %w[numb_feet]],
         "question" => %w[extension_roller tempo],
-        "cue" => %w[brake_all_the_way hips_back own_none],
+        "cue" => ["brake_all_the_way", "own_none", known[:cue], known[:cue]],
         "about" => %w[leg_flies_back calf],
         "felt" => [nil, "front_thigh"],
         "sign" => [nil, "leg_flies_back"],

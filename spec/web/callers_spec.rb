@@ -139,7 +139,8 @@ RSpec.describe "Who asks" do
       "post /api/clients/{id}/cautions/removal",
       "post /api/clients/{id}/cautions/return",
       "post /api/clients/{id}/links/removal",
-      "get /api/practice/runs/{id}/debrief"
+      "get /api/practice/runs/{id}/debrief",
+      "get /api/sets/{id}/movement"
     ]
     expect(
       told.reject { |route, code| [200, 201, 409, 422].include?(code) || (code == 404 && nowhere.include?(route)) }

@@ -106,7 +106,11 @@ RSpec.describe "A movement read by a phone" do
   it "stays with the set that was read, is laid under the next visit's, goes out as a table, and is then over" do
     visit = write_down(read_set)
     expect(status).to eq(201)
-    expect(visit["going_on"]["sets"].first["read"]["review"]["repetitions"].size).to eq(4)
+    set = visit["going_on"]["sets"].first
+    expect(set["read"]).to be(true)
+    kept = call(:get, "/api/sets/#{set["id"]}/movement")
+    expect(kept["review"]).to include("next" => nil, "repetitions" => have_attributes(size: 4))
+    expect(call(:get, "/api/fittings/#{accepted}/progress")["visits"].last["read"]).to eq(set["id"])
     expect([db[:movements].count, db[:movement_samples].count]).to eq([0, 0])
     expect(db[:sets].get(:movement_cipher)).not_to include("repetitions")
     db[:visits].update(begun_at: Time.now - 90_000, last_at: Time.now - 90_000)

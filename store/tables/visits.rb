@@ -146,6 +146,7 @@ module Verglas
               .where(visit_id: visit_ids, taken_back_at: nil)
               .left_join(:accounts, id: :watched_by)
               .select(*columns.map { |name| Sequel[:sets][name] }, Sequel[:accounts][:name].as(:watched_by_name))
+              .select_append(Sequel.~(Sequel[:sets][:movement_cipher] => nil).as(:read))
               .order(:visit_id, :number)
               .all
           Sealed.open_all(:sets, rows).group_by { |row| row[:visit_id] }
@@ -153,7 +154,8 @@ module Verglas
 
         # {set id => what a phone read of it} of those that one read.
         def movements_of(set_ids)
-          rows = sets.where(id: set_ids).exclude(movement_cipher: nil).select(:id, :movement_cipher).all
+          rows =
+            sets.where(id: set_ids, taken_back_at: nil).exclude(movement_cipher: nil).select(:id, :movement_cipher).all
           Sealed.open_all(:sets, rows).to_h { |row| row.values_at(:id, :movement) }
         end
 

@@ -32,6 +32,11 @@ module Verglas
             reply(Views::Movement.at_bench(Questions::Movement.of(gym, movement_row(gym.movements.find(id)))))
           end
 
+          # Of a set that was written down with it.
+          app.get("/api/sets/:id/movement") do |id|
+            reply(Views::Movement.kept(found(gym.visits.movements_of([id])[id])))
+          end
+
           # With a fitting whose set was read; a set of a visit takes it along when it is written down.
           app.post("/api/movements/:id/keeping") do |id|
             write_once do

@@ -43,6 +43,7 @@ module Verglas
             outcome: visit.outcome,
             reached: visit.sets.filter_map(&:reached).min,
             one_leg: visit.sets.last.one_leg,
+            read: entry.row && entry.row[:sets].reverse.find { |set| set[:read] }&.fetch(:id),
             marks: Told::Names.tags(entry.fitting[:marks].to_h),
             **changed(log, earlier, entry),
             watched_by: entry.row && entry.row[:sets].filter_map { |set| set[:watched_by_name] }.uniq.first

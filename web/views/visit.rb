@@ -39,14 +39,14 @@ module Verglas
           {
             id: row[:id],
             stopped: row[:stopped],
-            sets: row[:sets].map { |set| set(meeting, set, log.read_today[set[:id]]) },
+            sets: row[:sets].map { |set| set(meeting, set) },
             begun_at: Application::Told.time(row[:begun_at]),
             next_time: Today.next_time(meeting, log)
           }
         end
 
         # As it was written down.
-        def set(meeting, row, read = nil)
+        def set(meeting, row)
           how = row[:how]
           {
             id: row[:id],
@@ -59,7 +59,7 @@ module Verglas
             last: how["last"],
             reached: how["reached"]&.to_f,
             felt: how["felt"] && words("felt.#{how["felt"]}"),
-            read: read && Movement.kept(read),
+            read: row[:read],
             sign: how["sign"] && Formats::Words.say("signs.#{how["sign"]}"),
             watched_by: row[:watched_by_name],
             done_at: Application::Told.time(row[:done_at])

@@ -76,6 +76,7 @@ export const keys = {
   /** What the bench computes of a fitting: what, and from what. */
   computed: (id: string, what: string, ...from: readonly unknown[]) => of("fitting", id, what, ...from),
   movement: (id: string) => of("movement", id),
+  setMovement: (set: string) => of("set", set, "movement"),
   setUp: (id: string) => of("set-up", id),
   progresses: of("progress"),
   progress: (id: string) => of("progress", id),

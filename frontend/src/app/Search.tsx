@@ -32,6 +32,7 @@ const ACTIONS: Entry[] = [
   { id: "who-fits", to: "/machines/who-fits", name: say("whoFitsPage.title"), what: "place" },
   { id: "board", to: "/board", name: say("search.board"), what: "place" },
   { id: "sessions", to: "/sessions", name: say("search.sessions"), what: "place" },
+  { id: "practice", to: "/practice", name: say("practicePage.title"), what: "place" },
   { id: "group", to: "/sessions/groups/new", name: say("search.gatherGroup"), what: "action" },
   { id: "refits", to: "/refits", name: say("search.refits"), what: "place" },
   { id: "gym", to: "/gym", name: say("search.theGym"), what: "place" },

@@ -6,6 +6,14 @@ import { keys } from "../keys";
 /** Looked at again so often while it is read (ms). */
 const LIVE_MS = 400;
 
+/** Of a set that was written down: it stays what it is. */
+export const setMovementQuery = (set: string) =>
+  queryOptions({
+    queryKey: keys.setMovement(set),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/sets/{id}/movement", { params: { path: { id: set } }, signal })),
+    staleTime: Infinity,
+  });
+
 export const movementQuery = (id: string) =>
   queryOptions({
     queryKey: keys.movement(id),

@@ -14,6 +14,7 @@ import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
 import { Table } from "../../ui/Table";
 import { colour, font, radius, space } from "../../ui/tokens";
+import { SetReview } from "../shared/movement/SetReview";
 import { useTitle } from "../../ui/useTitle";
 
 const Plot = styled.div`
@@ -164,7 +165,10 @@ function Visits({ progress, locale }: { progress: Progress; locale: string }) {
               <td>
                 <BandShape band={OUTCOME[visit.outcome].band} /> {OUTCOME[visit.outcome].says}
               </td>
-              <td>{visit.reached === null ? "–" : `${Math.round(visit.reached * 100)} %`}</td>
+              <td>
+                {visit.reached === null ? "–" : `${Math.round(visit.reached * 100)} %`}
+                {visit.read ? <SetReview set={visit.read} /> : null}
+              </td>
               <td>{visit.changes.join(". ")}</td>
               <td>{visit.watched_by ?? ""}</td>
             </tr>

@@ -5,7 +5,7 @@ import { say } from "../../../lib/say";
 import { BandShape } from "../../../ui/Band";
 import { QuietButton } from "../../../ui/Button";
 import { Small, Strong } from "../../../ui/Page";
-import { KeptReview } from "../movement/KeptReview";
+import { SetReview } from "../movement/SetReview";
 import { colour, space } from "../../../ui/tokens";
 
 const List = styled.ol`
@@ -50,7 +50,7 @@ export function DoneSets({ sets, busy, odd, onTakeBack }: Props) {
               {set.load ? `${set.load.text} × ${set.repetitions}` : say("doneSets.times", { count: set.repetitions })}
             </Strong>{" "}
             <Small>{told(set, odd(set))}</Small>
-            {set.read ? <KeptReview read={set.read} /> : null}
+            {set.read ? <SetReview set={set.id} /> : null}
           </span>
           <QuietButton isDisabled={busy} onPress={() => onTakeBack(set.id)}>
             {say("doneSets.takeBack")}
