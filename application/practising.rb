@@ -71,6 +71,9 @@ module Verglas
 
       def self.play(row, actions = row[:actions].to_a) = ::Verglas::Practice::Play.new(made_up(row), actions)
 
+      # How it went (Practice::Verdict); nil while it goes on.
+      def self.verdict(row) = row[:ended_at] && ::Verglas::Practice::Verdict.new(play(row))
+
       def self.made_up(row)
         data = row[:machine].to_h
         machine = Machines::Reader.read_known(data, exercise: data["exercise"][/.+/])

@@ -2,7 +2,7 @@
 
 # Practising (docs/model.md section 19): on so many seeds a family, how the core's own play is marked, one that asks,
 # watches once and accepts the marks as they were left, and one that asks nobody anything and accepts.
-#   bundle exec ruby benchmarks/practice.rb [seeds]
+#   bundle exec ruby benchmarks/practice.rb [seeds [family…]]
 
 require_relative "../config/core"
 require_relative "../spec/support/worked"
@@ -10,6 +10,7 @@ require_relative "../spec/support/worked"
 include Verglas # rubocop:disable Style/MixinUsage -- a script
 
 SEEDS = (ARGV.first || 200).to_i
+FAMILIES = ARGV.drop(1)
 LAZY = [{ "do" => "ask" }, { "do" => "watch", "named" => [] }, { "do" => "accept" }].freeze
 CARELESS = [{ "do" => "accept" }].freeze
 
@@ -17,6 +18,8 @@ def verdict(made_up, actions) = Practice::Verdict.new(Practice::Play.new(made_up
 
 puts "family               full   still: passed  worse than the core's  of these passed   barred: told"
 Worked::BY_FAMILY.each do |family, (described)|
+  next unless FAMILIES.empty? || FAMILIES.include?(family)
+
   exercise = described["exercises"]&.keys&.first
   machine = Machines::Reader.read(described, **(exercise ? { exercise: exercise } : {}))
   counts = Hash.new(0)

@@ -70,6 +70,18 @@ module Verglas
           told.map { |key, names| say(key, signs: names.map { |name| sign(name) }.join("; ")) }.join(" ")[/.+/]
         end
 
+        # As they truly sit there: as one sees it, and with the numbers on; nil where nothing is drawn.
+        def seen(play)
+          sitting(play) { |scene, voice| Scene.without_numbers(scene, ends: voice.travel_words) }
+        end
+        def numbered(play) = sitting(play) { |scene, voice| Scene.of(scene, ends: voice.travel_words) }
+
+        def sitting(play)
+          mechanics, place = play.made_up.truly(play.made_up.wishes, play.indices)
+          scene = Scenes.of(mechanics, place)&.whole
+          scene && yield(scene, Telling.of(mechanics, place))
+        end
+
         # What they say when they are asked about cautions.
         def answer(made_up)
           made_up.caution ? say("has", caution: Formats::Words.say("cautions.#{made_up.caution}.title")) : say("none")
@@ -80,7 +92,7 @@ module Verglas
         def cause(name) = Formats::Words.say("causes.#{name}.title")
         def marks(marks) = marks.map { |label, mark| "#{Formats::Words.adjuster(label)} #{mark}" }.join(", ")
         def say(key, **params) = Formats::Words.say("practice.#{key}", **params)
-        private_class_method :same?, :likely, :missed, :tape
+        private_class_method :same?, :likely, :missed, :tape, :sitting
       end
     end
   end

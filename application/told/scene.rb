@@ -17,12 +17,18 @@ module Verglas
 
         # What stands still of it, with a phone on it.
         def with_phone(scene, phone)
-          { scene: without_numbers(scene), phone: { at: at(phone.at), deg: phone.deg.to_f.round(1) } }
+          {
+            scene: without_numbers(scene).merge(poses: [], ends: []),
+            phone: {
+              at: at(phone.at),
+              deg: phone.deg.to_f.round(1)
+            }
+          }
         end
 
-        # As one sees it: no number, no place where anything should be.
+        # As one sees it, wherever it is moved by hand: no number, no place where anything should be.
         TOLD = %i[target wanted travelled joint path beyond].freeze
-        def without_numbers(scene)
+        def without_numbers(scene, ends: [])
           drawn = drawn(scene, nil)
           {
             **drawn,
@@ -30,7 +36,9 @@ module Verglas
             targets: [],
             lens: nil,
             labels: [],
-            parts: drawn[:parts].reject { |part| TOLD.include?(part[:role]) }
+            parts: drawn[:parts].reject { |part| TOLD.include?(part[:role]) },
+            poses: scene.poses.map { |pose| { **pose(pose).slice(:share, :parts), deg: [], split: [] } },
+            ends: ends.map { |name| Formats::Words.say("travel.#{name}") }
           }
         end
 

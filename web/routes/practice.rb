@@ -30,9 +30,7 @@ module Verglas
 
           app.get("/api/practice/runs/:id/debrief") do |id|
             row = found(gym.practice.run(id, staff[:id]))
-            refuse(:not_found) unless row[:ended_at]
-            verdict = Verglas::Practice::Verdict.new(Application::Practising.play(row))
-            reply(Views::Practice.debrief(row, verdict))
+            reply(Views::Practice.debrief(row, found(Application::Practising.verdict(row))))
           end
 
           app.post("/api/practice/tasks") do

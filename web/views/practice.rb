@@ -77,7 +77,7 @@ module Verglas
             loads: made_up.loads,
             load_kg: play.load_kg,
             person: made_up.person.to_h.slice(:age_years, :mass_kg),
-            scene: scene(play)
+            scene: Spoken.seen(play)
           }
         end
 
@@ -133,13 +133,6 @@ module Verglas
             end
         end
 
-        # As they truly sit there, without a number.
-        def scene(play)
-          mechanics, place = play.made_up.truly(play.made_up.wishes, play.indices)
-          drawn = Verglas::Scenes.of(mechanics, place)&.whole
-          drawn && Told::Scene.without_numbers(drawn)
-        end
-
         # verdict: Practice::Verdict.
         def debrief(row, verdict)
           play = verdict.play
@@ -155,7 +148,7 @@ module Verglas
             seconds: [play.seconds, verdict.core.seconds],
             steps: steps(play),
             marks: [play, verdict.core].map { |one| Spoken.marks(play.made_up.machine.marks(one.indices)) },
-            scene: numbered(play)
+            scene: Spoken.numbered(play)
           }
         end
 
@@ -179,12 +172,6 @@ module Verglas
           end
         end
 
-        # As they truly sit at the end, with the numbers on.
-        def numbered(play)
-          mechanics, place = play.made_up.truly(play.made_up.wishes, play.indices)
-          Told::Scene.of(Verglas::Scenes.of(mechanics, place)&.whole)
-        end
-
         def name(machine) = Told::Names.machine(machine["name"], machine["exercise"].to_s)
         private_class_method :summary,
                              :task,
@@ -194,10 +181,9 @@ module Verglas
                              :look,
                              :causes,
                              :cues,
-                             :scene,
                              :parts,
-                             :steps
-        private_class_method :numbered, :name
+                             :steps,
+                             :name
       end
     end
   end

@@ -39,14 +39,21 @@ module Verglas
             kind: entry.row ? :visit : :fitting,
             load: load(meeting, visit.load_kg),
             sets: visit.sets.size,
-            repetitions: entry.row && entry.row[:sets].map { |set| set[:repetitions] }.max,
             outcome: visit.outcome,
             reached: visit.sets.filter_map(&:reached).min,
             one_leg: visit.sets.last.one_leg,
-            read: entry.row && entry.row[:sets].reverse.find { |set| set[:read] }&.fetch(:id),
             marks: Told::Names.tags(entry.fitting[:marks].to_h),
             **changed(log, earlier, entry),
-            watched_by: entry.row && entry.row[:sets].filter_map { |set| set[:watched_by_name] }.uniq.first
+            **of_sets(entry.row ? entry.row[:sets] : [])
+          }
+        end
+
+        # read: the last that a phone read.
+        def of_sets(sets)
+          {
+            repetitions: sets.map { |set| set[:repetitions] }.max,
+            read: sets.reverse.find { |set| set[:read] }&.fetch(:id),
+            watched_by: sets.filter_map { |set| set[:watched_by_name] }.first
           }
         end
 
@@ -87,7 +94,7 @@ module Verglas
             { kg: load_kg.round(3), text: "#{Told::Load.number(load_kg)} kg", how: "" }
           end
         end
-        private_class_method :point, :changed, :cautions, :words
+        private_class_method :point, :of_sets, :changed, :cautions, :words
       end
     end
   end

@@ -1,5 +1,5 @@
-// What a phone's sensors say, as it is sent: seven numbers a sample, in numbered batches that are sent one after the other until
-// each has arrived.
+// What a phone's sensors say, as it is sent: seven numbers a sample, in numbered batches, one after the other until each has
+// arrived.
 export type Sample = [number, number, number, number, number, number, number];
 export type Batch = { number: number; samples: Sample[]; anew: boolean };
 

@@ -1,4 +1,4 @@
-// Where the arm is now on the agreed arc: a quarter of a circle from start to end, a dot on it, and how far the last ones went.
+// Where the arm is now on the agreed arc: a quarter of a circle from start to end, and a dot on it.
 import styled from "styled-components";
 import { say } from "../lib/say";
 import { colour, font } from "../ui/tokens";

@@ -6,16 +6,10 @@ import type { Curve, Pose } from "../api/types";
 import { wholeText } from "../lib/lengths";
 import { say } from "../lib/say";
 import { colour, font } from "../ui/tokens";
+import { Chart } from "./chart";
 import { valueAt } from "./valueAt";
 
-const Drawing = styled.svg`
-  display: block;
-  width: 100%;
-  text {
-    font-family: ${font.text};
-    font-size: 14px;
-    fill: ${colour.inkMuted};
-  }
+const Drawing = styled(Chart)`
   .number {
     font-family: ${font.mark};
     font-weight: ${font.strong};

@@ -1,19 +1,13 @@
-// A set as a phone read it: where the arm was over time, the agreed arc behind it, each repetition with its seconds under it. Another
-// set may lie under it, paler.
+// A set as a phone read it: where the arm was over time, the agreed arc behind it, under each repetition its range and its
+// seconds. Another set may lie under it, paler.
 import { scaleLinear } from "d3-scale";
 import styled from "styled-components";
 import type { ReadCurve, ReadSet } from "../api/types";
 import { say } from "../lib/say";
 import { colour, font } from "../ui/tokens";
+import { Chart } from "./chart";
 
-const Drawing = styled.svg`
-  display: block;
-  width: 100%;
-  text {
-    font-family: ${font.text};
-    font-size: 14px;
-    fill: ${colour.inkMuted};
-  }
+const Drawing = styled(Chart)`
   .seconds {
     font-family: ${font.mark};
     font-weight: ${font.strong};

@@ -1,4 +1,5 @@
-// A phone as the instrument: where it lies, two still seconds, then the count, large. It opens by a code of one use, and shows no name.
+// A phone as the instrument: where it lies, two still seconds, then the count, large. It opens by a code of one use, and
+// shows no name.
 import { useMutation } from "@tanstack/react-query";
 import { useEffect, useRef, useState, useSyncExternalStore } from "react";
 import styled from "styled-components";

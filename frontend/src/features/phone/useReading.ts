@@ -1,4 +1,5 @@
-// A reading on this phone: samples go out twice a second, what did not arrive goes again, and the answer tells what is counted.
+// A reading on this phone: samples go out twice a second, what did not arrive goes again, and the answer tells what is
+// counted.
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api, Refused, refusal, unwrap } from "../../api/client";
 import type { LiveReading } from "../../api/types";

@@ -1,9 +1,7 @@
 // Afterwards: every step beside what the numbers said, what it cost, and how it truly is, with the numbers on.
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
+import { useQuery } from "@tanstack/react-query";
 import styled from "styled-components";
-import { api, newKey, refusal, unwrap } from "../../api/client";
-import { keys } from "../../api/keys";
+import { refusal } from "../../api/client";
 import { debriefQuery } from "../../api/queries";
 import type { Debrief } from "../../api/types";
 import { say } from "../../lib/say";
@@ -11,18 +9,11 @@ import { SceneDrawing } from "../../scene/SceneDrawing";
 import { BandName } from "../../ui/Band";
 import { SecondaryButton } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
-import { Section, SectionTitle, Small, Strong } from "../../ui/Page";
-import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
+import { Columns, Section, SectionTitle, Small, Strong } from "../../ui/Page";
+import { colour, font, size, space } from "../../ui/tokens";
+import { Stage } from "./layout";
+import { useBegin } from "./useBegin";
 
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 4fr) minmax(0, 5fr);
-  gap: ${space(6)};
-  align-items: start;
-  @media ${breakpoint.narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
 const Total = styled.p`
   display: flex;
   align-items: baseline;
@@ -33,12 +24,6 @@ const Total = styled.p`
     font-size: 4.5rem;
     line-height: 1;
   }
-`;
-const Stage = styled.div`
-  height: 22rem;
-  border: 1px solid ${colour.line};
-  border-radius: ${radius};
-  background: ${colour.panel};
 `;
 const Table = styled.table`
   width: 100%;
@@ -125,24 +110,10 @@ export function DebriefView({ id }: { id: string }) {
 
 /** The same client once more, on the machine as it is described now. */
 function Again({ debrief: { machine_id, exercise, level, seed } }: { debrief: Debrief }) {
-  const navigate = useNavigate();
-  const queryClient = useQueryClient();
-  const again = useMutation({
-    mutationFn: () =>
-      unwrap(
-        api.POST("/api/practice/runs", {
-          params: { header: newKey() },
-          body: { machine_id, exercise, level, seed },
-        }),
-      ),
-    onSuccess: async (run) => {
-      queryClient.setQueryData(keys.practiceRun(run.id), run);
-      await navigate(`/practice/${run.id}`);
-    },
-  });
+  const again = useBegin();
   return (
     <p style={{ marginTop: space(4) }}>
-      <SecondaryButton isDisabled={again.isPending} onPress={() => again.mutate()}>
+      <SecondaryButton isDisabled={again.isPending} onPress={() => again.mutate({ machine_id, exercise, level, seed })}>
         {say("debrief.again")}
       </SecondaryButton>
       {again.error ? <Notice tone="wrong">{refusal(again.error)?.message}</Notice> : null}

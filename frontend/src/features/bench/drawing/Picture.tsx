@@ -8,10 +8,10 @@ import { PlateFront } from "../../../scene/PlateFront";
 import { posed } from "../../../scene/posed";
 import { PivotLens, REACH_MM } from "../../../scene/PivotLens";
 import { SceneDrawing } from "../../../scene/SceneDrawing";
+import { Travel } from "../../../scene/Travel";
 import { SecondaryLink } from "../../../ui/LinkButton";
 import { part } from "../../../ui/part";
 import { breakpoint, colour, radius, size, space } from "../../../ui/tokens";
-import { Travel } from "./Travel";
 
 const EffortCurve = part(() => import("../../../scene/EffortCurve").then(({ EffortCurve }) => EffortCurve));
 

@@ -1,4 +1,5 @@
-// A set read by a phone: the code to scan, where the arm is while it goes on, and afterwards what it was against what was agreed.
+// A set read by a phone: the code to scan, where the arm is while it goes on, and afterwards what it was against what was
+// agreed.
 import { type ReactNode, useState } from "react";
 import styled from "styled-components";
 import { refusal } from "../../../api/client";

@@ -2,12 +2,11 @@
 import { useEffect, useReducer, useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import { api, newKey, refusal, unwrap } from "../../../api/client";
+import { refusal } from "../../../api/client";
 import type { SetUp } from "../../../api/types";
 import { say } from "../../../lib/say";
 import {
   asPlanned,
-  asRead,
   expected,
   type Last,
   type Leg,
@@ -17,14 +16,14 @@ import {
   todayFor,
 } from "../../../model/setDraft";
 import { VisitLine } from "../../../scene/VisitLine";
-import { PrimaryButton, QuietButton } from "../../../ui/Button";
+import { PrimaryButton } from "../../../ui/Button";
 import { Choice } from "../../../ui/Choice";
 import { FieldLabel } from "../../../ui/Field";
 import { Notice } from "../../../ui/Notice";
 import { Small } from "../../../ui/Page";
 import { Select } from "../../../ui/Select";
 import { breakpoint, colour, radius, size, space } from "../../../ui/tokens";
-import { ReadSetByPhone } from "../movement/ReadSetByPhone";
+import { ReadThisSet } from "./ReadThisSet";
 import { Answer, Answers } from "./Answer";
 import { Cues } from "./Cues";
 import { DoneSets } from "./DoneSets";
@@ -132,29 +131,7 @@ export function VisitPanel({ setUp, me, locale }: Props) {
       ) : (
         <>
           {setUp.read_on ? (
-            <ReadSetByPhone
-              key={done.length}
-              locale={locale}
-              make={() =>
-                unwrap(
-                  api.POST("/api/fittings/{id}/movements", {
-                    params: { path: { id: setUp.id }, header: newKey() },
-                    body: { leg: draft.leg, planned: draft.repetitions },
-                  }),
-                )
-              }
-            >
-              {(over, close) => (
-                <Read
-                  taken={draft.movement === over.id}
-                  onTake={() => tell(asRead(over))}
-                  onForget={() => {
-                    tell({ movement: null });
-                    close(true);
-                  }}
-                />
-              )}
-            </ReadSetByPhone>
+            <ReadThisSet key={done.length} fitting={setUp.id} draft={draft} locale={locale} onSay={tell} />
           ) : null}
           <div>
             <FieldLabel as="span">{say("visitPanel.lastRepQuestion")}</FieldLabel>
@@ -253,18 +230,6 @@ const rangesWith = (reached: number) =>
   RANGES.some(([share]) => share === reached)
     ? RANGES
     : [...RANGES, [reached, `${Math.round(reached * 100)} %`] as const];
-
-/** Whether what was read fills in the answers below; whoever watched changes what is wrong. */
-function Read({ taken, onTake, onForget }: { taken: boolean; onTake: () => void; onForget: () => void }) {
-  return (
-    <>
-      <PrimaryButton isDisabled={taken} onPress={onTake}>
-        {taken ? say("readByPhone.taken") : say("readByPhone.take")}
-      </PrimaryButton>
-      <QuietButton onPress={onForget}>{say("readByPhone.forget")}</QuietButton>
-    </>
-  );
-}
 
 const buttonText = (number: number, planned: number, stops: boolean) => {
   if (stops) return say("visitPanel.stopHere");

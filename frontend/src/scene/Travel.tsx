@@ -2,12 +2,12 @@
 import { Label, Slider, SliderThumb, SliderTrack } from "react-aria-components";
 import type { ReactNode } from "react";
 import styled from "styled-components";
-import type { Effort, Pose } from "../../../api/types";
-import { wholeText } from "../../../lib/lengths";
-import { say } from "../../../lib/say";
-import { EffortTrack, hundredth } from "../../../scene/EffortTrack";
-import { valueAt } from "../../../scene/valueAt";
-import { colour, font, size, space } from "../../../ui/tokens";
+import type { Effort, Pose } from "../api/types";
+import { wholeText } from "../lib/lengths";
+import { say } from "../lib/say";
+import { EffortTrack, hundredth } from "./EffortTrack";
+import { valueAt } from "./valueAt";
+import { colour, font, size, space } from "../ui/tokens";
 
 const Area = styled.div<{ $effort: boolean }>`
   display: grid;
