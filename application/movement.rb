@@ -23,6 +23,7 @@ module Verglas
           planned: planned,
           tempo: tempo.to_h,
           slow_share: slow&.share,
+          first_share: first_share(meeting),
           careful: meeting.safety.rows.any?,
           picture: picture(evaluation, phone.on)
         }
@@ -39,13 +40,16 @@ module Verglas
         laid if laid&.readable? && !(laid.borne? && meeting.caution_effect.spared.include?(:holds))
       end
 
+      # How far of the range the first repetition is to go.
+      def self.first_share(meeting) = meeting.caution_effect.half_first ? 0.5 : 1
+
       # The machine as it stands with a phone on it; nil where nothing is drawn.
       def self.picture(evaluation, on)
         scene = Scenes.of(evaluation.mechanics, evaluation.place)&.whole or return
         phone = Scenes::Phone.of(scene, on) or return
         Told::Scene.with_phone(scene, phone)
       end
-      private_class_method :picture, :laid
+      private_class_method :picture, :laid, :first_share
 
       # What is asked of a limit (Guidance::Limits::Limit). Raises Invalid where no phone reads it.
       def self.of_limit(limit)
@@ -101,6 +105,7 @@ module Verglas
             laid: laid,
             planned: asked["planned"],
             tempo: Loading::Tempo.read(asked["tempo"].transform_keys(&:to_sym)),
+            first_share: asked.fetch("first_share", 1),
             slam: found.fetch("slam", false),
             slipped: found.fetch("slipped", false)
           )

@@ -21,6 +21,7 @@ module Verglas
         down: 2.8,
         pause: 0.3,
         top: 1.0,
+        first: nil,
         shrink: 0.0,
         slower: 0.0,
         slam: false,
@@ -51,6 +52,7 @@ module Verglas
             down: [Float, "seconds back"],
             pause: [Float, "seconds between"],
             top: [Float, "how far, share of the arc"],
+            first: [Float, "how far the first, share of the arc"],
             shrink: [Float, "by so much less at the last, share of the arc"],
             slower: [Float, "so many seconds longer up at the last"],
             noise: [Float, "of the sensors, 1 is usual"],
@@ -124,7 +126,7 @@ module Verglas
         slam = last && @given[:slam]
         SimulatedArm::Done.new(
           low: 0.0,
-          top: @given[:top] - (share * @given[:shrink]),
+          top: (share.zero? && @given[:first]) || (@given[:top] - (share * @given[:shrink])),
           up: @given[:up] + (share * @given[:slower]),
           hold: @given[:hold],
           down: slam ? 0.5 : @given[:down],

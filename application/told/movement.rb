@@ -10,16 +10,18 @@ module Verglas
         SIGNS = { slammed: %i[leg_flies_back plate_lands heels_bounce] }.freeze
 
         # What may hurt, or is not to be trusted: said first, and in red.
-        WARNS = %i[slipped slammed past].freeze
+        WARNS = %i[slipped slammed first_past past].freeze
         # Remarks after which one asks for more: further, or quicker.
         MORE = %i[short too_slow shrinks slows].freeze
+        # Remarks after which not each went as far as agreed.
+        UNEVEN = %i[short past first_past].freeze
 
         module_function
 
         # Where it lies, and how one is still.
         def where(movement)
           still = movement.limit? ? say("still_limit.#{movement.asked["limit"]}") : say("still.#{movement.on}")
-          { where: say("where.#{movement.on}"), still: still }
+          { where: say("where.#{movement.on}"), still: [still, *begin_with(movement)].join(" ") }
         end
 
         # How many were done of those that were planned, and what is worth saying of them.
@@ -30,6 +32,7 @@ module Verglas
             warns: warned.map { |one| remark("said", one) },
             says: [counted(review), *others.map { |one| remark("said", one) }, *well(review, review.remarks)],
             last: review.last,
+            first_share: review.first_share,
             reached: review.reached&.round(2)
           }
         end
@@ -47,6 +50,10 @@ module Verglas
 
         # What a set is laid over: :last, "left" or "right".
         def beside(name) = say("beside.#{name}")
+
+        def begin_with(movement)
+          movement.limit? || movement.review.first_share >= 1 ? [] : Manner.half_first
+        end
 
         def repetition(review, one)
           {
@@ -67,7 +74,7 @@ module Verglas
         end
 
         def well(review, remarks)
-          review.repetitions.any? && remarks.none? { |one| %i[short past].include?(one.code) } ? [say("all_whole")] : []
+          review.repetitions.empty? || remarks.any? { |one| UNEVEN.include?(one.code) } ? [] : [say("all_whole")]
         end
 
         def remark(kind, remark)
@@ -87,7 +94,7 @@ module Verglas
         end
 
         def say(key, **params) = Formats::Words.say("movement.#{key}", **params)
-        private_class_method :repetition, :counted, :well, :remark, :told, :say
+        private_class_method :begin_with, :repetition, :counted, :well, :remark, :told, :say
       end
     end
   end

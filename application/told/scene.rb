@@ -38,6 +38,7 @@ module Verglas
             labels: [],
             parts: drawn[:parts].reject { |part| TOLD.include?(part[:role]) },
             poses: scene.poses.map { |pose| { **pose(pose).slice(:share, :parts), deg: [], split: [] } },
+            drawn_share: scene.drawn_share,
             ends: ends.map { |name| Formats::Words.say("travel.#{name}") }
           }
         end
@@ -62,6 +63,7 @@ module Verglas
         def moved(scene)
           {
             poses: scene.poses.map { |pose| pose(pose) },
+            drawn_share: scene.drawn_share,
             plate: scene.plate && plate(scene.plate),
             curve: scene.curve && curve(scene.curve),
             effort: scene.effort && effort(scene.effort)

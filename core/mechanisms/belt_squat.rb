@@ -127,10 +127,13 @@ module Verglas
         }
       end
 
+      # The squat at a share of the movement, 0 where the client turns.
+      def along(share) = squat(turning.knee_deg + ((top_deg - turning.knee_deg) * share))
+
       # The load hangs straight below the hips: the knee's lever arm is how far it stands before them.
       def efforts(_place)
         of_the_longest do |share|
-          at = squat(turning.knee_deg + ((top_deg - turning.knee_deg) * share))
+          at = along(share)
           { knee: body.thigh * Math.sin(Geometry::Angle.radians(at.knee_deg - at.ankle_deg)) }
         end
       end

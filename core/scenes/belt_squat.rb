@@ -10,6 +10,12 @@ module Verglas
       LEVER_MM = 130
       HANDS = { at: 640, tall: 1010 }.freeze
       PLATES_MM = 110
+      # Of knee and hip, as far before their place as they look right (mm).
+      BOWED = [Geometry::Point.new(4, 0), Geometry::Point.new(2, 0)].freeze
+      # What carries the load turns there, with the machine and without it; the load hangs free where nothing stands.
+      PIVOTS = { nil => Geometry::Point.new(-640, LEVER_MM), :floor_hinge => Geometry::Point.new(640, 30) }.freeze
+      # Poses from the deepest to the top for who moves it by hand.
+      POSES = 11
 
       def pictured_at = :top
 
@@ -24,7 +30,6 @@ module Verglas
         draw_machine(sketch)
         draw_deepest(sketch)
         draw_tall(sketch)
-        draw_chain(sketch)
         Scene.of(
           effort: Effort.of(mechanics, place, "effort.of_the_most"),
           window: window,
@@ -34,8 +39,28 @@ module Verglas
           dimensions: dimensions,
           targets: [],
           lens: nil,
-          points: tape_points
+          points: tape_points,
+          poses: poses,
+          drawn_share: 1
         )
+      end
+
+      def poses
+        posed_along(POSES) do |share, sketch|
+          squat = mechanics.along(share)
+          draw_moving(sketch, squat)
+          { deg: bends(squat), limits: limits }
+        end
+      end
+
+      def bends(squat)
+        { hip_flexion: squat.hip_deg, knee_flexion: squat.knee_deg, ankle_dorsiflexion: squat.ankle_deg }
+      end
+
+      def limits
+        mechanics.limits.then do |all|
+          { hip_flexion: all.hip_deg, knee_flexion: all.knee_deg, ankle_dorsiflexion: all.ankle_deg }
+        end
       end
 
       def hip_mm = sole_level + body.ankle_height + wishes[:sole_mm] + body.shank + body.thigh
@@ -62,6 +87,7 @@ module Verglas
           width: 4,
           of: %i[lowest_anchor]
         )
+        draw_post(sketch)
         box = raised_mm
         sketch.box(:box, :machine, left: -330, bottom: 0, width: 420, height: box, of: %i[box_height]) if box.positive?
         return unless wishes[:mat_mm].positive?
@@ -69,18 +95,24 @@ module Verglas
       end
 
       def draw_tall(sketch)
-        knee, hip = joints(mechanics.standing).zip([point(4, 0), point(2, 0)]).map { |joint, bowed| joint + bowed }
+        draw_moving(sketch, mechanics.standing)
+        Limbs.new(body).planted_foot(sketch, ankle, towards: point(1, 0), out: point(0, -1), sole_mm: wishes[:sole_mm])
+      end
+
+      # Whoever squats so deep, and what hangs from the hips.
+      def draw_moving(sketch, squat)
+        knee, hip = joints(squat).zip(BOWED).map { |joint, bowed| joint + bowed }
         limbs = Limbs.new(body)
-        limbs.trunk(
-          sketch,
-          hip + point(-16, 0),
-          upright(mechanics.standing.lean_deg),
-          body.hip_depth * 0.86,
-          body.hip_depth * 0.74
-        )
+        limbs.trunk(sketch, hip + point(-16, 0), upright(squat.lean_deg), body.hip_depth * 0.86, body.hip_depth * 0.74)
         limbs.thigh(sketch, hip, knee)
         limbs.shin(sketch, knee, ankle, body.shank * 0.6)
-        limbs.planted_foot(sketch, ankle, towards: point(1, 0), out: point(0, -1), sole_mm: wishes[:sole_mm])
+        draw_chain(sketch, ring(squat))
+      end
+
+      # The ring of the belt: before the hips, as far below its place standing tall as they are.
+      def ring(squat)
+        back = joints(squat).last.s - joints(mechanics.standing).last.s
+        point(back, ring_mm - mechanics.drop_at_mm(squat))
       end
 
       # As deep as this client squats: shin, thigh and trunk each as far from upright as it is told.
@@ -112,13 +144,12 @@ module Verglas
       def upright(deg) = Geometry::Point.towards(-(90 - deg))
 
       # The belt's ring, the chain and the load that hangs from it.
-      def draw_chain(sketch)
-        ring = point(0, ring_mm)
+      def draw_chain(sketch, ring)
         load = ring - point(0, mechanics.chain_mm(place))
         sketch.line(
           :belt,
           :cushion,
-          point(-body.hip_depth, ring.n + (place[:belt_drop] * 0.6)),
+          ring + point(-body.hip_depth, place[:belt_drop] * 0.6),
           ring,
           width: 12,
           moves: true,
@@ -128,7 +159,7 @@ module Verglas
         sketch.box(
           :load,
           :weight,
-          left: -LOAD[:width] / 2,
+          left: load.s - (LOAD[:width] / 2),
           bottom: load.n - LOAD[:height],
           width: LOAD[:width],
           height: LOAD[:height],
@@ -137,33 +168,26 @@ module Verglas
         draw_what_carries(sketch, load)
       end
 
-      # A lever on a post with a rail for the hands; a bar in a hinge on the floor, its plates at the free end; nothing.
+      # A lever; a bar in a hinge on the floor, its plates at the free end; nothing.
       def draw_what_carries(sketch, load)
-        without = family.traits[:without]
-        case without
-        when :belt_boxes
-          nil
-        when :floor_hinge
-          draw_bar(sketch, load)
-        else
-          sketch.line(:lever_post, :frame, point(-640, 14), point(-640, LEVER_MM), width: 13)
-          sketch.line(:lever, :arm, point(-640, LEVER_MM), load, width: 14, moves: true)
-          sketch.line(:hand_post, :frame, point(HANDS[:at], 14), point(HANDS[:at], HANDS[:tall]), width: 13)
-          sketch.line(
-            :hand_rail,
-            :frame,
-            point(HANDS[:at], HANDS[:tall]),
-            point(HANDS[:at] - 190, HANDS[:tall] + 20),
-            width: 13
-          )
-        end
+        pivot = pivot_of_lever or return
+        sketch.line(:lever, :arm, pivot, load, width: 14, moves: true)
+        return unless family.traits[:without] == :floor_hinge
+
+        sketch.circle(:plates, :weight, load + ((pivot - load) * 0.3), PLATES_MM, moves: true)
       end
 
-      def draw_bar(sketch, load)
-        pivot = point(640, 30)
-        sketch.line(:lever, :arm, pivot, load, width: 14, moves: true)
-        sketch.circle(:hinge, :machine, pivot, 26)
-        sketch.circle(:plates, :weight, load + ((pivot - load) * 0.3), PLATES_MM, moves: true)
+      def pivot_of_lever = PIVOTS[family.traits[:without]]
+
+      # The post of a lever with a rail for the hands; a hinge on the floor; nothing.
+      def draw_post(sketch)
+        pivot = pivot_of_lever or return
+        return sketch.circle(:hinge, :machine, pivot, 26) if family.traits[:without]
+
+        hands = point(HANDS[:at], HANDS[:tall])
+        sketch.line(:lever_post, :frame, point(pivot.s, 14), pivot, width: 13)
+        sketch.line(:hand_post, :frame, point(HANDS[:at], 14), hands, width: 13)
+        sketch.line(:hand_rail, :frame, hands, hands + point(-190, 20), width: 13)
       end
 
       def dimensions

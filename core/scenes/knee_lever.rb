@@ -16,15 +16,20 @@ module Verglas
       # Half as thick as a shod foot at its toes.
       TOE_MM = 19
       LEAN = Geometry::Point.towards(-94)
+      # Poses from the heels lowest to the heels highest for who moves it by hand.
+      POSES = 11
 
-      # nil where the pad is not taped. On the thighs with the heels lowest, or on its stop where that is higher.
-      def whole = (pictured([mechanics.low_mm, place[:pad_above_block]].max) if family.told.include?(:joint))
+      # nil where the pad is not taped.
+      def whole = (pictured(pad_mm(mechanics.bottom_deg), poses) if family.told.include?(:joint))
 
       def at_rest = pictured(place[:pad_above_block])
 
       private
 
-      def pictured(pad_mm)
+      # The pad's underside at a heel drop: on the thighs, or on its stop where that is higher.
+      def pad_mm(drop_deg) = [mechanics.knee_top_mm(drop_deg), place[:pad_above_block]].max
+
+      def pictured(pad_mm, poses = [])
         low = pose(mechanics.bottom_deg)
         sketch = Sketch.new
         draw(sketch, low, pad_mm)
@@ -37,8 +42,17 @@ module Verglas
           dimensions: dimensions(low),
           targets: [],
           lens: nil,
-          points: tape_points(low)
+          points: tape_points(low),
+          poses: poses
         )
+      end
+
+      def poses
+        posed_along(POSES) do |share, sketch|
+          drop_deg = mechanics.bottom_deg + ((mechanics.top_deg - mechanics.bottom_deg) * share)
+          draw_moving(sketch, pose(drop_deg), pad_mm(drop_deg))
+          { deg: { heel_drop: drop_deg }, limits: { heel_drop: mechanics.heel_drop_deg } }
+        end
       end
 
       def window
@@ -72,11 +86,16 @@ module Verglas
         draw_machine(sketch)
         draw_leg(sketch, pose(Mechanisms::KneeLever::TOP_DEG), "_at_top", ghost: true)
         limbs.trunk(sketch, hip + point(0, 10), LEAN, body.hip_depth * 0.86, body.hip_depth * 0.74)
-        limbs.thigh(sketch, hip, low[:knee])
-        draw_leg(sketch, low, "")
+        draw_moving(sketch, low, pad_mm)
         sketch.circle(:hip, :joint, hip, 7)
-        sketch.circle(:ankle, :joint, low[:ankle], 7)
-        draw_lever(sketch, low, pad_mm)
+        draw_stops(sketch, front_of(low))
+      end
+
+      def draw_moving(sketch, pose, pad_mm)
+        limbs.thigh(sketch, hip, pose[:knee])
+        draw_leg(sketch, pose, "")
+        sketch.circle(:ankle, :joint, pose[:ankle], 7)
+        draw_lever(sketch, front_of(pose), pad_mm)
       end
 
       def limbs = @limbs ||= Limbs.new(body)
@@ -93,6 +112,7 @@ module Verglas
           of: %i[pad_above_block]
         )
         sketch.line(:seat_post, :frame, point(hip.s + 20, surface - 50), on_floor(hip.s + 20), width: 13)
+        sketch.line(:pivot_post, :frame, pivot, on_floor(LEVER_MM), width: 13)
         sketch.line(:foot_bar, :frame, on_floor(hip.s - 130), on_floor(LEVER_MM + 40), width: 13)
         sketch.box(:seat, :pad, left: hip.s - 170, bottom: surface - SEAT_MM, width: 350, height: SEAT_MM)
       end
@@ -136,13 +156,13 @@ module Verglas
       # Square to the sole under the toes.
       def up_from(pose) = pose[:toe].n.zero? ? point(0, 1) : pose[:up]
 
-      # The lever with its weight, the pad's underside so high; its stop and its catch as lines.
-      def draw_lever(sketch, low, under)
-        front = low[:knee].s + PAD[:before_knee]
+      # Where the pad ends before the knee.
+      def front_of(pose) = pose[:knee].s + PAD[:before_knee]
+
+      # The lever with its weight, the pad's underside so high.
+      def draw_lever(sketch, front, under)
         middle = point(front - (PAD[:length] / 2), under + (PAD[:height] / 2))
-        pivot = point(LEVER_MM, pivot_mm)
         sketch.line(:lever, :arm, pivot, middle, width: 14, moves: true, of: %i[pad_above_block])
-        sketch.line(:pivot_post, :frame, pivot, on_floor(LEVER_MM), width: 13)
         sketch.circle(:weight, :weight, pivot + ((middle - pivot) * 0.42), WEIGHT_MM, moves: true)
         sketch.box(
           :knee_pad,
@@ -154,9 +174,9 @@ module Verglas
           moves: true,
           of: %i[pad_above_block]
         )
-        draw_stops(sketch, front)
       end
 
+      # Its stop and its catch as lines.
       def draw_stops(sketch, front)
         stop = place[:pad_above_block]
         level = ->(height) { [point(front - PAD[:length] - 30, height), point(front + 30, height)] }
@@ -166,7 +186,7 @@ module Verglas
       end
 
       def on_floor(x) = point(x, 8 - BLOCK[:height])
-      def pivot_mm = mechanics.knee_top_mm(0) + 30
+      def pivot = point(LEVER_MM, mechanics.knee_top_mm(0) + 30)
 
       # The pad's stop below the thighs; and how low the heels go.
       def dimensions(low)

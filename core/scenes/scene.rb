@@ -12,6 +12,7 @@ module Verglas
     #   points       {name => Point} between which the tape goes, for Machines::Constant#tape
     #   labels       what stands beside a part as printed (Label)
     #   poses        what moves, all along the movement, from where it turns (Pose); empty where it is not moved by hand
+    #   drawn_share  which of them is what is drawn, by its share
     #   plate        a plate as one sees it standing before it (Plate); nil for none
     #   curve        what the movement asks over its range in N m (Curve); nil where nothing is told of it
     #   effort       the same of one load, by the share of the movement (Effort); nil where nothing is told of it
@@ -28,12 +29,15 @@ module Verglas
         :points,
         :labels,
         :poses,
+        :drawn_share,
         :plate,
         :curve,
         :effort
       ) do
         # Labels, poses, a plate, a curve and the effort where there are some.
-        def self.of(**fields) = new(labels: [], poses: [], plate: nil, curve: nil, effort: nil, **fields)
+        def self.of(**fields)
+          new(labels: [], poses: [], drawn_share: 0, plate: nil, curve: nil, effort: nil, **fields)
+        end
 
         def part(id) = parts.find { |part| part.id == id }
       end

@@ -51,6 +51,19 @@ RSpec.shared_examples "a mechanism" do
       end
   end
 
+  it "is moved by hand wherever its movement is told, from one end to the other, each part where it is drawn" do
+    mechanics, place = placed
+    scene = Verglas::Scenes.of(mechanics, place)&.whole
+    poses = Array(scene&.poses)
+    expect(poses.map(&:share).minmax).to eq(mechanics.lead(place) ? [0.0, 1.0] : [nil, nil])
+    expect(poses.flat_map { |pose| pose.parts.map(&:id) } - Array(scene&.parts).map(&:id)).to be_empty
+    drawn = poses.find { |pose| pose.share == scene.drawn_share }
+    drawn&.parts&.each do |part|
+      apart = scene.part(part.id).points.zip(part.points).map { |one, other| (one - other).norm }
+      expect(apart.max).to be < 45, "#{part.id} by #{apart.max.round}"
+    end
+  end
+
   it "answers some of its numbers as it answers them all" do
     mechanics, place = placed
     graded_on = family.findings.each_value.flat_map(&:quantities).uniq & mechanics.quantities(place).keys

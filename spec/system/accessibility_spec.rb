@@ -88,7 +88,7 @@ RSpec.describe "Every screen" do
         "/fittings/#{on("pad_and_angle", "Hip bench")}" => "Hip above the pad",
         "/fittings/#{on("incline_sled", "Leg press")}" => "At the latch",
         "/fittings/#{on("round_pad", "Glute-ham bench")}" => "Knee on the pad",
-        "/fittings/#{on("chain_on_lever", "Belt squat")}" => "Room at the deepest",
+        "/fittings/#{on("chain_on_lever", "Belt squat")}" => "Room with thighs level",
         "/fittings/#{on("arms_turned_in", "Hip adduction")}" => "Hip to pivot",
         "/sessions" => "Plan a session for",
         "/sessions/groups/new" => "Who goes along",

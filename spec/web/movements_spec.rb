@@ -239,6 +239,10 @@ RSpec.describe "A movement read by a phone" do
     # The same set, read for somebody with one: as the demo's gym would have it, cleared.
     def cautioned(caution)
       accepted
+      noted(caution)
+    end
+
+    def noted(caution)
       loft.cautions.put(
         person[:id],
         caution,
@@ -264,6 +268,16 @@ RSpec.describe "A movement read by a phone" do
       expect(status).to eq(201)
       expect(told(made)["next"]).to include("Only as far as it goes by itself")
       expect(db[:movements].get(:asked)["careful"]).to be(true)
+    end
+
+    it "holds the first repetition against half where a caution asks for half, and says so before it begins" do
+      noted("knee")
+      made = code
+      expect(reading(made)["still"]).to include("The first repetition over half of the range.")
+      review = told(made)
+      expect(review["first_share"]).to eq(0.5)
+      expect(review["warns"].join).to match(/\AThe first went to (99|10[01]) % of the range where 50 % was agreed/)
+      expect([review["next"], review["last"]]).to match([/only to half/, nil])
     end
 
     it "lets nobody be still under a load who may not hold one; where it rests on its stop, it does" do

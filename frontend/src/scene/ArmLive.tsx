@@ -29,7 +29,14 @@ const arc = (from: number, to: number) => {
   return `M${one.x} ${one.y}A${RADIUS} ${RADIUS} 0 0 0 ${other.x} ${other.y}`;
 };
 
-export function ArmLive({ share, wholeShare }: { share: number | null; wholeShare: number }) {
+type Props = {
+  share: number | null;
+  /** where it is to turn: from the one to the other */
+  from: number;
+  upto: number;
+};
+
+export function ArmLive({ share, from, upto }: Props) {
   const shown = Math.min(Math.max(share ?? 0, 0), MOST);
   const dot = at(shown);
   return (
@@ -40,7 +47,7 @@ export function ArmLive({ share, wholeShare }: { share: number | null; wholeShar
       data-arm-live
     >
       <path d={arc(0, 1)} fill="none" stroke={colour.line} strokeWidth="10" strokeLinecap="round" />
-      <path d={arc(wholeShare, 1)} fill="none" stroke={colour.inLine} strokeWidth="10" strokeLinecap="round" />
+      <path d={arc(from, upto)} fill="none" stroke={colour.inLine} strokeWidth="10" strokeLinecap="round" />
       {shown > 0 ? <path d={arc(0, shown)} fill="none" stroke={colour.body} strokeWidth="5" /> : null}
       <path d={`M${CENTRE.x} ${CENTRE.y}L${dot.x} ${dot.y}`} stroke={colour.machine} strokeWidth="6" />
       <circle cx={CENTRE.x} cy={CENTRE.y} r="6" fill={colour.pivot} />

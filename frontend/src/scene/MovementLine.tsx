@@ -59,6 +59,7 @@ export function MovementLine({ review, wholeShare, beside = null }: Props) {
   const path = (one: ReadCurve) =>
     one.shares.map((share, index) => `${index === 0 ? "M" : "L"}${x(index * one.step_s)} ${y(share)}`).join("");
   const bumps = tops(curve, repetitions.length);
+  const half = curve.step_s / 2;
   const crowded = bumps.length > 1 && (WIDTH - RIGHT - LEFT) / bumps.length < ROOM;
   return (
     <Drawing
@@ -79,6 +80,14 @@ export function MovementLine({ review, wholeShare, beside = null }: Props) {
         strokeWidth="1.5"
         strokeDasharray="2 5"
       />
+      {review.first_share < 1 && bumps[0] !== undefined ? (
+        <path
+          d={`M${LEFT} ${y(review.first_share * HUNDRED)}H${x((bumps[0] + (bumps[1] ?? curve.shares.length)) * half)}`}
+          stroke={colour.inLine}
+          strokeWidth="3"
+          data-first-share
+        />
+      ) : null}
       {beside ? <path d={path(beside.curve)} fill="none" stroke={colour.bodyGhost} strokeWidth="2" /> : null}
       <path d={path(curve)} fill="none" stroke={colour.body} strokeWidth="3" strokeLinejoin="round" />
       {ROWS.map(([row, title], line) => (

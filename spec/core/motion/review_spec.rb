@@ -65,6 +65,17 @@ RSpec.describe Verglas::Motion::Review do
     expect(codes(*past, laid: thigh)).not_to include(:past)
   end
 
+  it "holds a first repetition of half the range against half, and the others alone against the whole" do
+    half = ->(*changes) { review(*changes, first_share: 0.5) }
+    as_agreed = half[{ top: 0.5, up: 0.9, down: 1.2 }, {}, {}, { top: 0.8 }]
+    expect(as_agreed.remarks.map(&:to_h)).to eq([{ code: :short, params: { count: 1, of: 3, first: 4 } }])
+    expect(as_agreed.repetitions.map { |one| as_agreed.whole?(one) }).to eq([true, true, true, false])
+    expect([as_agreed.reached, as_agreed.last, half[{ top: 0.5 }].last]).to eq([1.0, :not_reached, nil])
+    expect(half[{ top: 0.58 }, {}].remarks).to eq([])
+    expect(half[{ top: 0.59 }, {}].then { |past| past.whole?(past.repetitions.first) }).to be(false)
+    expect(half[{ top: 0.59 }, {}].remarks.first.to_h).to eq(code: :first_past, params: { asked: 50, took: 59 })
+  end
+
   it "tells where the load is borne in the still seconds: not where it rests on its stop" do
     laid = ->(on, first) { Verglas::Motion::Laid.new(on: on, from_deg: 0, upto_deg: 50, lowers_first: first) }
     expect(

@@ -7,7 +7,7 @@ import { meQuery } from "../../api/queries";
 import type { PracticeRun, Scene } from "../../api/types";
 import { lengthText } from "../../lib/lengths";
 import { say } from "../../lib/say";
-import { posed } from "../../scene/posed";
+import { usePosed } from "../../scene/usePosed";
 import { SceneDrawing } from "../../scene/SceneDrawing";
 import { Travel } from "../../scene/Travel";
 import { PrimaryButton, SecondaryButton } from "../../ui/Button";
@@ -72,17 +72,11 @@ export function AtWork({ run }: { run: PracticeRun }) {
 
 /** As one sees them, moved by hand: no number stands anywhere. */
 function Seen({ scene }: { scene: Scene }) {
-  const [at, setAt] = useState(0);
-  const poses = scene.poses ?? [];
-  const pose = poses[at];
+  const { poses, at, shown, setAt } = usePosed(scene);
   return (
     <>
       <Stage>
-        <SceneDrawing
-          scene={at === 0 || !pose ? scene : posed(scene, pose)}
-          description={say("runPage.picture")}
-          name="practice"
-        />
+        <SceneDrawing scene={shown} description={say("runPage.picture")} name="practice" />
       </Stage>
       {poses.length > 0 ? (
         <Travel poses={poses} ends={scene.ends ?? []} at={at} slowTo={null} effort={null} onChange={setAt} />

@@ -1,11 +1,11 @@
 // The middle of the bench: the side view with its lens where the arm is taped, the lens alone where only the seat is, and
 // where nothing is, what can be done all the same.
 import { say } from "../../../lib/say";
-import { type ReactNode, Suspense, useState } from "react";
+import { type ReactNode, Suspense } from "react";
 import styled from "styled-components";
 import type { Evaluation, MachineOnBench, Quickens, Scene } from "../../../api/types";
 import { PlateFront } from "../../../scene/PlateFront";
-import { posed } from "../../../scene/posed";
+import { usePosed } from "../../../scene/usePosed";
 import { PivotLens, REACH_MM } from "../../../scene/PivotLens";
 import { SceneDrawing } from "../../../scene/SceneDrawing";
 import { Travel } from "../../../scene/Travel";
@@ -153,11 +153,8 @@ const withShown = ({ dimensions }: Scene, { shown }: Quickens) => (shown ? [...d
 
 /** A picture whose moving parts can be moved by hand, with the plate from the front beside it where there is one. */
 function Moving({ scene, slowTo, description, lens, onPlace, found }: MovingProps) {
-  const [at, setAt] = useState(0);
-  const poses = scene.poses ?? [];
-  const pose = poses[at];
+  const { poses, at, pose, shown, setAt } = usePosed(scene);
   const plate = scene.plate;
-  const shown = at === 0 || !pose ? scene : posed(scene, pose);
   const { curve } = scene;
   const side = plate ? "left" : SIDES[curve?.corner ?? "none"];
   const drawing = <SceneDrawing scene={shown} description={description} lens={lens} side={side} />;
@@ -186,7 +183,7 @@ function Moving({ scene, slowTo, description, lens, onPlace, found }: MovingProp
         <Travel
           poses={poses}
           ends={scene.ends ?? []}
-          at={Math.min(at, poses.length - 1)}
+          at={at}
           slowTo={slowTo}
           effort={scene.effort ?? null}
           onChange={setAt}

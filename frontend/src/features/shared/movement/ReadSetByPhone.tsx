@@ -132,10 +132,11 @@ function Reading({ movement: { making, reading, problem, close }, made, locale, 
 
 function Live({ reading, onForget }: { reading: Movement; onForget: () => void }) {
   const limit = reading.whole_share === null;
+  const upto = reading.count === 0 ? (reading.review?.first_share ?? 1) : 1;
   const ranges = (reading.review?.repetitions ?? []).slice(-4);
   return (
     <Beside>
-      {limit ? null : <ArmLive share={reading.share} wholeShare={reading.whole_share ?? 1} />}
+      {limit ? null : <ArmLive share={reading.share} from={upto * (reading.whole_share ?? 1)} upto={upto} />}
       <Words>
         {limit ? (
           <Count aria-live="polite">{Math.floor(reading.furthest_deg ?? 0)}°</Count>
