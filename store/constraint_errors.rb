@@ -24,6 +24,8 @@ module Verglas
         machine_name_length: [:wrong_form, "/name"],
         machine_code_length: [:too_long, "/code"],
         machine_place_length: [:too_long, "/place"],
+        machine_replaced_retired: [:not_allowed, "/replaced_by"],
+        machine_replaced_by_another: [:not_allowed, "/replaced_by"],
         machine_state_known: [:not_allowed, "/state"],
         machine_words_length: [:too_long, ""],
         machine_slack_range: [:out_of_range, "/slack_from_deg"],

@@ -11,6 +11,7 @@ module Verglas
           "client_id" => :clients,
           "machine_id" => :machines,
           "copied_from" => :machines,
+          "replaced_by" => :machines,
           "fitting_id" => :fittings,
           "visit_id" => :visits,
           "programme_id" => :programmes

@@ -101,6 +101,7 @@ RSpec.describe "Every screen" do
         "/you" => "Keep the PIN",
         "/fittings/#{accepted[:id]}/set-up" => "It stands so",
         "/fittings/#{accepted[:id]}/progress" => "Nothing lifted yet",
+        "/machines/#{there[:id]}/replace" => "In its place",
         "/machines/#{there[:id]}/sheet" => "First name and initial",
         "/gym" => "Names on a wall",
         "/refits" => "Nothing is due",

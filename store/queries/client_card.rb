@@ -92,6 +92,7 @@ module Verglas
               Sequel[:machines][:name].as(:machine_name),
               Sequel[:machines][:place].as(:machine_place),
               Sequel[:machines][:family].as(:machine_family),
+              Sequel[:machines][:replaced_by].as(:replaced_by),
               Sequel[:accounts][:name].as(:by_name),
               remeasured.as(:remeasured)
             )

@@ -58,24 +58,38 @@ module Verglas
           }
         end
 
+        # Of everybody who was fitted on it, in the order of their names, so many from a place on: the latest accepted
+        # fitting of each exercise, with who it is. {rows:, of: how many people}
+        def latest_of_people(machine_id, from:, most:)
+          fitted = @gym.clients.dataset.where(id: of_machine(machine_id).select(:client_id))
+          ids = fitted.order(:search_name, :id).offset(from).limit(most).select_map(:id)
+          rows = latest(machine_id, ids)
+          { rows: rows.sort_by { |row| [ids.index(row[:client_id]), row[:exercise]] }, of: fitted.count }
+        end
+
+        # Of these clients on it, the latest accepted fitting of each exercise.
+        def latest(machine_id, ids)
+          of_machine(machine_id)
+            .where(client_id: ids)
+            .distinct(:client_id, :exercise)
+            .order(:client_id, :exercise, Sequel.desc(:accepted_at))
+            .select(:id, :client_id, :exercise, :marks)
+            .all
+        end
+
         def accepted_lately(machine_id)
-          @gym
-            .fittings
-            .dataset
-            .where(machine_id: machine_id, state: "accepted")
-            .order(Sequel.desc(:accepted_at))
-            .limit(LATEST)
+          of_machine(machine_id).order(Sequel.desc(:accepted_at)).limit(LATEST)
         end
 
         private
 
+        def of_machine(machine_id) = @gym.fittings.dataset.where(machine_id: machine_id, state: "accepted")
+
         def accepted(machine_id)
-          @gym
-            .fittings
-            .dataset
-            .where(machine_id: machine_id, state: "accepted")
-            .join(:clients, id: Sequel[:fittings][:client_id])
-            .join(:accounts, id: Sequel[:fittings][:accepted_by])
+          of_machine(machine_id).join(:clients, id: Sequel[:fittings][:client_id]).join(
+            :accounts,
+            id: Sequel[:fittings][:accepted_by]
+          )
         end
       end
     end

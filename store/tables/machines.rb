@@ -86,7 +86,9 @@ module Verglas
         private
 
         def columns(facts)
-          fields = facts.slice(*FACTS)
+          fields = facts.slice(*FACTS, :replaced_by)
+          # What is in service again was replaced by nothing.
+          fields[:replaced_by] = nil if fields.fetch(:state, "retired") != "retired"
           %i[loading moves].each { |name| fields[name] = Sequel.pg_json(fields[name]) if fields[name] }
           fields
         end

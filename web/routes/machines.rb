@@ -72,6 +72,22 @@ module Verglas
             reply(Views::Widening.of(Application::Widening.of(gym, row, exercise[/.+/])))
           end
 
+          app.get("/api/machines/:id/replacement") do |id|
+            row = machine_row(id)
+            reply(Views::Replacement.of(Application::Replacing.new(gym, row), params["instead"], params["from"].to_i))
+          end
+
+          app.post("/api/machines/:id/replacement") do |id|
+            write_once do
+              Application::Replacing.new(gym, machine_row(id)).replace(
+                input[:instead],
+                version: input[:version],
+                by: staff[:id]
+              )
+              machine_page(machine_row(id))
+            end
+          end
+
           app.get("/api/best-reading") { reply(Views::WhoFits.best_reading(Application::BestReading.of(gym))) }
 
           app.get("/api/who-fits") do

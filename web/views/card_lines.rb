@@ -15,7 +15,8 @@ module Verglas
             machine: {
               id: row[:machine_id],
               name: row[:machine_name],
-              place: row[:machine_place]
+              place: row[:machine_place],
+              replaced_by: row[:replaced_by]
             },
             exercise: row[:exercise],
             accepted: row[:state] == "accepted" ? accepted(line) : nil,

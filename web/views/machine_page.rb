@@ -17,6 +17,7 @@ module Verglas
             number: row[:number],
             version: row[:version],
             copied_from: page.copied_from,
+            replaced_by: row[:replaced_by] && { id: row[:replaced_by], name: page.replaced_by },
             exercises: parts(row).map { |exercise, family| exercise(row, exercise, family, page.taped_by) },
             photographs: page.photographs,
             use: page.use.map { |line| line.slice(:exercise, :label, :mark, :count) },

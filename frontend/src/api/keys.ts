@@ -38,6 +38,7 @@ export const keys = {
   whoFits: (action: string | null) => of("machines", "who-fits", action),
   machineErrors: (id: string, version: number) => of("machine", id, "errors", version),
   widening: (id: string, exercise: string, version: number) => of("machine", id, "widening", exercise, version),
+  replacement: (id: string, instead: string) => of("machine", id, "replacement", instead),
   changes: (id: string, number: number) => of("machine", id, "changes", number),
   trial: (id: string, ...of_: readonly unknown[]) => of("machine", id, "trial", ...of_),
   wallSheet: (id: string, view: object) => of("machine", id, "sheet", view),

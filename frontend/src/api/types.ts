@@ -34,6 +34,7 @@ export type MachineOnBench = Schemas["MachineOnBench"];
 export type ExplainedSign = Schemas["ExplainedSign"];
 export type NextMove = Schemas["NextMove"];
 export type MachinePage = Schemas["MachinePage"];
+export type ReplacedSetting = Schemas["ReplacedSetting"];
 export type MachineExercise = Schemas["MachineExercise"];
 export type MachineLength = MachineExercise["lengths"][number];
 export type MachineAdjuster = MachineExercise["adjusters"][number];

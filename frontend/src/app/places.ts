@@ -74,6 +74,10 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
     "machines/:id/sheet",
     page(() => import("../features/machines/WallSheetPage").then(({ WallSheetPage }) => WallSheetPage)),
   ],
+  [
+    "machines/:id/replace",
+    page(() => import("../features/machines/ReplacePage").then(({ ReplacePage }) => ReplacePage)),
+  ],
   ["practice", page(() => import("../features/practice/PracticePage").then(({ PracticePage }) => PracticePage))],
   ["practice/:id", page(() => import("../features/practice/RunPage").then(({ RunPage }) => RunPage))],
   ["board", page(() => import("../features/board/BoardPage").then(({ BoardPage }) => BoardPage))],

@@ -21,7 +21,7 @@ const Track = styled(Slider)`
   display: grid;
   grid-template-columns: auto minmax(6rem, 1fr) auto;
   align-items: center;
-  gap: ${space(3)};
+  gap: ${space(5)};
   min-height: 44px;
   color: ${colour.inkMuted};
   .react-aria-SliderTrack {

@@ -1,5 +1,5 @@
 // Machines, how people fit them, who comes next.
-import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { api, unwrap } from "../client";
 import type { paths } from "../generated/schema";
 import { keys } from "../keys";
@@ -63,6 +63,22 @@ export const wideningQuery = (id: string, exercise: ExerciseName, version: numbe
     queryFn: ({ signal }) =>
       unwrap(api.GET("/api/machines/{id}/widening", { params: { path: { id }, query: { exercise } }, signal })),
     enabled: wanted,
+    staleTime: 60_000,
+  });
+
+/** Everybody's settings on a machine in the place of this one, some people at a time; none before one is chosen. */
+export const replacementQuery = (id: string, instead: string) =>
+  infiniteQueryOptions({
+    queryKey: keys.replacement(id, instead),
+    queryFn: ({ pageParam, signal }) =>
+      unwrap(
+        api.GET("/api/machines/{id}/replacement", {
+          params: { path: { id }, query: instead === "" ? {} : { instead, from: pageParam } },
+          signal,
+        }),
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (page) => page.following,
     staleTime: 60_000,
   });
 

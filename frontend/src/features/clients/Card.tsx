@@ -85,6 +85,7 @@ export function Card({ page, id, locale }: { page: ClientPageData; id: string; l
               machine={machine}
               name={name}
               line={line}
+              replaces={page.card.find((one) => one.accepted && one.machine.replaced_by === machine.id)?.machine.name}
               first={`${machine.id} ${exercise}` === begin}
               locale={locale}
               busy={opening.isPending}

@@ -52,6 +52,8 @@ type LineProps = {
   /** what would be advised; nothing while it is computed */
   prediction: Prediction | undefined;
   first: boolean;
+  /** the machine it took the place of, where they were fitted on that */
+  replaces: string | undefined;
   locale: string;
   busy: boolean;
   onOpen: () => void;
@@ -61,7 +63,7 @@ function NotFitted({ prediction }: { prediction: Prediction | undefined }) {
   return prediction ? <Predicted prediction={prediction} /> : <Muted>{say("card.unfitted")}</Muted>;
 }
 
-export function CardLine({ machine, name, line, prediction, first, locale, busy, onOpen }: LineProps) {
+export function CardLine({ machine, name, line, prediction, first, replaces, locale, busy, onOpen }: LineProps) {
   const accepted = line?.accepted;
   // Nobody is set up by marks with which something is wrong today.
   const holds = (line?.outdated ?? []).length === 0;
@@ -72,6 +74,12 @@ export function CardLine({ machine, name, line, prediction, first, locale, busy,
         <Strong>{name}</Strong>
         <br />
         <Small>{machine.place}</Small>
+        {replaces && !accepted ? (
+          <>
+            <br />
+            <Small>{say("card.replaces", { machine: replaces })}</Small>
+          </>
+        ) : null}
         {accepted ? (
           <>
             <br />

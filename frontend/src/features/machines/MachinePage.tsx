@@ -86,6 +86,11 @@ function Machine({ id, page, unit, locale }: Props) {
             <SecondaryLink to={`/machines/${id}/correct`}>{say("machinePage.correct")}</SecondaryLink>
             <Copy id={id} name={machine.name} />
           </May>
+          <May ask="replacement">
+            <SecondaryLink to={`/machines/${id}/replace${page.replaced_by ? `?instead=${page.replaced_by.id}` : ""}`}>
+              {say("machinePage.replace")}
+            </SecondaryLink>
+          </May>
         </Push>
       </PageHead>
       <StateNotice page={page} />
@@ -155,6 +160,7 @@ function StateNotice({ page }: { page: MachinePageData }) {
       ? say("machinePage.closedNotice", { what: machine.state_note ? `: ${machine.state_note}` : "" })
       : null,
     machine.state === "retired" ? say("machinePage.retiredNotice") : null,
+    page.replaced_by ? say("machinePage.replacedNotice", { name: page.replaced_by.name }) : null,
     machine.state === "in_use" && machine.state_note ? machine.state_note : null,
     page.copied_from ? say("machinePage.copiedNotice", { copiedfrom: page.copied_from }) : null,
   ].filter((line) => line !== null);
