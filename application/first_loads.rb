@@ -10,8 +10,6 @@ module Verglas
       # choice: to begin with, of the machine's rig; low, high: what is likely, as choices; sets, machines: how many it
       # rests on.
       Told = Struct.new(:choice, :low, :high, :sets, :machines)
-      # By how many people, those who were there last, a machine's own factor is learned.
-      PEOPLE = 100
       # What is told as likely reaches so many SDs either way.
       SDS = Loading::FirstLoad::FIRST[:sds]
 
@@ -50,12 +48,12 @@ module Verglas
 
       def gym = @meeting.gym
       def rig = @meeting.rig
-      def key = "#{@meeting.machine_row[:id]}/#{@meeting.exercise}"
+      def key = MachineFactors.key(@meeting.machine_row[:id], @meeting.exercise)
       def action = StrengthLog.action(@meeting.machine.family)
       def known? = rig && action && @meeting.safety.rows.none? && @meeting.bars.none?
-      def lifted = @lifted ||= Store::Queries::LiftedSets.new(gym)
       def client_id = @meeting.client[:id]
-      def sets = @sets ||= StrengthLog.sets(@rows || lifted.call([client_id]).fetch(client_id, []))
+      def sets = @sets ||= StrengthLog.sets(@rows || rows_read)
+      def rows_read = Store::Queries::LiftedSets.new(gym).call([client_id]).fetch(client_id, [])
       def person = @person ||= StrengthLog.person(@meeting.client, @meeting.readings)
 
       def first(done)
@@ -74,26 +72,7 @@ module Verglas
       # This machine's own, by everybody else who was there.
       def factor
         @factor ||=
-          begin
-            readings = Kept.shared.of(:factors, [gym.id, key, Time.now.to_i / 3600]) { readings_here }
-            Loading::MachineFactor.of(readings.except(client_id).values)
-          end
-      end
-
-      # {client id => what they tell of the machine}, read once an hour.
-      def readings_here
-        ids = lifted.on(@meeting.machine_row[:id], @meeting.exercise, most: PEOPLE)
-        log = lifted.call(ids)
-        Store::Queries::People
-          .new(gym)
-          .call(ids)
-          .transform_values { |one| reading_of(one, log.fetch(one.row[:id], [])) }
-          .compact
-      end
-
-      def reading_of(one, rows)
-        person = StrengthLog.person(one.row, one.readings)
-        Loading::MachineFactor.reading(key, action, person, StrengthLog.sets(rows))
+          MachineFactors.of(gym, @meeting.machine_row[:id], @meeting.exercise, action, without: client_id)
       end
 
       def push = @push ||= StrengthLog.push(@meeting.machine_row[:loading].to_h)

@@ -40,13 +40,14 @@ module Verglas
 
       # Does the block's write once under the request's key: the same request again gets the same answer, whatever has
       # changed since. So all that a write asks first stands inside the block too.
-      # trail: whether it stands in the audit trail; only what changes nothing of the gym's does not.
-      def write_once(status: 200, trail: true)
+      # trail: whether it stands in the audit trail; only what changes nothing of the gym's does not; as: under which
+      # word, the operation's own unless said.
+      def write_once(status: 200, trail: true, as: nil)
         once = Store::Writes.new(db, account_id: staff[:id])
         code, body =
           once.once(request.env["HTTP_IDEMPOTENCY_KEY"], "#{request.request_method} #{request.path}\n#{raw_body}") do
             done = yield
-            on_record(params["id"] || subject(done)) if trail
+            on_record(params["id"] || subject(done), as: as) if trail
             [status, reply(done)]
           end
         halt code, body
@@ -57,8 +58,8 @@ module Verglas
 
       # What was done stands in the audit trail: every write, and every opening of what speaks of somebody's health or
       # leaves the gym. subject: the id of whom or what it was done to.
-      def on_record(subject)
-        gym.trail.add(App::CONTRACT.action(request), by: staff[:id], subject: subject)
+      def on_record(subject, as: nil)
+        gym.trail.add(as || App::CONTRACT.action(request), by: staff[:id], subject: subject)
       end
 
       # What a writer who came too late is shown.

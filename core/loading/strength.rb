@@ -23,6 +23,12 @@ module Verglas
       def mean(action) = base(action) + state.expected(row(action)) - lost(action)
       def variance(action) = state.variance(row(action))
       def sd(action) = Math.sqrt(variance(action))
+
+      # [mean, variance] of how much stronger one action is than another.
+      def difference(action, other)
+        rows = [action, other].map { |one| row(one) }
+        [mean(action) - mean(other), state.variance(rows.first.zip(rows.last).map { |one, two| one - two })]
+      end
       def clean? = @sets.any?(&:clean?)
 
       # [mean, variance] of a machine's factor.

@@ -184,6 +184,7 @@ module Verglas
             belt: figures(:above_share_of_body_mass),
             curl_to_extension: figures(:usual, :low, :high),
             one_leg: figures(:share),
+            remarked: figures(:from),
             side_difference: figures(:above_share)
           ),
         gap: figures(:after_weeks, :free_weeks, :lost_a_week, :least_share, :anew_after_weeks),

@@ -102,4 +102,28 @@ RSpec.describe "A first load" do
     expect(push.call({ "ratio" => 0.5 })).to eq(0.5)
     expect(push.call({})).to eq(1.0)
   end
+
+  # What one says who was fitted on a machine and lifted its lightest there.
+  def lightest_on(name)
+    fitting = bench(name)
+    page = call(:get, "/api/fittings/#{fitting}")
+    accepting = { marks: page["marks"], version: page["version"], reason: "So." }
+    call(:post, "/api/fittings/#{fitting}/acceptance", accepting)
+    set = { repetitions: 10, last: "clean", reached: 1, felt: nil, sign: nil, watched_by: nil, leg: "" }
+    load_kg = here(name)[:loading].to_h["masses"].min
+    visit = call(:post, "/api/fittings/#{fitting}/sets", { **set, load_kg: load_kg })
+    expect(status).to eq(201), last_response.body
+    [fitting, visit["remarks"].join]
+  end
+
+  it "says that curls lie far from extensions by all that was lifted, on whichever machines, without any caution" do
+    curls = loft.machines.all.select { |row| row[:name].match?(/curl \d/) && row[:loading].to_h["masses"] }
+    fittings, remarks = curls.map { |row| lightest_on(row[:name]) }.transpose
+    fitting = fittings.last
+    expect(remarks.values_at(0, -1)).to match(["", /\ABy all their sets the curl is 0\.\d\d of the extension/])
+    said = -> { loads(fitting)["remarks"].grep(/outside 0.45 to 0.90 with (\d+) of 100/) { Regexp.last_match(1).to_i } }
+    expect(said.call).to match([be_between(75, 100)])
+    call(:put, "/api/clients/#{perpetua}/cautions", { caution: "ankle", version: nil })
+    expect(said.call).to eq([])
+  end
 end

@@ -77,6 +77,7 @@ RSpec.describe "How far a machine sits from its tape" do
     expect(length["value"]).to eq(corrected)
     expect(length["taped"]).to include("by" => "Maren Oldcastle", "learned" => 12)
     expect(errors).to be_empty
+    expect(call(:get, "/api/audit")["entries"].first["says"]).to eq("took in a length by what its fittings say")
     expect(loft.machines.described_as(here[:id], 1)[:constants]["back_face"]).to eq(-491)
   end
 

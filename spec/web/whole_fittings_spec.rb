@@ -198,9 +198,11 @@ RSpec.describe "Whole fittings over HTTP" do
     end
 
     it "remarks on left against right, and on a curl against the extension of the same station" do
-      once = "Left and right differ by %d %%: said only where it is so again at the next visit."
+      once =
+        "Left and right differ by %d %% (by more than 10 %% with %d of 100): said only where it is so again at the " \
+          "next visit."
       sides = ->(left, right) { call(:post, "#{path}/loads", { left_kg: left, right_kg: right })["remarks"] }
-      expect(sides[20, 15]).to eq([format(once, 25)])
+      expect(sides[20, 15]).to eq([format(once, 25, 97)])
       work = Verglas::Application::Sheet::NO_WORK.merge("left_kg" => 20, "right_kg" => 15)
       expect(
         call(:post, "#{path}/acceptance", { marks: advised, version: 1, work: work, reason: "So." })
@@ -209,11 +211,12 @@ RSpec.describe "Whole fittings over HTTP" do
       sides = ->(left, right) { call(:post, "#{again}/loads", { left_kg: left, right_kg: right })["remarks"] }
       expect(sides[20, 15]).to eq(
         [
-          "Again left and right differ by 25 %, the right is the weaker: look at hips and roller, and begin with " \
-            "that side."
+          "Again left and right differ by 25 %, the right is the weaker (by more than 10 % with 100 of 100): look " \
+            "at hips and roller, and begin with that side."
         ]
       )
-      expect([sides[20, 19], sides[15, 20]]).to eq([[format(once, 5)], [format(once, 25)]])
+      # A visit the other way round takes back what one said.
+      expect([sides[20, 19], sides[15, 20]]).to eq([[format(once, 5, 83)], [format(once, 25, 12)]])
       station = machine(loft, "shared_seat", name: "Leg station 1")
       loft.machines.update(station[:id], version: 1, by: account, loading: stack)
       extension, curl =

@@ -19,15 +19,15 @@ module Verglas
           rows.sort_by { |row| row[:at] }.group_by { |row| row[:client_id] }
         end
 
-        # Ids of clients, those who were there last first.
+        # Ids of clients, those who were there last first, of the latest visits and accepted fittings.
+        LATELY = 1000
         def on(machine_id, exercise, most:)
-          @gym
-            .visits
-            .dataset
-            .where(machine_id: machine_id, exercise: exercise)
+          place = { machine_id: machine_id, exercise: exercise }
+          visits_on(place)
+            .union(fittings_on(place), all: true, alias: :done)
             .group(:client_id)
             .select(:client_id)
-            .reverse(Sequel.function(:max, :last_at))
+            .order(Sequel.desc(Sequel.function(:max, :at)), :client_id)
             .limit(most)
             .select_map(:client_id)
         end
@@ -37,6 +37,16 @@ module Verglas
         PLACE = %i[client_id machine_id exercise].freeze
         COUNTS = %i[load_kg repetitions last].freeze
         private_constant :PLACE, :COUNTS
+
+        def visits_on(place)
+          visits = @gym.visits.dataset.where(place).order(Sequel.desc(:last_at))
+          visits.limit(LATELY).select(:client_id, Sequel[:last_at].as(:at))
+        end
+
+        def fittings_on(place)
+          accepted = @gym.fittings.dataset.where(**place, state: "accepted").order(Sequel.desc(:accepted_at))
+          accepted.limit(LATELY).select(:client_id, Sequel[:accepted_at].as(:at))
+        end
 
         def sets(client_ids)
           at = Sequel[:sets][:done_at]

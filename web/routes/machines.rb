@@ -41,7 +41,7 @@ module Verglas
 
           # One length or one adjuster's travel. What looks like a slip is refused with why; the same confirmed stands.
           app.put("/api/machines/:id/lengths") do |id|
-            write_once do
+            write_once(as: ("take_in_length" if input[:learned])) do
               row = machine_row(id)
               note = { by: staff[:id], at: Time.now.utc.iso8601 }
               taping = input[:learned] ? by_fittings(row, **note) : taping(row, **note)

@@ -149,25 +149,25 @@ module Verglas
             *sides(meeting, *input.values_at(:left_kg, :right_kg)),
             *one_leg(meeting, input),
             *(unlikely(meeting, input[:wanted_kg]) if input[:wanted_kg]&.positive?),
-            *beside_the_other(meeting, input[:wanted_kg])
+            *beside_the_other(meeting, input[:wanted_kg]),
+            *Told::Balance.says(Application::Balance.of(meeting))
           ]
         end
+
+        # Of a hundred.
+        def chance(probability) = (probability * 100).round
 
         def sides(meeting, left, right)
           return unless left&.positive? && right&.positive?
 
-          share =
-            Loading::Remarks.sides(
-              left,
-              right,
-              meeting.rig&.choices,
-              before: Application::Logbook.of(meeting).sides_before
-            )
+          before = Application::Logbook.of(meeting).sides_before
+          share = Loading::Remarks.sides(left, right, meeting.rig&.choices, before: before)
           return unless share.share.positive?
           words(
             share.remarked ? :sides_differ : :sides_alike,
             percent: (share.share * 100).round,
-            weaker: words(left < right ? :left : :right)
+            weaker: words(left < right ? :left : :right),
+            chance: chance(Loading::Balance.sides(left, right, before: before).outside)
           )
         end
 
