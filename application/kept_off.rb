@@ -15,7 +15,8 @@ module Verglas
           .new(gym)
           .call(ids)
           .map do |id, person|
-            [Meeting.among(gym, person, machine_row: machine_row, exercise: exercise, shared: shared), last[id]]
+            how = { machine_row: machine_row, exercise: exercise, shared: shared, fitting: last[id] }
+            [Meeting.among(gym, person, **how), last[id]]
           end
       end
 

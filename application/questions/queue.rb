@@ -19,6 +19,16 @@ module Verglas
               version: queue[:version]
             )
           end
+
+          # With which load somebody goes on by their log, or begins by what they lift elsewhere, as printed; as somebody
+          # wrote it where the machine's loads were never described, "" where nothing is told.
+          def load(meeting, last)
+            return first_load(meeting) unless last
+
+            today = Told::Today.load(meeting, Logbook.of(meeting))
+            today ? today[:load][:text] : last[:load]
+          end
+
           # Ids of clients in the order in which the least is moved, those who are kept off last; nil where they stand
           # so.
           def fewest_moves
@@ -29,6 +39,11 @@ module Verglas
           end
 
           private
+
+          def first_load(meeting)
+            first = FirstLoads.of(meeting) or return ""
+            Formats::Words.say("sessions.begin_with", load: Told::Load.printed(meeting.rig, first.choice.mass_kg))
+          end
 
           # [[client's id, Sessions::Place]]
           def places

@@ -8,7 +8,11 @@ RSpec.describe "A first load" do
   let!(:loft) { Verglas::Store::Gym.new(db, DemoGym.lay(db)) }
   let(:perpetua) { loft.clients.dataset.where(name: "Perpetua Lowe").get(:id) }
 
-  before { sign_in(password: Verglas::Demo::Loader::SIGN_IN[:password]) }
+  before do
+    # What machines are like is kept for an hour, and each example changes other loads of the same gym.
+    Verglas::Application::Kept.shared.empty
+    sign_in(password: Verglas::Demo::Loader::SIGN_IN[:password])
+  end
 
   def here(name) = loft.machines.all.find { |row| row[:name] == name }
   def bench(name, id = perpetua) = call(:post, "/api/fittings", { client_id: id, machine_id: here(name)[:id] })["id"]
@@ -125,5 +129,18 @@ RSpec.describe "A first load" do
     expect(said.call).to match([be_between(75, 100)])
     call(:put, "/api/clients/#{perpetua}/cautions", { caution: "ankle", version: nil })
     expect(said.call).to eq([])
+  end
+
+  it "stands beside whoever waits: by the log who was loaded here, by what is likely who was not" do
+    machine = here("Leg curl 1")
+    fitting, = lightest_on("Leg extension 1")
+    waits = ->(at) do
+      path = "/api/machines/#{at[:id]}/queue"
+      version = call(:get, path)["version"]
+      call(:put, path, { clients: [perpetua], version: version })["entries"].first["load"]
+    end
+    expect(waits[machine]).to eq("from #{loads(bench("Leg curl 1"))["load"]["text"]}")
+    today = call(:get, "/api/fittings/#{fitting}/set-up")["visit"]["today"]["load"]["text"]
+    expect(waits[here("Leg extension 1")]).to eq(today)
   end
 end

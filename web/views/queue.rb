@@ -29,7 +29,7 @@ module Verglas
         def entries(queue)
           stands = queue.standing
           queue.benches.map do |meeting, last|
-            entry(meeting, last, stands).tap do |one|
+            entry(queue, meeting, last, stands).tap do |one|
               stands = one[:marks].to_h { |tag| [tag[:label], tag[:mark]] } if one[:bars].empty?
             end
           end
@@ -37,17 +37,17 @@ module Verglas
 
         # fitting_id: the accepted one to set up again; nil for somebody who was not fitted here yet, with the marks as
         # advised. Nobody moves anything for whom the machine is barred.
-        def entry(meeting, last, stands)
+        def entry(queue, meeting, last, stands)
           head = { client: Client.summary(meeting.client), fitting_id: last && last[:id] }
           Application::OneLine.of(meeting.machine_row[:id], -> { { **head, **NOT_COMPUTED } }) do
-            computed(meeting, last, stands, head)
+            computed(queue, meeting, last, stands, head)
           end
         end
 
         NOTHING = { marks: [], moves: nil, load: "" }.freeze
         NOT_COMPUTED = { bars: Told::Barred.of([Application::OneLine::BAR]), **NOTHING }.freeze
 
-        def computed(meeting, last, stands, head)
+        def computed(queue, meeting, last, stands, head)
           today = last ? Application::Sheet.today(meeting, last) : { marks: meeting.advice.marks }
           marks, aids = today.values_at(:marks, :aids)
           bars = last ? Told::Barred.at(meeting, meeting.evaluation(marks, aids)) : Told::Barred.advised(meeting)
@@ -58,7 +58,7 @@ module Verglas
             bars: bars,
             marks: Told::Names.tags(marks.compact),
             moves: stands ? Moves.all(meeting.machine, stands, marks) : nil,
-            load: last ? last[:load] : ""
+            load: queue.load(meeting, last)
           }
         end
         private_class_method :entries, :entry, :computed

@@ -12,7 +12,7 @@ import { PrimaryLink, SecondaryLink } from "../../ui/LinkButton";
 import { MarkTags } from "../../ui/MarkTag";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
-import { breakpoint, colour, radius, size, space } from "../../ui/tokens";
+import { breakpoint, colour, font, radius, size, space } from "../../ui/tokens";
 import { ClientPicker } from "../shared/ClientPicker";
 import { useOpenFitting } from "../shared/useOpenFitting";
 import { moveText } from "./MoveText";
@@ -37,6 +37,12 @@ const Moves = styled.ul`
     border-radius: ${radius};
     font-size: ${size.large};
   }
+`;
+const Load = styled.span`
+  font-family: ${font.mark};
+  font-weight: ${font.strong};
+  font-size: ${size.title};
+  letter-spacing: -0.05em;
 `;
 const Ends = styled.span`
   display: flex;
@@ -131,7 +137,7 @@ function Waiting({ entry, first, machineId, exercise, onLater, onGone }: Waiting
         {entry.load ? (
           <>
             <br />
-            <Small>{entry.load}</Small>
+            <Load>{entry.load}</Load>
           </>
         ) : null}
         {entry.bars.map((bar) => (
