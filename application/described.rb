@@ -18,6 +18,12 @@ module Verglas
       # The same, read anew. As far as it is taped.
       def value(row, exercise: nil) = Machines::Reader.read_known(data(row), exercise: exercise)
 
+      # Whether nobody is fitted on it: it is gone, or might be bought. Raises Invalid where it is so.
+      def off_the_floor?(row) = Store::Tables::Machines::OFF_THE_FLOOR.include?(row[:state])
+      def on_the_floor!(row, path:)
+        raise Invalid.new(:"machine_#{row[:state]}", path: path) if off_the_floor?(row)
+      end
+
       # A row as the plain data that the core reads.
       def data(row)
         {

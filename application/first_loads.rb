@@ -71,8 +71,7 @@ module Verglas
 
       # This machine's own, by everybody else who was there.
       def factor
-        @factor ||=
-          MachineFactors.of(gym, @meeting.machine_row[:id], @meeting.exercise, action, without: client_id)
+        @factor ||= MachineFactors.of(gym, @meeting.machine_row[:id], @meeting.exercise, action, without: client_id)
       end
 
       def push = @push ||= StrengthLog.push(@meeting.machine_row[:loading].to_h)

@@ -21,7 +21,7 @@ module Verglas
       # [[machine's row, exercise]] on which one can practise: taped, so that marks can be advised.
       def machines
         @gym.machines.all.flat_map do |row|
-          next [] if row[:state] == "retired"
+          next [] if Described.off_the_floor?(row)
 
           Described.exercises(row).map { |exercise| [row, exercise.to_s] }.select { |one| practicable?(*one) }
         end

@@ -29,15 +29,17 @@ module Verglas
         @row = machine_row
       end
 
-      # Machines in service that train something of what this one trains.
+      # Machines that train something of what this one trains: in service, or such as the gym thinks of buying.
       def others
         mine = actions(@row)
-        @gym.machines.in_service.select { |row| row[:id] != @row[:id] && actions(row).intersect?(mine) }
+        all = [*@gym.machines.in_service, *@gym.machines.considered]
+        all.select { |row| row[:id] != @row[:id] && actions(row).intersect?(mine) }
       end
 
       # Retires it for another of these. Raises Invalid where that is none of them.
       def replace(instead, version:, by:)
         taken = other(instead)
+        Described.on_the_floor!(taken, path: "/instead")
         @gym.machines.hold(taken[:id])
         @gym.machines.update(@row[:id], version: version, by: by, state: "retired", replaced_by: taken[:id])
       end

@@ -75,7 +75,7 @@ module Verglas
 
       # As it was accepted, for this client, on this machine, today.
       def refuse_unfit
-        raise Invalid.new(:machine_retired, path: "/machine") if @meeting.machine_row[:state] == "retired"
+        Described.on_the_floor!(@meeting.machine_row, path: "/machine")
 
         refused = @meeting.refusals(@meeting.evaluation(marks, @meeting.fitting[:aids].to_h)).first
         raise Invalid, refused if refused

@@ -2,13 +2,17 @@
 
 module Verglas
   module Application
-    # Who of a gym's people fits the machines that train one joint action, at the best marks of each, as far as each
-    # body is known and by the gym's rules, without anybody's cautions; and whom none of them fits.
+    # Who of a gym's people fits the machines that train one joint action, and those that it thinks of buying, at the
+    # best marks of each, as far as each body is known and by the gym's rules, without anybody's cautions; and whom none
+    # of those that are here fits.
     class WhoFits
       # Where somebody is fitted.
       FITS = ["in line", "close"].freeze
       # counts: {band => people}
-      OnMachine = Struct.new(:machine_id, :exercise, :name, :counts) { def fit = counts.values_at(*FITS).compact.sum }
+      OnMachine =
+        Struct.new(:machine_id, :exercise, :name, :counts, :considered) do
+          def fit = counts.values_at(*FITS).compact.sum
+        end
       # machines: [OnMachine], those that fit most people first; nobody: clients' rows whom none fits; asked: how many
       # people; of: how many there are.
       Answer = Struct.new(:machines, :nobody, :asked, :of)
@@ -36,7 +40,7 @@ module Verglas
 
       private
 
-      def rows = @rows ||= @gym.machines.in_service
+      def rows = @rows ||= [*@gym.machines.in_service, *@gym.machines.considered]
 
       # [[row, exercise, Machine, Wishes]] that are taped far enough to be graded.
       def places
@@ -67,7 +71,8 @@ module Verglas
               row[:id],
               name.to_s,
               Told::Names.machine(row[:name], name.to_s),
-              grades.map { |one| one[index] }.tally
+              grades.map { |one| one[index] }.tally,
+              row[:state] == "considered"
             )
           end
         all.sort_by { |one| [-one.fit, -one.counts.fetch(FITS.first, 0), one.name] }
@@ -76,7 +81,8 @@ module Verglas
       def nobody(all)
         return [] if places.empty?
 
-        all.rows.zip(all.answers).reject { |_, bands| bands.intersect?(FITS) }.map(&:first)
+        here = places.each_index.reject { |index| places[index].first[:state] == "considered" }
+        all.rows.zip(all.answers).reject { |_, bands| bands.values_at(*here).intersect?(FITS) }.map(&:first)
       end
     end
   end

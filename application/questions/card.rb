@@ -15,7 +15,7 @@ module Verglas
               client: client,
               gym_row: gym.row,
               cautions: gym.cautions.of(client[:id]),
-              benches: benches.reject { |meeting| meeting.machine_row[:state] == "retired" },
+              benches: benches.reject { |meeting| Described.off_the_floor?(meeting.machine_row) },
               machines: gym.machines.in_service.to_h { |machine| [machine[:id], machine] },
               floor_card: FloorCard.new(gym, client[:id])
             )

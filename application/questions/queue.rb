@@ -20,8 +20,8 @@ module Verglas
             )
           end
 
-          # With which load somebody goes on by their log, or begins by what they lift elsewhere, as printed; as somebody
-          # wrote it where the machine's loads were never described, "" where nothing is told.
+          # With which load somebody goes on by their log, or begins by what they lift elsewhere, as printed; as it was
+          # written down where the machine's loads were never described, "" where nothing is told.
           def load(meeting, last)
             return first_load(meeting) unless last
 

@@ -100,7 +100,7 @@ module Verglas
               .of(:possibilities, basis) do
                 card.filter_map do |row|
                   machine = machines.fetch(row[:machine_id])
-                  next if machine[:state] == "retired"
+                  next if Described.off_the_floor?(machine)
 
                   line(floor.meeting(machine, row[:exercise], fitting: row))
                 end

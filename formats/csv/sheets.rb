@@ -71,7 +71,7 @@ module Verglas
             sheet.column :family, Choice.new(Machines::Families.all.map { |family| family.id.to_s }), also: %w[kind]
             sheet.column :code, Text.new(20)
             sheet.column :place, Text.new(80)
-            sheet.column :state, Choice.new(%w[in_use out_of_order retired])
+            sheet.column :state, Choice.new(%w[in_use out_of_order retired considered])
             %i[state_note getting_in getting_out left_behind].each do |name|
               sheet.column name, Text.new(name == :state_note ? 200 : 400)
             end

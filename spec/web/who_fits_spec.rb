@@ -49,4 +49,45 @@ RSpec.describe "Who fits, over all machines" do
     counts = told["lengths"].map { |one| one["people"] }
     expect(counts).to eq(counts.sort.reverse)
   end
+
+  describe "with a machine that might be bought" do
+    let(:by) { db[:accounts].where(gym_id: loft.id, role: "lead").get(:id) }
+    let!(:sheet) { machine(loft, "slide_back", name: "Leg extension 7") }
+
+    def version = loft.machines.find(sheet[:id])[:version]
+
+    before { loft.machines.update(sheet[:id], version: version, by: by, state: "considered") }
+
+    it "tells whom it would fit, beside those that stand here, and counts nobody as served by it" do
+      told = asked("knee_extension")
+      would = told["machines"].find { |one| one["machine_id"] == sheet[:id] }
+      expect(would).to include("considered" => true, "fit" => be_positive)
+      expect(told["machines"].count { |one| one["considered"] }).to eq(1)
+      loft.machines.in_service.each do |row|
+        loft.machines.update(row[:id], version: row[:version], by: by, state: "retired")
+      end
+      expect(asked("knee_extension")["nobody"].size).to eq(told["asked"])
+    end
+
+    it "fits nobody on it, offers it nowhere, and is worked out in another's place but not put there" do
+      person = loft.clients.dataset.where(name: "Perpetua Lowe").get(:id)
+      opened = call(:post, "/api/fittings", { client_id: person, machine_id: sheet[:id] })
+      expect([status, opened["code"]]).to eq([422, "machine_considered"])
+      predicted = call(:get, "/api/clients/#{person}/predictions")["predictions"]
+      expect(predicted.map { |one| one["machine_id"] }).not_to include(sheet[:id])
+      old = loft.machines.in_service.find { |row| row[:name] == "Leg extension 1" }
+      path = "/api/machines/#{old[:id]}/replacement"
+      expect(call(:get, "#{path}?instead=#{sheet[:id]}")["lines"]).not_to be_empty
+      put = call(:post, path, { instead: sheet[:id], version: old[:version] })
+      expect([status, put["code"]]).to eq([422, "machine_considered"])
+    end
+
+    it "is nothing that a machine can become on which people were fitted" do
+      old = loft.machines.in_service.find { |row| row[:name] == "Leg extension 1" }
+      changed = call(:patch, "/api/machines/#{old[:id]}", { state: "considered", version: old[:version] })
+      expect([status, changed["code"]]).to eq([422, "machine_used"])
+      bought = call(:patch, "/api/machines/#{sheet[:id]}", { state: "in_use", version: version })
+      expect(bought["machine"]["state"]).to eq("in_use")
+    end
+  end
 end

@@ -22,7 +22,7 @@ module Verglas
               .with(:card, latest)
               .join(:clients, id: CARD[:client_id])
               .join(:machines, { id: CARD[:machine_id] })
-              .exclude(Sequel[:machines][:state] => "retired")
+              .exclude(Sequel[:machines][:state] => Tables::Machines::OFF_THE_FLOOR)
           rows =
             cards
               .select_all(:card)

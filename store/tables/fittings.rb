@@ -38,6 +38,9 @@ module Verglas
           Sealed.open_all(:fittings, latest.all).to_h { |row| [row[:client_id], row] }
         end
 
+        # Whether anybody was fitted on a machine.
+        def closed_on?(machine_id) = !dataset.where(machine_id: machine_id).exclude(state: "draft").empty?
+
         # The fitting of another exercise on the same station, whose seat this one shares: its draft, else the last
         # accepted.
         def sibling(client_id, machine_id, exercise)

@@ -23,6 +23,8 @@ module Verglas
           loading
           moves
         ].freeze
+        # States in which nobody is fitted on a machine: it is gone, or the gym thinks of buying it.
+        OFF_THE_FLOOR = %w[retired considered].freeze
         DESCRIPTION = %i[constants adjusters exercises taped].freeze
 
         def initialize(gym)
@@ -32,8 +34,9 @@ module Verglas
         def dataset = @gym.db[:machines].where(gym_id: @gym.id)
         def all = described.order(:place, :name).all
 
-        # Those on which somebody can be fitted: not retired.
-        def in_service = described.exclude(Sequel[:machines][:state] => "retired").order(:place, :name).all
+        # Those on which somebody can be fitted; and those that the gym thinks of buying.
+        def in_service = described.exclude(Sequel[:machines][:state] => OFF_THE_FLOOR).order(:place, :name).all
+        def considered = described.where(Sequel[:machines][:state] => "considered").order(:name).all
         def find(id) = described.first(Sequel[:machines][:id] => id)
         def name_of(id) = dataset.where(id: id).get(:name)
 

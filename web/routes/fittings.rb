@@ -195,7 +195,7 @@ module Verglas
           end
 
           def open_fitting(client, machine, exercise)
-            raise Invalid.new(:machine_retired, path: "/machine_id") if machine[:state] == "retired"
+            Application::Described.on_the_floor!(machine, path: "/machine_id")
 
             meeting = Application::Meeting.new(gym, client: client, machine_row: machine, exercise: exercise)
             closed = Application::Told::Barred.of(meeting.safety.emphasis_bars(meeting.family)).first

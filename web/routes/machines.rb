@@ -28,6 +28,7 @@ module Verglas
           app.patch("/api/machines/:id") do |id|
             write_once do
               row = machine_row(id)
+              refuse_used(id) if input[:state] == "considered"
               gym.machines.update(
                 id,
                 version: input[:version],
@@ -117,6 +118,10 @@ module Verglas
             row = machine_row(id)
             Application::Described.check(row)
             machine_page(row)
+          end
+
+          def refuse_used(id)
+            raise Invalid.new(:machine_used, path: "/state") if gym.fittings.closed_on?(id)
           end
 
           def new_description(row)

@@ -10,7 +10,7 @@ module Verglas
         # replacing: Application::Replacing; instead: the other's id, nil while nobody chose; from: the first person's
         # place.
         def of(replacing, instead, from)
-          others = replacing.others.map { |row| row.slice(:id, :name, :place) }
+          others = replacing.others.map { |row| row.slice(:id, :name, :place, :state) }
           return { others: others, lines: [], of: 0, following: nil } unless instead
 
           answer = replacing.settings(instead, from)

@@ -69,10 +69,7 @@ module Verglas
         # Beside what the same client lifts on the same station's other exercise; between machines by what all sets say.
         def remarks(meeting, log)
           load_kg = log.today&.choice&.mass_kg
-          [
-            *(beside(meeting, load_kg) if load_kg&.positive?),
-            *Told::Balance.says(Application::Balance.of(meeting))
-          ]
+          [*(beside(meeting, load_kg) if load_kg&.positive?), *Told::Balance.says(Application::Balance.of(meeting))]
         end
 
         def beside(meeting, load_kg)

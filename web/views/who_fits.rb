@@ -34,6 +34,7 @@ module Verglas
             exercise: one.exercise,
             name: one.name,
             fit: one.fit,
+            considered: one.considered,
             bands: Verglas::Machines::SEVERITIES.map { |band| { band: band, people: one.counts.fetch(band, 0) } }
           }
         end

@@ -30,10 +30,8 @@ RSpec.describe Verglas::Loading::Balance do
 
   it "says how probable it is that a curl lies outside what is usual of an extension, as drawing does" do
     balance = of(14, 40)
-    mean, variance = strength(lifted(:knee_flexion, 14), lifted(:knee_extension, 40)).difference(
-      :knee_flexion,
-      :knee_extension
-    )
+    mean, variance =
+      strength(lifted(:knee_flexion, 14), lifted(:knee_extension, 40)).difference(:knee_flexion, :knee_extension)
     expect(balance.share).to be_within(1e-9).of(Math.exp(mean))
     expect(balance.outside).to be_within(0.01).of(drawn(mean, Math.sqrt(variance), 0.45, 0.9))
   end

@@ -41,7 +41,7 @@ const MachineLink = styled(Link)`
 `;
 
 export function Places({ machines }: { machines: readonly MachineAtAGlance[] }) {
-  const used = machines.filter(({ state }) => state !== "retired");
+  const used = machines.filter(({ state }) => state !== "retired" && state !== "considered");
   const places = [...new Set(used.map(({ place }) => place))].sort();
   if (used.length === 0) return null;
   return (

@@ -61,6 +61,7 @@ const STATES = [
   ["in_use", say("machineForm.inUse")],
   ["out_of_order", say("machineForm.closedState")],
   ["retired", say("machineForm.retired")],
+  ["considered", say("machineForm.considered")],
 ] as const;
 
 type TextField = {

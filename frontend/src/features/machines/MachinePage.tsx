@@ -160,6 +160,7 @@ function StateNotice({ page }: { page: MachinePageData }) {
       ? say("machinePage.closedNotice", { what: machine.state_note ? `: ${machine.state_note}` : "" })
       : null,
     machine.state === "retired" ? say("machinePage.retiredNotice") : null,
+    machine.state === "considered" ? say("machinePage.consideredNotice") : null,
     page.replaced_by ? say("machinePage.replacedNotice", { name: page.replaced_by.name }) : null,
     machine.state === "in_use" && machine.state_note ? machine.state_note : null,
     page.copied_from ? say("machinePage.copiedNotice", { copiedfrom: page.copied_from }) : null,

@@ -58,6 +58,7 @@ const Bar = styled.div`
 const SHOWN = [
   ["in_use", say("machinesPage.title")],
   ["needing", say("machinesPage.needingSomething")],
+  ["considered", say("machinesPage.considered")],
   ["retired", say("machinesPage.retired")],
 ] as const;
 const SORTED = [
@@ -68,9 +69,11 @@ const SORTED = [
 type Shown = (typeof SHOWN)[number][0];
 type Sorted = (typeof SORTED)[number][0];
 
+const onTheFloor = ({ state }: Machine) => state === "in_use" || state === "out_of_order";
 const shows: Record<Shown, (machine: Machine) => boolean> = {
-  in_use: ({ state }) => state !== "retired",
-  needing: (machine) => machine.state !== "retired" && needsOf(machine) !== "",
+  in_use: onTheFloor,
+  needing: (machine) => onTheFloor(machine) && needsOf(machine) !== "",
+  considered: ({ state }) => state === "considered",
   retired: ({ state }) => state === "retired",
 };
 const sortKey: Record<Sorted, (machine: Machine) => string> = {

@@ -5,7 +5,7 @@ import { useParams, useSearchParams } from "react-router";
 import styled from "styled-components";
 import { refusal } from "../../api/client";
 import { machineQuery, replacementQuery } from "../../api/queries";
-import type { MachinePage, ReplacedSetting } from "../../api/types";
+import type { MachinePage, MachineState, ReplacedSetting } from "../../api/types";
 import { say } from "../../lib/say";
 import { QuietButton, SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
@@ -90,7 +90,9 @@ function Replacing({ id, page }: { id: string; page: MachinePage }) {
                 onChange={(value) => set("show", value)}
               />
               <QuietButton onPress={() => window.print()}>{say("replacePage.print")}</QuietButton>
-              {other && page.machine.state !== "retired" ? <ReplaceIt id={id} page={page} other={other} /> : null}
+              {other && other.state !== "considered" && page.machine.state !== "retired" ? (
+                <ReplaceIt id={id} page={page} other={other} />
+              ) : null}
             </>
           ) : null}
         </Options>
@@ -123,7 +125,8 @@ function Replacing({ id, page }: { id: string; page: MachinePage }) {
   );
 }
 
-const named = ({ name, place }: { name: string; place: string }) => [name, place].filter(Boolean).join(" · ");
+const named = ({ name, place, state }: { name: string; place: string; state: MachineState }) =>
+  [name, place, state === "considered" ? say("needs.considered") : ""].filter(Boolean).join(" · ");
 const count = (lines: readonly ReplacedSetting[], of: number) => ({
   of,
   check: lines.filter(({ check, tried }) => check && !tried).length,

@@ -90,6 +90,7 @@ function Found({ found }: { found: WhoFits }) {
           <Row key={`${machine.machine_id} ${machine.exercise}`} data-who-fits={machine.name}>
             <Link to={`/machines/${machine.machine_id}`}>
               <Strong>{machine.name}</Strong>
+              {machine.considered ? <Small> {say("needs.considered")}</Small> : null}
             </Link>
             <People aria-hidden>
               {machine.bands.flatMap(({ band, people }) =>

@@ -11,7 +11,12 @@ const Words = styled.span`
 `;
 
 const TAPED = { untaped: say("needs.notTaped"), partly: say("needs.partTaped"), taped: null };
-const STATES = { in_use: null, out_of_order: say("needs.closed"), retired: say("needs.retired") };
+const STATES = {
+  in_use: null,
+  out_of_order: say("needs.closed"),
+  retired: say("needs.retired"),
+  considered: say("needs.considered"),
+};
 
 export const needsOf = (machine: Machine): string =>
   [STATES[machine.state], TAPED[machine.taped]].filter((need) => need !== null).join(" · ");
