@@ -24,6 +24,9 @@ const Frame = styled.div`
     grid-template-columns: minmax(0, 1fr);
     grid-template-rows: auto 1fr;
   }
+  @media print {
+    display: block;
+  }
 `;
 
 const SkipLink = styled.a`

@@ -20,5 +20,13 @@ export const GlobalStyle = createGlobalStyle`
   a, b, em, label, li, small, span, strong, td, th, button { unicode-bidi: isolate; }
   button, input { font: inherit; color: inherit; }
   :focus-visible, [data-focus-visible] { outline: 3px solid ${colour.action}; outline-offset: 2px; }
-  @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
+  @media (prefers-reduced-motion: reduce) {
+    *, *::before, *::after { transition: none !important; animation: none !important; }
+  }
+  /* On paper: what is read, not what is pressed. */
+  @media print {
+    body { background: ${colour.panel}; }
+    nav, button, [role="radiogroup"] { display: none !important; }
+    tr, li { break-inside: avoid; }
+  }
 `;

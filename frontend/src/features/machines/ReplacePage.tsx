@@ -7,11 +7,12 @@ import { refusal } from "../../api/client";
 import { machineQuery, replacementQuery } from "../../api/queries";
 import type { MachinePage, MachineState, ReplacedSetting } from "../../api/types";
 import { say } from "../../lib/say";
-import { QuietButton, SecondaryButton } from "../../ui/Button";
+import { SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Empty, Page, PageHead, Small, Title } from "../../ui/Page";
+import { PrintPage } from "../../ui/PrintPage";
 import { ProgressLine } from "../../ui/ProgressLine";
 import { Select } from "../../ui/Select";
 import { space } from "../../ui/tokens";
@@ -89,7 +90,7 @@ function Replacing({ id, page }: { id: string; page: MachinePage }) {
                 value={shown}
                 onChange={(value) => set("show", value)}
               />
-              <QuietButton onPress={() => window.print()}>{say("replacePage.print")}</QuietButton>
+              <PrintPage />
               {other && other.state !== "considered" && page.machine.state !== "retired" ? (
                 <ReplaceIt id={id} page={page} other={other} />
               ) : null}

@@ -17,11 +17,6 @@ const Rows = styled(Table)`
   td:nth-of-type(1) {
     font-family: ${font.mark};
   }
-  @media print {
-    tr {
-      break-inside: avoid;
-    }
-  }
 `;
 const HUNDRED = 100;
 

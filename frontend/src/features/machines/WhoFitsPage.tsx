@@ -9,6 +9,7 @@ import { say } from "../../lib/say";
 import { BandName, BandShape, SEVERITY_BANDS } from "../../ui/Band";
 import { Notice } from "../../ui/Notice";
 import { Empty, Muted, Page, PageHead, Rows, Section, SectionTitle, Small, Strong, Title } from "../../ui/Page";
+import { PrintPage } from "../../ui/PrintPage";
 import { Select } from "../../ui/Select";
 import { breakpoint, colour, font, size, space } from "../../ui/tokens";
 import { useTitle } from "../../ui/useTitle";
@@ -49,10 +50,11 @@ export function WhoFitsPage() {
   useTitle(say("whoFitsPage.title"));
   const [query, setQuery] = useSearchParams();
   const found = useQuery(whoFitsQuery(query.get("action")));
+  const action = found.data?.actions.find(({ name }) => name === found.data.action)?.title;
   return (
     <Page>
       <PageHead>
-        <Title>{say("whoFitsPage.title")}</Title>
+        <Title>{action ? say("whoFitsPage.titleOf", { action }) : say("whoFitsPage.title")}</Title>
         {found.data?.action ? (
           <Select
             label={say("whoFitsPage.action")}
@@ -62,6 +64,7 @@ export function WhoFitsPage() {
             onChange={(action) => setQuery({ action }, { replace: true })}
           />
         ) : null}
+        <PrintPage />
       </PageHead>
       {found.error ? <Notice tone="wrong">{refusal(found.error)?.message}</Notice> : null}
       {found.isPending ? <Empty>{say("whoFits.trying")}</Empty> : null}

@@ -9,6 +9,7 @@ import { say } from "../../lib/say";
 import { SecondaryButton } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
 import { Empty, Rows, Small, Strong } from "../../ui/Page";
+import { PrintPage } from "../../ui/PrintPage";
 import { space } from "../../ui/tokens";
 
 const Change = styled.li`
@@ -47,6 +48,7 @@ export function Widening({ id, exercise, version }: { id: string; exercise: Exer
         </Rows>
       )}
       <Small>{say("widening.note")}</Small>
+      <PrintPage />
     </div>
   );
 }
