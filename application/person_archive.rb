@@ -64,6 +64,11 @@ module Verglas
           :birth_date,
           :body_mass_kg,
           :cautions_asked_on,
+          :teaches,
+          :consented_on,
+          :consent_text,
+          :consent_withdrawn_on,
+          :away_since,
           :created_at,
           :updated_at
         )

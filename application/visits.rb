@@ -19,6 +19,7 @@ module Verglas
       def begin(planned_kg: logbook.today&.choice&.mass_kg)
         refuse_unfit
         @gym.queues.stands(@meeting.machine_row[:id], @meeting.exercise, marks, by: @by, one_part: @meeting.one_part)
+        @gym.clients.back(@meeting.client[:id])
         @gym.visits.begin(@meeting.fitting, planned_kg: planned_kg, since: @now - Logbook::GOES_ON_S, by: @by)
       end
 

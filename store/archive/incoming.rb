@@ -69,7 +69,9 @@ module Verglas
         def made(section, given)
           case section.name
           when :clients
-            { detail_digest: Tables::Clients.detail_digest(@gym.id, given.fetch(:detail, "")) }
+            # Of a time before anybody decided.
+            decided = { teaches: given.fetch(:teaches, true), consent_text: given.fetch(:consent_text, "") }
+            { detail_digest: Tables::Clients.detail_digest(@gym.id, given.fetch(:detail, "")), **decided }
           when :cautions
             { caution_digest: Tables::Cautions.digests(given[:client_id], given[:body]["caution"]).first }
           when :machines

@@ -47,7 +47,7 @@ module Verglas
           @gym.db[:seen]
             .with(:here, here)
             .with(:seen, seen, materialized: true)
-            .join(:clients, id: :client_id)
+            .join(:clients, id: :client_id, away_since: nil)
             .select(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher], :seen_at)
             .order(Sequel.desc(:seen_at), :name)
         end

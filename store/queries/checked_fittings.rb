@@ -40,7 +40,8 @@ module Verglas
         # On one machine the latest of each client, of the LATEST that were accepted there: at most so many clients,
         # those who were there last, oldest first.
         def on(machine_id, most:)
-          lately = MachineFittings.new(@gym).accepted_lately(machine_id).select(*LATELY)
+          accepted = MachineFittings.new(@gym).accepted_lately(machine_id)
+          lately = accepted.exclude(client_id: @gym.clients.untaught).select(*LATELY)
           rows = latest(checked(@gym.db.from(Sequel.as(:lately, :fittings)).with(:lately, lately)))
           Sealed.open_all(:fittings, rows.order(Sequel.desc(:accepted_at)).limit(most).all).reverse
         end

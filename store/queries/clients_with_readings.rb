@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Queries
-      # A sample of the gym's clients with their readings, in two round trips: for questions about everybody.
+      # A sample of the gym's clients who are not put away, with their readings, in two round trips: for questions about
+      # everybody.
       class ClientsWithReadings
         def initialize(gym)
           @gym = gym
@@ -11,9 +12,10 @@ module Verglas
 
         # limit: how many at most, drawn by their random ids. {rows: [[client, readings]], of: how many there are}.
         def call(limit:)
-          clients = Sealed.open_all(:clients, @gym.clients.dataset.order(:id).limit(limit).all)
+          here = @gym.clients.dataset.where(away_since: nil)
+          clients = Sealed.open_all(:clients, here.order(:id).limit(limit).all)
           readings = readings(clients)
-          { rows: clients.map { |client| [client, readings.fetch(client[:id], [])] }, of: @gym.clients.dataset.count }
+          { rows: clients.map { |client| [client, readings.fetch(client[:id], [])] }, of: here.count }
         end
 
         # {client id => readings} of some, in the order in which they were taken.

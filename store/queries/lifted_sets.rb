@@ -19,12 +19,13 @@ module Verglas
           rows.sort_by { |row| row[:at] }.group_by { |row| row[:client_id] }
         end
 
-        # Ids of clients, those who were there last first, of the latest visits and accepted fittings.
+        # Ids of clients who teach, those who were there last first, of the latest visits and accepted fittings.
         LATELY = 1000
         def on(machine_id, exercise, most:)
           place = { machine_id: machine_id, exercise: exercise }
           visits_on(place)
             .union(fittings_on(place), all: true, alias: :done)
+            .exclude(client_id: @gym.clients.untaught)
             .group(:client_id)
             .select(:client_id)
             .order(Sequel.desc(Sequel.function(:max, :at)), :client_id)

@@ -33,9 +33,10 @@ module Verglas
         end
 
         # The marks that stand on the card of each client of the LATEST fittings of an exercise, of at most so many
-        # clients: [{client_id:, id:, version:, marks:}], whoever was there last first.
+        # clients who teach: [{client_id:, id:, version:, marks:}], whoever was there last first.
         def marks(machine_id, exercise, most:)
-          lately = accepted_lately(machine_id).select(:client_id, :id, :version, :marks, :exercise, :accepted_at)
+          teaching = accepted_lately(machine_id).exclude(client_id: @gym.clients.untaught)
+          lately = teaching.select(:client_id, :id, :version, :marks, :exercise, :accepted_at)
           latest =
             @gym.db[:lately].where(exercise: exercise).distinct(:client_id).order(:client_id, Sequel.desc(:accepted_at))
           @gym.db[:latest]

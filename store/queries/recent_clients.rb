@@ -24,7 +24,7 @@ module Verglas
           rows =
             @gym.db[:latest]
               .with(:latest, latest)
-              .join(:clients, id: :client_id)
+              .join(:clients, id: :client_id, away_since: nil)
               .select_group(Sequel[:clients][:id], Sequel[:clients][:name], Sequel[:clients][:detail_cipher])
               .select_append { max(accepted_at).as(fitted_at) }
               .order(Sequel.desc(:fitted_at), :name)

@@ -4,8 +4,8 @@ module Verglas
   module Store
     module Queries
       # What is known of the gym's latest cards that may make somebody look at them again, in one statement: a row a
-      # client, machine and exercise, with until when it was put off (nil where it was not). Those on retired machines
-      # are left out.
+      # client, machine and exercise, with until when it was put off (nil where it was not). Those on machines that
+      # are not on the floor, and of people who are put away, are left out.
       class RefitFacts
         LATEST = 600
         CARD = Sequel[:card]
@@ -23,6 +23,7 @@ module Verglas
               .join(:clients, id: CARD[:client_id])
               .join(:machines, { id: CARD[:machine_id] })
               .exclude(Sequel[:machines][:state] => Tables::Machines::OFF_THE_FLOOR)
+              .where(Sequel[:clients][:away_since] => nil)
           rows =
             cards
               .select_all(:card)

@@ -13,11 +13,11 @@ module Verglas
           @gym = gym
         end
 
-        # text: as typed; fewer than two letters list everybody by name. after: [search_name, id] of the last row of a
-        # page.
+        # text: as typed; fewer than two letters list everybody by name who is not put away. after: [search_name, id] of
+        # the last row of a page.
         def call(text, limit: LIMIT, after: nil)
           wanted = text.strip
-          return page(rows, limit, after) if wanted.length < 2
+          return page(rows.where(away_since: nil), limit, after) if wanted.length < 2
 
           starts = page(matching(starting(wanted)), limit, nil)
           return starts if starts.size == limit

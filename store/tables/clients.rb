@@ -55,6 +55,14 @@ module Verglas
         # Somebody asked about cautions, all of them.
         def asked(id, on:, version:) = write(id, version, cautions_asked_on: on)
 
+        # What they decided of what is kept of them (Application::ClientChoices).
+        CHOSEN = %i[teaches consented_on consent_text consent_withdrawn_on away_since].freeze
+        def choose(id, version:, **fields) = write(id, version, **fields.slice(*CHOSEN))
+
+        # Ids of those whose fittings and sets teach nothing; whoever is here again is no longer put away.
+        def untaught = @gym.db[:clients].where(gym_id: @gym.id, teaches: false).select(:id)
+        def back(id) = dataset.where(id: id).exclude(away_since: nil).update(away_since: nil)
+
         # Marks a client as changed because something that belongs to them did; the same rule about versions.
         def touch(id, version:) = update(id, version: version)
 

@@ -35,6 +35,14 @@ module Verglas
             reply(Views::Predictions.of(Application::FloorCard.new(gym, client_row(id)[:id])))
           end
 
+          app.put("/api/clients/:id/choices") do |id|
+            write_once do
+              chosen = input.slice(:consent, :teaches, :away)
+              row = Application::ClientChoices.new(gym).change(client_row(id), version: input[:version], **chosen)
+              { client: Views::Client.summary(row), choices: Views::ClientPage.choices(row) }
+            end
+          end
+
           app.patch("/api/clients/:id") do |id|
             write_once do
               client_row(id)

@@ -207,6 +207,7 @@ module Verglas
                 last: gym.fittings.last_accepted(client[:id], machine[:id], exercise),
                 sibling: meeting.station? ? gym.fittings.sibling(client[:id], machine[:id], exercise) : nil
               )
+            gym.clients.back(client[:id])
             gym
               .fittings
               .open(

@@ -14,6 +14,7 @@ module Verglas
             own_rules: Rules.own(page.own_rules, page.cautions),
             cautions: Told::Caution.lines(page.cautions),
             asked: asked(page.asking),
+            choices: choices(page.row),
             body: Body.dimensions(page.estimation),
             learned: Told::Estimate.learned(page.checked),
             observations: Body.observations(page.row, page.readings, page.estimation, page.ranking),
@@ -35,6 +36,16 @@ module Verglas
 
         # When cautions were asked about, and whether it is time again.
         def asked(asking) = { day: asking.on&.iso8601, due: asking.due? }
+
+        # What they decided of what is kept of them.
+        def choices(row)
+          agreed = row[:consented_on] && { day: row[:consented_on].iso8601, text: row[:consent_text] }
+          {
+            teaches: row[:teaches],
+            away_since: row[:away_since]&.iso8601,
+            consent: agreed && { **agreed, withdrawn_on: row[:consent_withdrawn_on]&.iso8601 }
+          }
+        end
 
         def details(row)
           Client.summary(row).merge(birth_date: row[:birth_date]&.iso8601, body_mass_kg: row[:body_mass_kg]&.to_f)

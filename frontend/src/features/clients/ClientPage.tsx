@@ -17,6 +17,7 @@ import { USUAL_MINUTES, wishing } from "../../model/wishes";
 import { May } from "../shared/May";
 import { CautionLines } from "../shared/CautionLines";
 import { Card } from "./Card";
+import { ClientChoices } from "./ClientChoices";
 import { History } from "./History";
 import { OwnCardLinks } from "./OwnCardLinks";
 
@@ -83,6 +84,7 @@ export function ClientPage() {
             client.detail,
             client.sex,
             client.body_mass_kg ? `${client.body_mass_kg} kg` : null,
+            page.data.choices.away_since ? say("clientPage.away") : null,
             client.birth_date ? say("clientPage.bornDay", { day: dayText(client.birth_date, locale) }) : null,
           ]
             .filter(Boolean)
@@ -170,6 +172,9 @@ export function ClientPage() {
               </Actions>
             </May>
           </Panel>
+          <May ask="putClientChoices">
+            <ClientChoices page={page.data} locale={locale} />
+          </May>
         </BodySection>
         <div>
           <May ask="predictions">

@@ -92,6 +92,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
   const [names, setNames] = useState(first.wall_names);
   const [name, setName] = useState(first.name);
   const [locale, setLocale] = useState(first.locale);
+  const [consent, setConsent] = useState(first.consent_text);
   const [ownPages, setOwnPages] = useState(first.own_pages);
   const [months, setMonths] = useState(String(first.ask_again_months));
   const [years, setYears] = useState(String(first.keep_years ?? FOR_EVER));
@@ -110,6 +111,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
             name,
             locale,
             own_pages: ownPages,
+            consent_text: consent.trim(),
             keep_years: Number(years) || null,
             ask_again_months: Number(months) || first.ask_again_months,
           },
@@ -168,6 +170,16 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
       <Tick isSelected={ownPages} onChange={setOwnPages} isDisabled={!lead}>
         {say("gymPage.ownPages")}
       </Tick>
+      <Field
+        label={say("gymPage.consent")}
+        hint={say("gymPage.consentHint")}
+        value={consent}
+        onChange={setConsent}
+        maxLength={600}
+        isDisabled={!lead}
+        autoComplete="off"
+        style={{ width: "100%" }}
+      />
       <Select
         label={say("gymPage.keepYears")}
         hint={say("gymPage.keepYearsHint")}
