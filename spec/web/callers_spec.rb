@@ -62,9 +62,28 @@ RSpec.describe "Who asks" do
     )
   end
 
+  # Asked for by an id that is another gym's.
+  named = operations.select { |_, path, _| path.match?(/\{(id|account)\}/) }
+
+  (Verglas::Store::Staff::ROLES - %w[lead]).each do |role|
+    it "another gym's #{role}: there is nothing under these ids, or they may not ask at all" do
+      sign_in(email: "spy@elsewhere.example")
+      db[:accounts].where(id: known[:spy]).update(role: role)
+      before = tables
+      told =
+        named.to_h do |operation|
+          said = Array.new(3) { ask(right.right(operation)).then { |answer| [status, answer["code"]] } }
+          [operation.first(2).join(" "), said.uniq]
+        end
+      open = told.reject { |_, said| (said.map(&:first) - [403, 404, 422]).empty? }
+      expect(open).to eq({})
+      expect(told.values.flatten(1).map(&:first)).to include(404, 403)
+      expect(tables).to eq(before)
+    end
+  end
+
   it "another gym's staff: there is nothing under these ids, and in no list" do
     sign_in(email: "spy@elsewhere.example")
-    named = operations.select { |_, path, _| path.match?(/\{(id|account)\}/) }
     before = tables
     told =
       named.to_h do |operation|
