@@ -136,7 +136,8 @@ export function Travel({ poses, ends, at, slowTo, effort, onChange, children }: 
           <div key={motion} data-bend={motion}>
             <dt>{title}</dt>
             <dd>
-              {wholeText(deg, "deg")} <small>{limit === null || deg < 0 ? null : say("travel.ofLimit", { limit })}</small>
+              {wholeText(deg, "deg")}{" "}
+              <small>{limit === null || deg < 0 ? null : say("travel.ofLimit", { limit })}</small>
             </dd>
           </div>
         ))}
