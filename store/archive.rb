@@ -64,7 +64,7 @@ module Verglas
         ].to_h { |section| [section.name, section] }.freeze
 
       # Of the gym's own row.
-      GYM = %i[name locale address wall_names keep_years ask_again_months consent_text].freeze
+      GYM = %i[name locale address wall_names keep_years ask_again_months consent_text idle_minutes].freeze
     end
   end
 end

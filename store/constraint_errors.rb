@@ -24,6 +24,7 @@ module Verglas
         machine_name_length: [:wrong_form, "/name"],
         machine_code_length: [:too_long, "/code"],
         machine_place_length: [:too_long, "/place"],
+        gym_idle_range: [:out_of_range, "/idle_minutes"],
         gym_consent_text_length: [:too_long, "/consent_text"],
         client_consent_text_length: [:too_long, "/consent_text"],
         client_consent_whole: [:not_allowed, "/consent"],

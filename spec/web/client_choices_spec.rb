@@ -85,4 +85,15 @@ RSpec.describe "A client's choices" do
     call(:post, "/api/fittings", { client_id: person[:id], machine_id: here[:id] })
     expect([status, page["choices"]["away_since"], listed]).to eq([201, nil, ["Perpetua Lowe"]])
   end
+
+  it "stand beside what the gym has for all: after how long a shared tablet locks itself" do
+    expect(call(:get, "/api/me")["gym"]["idle_minutes"]).to eq(5)
+    settings = call(:get, "/api/gym")
+    set = ->(minutes) do
+      call(:put, "/api/gym", { **settings.slice("version", "address", "wall_names"), idle_minutes: minutes })
+    end
+    expect([set[0]["code"], set[2]["idle_minutes"], call(:get, "/api/me")["gym"]["idle_minutes"]]).to eq(
+      ["too_small", 2, 2]
+    )
+  end
 end

@@ -37,7 +37,17 @@ module Verglas
 
         # What these routes share.
         module Helpers
-          SETTINGS = %i[address wall_names own_pages locale length_unit keep_years ask_again_months consent_text].freeze
+          SETTINGS = %i[
+            address
+            wall_names
+            own_pages
+            locale
+            length_unit
+            keep_years
+            ask_again_months
+            consent_text
+            idle_minutes
+          ].freeze
 
           def chosen_settings
             fields = input.slice(*SETTINGS)

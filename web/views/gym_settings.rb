@@ -17,6 +17,7 @@ module Verglas
             keep_years: row[:keep_years],
             ask_again_months: row[:ask_again_months],
             own_pages: row[:own_pages],
+            idle_minutes: row[:idle_minutes],
             consent_text: row[:consent_text],
             length_unit: row[:length_unit],
             locale: row[:locale],

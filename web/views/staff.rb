@@ -17,7 +17,8 @@ module Verglas
             may: Roles.shared.allowed(row[:role]),
             gym: {
               name: gym_row[:name],
-              locale: gym_row[:locale]
+              locale: gym_row[:locale],
+              idle_minutes: gym_row[:idle_minutes]
             }
           }
         end

@@ -45,6 +45,8 @@ const LockScreen = part(() => import("../features/tablet/LockScreen").then(({ Lo
 const Search = part(() => import("./Search").then(({ Search }) => Search));
 const ShortcutsHelp = part(() => import("./ShortcutsHelp").then(({ ShortcutsHelp }) => ShortcutsHelp));
 
+/** Until it is known how the gym has it. */
+const IDLE_MINUTES = 5;
 /** The first page has the line to itself so long. */
 const FIRST_MS = 1500;
 
@@ -53,7 +55,7 @@ export function Shell() {
   const location = useLocation();
   const [searching, setSearching] = useState(false);
   const [helping, setHelping] = useState(false);
-  const tablet = useTabletLock(me.data?.pin ?? false);
+  const tablet = useTabletLock(me.data?.pin ?? false, me.data?.gym.idle_minutes ?? IDLE_MINUTES);
   const queryClient = useQueryClient();
   useEffect(() => {
     // The session ended while somebody worked: sign in again, and go on where it was left.

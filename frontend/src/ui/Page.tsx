@@ -61,3 +61,15 @@ export const Columns = styled.div`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
+
+/** What a page is asked for, above what it shows; not on paper. */
+export const Options = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space(3)} ${space(6)};
+  align-items: end;
+  margin-bottom: ${space(5)};
+  @media print {
+    display: none;
+  }
+`;

@@ -39,6 +39,7 @@ const Ways = styled.div`
 const LEAD = "lead";
 const FOR_EVER = 0;
 /** After which cautions are asked about again. */
+const IDLE = [1, 2, 3, 5, 10, 15, 30, 60].map((count) => [String(count), String(count)] as const);
 const MONTHS = [3, 6, 12, 18, 24].map((count) => [String(count), String(count)] as const);
 const YEARS: readonly (readonly [string, string])[] = [
   [String(FOR_EVER), say("gymPage.forEver")],
@@ -95,6 +96,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
   const [consent, setConsent] = useState(first.consent_text);
   const [ownPages, setOwnPages] = useState(first.own_pages);
   const [months, setMonths] = useState(String(first.ask_again_months));
+  const [idle, setIdle] = useState(String(first.idle_minutes));
   const [years, setYears] = useState(String(first.keep_years ?? FOR_EVER));
   // What was seen here last: what a colleague kept since is overwritten only once it was shown.
   const [version, setVersion] = useState(first.version);
@@ -112,6 +114,7 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
             locale,
             own_pages: ownPages,
             consent_text: consent.trim(),
+            idle_minutes: Number(idle),
             keep_years: Number(years) || null,
             ask_again_months: Number(months) || first.ask_again_months,
           },
@@ -193,6 +196,13 @@ function Settings({ first, lead }: { first: GymSettings; lead: boolean }) {
         options={MONTHS}
         value={months}
         onChange={setMonths}
+      />
+      <Select
+        label={say("gymPage.idle")}
+        hint={say("gymPage.idleHint")}
+        options={IDLE}
+        value={idle}
+        onChange={setIdle}
       />
       {lead ? (
         <PrimaryButton type="submit" isDisabled={keep.isPending}>

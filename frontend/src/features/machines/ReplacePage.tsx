@@ -2,7 +2,6 @@
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useParams, useSearchParams } from "react-router";
-import styled from "styled-components";
 import { refusal } from "../../api/client";
 import { machineQuery, replacementQuery } from "../../api/queries";
 import type { MachinePage, MachineState, ReplacedSetting } from "../../api/types";
@@ -11,25 +10,14 @@ import { SecondaryButton } from "../../ui/Button";
 import { Choice } from "../../ui/Choice";
 import { QuietLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
-import { Empty, Page, PageHead, Small, Title } from "../../ui/Page";
+import { Empty, Options, Page, PageHead, Small, Title } from "../../ui/Page";
 import { PrintPage } from "../../ui/PrintPage";
 import { ProgressLine } from "../../ui/ProgressLine";
 import { Select } from "../../ui/Select";
-import { space } from "../../ui/tokens";
 import { useTitle } from "../../ui/useTitle";
 import { ReplaceIt } from "./ReplaceIt";
 import { ReplacedSettings } from "./ReplacedSettings";
 
-const Options = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(3)} ${space(6)};
-  align-items: end;
-  margin-bottom: ${space(5)};
-  @media print {
-    display: none;
-  }
-`;
 const HUNDRED = 100;
 
 export function ReplacePage() {

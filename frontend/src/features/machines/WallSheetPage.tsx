@@ -10,7 +10,7 @@ import { say } from "../../lib/say";
 import { Choice } from "../../ui/Choice";
 import { primary } from "../../ui/Button";
 import { Notice } from "../../ui/Notice";
-import { Empty, Muted, Page, PageHead, Small, Title } from "../../ui/Page";
+import { Empty, Muted, Options, Page, PageHead, Small, Title } from "../../ui/Page";
 import { Select } from "../../ui/Select";
 import { Table } from "../../ui/Table";
 import { Tick } from "../../ui/Tick";
@@ -20,16 +20,6 @@ import { useTitle } from "../../ui/useTitle";
 const PdfLink = styled.a`
   ${primary}
   margin-left: auto;
-  @media print {
-    display: none;
-  }
-`;
-const Options = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space(3)} ${space(6)};
-  align-items: end;
-  margin-bottom: ${space(5)};
   @media print {
     display: none;
   }

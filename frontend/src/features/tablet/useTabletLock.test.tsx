@@ -7,8 +7,10 @@ import { pass, standInServer, stopClocks } from "../../../testing/server";
 import { Refused } from "../../api/client";
 import { keys } from "../../api/keys";
 import { noteLocked, wasLocked } from "../shared/lockFlag";
-import { IDLE_MS, useTabletLock } from "./useTabletLock";
+import { useTabletLock } from "./useTabletLock";
 
+const IDLE_MINUTES = 3;
+const IDLE_MS = IDLE_MINUTES * 60_000;
 const LOCK = { method: "POST", path: "/auth/lock" };
 const done = [200, {}] as const;
 
@@ -17,7 +19,7 @@ function tablet(pin = true) {
   const wrapper = ({ children }: PropsWithChildren) => (
     <QueryClientProvider client={client}>{children}</QueryClientProvider>
   );
-  const { result } = renderHook(() => useTabletLock(pin), { wrapper });
+  const { result } = renderHook(() => useTabletLock(pin, IDLE_MINUTES), { wrapper });
   return { client, locked: () => result.current.lock !== null, now: () => result.current };
 }
 
@@ -33,7 +35,7 @@ describe("a shared tablet", () => {
     localStorage.clear();
   });
 
-  it("locks itself when nobody touched it for five minutes", async () => {
+  it("locks itself when nobody touched it for as long as the gym has it", async () => {
     const { locked } = tablet();
     await pass(IDLE_MS - 1000);
     act(() => void window.dispatchEvent(new Event("pointerdown")));

@@ -6,11 +6,12 @@ import { postAuth, refusal } from "../../api/client";
 import { meQuery } from "../../api/queries";
 import { noteLocked, noteOpened, wasLocked } from "../shared/lockFlag";
 
-export const IDLE_MS = 5 * 60_000;
+const MINUTE_MS = 60_000;
 
 export type Lock = { shown: ReactNode | null } | null;
 
-export function useTabletLock(pin: boolean) {
+/** idleMinutes: without a touch, until it locks itself */
+export function useTabletLock(pin: boolean, idleMinutes: number) {
   const [lock, setLock] = useState<Lock>(() => (wasLocked() ? { shown: null } : null));
   const queryClient = useQueryClient();
   const locking = useMutation({
@@ -25,7 +26,7 @@ export function useTabletLock(pin: boolean) {
   };
   const again = useEffectEvent(() => (wasLocked() ? locking.mutate() : undefined));
   useEffect(() => again(), []);
-  useIdle(() => (pin && lock === null ? begin(null) : undefined));
+  useIdle(idleMinutes * MINUTE_MS, () => (pin && lock === null ? begin(null) : undefined));
   // A tab that did not know it: the server says that the tablet is locked.
   useEffect(
     () =>
@@ -46,18 +47,18 @@ export function useTabletLock(pin: boolean) {
 
 const TOUCHES = ["pointerdown", "keydown", "wheel"] as const;
 
-function useIdle(act: () => void) {
+function useIdle(idleMs: number, act: () => void) {
   const idle = useEffectEvent(act);
   useEffect(() => {
-    let timer = window.setTimeout(idle, IDLE_MS);
+    let timer = window.setTimeout(idle, idleMs);
     const touched = () => {
       window.clearTimeout(timer);
-      timer = window.setTimeout(idle, IDLE_MS);
+      timer = window.setTimeout(idle, idleMs);
     };
     for (const name of TOUCHES) window.addEventListener(name, touched, { passive: true });
     return () => {
       window.clearTimeout(timer);
       for (const name of TOUCHES) window.removeEventListener(name, touched);
     };
-  }, []);
+  }, [idleMs]);
 }
