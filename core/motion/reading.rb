@@ -53,7 +53,7 @@ module Verglas
 
       private
 
-      def slips = @slips ||= Slips.new(times, turned_shares)
+      def slips = @slips ||= Slips.new(times, turned_shares, @samples.map { |sample| Math.hypot(sample[1], sample[2]) })
 
       def turned_shares
         turned = ArmAngle.new(@samples).degrees.map { |deg| deg / @arc_deg }

@@ -3,18 +3,22 @@
 module Verglas
   module Motion
     # A phone that slipped on what it lies on. From then on all of the movement reads as much further along: lows and
-    # tops alike, which no repetition does that is only shorter or does not come back. docs/model.md section 17
+    # tops alike, which no repetition does that is only shorter or does not come back. Or it turned at once by more than
+    # an arm can without being felt to speed up, and never came back. docs/model.md section 17
     class Slips
       FIGURES = Tables[:motion][:slip]
+      GRAVITY_M_S2 = Tables[:motion][:gravity][:m_s2]
       # One that was found.
       Found = Struct.new(:index, :share)
 
-      # times: [s]; shares: of the arc at each, as they read.
-      def initialize(times, shares)
+      # times: [s]; shares: of the arc at each, as they read; felt: m/s2 at each, of whichever direction.
+      def initialize(times, shares, felt)
         @times = times
         @shares = shares
+        @felt = felt
         @count = 0
         FIGURES[:most].times { (found = sought) ? take_out(found) : break }
+        unfelt&.then { |found| take_out(found) } unless any?
       end
 
       # Without them; and whether there were any.
@@ -63,6 +67,33 @@ module Verglas
       def jump(index)
         ends = [-3, -1, 1, 3].map { |steps| @shares[(index + (steps * half)).clamp(0, @shares.size - 1)] }
         (ends[2] - ends[1]) - ((ends[1] - ends[0] + ends[3] - ends[2]) / 2)
+      end
+
+      # Where it turned most without its being felt, and by how much: as the nearest low from then on says.
+      def unfelt
+        inside = ((3 * half)...(@shares.size - (3 * half)))
+        found = inside.select { |index| unfelt?(index) }.max_by { |index| jump(index) }
+        return unless found
+
+        low = later(found).min_by { |share| (share - jump(found)).abs }
+        Found.new(found, (low - jump(found)).abs < FIGURES[:apart] ? low : jump(found))
+      end
+
+      # Whether it turned there by so much that was not felt, and no low from then on lies below that.
+      def unfelt?(index)
+        by = jump(index)
+        by > FIGURES[:unfelt_over] && felt_at(index) < FIGURES[:unfelt_m_s2] &&
+          later(index).min.to_f >= by - FIGURES[:unfelt_short]
+      end
+
+      # Lows from there on, as they read.
+      def later(index) = turned_low.select { |low| low > index + half }.map { |low| @shares[low] }
+      def turned_low = @turned_low ||= Turns.of(@shares).each_slice(2).map(&:first)
+
+      # How far from gravity alone, on the mean while a slip lasts.
+      def felt_at(index)
+        around = @felt[[index - half, 0].max..(index + half)]
+        around.sum { |felt| (felt - GRAVITY_M_S2).abs } / around.size
       end
 
       # Half of the time that a slip takes, in samples.

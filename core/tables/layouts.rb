@@ -287,7 +287,7 @@ module Verglas
         counted: figures(:from, :upto),
         slam: figures(:over_m_s2, :samples, :within_s),
         back: figures(:share),
-        slip: figures(:over, :apart, :most, :seconds, :along_m_s2),
+        slip: figures(:over, :apart, :most, :seconds, :along_m_s2, :unfelt_over, :unfelt_m_s2, :unfelt_short),
         whole: figures(:arm, :foot, :chest, :thigh),
         past: figures(:arm, :foot, :chest, :thigh),
         arc: figures(:least_deg),

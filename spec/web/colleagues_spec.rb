@@ -179,7 +179,8 @@ RSpec.describe "Colleagues" do
         "role" => "lead",
         "gym" => {
           "name" => "The Rope Walk",
-          "locale" => "de-DE"
+          "locale" => "de-DE",
+          "idle_minutes" => 5
         }
       )
       expect(call(:get, "/auth/first")).to eq("needed" => false)

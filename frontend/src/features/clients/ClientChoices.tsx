@@ -45,7 +45,7 @@ export function ClientChoices({ page, locale }: Props) {
   });
   const busy = choose.isPending;
   return (
-    <Section aria-labelledby="choices" style={{ marginTop: space(6) }} data-choices>
+    <Section aria-labelledby="choices" data-choices>
       <SectionTitle id="choices">{say("clientChoices.title")}</SectionTitle>
       {choose.error ? <Notice tone="wrong">{refusal(choose.error)?.message}</Notice> : null}
       <Lines>

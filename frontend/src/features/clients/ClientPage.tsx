@@ -172,9 +172,6 @@ export function ClientPage() {
               </Actions>
             </May>
           </Panel>
-          <May ask="putClientChoices">
-            <ClientChoices page={page.data} locale={locale} />
-          </May>
         </BodySection>
         <div>
           <May ask="predictions">
@@ -182,6 +179,9 @@ export function ClientPage() {
           </May>
           <May ask="clientLinks">
             <OwnCardLinks id={id} name={client.name} locale={locale} />
+          </May>
+          <May ask="putClientChoices">
+            <ClientChoices page={page.data} locale={locale} />
           </May>
           <History page={page.data} locale={locale} />
         </div>
