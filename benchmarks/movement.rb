@@ -24,10 +24,24 @@ ASKED = { counted: 97, tops: 95, lows: 95, ways: 93, holds: 93, pauses: 93, slam
   },
   "a hand that trembles by 0.1 degrees, seven times a second" => {
     shaking: 0.1
+  },
+  "a phone that slips once" => {
+    slipping: true
+  },
+  "a phone that slips, twice the noise and error" => {
+    slipping: true,
+    noise: 2.0,
+    bias: 3.0
+  },
+  "a phone that slips, a spike a second and gaps" => {
+    slipping: true,
+    spikes: 1.0,
+    gaps: 0.5
   }
 }.each do |what, sensed|
   sets = SetsLifted.new(COUNT, **sensed)
   puts what
+  puts format("  slipped  %5.1f of 100 are told", sets.noticed)
   ASKED.each { |name, least| puts format("  %-8s %5.1f of 100  (wanted: %d)", name, sets.public_send(name), least) }
 end
 

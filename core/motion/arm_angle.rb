@@ -17,12 +17,17 @@ module Verglas
 
       # A number a sample.
       def degrees = @degrees ||= drawn
+      def times = @samples.map(&:first)
 
-      private
+      # m/s2 a sample: what is felt beside gravity.
+      def beyond_gravity
+        @samples.zip(degrees).map do |(_, along, across, _), turned|
+          down = Geometry::Angle.radians(@down + (way * turned))
+          Math.hypot(along - (GRAVITY[:m_s2] * Math.cos(down)), across - (GRAVITY[:m_s2] * Math.sin(down)))
+        end
+      end
 
-      def deg(along, across) = Geometry::Angle.degrees(Math.atan2(across, along))
-
-      # What stands alone among its neighbours is a spike.
+      # Deg/s a sample, less its error. What stands alone among its neighbours is a spike.
       def rates
         @rates ||=
           begin
@@ -30,6 +35,10 @@ module Verglas
             [rates.first, *rates.each_cons(3).map { |three| three.sort[1] }, rates.last].first(rates.size)
           end
       end
+
+      private
+
+      def deg(along, across) = Geometry::Angle.degrees(Math.atan2(across, along))
 
       # Degrees from each sample to the next.
       def steps

@@ -53,10 +53,11 @@ module Verglas
 
       private
 
-      def slips = @slips ||= Slips.new(times, turned_shares, @samples.map { |sample| Math.hypot(sample[1], sample[2]) })
+      def slips = @slips ||= Slips.new(times, turned_shares, Unfelt.new(angle).to_a)
+      def angle = @angle ||= ArmAngle.new(@samples)
 
       def turned_shares
-        turned = ArmAngle.new(@samples).degrees.map { |deg| deg / @arc_deg }
+        turned = angle.degrees.map { |deg| deg / @arc_deg }
         # Away from the stop is towards the end.
         (turned.find { |share| share.abs >= TURNS[:rise] } || 0).negative? ? turned.map(&:-@) : turned
       end

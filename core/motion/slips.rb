@@ -2,29 +2,28 @@
 
 module Verglas
   module Motion
-    # A phone that slipped on what it lies on. From then on all of the movement reads as much further along: lows and
-    # tops alike, which no repetition does that is only shorter or does not come back. Or it turned at once by more than
-    # an arm can without being felt to speed up, and never came back. docs/model.md section 17
+    # A phone that slipped on what it lies on: it turned and did not feel what turning with the arm brings. From then on
+    # all of the movement reads as much further along, lows and tops alike, which no repetition does that is only
+    # shorter or does not come back; by that a phone is told which lies so near the pivot that it feels nothing of it.
+    # docs/model.md section 17
     class Slips
       FIGURES = Tables[:motion][:slip]
-      GRAVITY_M_S2 = Tables[:motion][:gravity][:m_s2]
       # One that was found.
       Found = Struct.new(:index, :share)
 
-      # times: [s]; shares: of the arc at each, as they read; felt: m/s2 at each, of whichever direction.
-      def initialize(times, shares, felt)
+      # times: [s]; shares: of the arc at each, as they read; unfelt: rad/s2 at each, see Unfelt.
+      def initialize(times, shares, unfelt)
         @times = times
         @shares = shares
-        @felt = felt
-        @count = 0
-        FIGURES[:most].times { (found = sought) ? take_out(found) : break }
-        unfelt&.then { |found| take_out(found) } unless any?
+        @unfelt = unfelt
+        @found = []
+        FIGURES[:most].times { (found = jumped || sought) ? take_out(found) : break }
       end
 
       # Without them; and whether there were any.
       attr_reader :shares
 
-      def any? = @count.positive?
+      def any? = @found.any?
 
       private
 
@@ -52,9 +51,11 @@ module Verglas
       end
 
       # Between two lows, or as the later one turns, the index around which it is taken out with the least way that is
-      # left to go, and where it moves most beyond what it does before and after.
+      # left to go, and where it moves most beyond what it does before and after without that being felt.
       def moment(from, upto, by)
-        (from..upto).min_by { |index| added(index, by) - ((by <=> 0) * jump(index)) }
+        (from..upto).min_by do |index|
+          added(index, by) - ((by <=> 0) * jump(index)) - (not_felt(index) / FIGURES[:unfelt_rad_s2])
+        end
       end
 
       # What taking it out there adds to the way gone.
@@ -64,37 +65,37 @@ module Verglas
         around.each_cons(2).sum { |one, other| (other - one - step).abs - (other - one).abs }
       end
 
+      # Shares by which it moves on more than before and after.
       def jump(index)
         ends = [-3, -1, 1, 3].map { |steps| @shares[(index + (steps * half)).clamp(0, @shares.size - 1)] }
         (ends[2] - ends[1]) - ((ends[1] - ends[0] + ends[3] - ends[2]) / 2)
       end
 
-      # Where it turned most without its being felt, and by how much: as the nearest low from then on says.
-      def unfelt
-        inside = ((3 * half)...(@shares.size - (3 * half)))
-        found = inside.select { |index| unfelt?(index) }.max_by { |index| jump(index) }
-        return unless found
+      # Where it turned with least of it felt, and by how much: no low from then on lies below that, and most often one
+      # of them is at the stop.
+      def jumped
+        index = untried.select { |one| jump(one).abs > FIGURES[:unfelt_over] }.max_by { |one| not_felt(one) }
+        return unless index && not_felt(index) > FIGURES[:unfelt_rad_s2]
 
-        low = later(found).min_by { |share| (share - jump(found)).abs }
-        Found.new(found, (low - jump(found)).abs < FIGURES[:apart] ? low : jump(found))
+        low = later(index).min
+        Found.new(index, low && low - jump(index) < FIGURES[:apart] ? low : jump(index))
       end
 
-      # Whether it turned there by so much that was not felt, and no low from then on lies below that.
-      def unfelt?(index)
-        by = jump(index)
-        by > FIGURES[:unfelt_over] && felt_at(index) < FIGURES[:unfelt_m_s2] &&
-          later(index).min.to_f >= by - FIGURES[:unfelt_short]
+      # Where none was found yet.
+      def untried
+        inside = ((3 * half)...(@shares.size - (3 * half)))
+        inside.reject { |index| @found.any? { |found| (found.index - index).abs < 4 * half } }
+      end
+
+      # rad/s2, on the mean while a slip lasts.
+      def not_felt(index)
+        around = @unfelt[[index - half, 0].max..(index + half)]
+        around.sum / around.size
       end
 
       # Lows from there on, as they read.
       def later(index) = turned_low.select { |low| low > index + half }.map { |low| @shares[low] }
-      def turned_low = @turned_low ||= Turns.of(@shares).each_slice(2).map(&:first)
-
-      # How far from gravity alone, on the mean while a slip lasts.
-      def felt_at(index)
-        around = @felt[[index - half, 0].max..(index + half)]
-        around.sum { |felt| (felt - GRAVITY_M_S2).abs } / around.size
-      end
+      def turned_low = Turns.of(@shares).each_slice(2).map(&:first)
 
       # Half of the time that a slip takes, in samples.
       def half
@@ -102,7 +103,7 @@ module Verglas
       end
 
       def take_out(found)
-        @count += 1
+        @found << found
         @shares =
           @shares.each_with_index.map do |share, index|
             share - (found.share * ((index - found.index + half) / (2.0 * half)).clamp(0.0, 1.0))
