@@ -31,6 +31,7 @@ module Verglas
           put_off: put_off,
           shown_to: shown_to,
           own_card: own_card,
+          joined: joined,
           trail: trail
         }
       end
@@ -194,6 +195,13 @@ module Verglas
 
       # Links to their own card: when each was made, and opened.
       def own_card = @gym.client_links.of(@id).map { |row| plain(row, :made_at, :opened_at, :opened) }
+
+      # What stayed with records that were joined into this one, each whole.
+      def joined
+        @gym.joins.of(@id).map do |row|
+          { joined_at: Told.time(row[:joined_at]), record: self.class.new(@gym, row).to_h }
+        end
+      end
 
       # By whom and when; what, by its name. The latest first.
       def trail = Store::Queries::AuditTrail.new(@gym).all(of: @id).map { |row| plain(row, :at, :action, :by) }

@@ -27,6 +27,7 @@ module Verglas
         gym_idle_range: [:out_of_range, "/idle_minutes"],
         gym_consent_text_length: [:too_long, "/consent_text"],
         client_consent_text_length: [:too_long, "/consent_text"],
+        client_joined_into_another: [:joined_itself, "/other"],
         client_consent_whole: [:not_allowed, "/consent"],
         client_consent_withdrawn_after: [:not_allowed, "/consent"],
         machine_replaced_retired: [:not_allowed, "/replaced_by"],

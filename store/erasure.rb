@@ -15,9 +15,11 @@ module Verglas
       # client since.
       def call(rows, keep_marks:, gone:)
         rows.sort_by { |row| row[:id] }.each { |row| hold(row) }
-        forget_answers(rows.flat_map { |row| ids(row[:id]) }, *gone)
+        # Records that were joined into theirs are theirs, and go with them.
+        all = rows + @gym.joins.under(rows.map { |row| row[:id] })
+        forget_answers(all.flat_map { |row| ids(row[:id]) }, *gone)
         rows.each { |row| erase(row[:id], keep_marks) }
-        forget_files(rows).tap { Erased.note(rows.map { |row| row[:id] }) }
+        forget_files(all).tap { Erased.note(all.map { |row| row[:id] }) }
       end
 
       private
@@ -29,7 +31,7 @@ module Verglas
 
       def erase(id, keep_marks)
         leave_marks(id) if keep_marks
-        leave_queues(id)
+        @gym.queues.leave(id)
         @gym.circles.leave(id)
         @gym.visits.dataset.where(client_id: id).delete
         @gym.fittings.dataset.where(client_id: id).delete
@@ -55,20 +57,6 @@ module Verglas
             Sequel.cast(Sequel.function(:date_trunc, "month", :accepted_at), :date)
           )
         @gym.db[:nameless_fittings].insert(%i[gym_id machine_id exercise marks grade month], rows)
-      end
-
-      def leave_queues(id)
-        queues = @gym.db[:machine_queues].where(gym_id: @gym.id)
-        queues
-          .where(Sequel.lit("clients::jsonb @> ?::jsonb", JSON.generate([id])))
-          .select(:machine_id, :exercise, :clients)
-          .all
-          .each do |row|
-            queues.where(row.slice(:machine_id, :exercise)).update(
-              clients: Sequel.pg_json(row[:clients].to_a - [id]),
-              version: Sequel[:version] + 1
-            )
-          end
       end
 
       # Answers are kept for a day so that nothing is done twice: those that tell of them, or of anything that was

@@ -14,6 +14,7 @@ module Verglas
       end
 
       def clients = Tables::Clients.new(self)
+      def joins = Tables::Joins.new(self)
       def client_links = Tables::ClientLinks.new(self)
       def colleagues = Tables::Colleagues.new(self)
       def shares = Tables::Shares.new(self)

@@ -38,6 +38,7 @@ module Verglas
                Routes::Limits,
                Routes::Sharing,
                Routes::ClientLinks,
+               Routes::Joins,
                Routes::Fittings,
                Routes::SetUps,
                Routes::Movements,

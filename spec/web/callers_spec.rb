@@ -149,7 +149,7 @@ RSpec.describe "Who asks" do
         .sort_by { |operation| operation.first == "get" ? 0 : 1 }
         .to_h { |operation| [operation.first(2).join(" "), answer[operation]] }
     # Not there: a fitting that is not yet accepted, a set or a caution that nobody wrote, a reading of which another
-    # took the place.
+    # took the place, a second record of somebody.
     nowhere = [
       "get /api/fittings/{id}/set-up",
       "post /api/fittings/{id}/set-up",
@@ -159,6 +159,7 @@ RSpec.describe "Who asks" do
       "post /api/clients/{id}/cautions/removal",
       "post /api/clients/{id}/cautions/return",
       "post /api/clients/{id}/links/removal",
+      "post /api/clients/{id}/joins",
       "get /api/practice/runs/{id}/debrief",
       "get /api/sets/{id}/movement",
       "post /api/movements/{id}/keeping",

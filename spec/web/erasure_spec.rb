@@ -235,6 +235,7 @@ RSpec.describe "What belongs to a person" do
     account_active_session_keys: :staff,
     account_password_hashes: :staff,
     client_cautions: :theirs,
+    client_joins: :theirs,
     client_links: :theirs,
     client_rules: :theirs,
     client_shares: :theirs,

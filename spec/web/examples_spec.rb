@@ -69,6 +69,7 @@ RSpec.describe "The examples of docs/formats" do
       account_password_hashes
       account_pins
       backups
+      client_joins
       client_links
       client_shares
       counters

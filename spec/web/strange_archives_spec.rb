@@ -110,8 +110,9 @@ RSpec.describe "Strange archives" do
     reading.flat_map { |_, path, operation| addresses(path, ids).product(questions(operation, ids)).map(&:join) }
   end
 
+  # Whatever else is named in it is of the same kind.
   def addresses(path, ids)
-    path.include?("{id}") ? ids.fetch(path.split("/")[2], []).map { |id| path.sub("{id}", id) } : [path]
+    path.include?("{id}") ? ids.fetch(path.split("/")[2], []).map { |id| path.gsub(/{(id|other)}/, id) } : [path]
   end
 
   # Histories are asked for of a machine.

@@ -19,8 +19,11 @@ module Verglas
           ids.empty? ? {} : opened(rows.where(Sequel[:clients][:id] => ids)).to_h { |row| [row[:id], row] }
         end
 
-        # Those of these ids under which something stands that is not this gym's.
-        def elsewhere(ids) = ids.empty? ? [] : @gym.db[:clients].where(id: ids).exclude(gym_id: @gym.id).select_map(:id)
+        # Those of these ids under which something stands that is no client of this gym: or one no more, for their
+        # record was joined into another.
+        def elsewhere(ids)
+          ids.empty? ? [] : @gym.db[:clients].where(id: ids).exclude(gym_id: @gym.id, joined_into: nil).select_map(:id)
+        end
 
         # {name as it was given => rows of that name}, accents and case aside.
         def by_names(names)
@@ -36,12 +39,13 @@ module Verglas
             @gym
               .db
               .from(wanted)
-              .join(:clients, { Sequel[:clients][:gym_id] => @gym.id, Sequel[:clients][:search_name] => called })
+              .join(:clients, here.merge(Sequel[:clients][:search_name] => called))
           opened(found.select(*COLUMNS, Sequel[:wanted][:wanted_name])).group_by { |row| row[:wanted_name] }
         end
 
         private
 
+        def here = { Sequel[:clients][:gym_id] => @gym.id, Sequel[:clients][:joined_into] => nil }
         def rows = @gym.clients.dataset.select(*COLUMNS)
         def opened(dataset) = Sealed.open_all(:clients, dataset.all)
       end

@@ -97,6 +97,25 @@ module Verglas
           change(dataset.exclude(removed_at: nil), client_id, caution, version, STANDING)
         end
 
+        # Two records are one person's: what is said of one is said of the other from now on, but what of its kind is
+        # said there already. ids: of those that go alone. Answers the ids of those that went.
+        def hand_over(from, into, ids: nil)
+          of_one = @gym.db[:client_cautions].where(client_id: from)
+          rows = (ids ? of_one.where(id: ids) : of_one).all.map { |row| self.class.opened(row) }
+          free =
+            rows.select do |row|
+              @gym.db[:client_cautions].where(
+                client_id: into,
+                caution_digest: self.class.digests(into, row[:caution])
+              ).empty?
+            end
+          free.each do |row|
+            digest = self.class.digests(into, row[:caution]).first
+            of_one.where(id: row[:id]).update(client_id: into, caution_digest: digest)
+          end
+          free.map { |row| row[:id] }
+        end
+
         # What a digest is made of.
         def self.digests(client_id, caution) = Secrets.digests("#{client_id}:#{caution}", :caution_kind)
 

@@ -56,19 +56,26 @@ module Verglas
         end
 
         # Somebody is erased: no group names them any more, their place passes through empty.
-        def leave(client_id)
+        def leave(client_id) = put_for(client_id) { nil }
+
+        # Two records became one: the kept one trains where the other did, once.
+        def rename(from, into)
+          put_for(from) { |people| people.include?(into) ? nil : into }
+        end
+
+        private
+
+        def put_for(client_id)
           with(client_id)
             .select(:id, :people)
             .all
             .each do |row|
               dataset.where(id: row[:id]).update(
-                people: Sequel.pg_json(row[:people].to_a.map { |id| id unless id == client_id }),
+                people: Sequel.pg_json(row[:people].to_a.map { |id| id == client_id ? yield(row[:people]) : id }),
                 version: Sequel[:version] + 1
               )
             end
         end
-
-        private
 
         def with(client_id)
           dataset.where(Sequel.lit("people::jsonb @> ?::jsonb", ::JSON.generate([client_id])))

@@ -3,7 +3,8 @@
 module Verglas
   module Store
     module Tables
-      # The people of one gym. Rows come with what lies encrypted opened: what tells namesakes apart, limits.
+      # The people of one gym, but records that were joined into others (Joins). Rows come with what lies encrypted
+      # opened: what tells namesakes apart, limits.
       class Clients
         WRITABLE = %i[name detail sex birth_date body_mass_kg].freeze
 
@@ -18,7 +19,7 @@ module Verglas
         end
 
         def dataset
-          all = @gym.db[:clients].where(gym_id: @gym.id)
+          all = @gym.db[:clients].where(gym_id: @gym.id, joined_into: nil)
           @gym.shown_to ? all.where(id: @gym.shares.with(@gym.shown_to)) : all
         end
         def find(id) = Sealed.open(:clients, dataset.first(id: id))
@@ -58,6 +59,9 @@ module Verglas
         # What they decided of what is kept of them (Application::ClientChoices).
         CHOSEN = %i[teaches consented_on consent_text consent_withdrawn_on away_since].freeze
         def choose(id, version:, **fields) = write(id, version, **fields.slice(*CHOSEN))
+
+        # What they took over from another record of theirs, or gave back to it (Application::Joining).
+        def take_over(id, version:, **fields) = write(id, version, **fields)
 
         # Ids of those whose fittings and sets teach nothing; whoever is here again is no longer put away.
         def untaught = @gym.db[:clients].where(gym_id: @gym.id, teaches: false).select(:id)

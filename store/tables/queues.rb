@@ -41,7 +41,29 @@ module Verglas
           row || raise(Stale, { queue: of(machine_id, exercise), machine_id: machine_id, exercise: exercise })
         end
 
+        # Somebody is erased: they wait nowhere any more.
+        def leave(client_id) = put_for(client_id) { [] }
+
+        # Two records became one: the kept one waits where the other did, once.
+        def rename(from, into)
+          put_for(from) { |clients| clients.include?(into) ? [] : [into] }
+        end
+
         private
+
+        def put_for(client_id)
+          dataset
+            .where(Sequel.lit("clients::jsonb @> ?::jsonb", ::JSON.generate([client_id])))
+            .select(:machine_id, :exercise, :clients)
+            .all
+            .each do |row|
+              clients = row[:clients].to_a
+              dataset.where(row.slice(:machine_id, :exercise)).update(
+                clients: Sequel.pg_json(clients.flat_map { |id| id == client_id ? yield(clients) : [id] }),
+                version: Sequel[:version] + 1
+              )
+            end
+        end
 
         def dataset = @gym.db[:machine_queues].where(gym_id: @gym.id)
 

@@ -37,6 +37,7 @@ export const PLACES: readonly (readonly [path: string, Page])[] = [
     "clients/:id/details",
     page(() => import("../features/clients/EditClientPage").then(({ EditClientPage }) => EditClientPage)),
   ],
+  ["clients/:id/join", page(() => import("../features/clients/JoinPage").then(({ JoinPage }) => JoinPage))],
   [
     "clients/:id/history/:machine",
     page(() => import("../features/clients/SideBySidePage").then(({ SideBySidePage }) => SideBySidePage)),

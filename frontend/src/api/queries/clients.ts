@@ -16,6 +16,22 @@ export const clientRulesQuery = (id: string) =>
     queryFn: ({ signal }) => unwrap(api.GET("/api/clients/{id}/rules", { params: { path: { id } }, signal })),
   });
 
+/** Records that were joined into this one. */
+export const joinsQuery = (id: string) =>
+  queryOptions({
+    queryKey: keys.joins(id),
+    queryFn: ({ signal }) => unwrap(api.GET("/api/clients/{id}/joins", { params: { path: { id } }, signal })),
+  });
+
+/** Two records held beside one another: always as they are now. */
+export const besideQuery = (id: string, other: string) =>
+  queryOptions({
+    queryKey: keys.beside(id, other),
+    gcTime: 0,
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/clients/{id}/joins/{other}", { params: { path: { id, other } }, signal })),
+  });
+
 export const clientQuery = (id: string) =>
   queryOptions({
     queryKey: keys.client(id),

@@ -11,6 +11,7 @@ import { say } from "../../lib/say";
 import { SecondaryButton, secondary } from "../../ui/Button";
 import { Dialogue } from "../../ui/Dialogue";
 import { Field } from "../../ui/Field";
+import { SecondaryLink } from "../../ui/LinkButton";
 import { Notice } from "../../ui/Notice";
 import { Section, SectionTitle, Small } from "../../ui/Page";
 import { Tick } from "../../ui/Tick";
@@ -43,6 +44,7 @@ export function Belongings({ client }: { client: ClientPage["client"] }) {
         <FileLink href={`/api/clients/${client.id}/archive.json`} download>
           {say("belongings.everythingInAFile")}
         </FileLink>
+        <SecondaryLink to={`/clients/${client.id}/join`}>{say("belongings.join")}</SecondaryLink>
         <SecondaryButton onPress={() => setAsked(true)}>{say("belongings.erase")}</SecondaryButton>
       </Ways>
       <Small>{say("belongings.inClear")}</Small>
