@@ -11,6 +11,7 @@ gem "i18n", "~> 1.14"
 gem "icalendar", "~> 2.11", require: false
 gem "json", "~> 2.18"
 gem "json_schemer", "~> 2.5"
+gem "mail", "~> 2.9", require: false
 gem "oj", "~> 3.16", require: false
 gem "openapi_first", "~> 1.4.3"
 gem "pg", "~> 1.7"

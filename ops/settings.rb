@@ -19,6 +19,9 @@ module Verglas
         "SESSION_SECRET" => "",
         "NOTES_KEY_FILE" => "",
         "NOTES_KEY" => "",
+        "SMTP_URL" => "",
+        "MAIL_FOLDER" => "",
+        "MAIL_FROM" => "",
         "UPGRADE_WITHOUT_BACKUP" => ""
       }.freeze
       LEAST_SECRET = 64

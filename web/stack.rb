@@ -27,6 +27,8 @@ module Verglas
       # log: where a line a request goes; nil for none. site: how the server is reached.
       def self.build(db, secret: ENV.fetch("SESSION_SECRET"), log: nil, limits: true, site: Site.new)
         Throttle.count_in(db)
+        # What is set for letters and cannot be is told at the start, not by the first one.
+        Post.of
         Rack::Builder
           .new do
             use RequestLog, log if log

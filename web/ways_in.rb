@@ -4,11 +4,12 @@ module Verglas
   module Web
     # What is open to whoever is not signed in and holds a link or a code: GET /auth/first, POST /auth/first,
     # POST /auth/link (what is it?), /auth/link/taking, /auth/own-card (a client's own); /auth/phone opens a reading by
-    # a code, /auth/phone/samples and /auth/phone/ending go on with its own secret. A secret stands in a body, never in
-    # an address: docs/security.md
+    # a code, /auth/phone/samples and /auth/phone/ending go on with its own secret. /auth/forgotten asks for a new
+    # password by e-mail. A secret stands in a body, never in an address: docs/security.md
     module WaysIn
       PATHS = %w[
         /auth/first
+        /auth/forgotten
         /auth/link
         /auth/link/taking
         /auth/own-card
@@ -22,17 +23,25 @@ module Verglas
       def ways_in(request)
         return unless PATHS.include?(request.path_info)
 
-        request.get("first") { json({ needed: arrivals.first? }) }
+        request.get("first") { json({ needed: arrivals.first?, by_email: !Post.of.nil? }) }
         given = request.params.transform_keys(&:to_sym)
-        # Sent twice a second: of these only a wrong secret is counted.
-        request.post("phone", "samples") { answered { samples(given) } }
-        request.post("phone", "ending") { answered { reading_over(given[:secret]) } }
+        by_phone(request, given)
         slow_guesses
-        request.post("phone") { answered { open_reading(given[:secret]) } }
         request.post("first") { answered { begin_server(given) } }
+        request.post("forgotten") { answered { forgotten(given[:email]) } }
         request.post("link", "taking") { answered { take_link(given) } }
         request.post("own-card") { answered { own_card(given[:secret]) } }
         request.post("link") { answered { arrivals.shown(given[:secret]) } }
+      end
+
+      # Sent twice a second: of these only a wrong secret is counted.
+      def by_phone(request, given)
+        request.post("phone", "samples") { answered { samples(given) } }
+        request.post("phone", "ending") { answered { reading_over(given[:secret]) } }
+        request.post("phone") do
+          slow_guesses
+          answered { open_reading(given[:secret]) }
+        end
       end
 
       def begin_server(given)
@@ -54,6 +63,18 @@ module Verglas
         check_password(given[:password], "/password")
         name = named(given, :name) if given.key?(:name)
         { email: arrivals.taken(given[:secret], password: given[:password], name: name)[:email] }
+      end
+
+      # Whoever asks learns nothing of who works here, neither by words nor by time. One letter a person in a while.
+      def forgotten(email)
+        post = Post.of or raise Invalid, :no_letters
+        db = rodauth.db
+        Later.shared.call do
+          Application::Forgotten.new(db).call(email) do |made, row|
+            post.link("reset", made, gym: row[:gym], name: row[:name], to: row[:email])
+          end
+        end
+        { ok: true }
       end
 
       # Many phones share a gym's address: who opens what is theirs is not counted.

@@ -160,7 +160,7 @@ RSpec.describe "Colleagues" do
     end
 
     it "the first begins it with the code that was printed, once" do
-      expect(call(:get, "/auth/first")).to eq("needed" => true)
+      expect(call(:get, "/auth/first")).to eq("needed" => true, "by_email" => false)
       code = Verglas::Store::StaffLinks.new(db).make_first
       older = code
       code = Verglas::Store::StaffLinks.new(db).make_first
@@ -183,7 +183,7 @@ RSpec.describe "Colleagues" do
           "idle_minutes" => 5
         }
       )
-      expect(call(:get, "/auth/first")).to eq("needed" => false)
+      expect(call(:get, "/auth/first")).to eq("needed" => false, "by_email" => false)
       expect([call(:post, "/auth/first", { **typed, code: code })["code"], status]).to eq(["begun_already", 409])
     end
   end

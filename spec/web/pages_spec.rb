@@ -106,6 +106,7 @@ RSpec.describe "The contract" do
         /auth/password
         /auth/sessions/end
         /auth/first
+        /auth/forgotten
         /auth/link
         /auth/link/taking
         /auth/own-card

@@ -13,7 +13,8 @@ module Verglas
           app.post("/api/staff/invitations") do
             write_once(status: 201) do
               name = Inputs::Name.tidy(input[:name], "/name")
-              link(gym.colleagues.invite(name: name, **input.slice(:email, :role), by: staff[:id]))
+              made = gym.colleagues.invite(name: name, **input.slice(:email, :role), by: staff[:id])
+              link("invitation", made, name: name, to: input[:email].strip)
             end
           end
 
@@ -44,7 +45,7 @@ module Verglas
             write_once(status: 201) do
               row = found(gym.colleagues.find(account.to_i))
               refuse(:account_closed) unless row[:status_id] == Store::Staff::OPEN
-              link(gym.colleagues.reset(row[:id], by: staff[:id]))
+              link("reset", gym.colleagues.reset(row[:id], by: staff[:id]), name: row[:name], to: row[:email])
             end
           end
         end
@@ -61,7 +62,11 @@ module Verglas
             end
           end
 
-          def link(made) = Views::StaffLink.of(made, at: request.base_url)
+          # Told on the screen, and sent as well where letters are.
+          def link(kind, made, name:, to:)
+            emailed = Post.of&.link(kind, made, gym: gym.row[:name], name: name, to: to)
+            Views::StaffLink.of(made, at: request.base_url, emailed: emailed)
+          end
         end
       end
     end

@@ -12,11 +12,15 @@ module Verglas
 
         module_function
 
-        # made: {secret:, ends_at:}; at: where this server is reached; place: which of its pages opens it.
-        def of(made, at:, place: PLACE)
-          address = "#{at}#{place}##{made[:secret]}"
-          { address: address, ends_at: made[:ends_at] && Told.time(made[:ends_at]), code: code(address) }
+        # made: {secret:, ends_at:}; at: where this server is reached; place: which of its pages opens it; emailed:
+        # whether it was sent, nil where nothing is.
+        def of(made, at:, place: PLACE, emailed: nil)
+          address = address(made, at: at, place: place)
+          ends_at = made[:ends_at] && Told.time(made[:ends_at])
+          { address: address, ends_at: ends_at, code: code(address), emailed: emailed }
         end
+
+        def address(made, at:, place: PLACE) = "#{at}#{place}##{made[:secret]}"
 
         # Rows of the code, from the top: 1 is dark.
         def code(address)

@@ -17,12 +17,16 @@ import { type Page, page } from "./lazyPage";
 const SignInPage = page(() => import("../features/sign-in/SignInPage").then(({ SignInPage }) => SignInPage));
 
 const WelcomePage = page(() => import("../features/sign-in/WelcomePage").then(({ WelcomePage }) => WelcomePage));
+const ForgottenPage = page(() =>
+  import("../features/sign-in/ForgottenPage").then(({ ForgottenPage }) => ForgottenPage),
+);
 const BeginPage = page(() => import("../features/sign-in/BeginPage").then(({ BeginPage }) => BeginPage));
 const OwnCardPage = page(() => import("../features/own-card/OwnCardPage").then(({ OwnCardPage }) => OwnCardPage));
 const PhonePage = page(() => import("../features/phone/PhonePage").then(({ PhonePage }) => PhonePage));
 /** Those that nobody has to be signed in for. */
 export const DOORS: readonly (readonly [path: string, Page])[] = [
   ["/sign-in", SignInPage],
+  ["/forgotten", ForgottenPage],
   ["/welcome", WelcomePage],
   ["/begin", BeginPage],
   ["/mine", OwnCardPage],

@@ -36,6 +36,9 @@ export function LinkToGive({ link, name, locale }: { link: StaffLink; name: stri
       <CodeToScan rows={link.code} label={say("linkToGive.code", { name })} />
       <Words>
         <p>{link.ends_at ? say("linkToGive.says", { name }) : say("linkToGive.stays", { name })}</p>
+        {link.emailed === null ? null : (
+          <p>{link.emailed ? say("linkToGive.emailed") : say("linkToGive.notEmailed")}</p>
+        )}
         <Address>{link.address}</Address>
         <SecondaryButton
           onPress={() =>

@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Navigate, useLocation } from "react-router";
+import { Link, Navigate, useLocation } from "react-router";
 import { postAuth, refusal } from "../../api/client";
 import { firstQuery } from "../../api/queries";
 import { say } from "../../lib/say";
@@ -46,6 +46,7 @@ export function SignInPage() {
         onChange={setPassword}
         isRequired
       />
+      {first.data?.by_email ? <Link to="/forgotten">{say("signInPage.forgotten")}</Link> : null}
     </Door>
   );
 }

@@ -1,0 +1,39 @@
+// A new password by e-mail, where the server sends letters. It says the same whoever asks: who works here is nobody's to learn.
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { api, refusal, unwrap } from "../../api/client";
+import { say } from "../../lib/say";
+import { Field } from "../../ui/Field";
+import { useTitle } from "../../ui/useTitle";
+import { Door } from "./Door";
+
+export function ForgottenPage() {
+  useTitle(say("forgottenPage.title"));
+  const [email, setEmail] = useState("");
+  const ask = useMutation({ mutationFn: () => unwrap(api.POST("/auth/forgotten", { body: { email } })) });
+  return (
+    <Door
+      title={say("forgottenPage.title")}
+      wrong={refusal(ask.error)?.message}
+      send={ask.isSuccess ? null : say("forgottenPage.send")}
+      busy={ask.isPending}
+      onSend={() => ask.mutate()}
+    >
+      {ask.isSuccess ? (
+        <p role="status">{say("forgottenPage.sent", { email })}</p>
+      ) : (
+        <Field
+          label={say("signInPage.email")}
+          type="email"
+          autoComplete="username"
+          value={email}
+          onChange={setEmail}
+          isRequired
+          autoFocus
+        />
+      )}
+      <Link to="/sign-in">{say("forgottenPage.back")}</Link>
+    </Door>
+  );
+}
