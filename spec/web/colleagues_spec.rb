@@ -98,10 +98,11 @@ RSpec.describe "Colleagues" do
     tobias = staff(loft, email: "tobias@netloft.example", name: "Tobias Wren")
     jar = nil
     elsewhere do
+      header("User-Agent", "Mozilla/5.0 (iPad; CPU OS 17_5 like Mac OS X) AppleWebKit/605.1 Version/17.5 Safari/604")
       sign_in(email: "tobias@netloft.example")
       jar = rack_mock_session.cookie_jar
     end
-    expect(person("Tobias Wren")).to include("sessions" => 1, "open" => true)
+    expect(person("Tobias Wren")).to include("sessions" => 1, "devices" => ["Safari, iPad"], "open" => true)
     call(:post, "/api/staff/#{tobias}/closing", { version: 1 })
     elsewhere do
       rack_mock_session.cookie_jar = jar

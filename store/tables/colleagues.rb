@@ -15,20 +15,23 @@ module Verglas
         def dataset = @db[:accounts].where(Sequel[:accounts][:gym_id] => @gym.id)
         def find(id) = dataset.first(id: id)
 
-        # Everybody, by name, with where they are signed in (sessions) and when they last did something (last_use).
+        # Everybody, by name, with on how many devices they are signed in (sessions), on which (devices, each once, the
+        # last used first) and when they last did something (last_use).
         def all
           sessions =
             @db[:account_active_session_keys].group(:account_id).select(
               :account_id,
               Sequel.function(:count, Sequel.lit("*")).as(:sessions),
-              Sequel.function(:max, :last_use).as(:last_use)
+              Sequel.function(:max, :last_use).as(:last_use),
+              Sequel.lit("string_agg(device, E'\\n' ORDER BY last_use DESC)").as(:devices)
             )
           dataset
             .left_join(sessions.as(:signed_in), account_id: Sequel[:accounts][:id])
             .order(:status_id, :name)
             .select_all(:accounts)
-            .select_append(:sessions, :last_use)
+            .select_append(:sessions, :last_use, :devices)
             .all
+            .each { |row| row[:devices] = row[:devices].to_s.split("\n").uniq }
         end
 
         # Raises Stale where somebody changed them since, Invalid where nobody would lead the gym any more.

@@ -19,7 +19,9 @@ module Verglas
           { **row.slice(:id, :name, :email, :role, :version), open: Application::Questions::Colleagues.open?(row) }
         end
 
-        def signed_in(row) = { sessions: row[:sessions].to_i, last: Told.time(row[:last_use]) }
+        def signed_in(row)
+          { sessions: row[:sessions].to_i, devices: row[:devices], last: Told.time(row[:last_use]) }
+        end
 
         def invitation(row)
           { **row.slice(:id, :name, :email, :role), ends_at: Told.time(row[:ends_at]) }

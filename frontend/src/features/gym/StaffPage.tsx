@@ -111,6 +111,7 @@ function Everybody({ staff, locale }: { staff: readonly Colleague[]; locale: str
               <Strong>{person.me ? say("staffPage.you", { name: person.name }) : person.name}</Strong>
               <Small>{person.email}</Small>
               <Small>{person.open ? signedIn(person, locale) : say("staffPage.closed")}</Small>
+              {person.open && person.devices?.length ? <Small>{person.devices.join(" · ")}</Small> : null}
             </Told>
             {person.open ? (
               <Select
