@@ -165,22 +165,9 @@ module Verglas
         kept = { Store::Erased::FILE => ENV.fetch(Store::Erased::FILE) { File.join(@folder, "erased") } }
         connected(@cluster.database(DATABASE)) do |db|
           Store::Database.migrate(db)
-          db[:gyms]
-            .select_map(:id)
-            .sum do |id|
-              gym = Store::Gym.new(db, id)
-              gone = Store::Erased.among(gym.clients.dataset.select_map(:id), kept)
-              db.transaction do
-                Store::Erasure.new(gym).call(gone.map { |one| gym.clients.find(one) }, keep_marks: false, gone: GONE)
-              end
-              gone.size
-            end
+          Store::Erasure.repeat(db, kept)
         end
       end
-
-      # What an answer that was kept for a day says of them.
-      GONE = [404, JSON.generate({ code: "not_found" })].freeze
-      private_constant :GONE
 
       def gyms?(url) = connected(url) { |db| db.table_exists?(:gyms) && !db[:gyms].empty? }
 

@@ -23,14 +23,17 @@ module Verglas
                 "(#{UNSAVED}=yes goes on without)"
       end
 
-      # Each start of an empty server prints a code of its own; the one before opens nothing any more.
+      # A database that was set back to an earlier time does not bring back who was erased since. Each start of an empty
+      # server prints a code of its own; the one before opens nothing any more.
       def prepare(database)
+        @gone = Store::Erasure.repeat(database, @environment)
         @code = Store::StaffLinks.new(database).make_first if database[:gyms].empty?
       end
 
       # Lines.
       def told
         [
+          *("#{@gone} who were erased since are gone again." if @gone.to_i.positive?),
           *("No gym is here yet. Open the page and begin it with this code: #{@code}" if @code),
           "Ctrl-C stops it. The data lie in #{@folder}: docs/operating.md says how they are backed up."
         ]

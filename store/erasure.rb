@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "json"
+
 module Verglas
   module Store
     # Erases people: everything that is theirs goes, in one transaction. What the audit trail tells stays, for it
@@ -7,6 +9,29 @@ module Verglas
     class Erasure
       def initialize(gym)
         @gym = gym
+      end
+
+      # What an answer that was kept for a day says of them.
+      GONE = [404, JSON.generate({ code: "not_found" })].freeze
+      private_constant :GONE
+
+      # Whoever was erased and is here again, because the database is of a time before: goes again. Answers how many.
+      # environment: where it is written who was (Erased).
+      def self.repeat(db, environment = ENV)
+        db[:gyms].select_map(:id).sum { |id| new(Gym.new(db, id)).repeat(environment) }
+      end
+
+      # The same, of one gym. What was joined into another record then stands by itself first: it alone was erased.
+      def repeat(environment)
+        back = Erased.among(@gym.db[:clients].where(gym_id: @gym.id).select_map(:id), environment)
+        return 0 if back.empty?
+
+        @gym.db.transaction do
+          @gym.joins.part(back)
+          call(back.filter_map { |id| @gym.clients.find(id) }, keep_marks: false, gone: GONE)
+          @gym.db[:clients].where(id: back).delete
+        end
+        back.size
       end
 
       # rows: the clients', each in the version that the writer saw; keep_marks: whether the marks of their accepted

@@ -78,6 +78,22 @@ RSpec.describe Verglas::Ops::Backup do
     ENV.delete("ERASED_FILE")
   end
 
+  it "leaves out somebody whose record was part of another one when it was made, and keeps that one" do
+    ENV["ERASED_FILE"] = File.join(folder, "erased")
+    loft, (kept, other) = filled
+    by = db[:accounts].get(:id)
+    loft.joins.join(other[:id], kept[:id], by: by, taken: [])
+    backup.make(file)
+    loft.joins.apart(loft.joins.of(kept[:id]).first)
+    Verglas::Store::Erasure.new(loft).call([loft.clients.find(other[:id])], keep_marks: false, gone: [404, "{}"])
+    emptied
+    backup.restore(file)
+    expect(people).to eq(%w[Ione])
+    expect(db[:clients].count).to eq(1)
+  ensure
+    ENV.delete("ERASED_FILE")
+  end
+
   it "refuses a file that was changed, cut off, of another key or none at all, and a server that holds a gym" do
     filled
     backup.make(file)

@@ -44,4 +44,22 @@ RSpec.describe "bin/serve" do
     said, ended = server.command("ops/reset_lead.rb", "nobody@ropewalk.example")
     expect([ended.success?, said]).to match([false, /nobody leads a gym here/])
   end
+
+  it "lets go again whoever was erased, where the database was set back to a time before" do
+    server.start
+    began(server.told[/code: (\S+)/, 1])
+    server.sign_in(email: "ingrid@ropewalk.example", password: password)
+    made = JSON.parse(server.request(:post, "/api/clients", { name: "Gone Person" }).body)
+    erasing = { version: 1, name: "Gone Person", keep_marks: false }
+    Sequel.connect(server.cluster.owner_url("verglas")) do |db|
+      row = db[:clients].where(id: made["id"]).select(*(db[:clients].columns - [:search_name])).first
+      expect(server.request(:post, "/api/clients/#{made["id"]}/erasure", erasing).code).to eq("200")
+      db[:clients].insert(row)
+    end
+    server.stop(:TERM)
+    server.start
+    expect(server.told).to include("1 who were erased since are gone again.")
+    server.sign_in(email: "ingrid@ropewalk.example", password: password)
+    expect(server.request(:post, "/api/clients/search", { text: "Gone" }).body).not_to include("Gone Person")
+  end
 end

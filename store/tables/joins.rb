@@ -29,6 +29,12 @@ module Verglas
           Sealed.open_all(:clients, rows.all)
         end
 
+        # Takes apart whichever of these were joined into others.
+        def part(ids)
+          into = beneath.where(id: ids).exclude(joined_into: nil).select_map(:joined_into).uniq
+          into.flat_map { |id| of(id) }.each { |row| apart(row) if ids.include?(row[:id]) }
+        end
+
         # All that were ever joined into these and into one another, as {id:, name:}.
         def under(client_ids)
           rows = beneath.where(joined_into: client_ids).select(:id, :name).all
