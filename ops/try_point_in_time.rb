@@ -64,7 +64,7 @@ end
 
 def entered(server, name) = JSON.parse(server.request(:post, "/api/clients", { name: name }).body)["id"]
 
-def erased(server, id, name)
+def erased?(server, id, name)
   server.request(:post, "/api/clients/#{id}/erasure", { version: 1, name: name, keep_marks: false }).code == "200"
 end
 
@@ -98,7 +98,7 @@ begin
   sleep(2)
   second = Time.now.utc.strftime("%Y-%m-%d %H:%M:%S+00")
   sleep(2)
-  tried.found("somebody is erased who asked for it", erased(server, asked, "Asked To Go"))
+  tried.found("somebody is erased who asked for it", erased?(server, asked, "Asked To Go"))
   lost = "DELETE FROM clients WHERE name = 'Lost By Mistake'"
   system("psql", "-q", address, "-c", lost, exception: true)
   entered(server, "Came Too Late")
