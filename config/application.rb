@@ -11,7 +11,9 @@ module Verglas
   module Web
   end
   load_folder("store", namespace: Store, ignore: ["migrations"])
-  DB = Store::Database.connect(ENV.fetch("DATABASE_URL")) unless const_defined?(:DB)
+  unless const_defined?(:DB)
+    DB = Store::Database.connect(ENV.fetch("DATABASE_URL"), pooled: !ENV["DATABASE_POOLED"].to_s.empty?)
+  end
   load_folder("application", namespace: Application, ignore: ["pictures"])
   load_folder("web", namespace: Web)
 end

@@ -92,10 +92,20 @@ module Verglas
         ENV["SESSION_SECRET"] ||= secret("session_secret", 64)
         ENV["APP_ENV"] ||= "production"
         require_relative "../config/application"
+        look_at_role if DB.opts[:pooled]
         Keys.new(ENV, folder: @folder).ready(DB)
         bring_up_to_date
         @scenario.prepare(DB)
         Store::Upkeep.now(DB)
+      end
+
+      # Behind a pooler nobody sets a connection: the role is.
+      def look_at_role
+        unset = Store::Database.unset(DB)
+        return if unset.empty?
+
+        raise Cluster::Failure,
+              "DATABASE_POOLED wants the role itself to be set (docs/operating.md): #{unset.join(", ")}"
       end
 
       def bring_up_to_date

@@ -12,6 +12,7 @@ module Verglas
       ALL = {
         "DATA_DIR" => "var/own",
         "DATABASE_URL" => "",
+        "DATABASE_POOLED" => "",
         "PORT" => "4567",
         "BIND" => "127.0.0.1",
         "PUBLIC_URL" => "",

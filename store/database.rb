@@ -15,17 +15,27 @@ module Verglas
       WAIT_S = 10
       IDLE_S = 1
 
+      # What each connection is set to.
+      SETTINGS = { "timezone" => "UTC", "statement_timeout" => "10s", "lock_timeout" => "3s" }.freeze
+      # Where a database is, of what a connection is told.
+      ADDRESS = %i[adapter conn_str host port user password database].freeze
+      # No two programs bring one database up to date.
+      MIGRATING = 3_281_002
+
       module_function
 
-      def connect(url)
+      # url: of one server, or of several of which that is used which can be written to (libpq's list of hosts). pooled:
+      # whether a pooler stands between that hands connections from one transaction to the next: then the role itself is
+      # set to SETTINGS, and nothing is planned for a connection.
+      def connect(url, pooled: false)
         Sequel
           .connect(
-            url,
+            **server(url),
             max_connections: CONNECTIONS,
             preconnect: false,
-            after_connect: method(:prepare),
-            connect_timeout: CONNECT_S,
-            pool_timeout: WAIT_S
+            after_connect: pooled ? nil : method(:prepare),
+            pool_timeout: WAIT_S,
+            pooled: pooled
           )
           .tap do |db|
             # One that lay unused is asked whether it still lives: after the database was away, the first request finds
@@ -37,15 +47,33 @@ module Verglas
           end
       end
 
-      def prepare(connection)
-        connection.exec("SET TIME ZONE 'UTC'")
-        connection.exec("SET statement_timeout = '10s'")
-        connection.exec("SET lock_timeout = '3s'")
+      def server(url)
+        { adapter: "postgres", conn_str: "#{url}#{url.include?("?") ? "&" : "?"}connect_timeout=#{CONNECT_S}" }
       end
+      private_class_method :server
 
+      def prepare(connection) = SETTINGS.each { |name, value| connection.exec("SET #{name} = '#{value}'") }
+
+      # Names of what a connection is not set to.
+      def unset(db) = SETTINGS.reject { |name, value| db.fetch("SHOW #{name}").single_value! == value }.keys
+
+      # Whoever comes while another does it waits, and finds it done.
       def migrate(db)
         Sequel.extension :migration
-        Sequel::Migrator.run(db, MIGRATIONS)
+        return if Sequel::Migrator.is_current?(db, MIGRATIONS)
+
+        alone(db) { Sequel::Migrator.run(db, MIGRATIONS) }
+      end
+
+      # The lock is held by a transaction of another connection, for a migration has transactions of its own.
+      def alone(db)
+        holder = Sequel.connect(**db.opts.slice(*ADDRESS), max_connections: 1)
+        holder.transaction do
+          holder.get(Sequel.function(:pg_advisory_xact_lock, MIGRATING))
+          yield
+        end
+      ensure
+        holder&.disconnect
       end
 
       # Whether a newer program than this one made the database what it is.

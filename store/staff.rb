@@ -11,8 +11,9 @@ module Verglas
       # The open account's row, or nil.
       def self.find(db, id)
         statement =
-          db.prepared_statement(:staff_of) ||
-            db[:accounts].where(id: Sequel.cast(:$id, :bigint), status_id: OPEN).prepare(:first, :staff_of)
+          Planned.of(db, :staff_of, :first) do
+            db[:accounts].where(id: Sequel.cast(:$id, :bigint), status_id: OPEN)
+          end
         statement.call(id: id)
       end
 

@@ -49,11 +49,9 @@ module Verglas
         private
 
         def prepared
-          @gym.db.prepared_statement(:checked_fittings) ||
-            latest(seen(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid))).order(:accepted_at).prepare(
-              :select,
-              :checked_fittings
-            )
+          Planned.of(@gym.db, :checked_fittings, :select) do
+            latest(seen(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid))).order(:accepted_at)
+          end
         end
 
         def seen(client, gym)

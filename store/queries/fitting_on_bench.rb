@@ -100,7 +100,7 @@ module Verglas
         private
 
         # Planned once a connection.
-        def prepared = @gym.db.prepared_statement(:fitting_on_bench) || joined.prepare(:first, :fitting_on_bench)
+        def prepared = Planned.of(@gym.db, :fitting_on_bench, :first) { joined }
 
         def number
           Sequel.case(

@@ -143,9 +143,7 @@ module Verglas
           body.merge(load_to_kg: body[:load_to_kg]&.round(1), **DATES.to_h { |name| [name, body[name]&.to_s] })
         end
 
-        def prepared
-          @gym.db.prepared_statement(:cautions_of) || with_names.prepare(:select, :cautions_of)
-        end
+        def prepared = Planned.of(@gym.db, :cautions_of, :select) { with_names }
 
         # stricter_names: of the gym's cautions with which it is stricter.
         def with_names(client = Sequel.cast(:$client_id, :uuid), gym = Sequel.cast(:$gym_id, :uuid))

@@ -12,8 +12,9 @@ module Verglas
         # Asked at every step of an adjuster: planned once a connection.
         def of(client_id)
           statement =
-            @gym.db.prepared_statement(:readings_of) ||
-              ordered(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid)).prepare(:select, :readings_of)
+            Planned.of(@gym.db, :readings_of, :select) do
+              ordered(Sequel.cast(:$client_id, :uuid), Sequel.cast(:$gym_id, :uuid))
+            end
           statement.call(client_id: client_id, gym_id: @gym.id)
         end
 

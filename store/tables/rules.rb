@@ -71,9 +71,7 @@ module Verglas
         def client_rules = @gym.db[:client_rules].where(client_id: @gym.clients.dataset.select(:id))
         def schools(rows) = rows.to_h { |row| [row[:question].to_sym, row[:school].to_sym] }
 
-        def prepared
-          @gym.db.prepared_statement(:rules_chosen) || both.prepare(:select, :rules_chosen)
-        end
+        def prepared = Planned.of(@gym.db, :rules_chosen, :select) { both }
 
         def both
           gyms =
