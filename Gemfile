@@ -16,6 +16,7 @@ gem "oj", "~> 3.16", require: false
 gem "openapi_first", "~> 1.4.3"
 gem "pg", "~> 1.7"
 gem "prawn", "~> 2.5", require: false
+gem "prometheus-client", "~> 4.2", require: false
 gem "puma", "~> 8.0"
 gem "rack", "~> 3.2"
 gem "rack-attack", "~> 6.8"

@@ -20,6 +20,7 @@ module Verglas
         "SESSION_SECRET" => "",
         "NOTES_KEY_FILE" => "",
         "NOTES_KEY" => "",
+        "METRICS_TOKEN" => "",
         "SMTP_URL" => "",
         "MAIL_FOLDER" => "",
         "MAIL_FROM" => "",

@@ -32,6 +32,7 @@ module Verglas
         Rack::Builder
           .new do
             use RequestLog, log if log
+            use Metrics, db
             use Rack::Deflater, include: %w[application/json text/csv text/html text/javascript text/css image/svg+xml]
             use Headers, site
             use Faults, db
