@@ -14,12 +14,19 @@ require_relative "cluster/instructors"
 SECONDS = Integer(ARGV.fetch(0, 300))
 INSTRUCTORS = Integer(ARGV.fetch(1, 30))
 BACK_AFTER_S = 5
+RATE_S = 15
 Tried = Verglas::Ops::Tried
 
 # Two that share what signs sessions and what health lies encrypted under, and nothing else.
 def hosts(url, keys)
   secret = SecureRandom.hex(64)
-  shared = { "DATABASE_URL" => url, "DATABASE_POOLED" => "yes", "SESSION_SECRET" => secret, "NOTES_KEY_FILE" => keys }
+  shared = {
+    "DATABASE_URL" => url,
+    "DATABASE_POOLED" => "yes",
+    "SESSION_SECRET" => secret,
+    "NOTES_KEY_FILE" => keys,
+    "TRUSTED_PROXIES" => "127.0.0.1"
+  }
   Array.new(2) { Outside.own.tap { |one| one.tell(shared) } }
 end
 
@@ -37,12 +44,20 @@ def haproxy(folder, port, hosts)
   Process.spawn("haproxy", "-q", "-db", "-f", file, %i[out err] => File.join(folder, "haproxy.log"))
 end
 
+# How many were entered a second by way of a port.
+def rate(sessions, port)
+  work = Cluster::Instructors.new(sessions, port)
+  work.work(RATE_S) { nil }
+  work.answered.size / work.since
+end
+
 def said(at, what) = puts(format("%6.1f s  %s", at, what))
 
-# Seconds from the first refusal after one time to the last before another.
-def refused_between(times, from, upto)
-  inside = times.grep(from..upto)
-  inside.empty? ? 0 : inside.max - inside.min
+# In how many seconds something was refused between two times, and how often by status.
+def refusals(refused, from, upto)
+  inside = refused.select { |time, _| (from..upto).cover?(time) }
+  seconds = inside.map { |time, _| time.floor }.uniq.size
+  "refused in #{seconds} s#{inside.map(&:last).tally.map { |status, times| ", #{status}: #{times}" }.join}"
 end
 
 %w[haproxy pgbouncer].each { |package| Tried.install(package) }
@@ -59,7 +74,10 @@ begin
   port = Tried.free_port
   running = haproxy(folder, port, both)
   sleep(2)
-  work = Cluster::Instructors.new(INSTRUCTORS, port, Tried::LEAD)
+  sessions = Cluster::Instructors.sessions(INSTRUCTORS, port, Tried::LEAD)
+  rates = [port_of(both.last).to_i, port].map { |one| rate(sessions, one) }
+  puts format("%.0f people a second by one host, %.0f by two: %.2f x", *rates, rates.last / rates.first)
+  work = Cluster::Instructors.new(sessions, port)
   events = {}
   quarter = SECONDS / 4.0
   work.work(SECONDS) do
@@ -91,7 +109,7 @@ begin
   puts "lost: #{lost.size}; there twice: #{twice}; lengths missing: #{[answered.size - taped, 0].max}"
   ends = [*events.values.drop(1), Float::INFINITY]
   events.zip(ends) do |(name, from), upto|
-    puts format("%-8s refused for %.1f s", name, refused_between(refused, from, upto))
+    puts format("%-8s %s", name, refusals(refused, from, upto))
   end
   puts format("the slowest answer took %.1f s, the times that it was sent again with it", slowest)
   abort "not every answer was kept once" unless lost.empty? && twice.zero? && taped >= answered.size

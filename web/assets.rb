@@ -15,6 +15,12 @@ module Verglas
         "/own-card.js" => "no-cache"
       }.freeze
 
+      # The script that a page begins with, by its name, which changes with what is in it; nil where none was built.
+      def self.entry(root)
+        page = File.join(root, "index.html")
+        File.read(page)[%r{<script type="module"[^>]* src="(/assets/[^"]+)"}, 1] if File.exist?(page)
+      end
+
       def initialize(app, root:)
         @app = app
         names =

@@ -23,8 +23,14 @@ module Verglas
       # Two years, over TLS only.
       STRICT_TRANSPORT = { "strict-transport-security" => "max-age=63072000; includeSubDomains" }.freeze
 
-      def initialize(app, site)
+      # Which page this server has: another one that runs in a browser fetches itself anew.
+      PAGE = "x-verglas-page"
+      OURS = %w[/api/ /auth/].freeze
+
+      # page: the script of the page as it is now; nil where none was built.
+      def initialize(app, site, page: nil)
         @app = app
+        @page = page
         @always = site.secure? ? { **ALWAYS, **STRICT_TRANSPORT } : ALWAYS
       end
 
@@ -35,6 +41,7 @@ module Verglas
         headers["permissions-policy"] = ON_A_PHONE if env["PATH_INFO"] == Views::Movement::PLACE
         headers["content-security-policy"] = policy(nonce)
         headers["cache-control"] ||= "no-store"
+        headers[PAGE] = @page if @page && env["PATH_INFO"].start_with?(*OURS)
         [status, headers, body]
       end
 

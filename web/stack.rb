@@ -34,7 +34,7 @@ module Verglas
             use RequestLog, log if log
             use Metrics, db
             use Rack::Deflater, include: %w[application/json text/csv text/html text/javascript text/css image/svg+xml]
-            use Headers, site
+            use Headers, site, page: Assets.entry(ASSETS)
             use Faults, db
             use Refusals::OtherHost, site
             use Health, db

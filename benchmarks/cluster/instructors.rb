@@ -13,14 +13,26 @@ module Cluster
     OPEN_S = 3
     READ_S = 15
 
-    # answered: names of who was entered; refused: seconds since the beginning at which something was refused; slowest:
-    # seconds that an answer took, the times that it was sent again with it.
+    # answered: names of who was entered; refused: when something was refused (seconds since the beginning) and how, by
+    # status; slowest: seconds that an answer took, the times that it was sent again with it.
     attr_reader :answered, :refused, :slowest
 
-    def initialize(count, port, lead)
-      @count = count
+    # What so many send with each request, each from an address of their own, as a proxy before says: signed in once,
+    # however often they work.
+    def self.sessions(count, port, lead)
+      Array.new(count) do |number|
+        from = { "content-type" => "application/json", "x-forwarded-for" => "10.0.0.#{number + 1}" }
+        answer = Net::HTTP.start("127.0.0.1", port) { |http| http.post("/auth/login", JSON.generate(lead), from) }
+        raise "nobody is let in: #{answer.body}" unless answer.code == "200"
+
+        { **from, "cookie" => answer.get_fields("set-cookie").map { |one| one.split(";").first }.join("; ") }
+      end
+    end
+
+    # sessions: of .sessions, one an instructor.
+    def initialize(sessions, port)
+      @sessions = sessions
       @port = port
-      @lead = lead
       @answered = Queue.new
       @refused = Queue.new
       @slowest = Queue.new
@@ -29,7 +41,13 @@ module Cluster
     # Works for so many seconds; yields meanwhile.
     def work(seconds)
       @began = now
-      workers = Array.new(@count) { |number| Thread.new { enter(number) while now - @began < seconds } }
+      workers =
+        @sessions.map.with_index do |session, number|
+          Thread.new do
+            Thread.current[:session] = session
+            enter(number) while now - @began < seconds
+          end
+        end
       yield
       workers.each(&:join)
     end
@@ -59,37 +77,18 @@ module Cluster
         return answer if answer && answer.code.to_i == wanted
         raise "#{path}: #{answer.body}" if answer && %w[400 404 415 422].include?(answer.code)
 
-        @refused << since
+        @refused << [since, answer ? answer.code : "none"]
         sleep(AGAIN_S)
       end
     end
 
     def asked(verb, path, body, key)
-      request = Net::HTTP.const_get(verb).new(path, { "content-type" => "application/json", "cookie" => cookie.to_s })
+      request = Net::HTTP.const_get(verb).new(path, Thread.current[:session])
       request["idempotency-key"] = key
       request.body = JSON.generate(body)
       Net::HTTP.start("127.0.0.1", @port, open_timeout: OPEN_S, read_timeout: READ_S) { |http| http.request(request) }
     rescue SystemCallError, IOError, Timeout::Error, Net::HTTPBadResponse
       nil
-    end
-
-    # Of this thread's own session.
-    def cookie = Thread.current[:cookie] ||= entered
-
-    def entered
-      loop do
-        body = JSON.generate(@lead)
-        answer =
-          Net::HTTP.start("127.0.0.1", @port, open_timeout: OPEN_S, read_timeout: READ_S) do |http|
-            http.post("/auth/login", body, { "content-type" => "application/json" })
-          end
-        given = answer.get_fields("set-cookie").to_a.map { |one| one.split(";").first }
-        return given.join("; ") if answer.code == "200"
-
-        sleep(AGAIN_S)
-      rescue SystemCallError, IOError, Timeout::Error
-        sleep(AGAIN_S)
-      end
     end
   end
 end

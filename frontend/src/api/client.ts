@@ -1,4 +1,5 @@
 // The typed client: one fetch for every call, errors as one kind, a key for every write.
+import { noteVersion } from "../lib/newer";
 import { say } from "../lib/say";
 import createClient from "openapi-fetch";
 import type { paths } from "./generated/schema";
@@ -21,7 +22,14 @@ export const UNREACHED: ApiError = {
   message: say("client.unreached"),
 };
 
-export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => fetch(request) });
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: async (request) => {
+    const response = await fetch(request);
+    noteVersion(response);
+    return response;
+  },
+});
 
 /** Header of a write: the same key again means the same write again. */
 export const newKey = (): { "Idempotency-Key": string } => ({ "Idempotency-Key": crypto.randomUUID() });

@@ -10,6 +10,7 @@ import { Notice } from "../ui/Notice";
 import { part } from "../ui/part";
 import { breakpoint, colour, space } from "../ui/tokens";
 import { TabletContext } from "../features/shared/TabletContext";
+import { renewIfNewer } from "../lib/newer";
 import { useTabletLock } from "../features/tablet/useTabletLock";
 import { fetchAllPages } from "./lazyPage";
 import { PageBoundary } from "./PageBoundary";
@@ -57,6 +58,7 @@ export function Shell() {
   const [helping, setHelping] = useState(false);
   const tablet = useTabletLock(me.data?.pin ?? false, me.data?.gym.idle_minutes ?? IDLE_MINUTES);
   const queryClient = useQueryClient();
+  useEffect(() => renewIfNewer(), [location.pathname]);
   useEffect(() => {
     // The session ended while somebody worked: sign in again, and go on where it was left.
     const ended = () => void queryClient.invalidateQueries({ queryKey: meQuery.queryKey });

@@ -1,6 +1,7 @@
 // Places that are fetched when they are first opened, and all of them once the first page stands: so that the next opens at once,
 // and works when the network is gone.
 import { type ComponentType, lazy, useState } from "react";
+import { noteVersion, renewIfNewer } from "../lib/newer";
 import { fetchWords } from "../lib/say";
 import { parts } from "../ui/part";
 
@@ -18,6 +19,12 @@ export function page(load: () => Promise<ComponentType>): Page {
       .then((component) => {
         there = component;
         return { default: component };
+      })
+      .catch(async (error: unknown) => {
+        // A newer version has no file of that name any more.
+        await window.fetch("/auth/first").then(noteVersion, () => undefined);
+        renewIfNewer();
+        throw error;
       });
   const Awaited = lazy(fetch);
   loaders.push(fetch);
