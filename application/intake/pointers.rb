@@ -12,6 +12,7 @@ module Verglas
           "machine_id" => :machines,
           "copied_from" => :machines,
           "replaced_by" => :machines,
+          "joined_into" => :clients,
           "fitting_id" => :fittings,
           "visit_id" => :visits,
           "programme_id" => :programmes

@@ -1,8 +1,11 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require_relative "../support/taking_in"
 
 RSpec.describe "Two records of one person" do
+  include TakingIn
+
   let(:loft) { gym }
   let!(:account) { staff(loft, role: "lead") }
   let(:here) { machine(loft, "slide_back", name: "Leg extension 1") }
@@ -160,6 +163,23 @@ RSpec.describe "Two records of one person" do
     call(:post, "/api/clients/#{kept[:id]}/erasure", erasing)
     expect(noted).to contain_exactly(kept[:id], other[:id])
     expect(db[:clients].count).to eq(0)
+  end
+
+  it "move to another server as one, and an archive in which the kept one is missing is refused" do
+    fitted(other)
+    join
+    call(:get, "/api/export/gym.json")
+    archive = JSON.parse(last_response.body)
+    emptied
+    lost = JSON.parse(JSON.generate(archive))
+    lost["clients"].reject! { |record| record["id"] == kept[:id] }
+    %w[readings fittings visits sets].each { |name| lost[name]&.clear }
+    expect(look_through("gym", JSON.generate(lost))["counts"]["refuse"]).to be >= 1
+    emptied
+    expect(take_in("gym", JSON.generate(archive))["state"]).to eq("taken")
+    expect(page(kept)["client"]["name"]).to eq("Perpetua Lowe")
+    expect(page(other)["code"]).to eq("not_found")
+    expect(call(:get, "/api/clients/#{kept[:id]}/joins")["joined"]).to eq([])
   end
 
   it "are in the trail, both, and in the file of everything about the person" do
