@@ -90,6 +90,8 @@ RSpec.describe "Two records of one person" do
     expect(call(:post, "/api/clients/search", { text: "Lowe" })["clients"].map { |one| one["name"] }).to eq(
       ["Perpetua Lowe"]
     )
+    call(:get, "/api/export/readings.csv")
+    expect(last_response.body.scan(/Perpetua Lowe|P\. Lowe/).uniq).to eq(["Perpetua Lowe"])
     post("/own-card", JSON.generate({ secret: secret }), "CONTENT_TYPE" => "application/json")
     expect(last_response.status).to eq(404)
     expect(call(:post, "/api/clients", { name: "P. Lowe", detail: "ferry crew" })).to include("name" => "P. Lowe")

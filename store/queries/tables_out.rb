@@ -147,8 +147,10 @@ module Verglas
           )
         end
 
+        # What stayed with a record that was joined into another is nobody's.
         def of_clients(table)
-          @gym.db[table].where(Sequel[table][:gym_id] => @gym.id).join(:clients, id: Sequel[table][:client_id])
+          rows = @gym.db[table].where(Sequel[table][:gym_id] => @gym.id)
+          rows.join(:clients, id: Sequel[table][:client_id], joined_into: nil)
         end
         def on_machines(table) = of_clients(table).join(:machines, id: Sequel[table][:machine_id])
         def by_client = [Sequel[:clients][:search_name], Sequel[:clients][:id]]
