@@ -198,9 +198,10 @@ module Verglas
 
       # What stayed with records that were joined into this one, each whole.
       def joined
-        @gym.joins.of(@id).map do |row|
-          { joined_at: Told.time(row[:joined_at]), record: self.class.new(@gym, row).to_h }
-        end
+        @gym
+          .joins
+          .of(@id)
+          .map { |row| { joined_at: Told.time(row[:joined_at]), record: self.class.new(@gym, row).to_h } }
       end
 
       # By whom and when; what, by its name. The latest first.

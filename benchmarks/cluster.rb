@@ -108,9 +108,7 @@ begin
   puts "answered: #{answered.size} people and their length; refused and sent again: #{refused.size}"
   puts "lost: #{lost.size}; there twice: #{twice}; lengths missing: #{[answered.size - taped, 0].max}"
   ends = [*events.values.drop(1), Float::INFINITY]
-  events.zip(ends) do |(name, from), upto|
-    puts format("%-8s %s", name, refusals(refused, from, upto))
-  end
+  events.zip(ends) { |(name, from), upto| puts format("%-8s %s", name, refusals(refused, from, upto)) }
   puts format("the slowest answer took %.1f s, the times that it was sent again with it", slowest)
   abort "not every answer was kept once" unless lost.empty? && twice.zero? && taped >= answered.size
 ensure

@@ -15,12 +15,13 @@ module Verglas
 
       # The package's own service does not start.
       def self.install(package)
-        return if system("command -v #{package} > /dev/null")
+        return if ENV.fetch("PATH").split(":").any? { |folder| File.executable?(File.join(folder, package)) }
 
         ours = !File.exist?(POLICY)
         File.write(POLICY, "#!/bin/sh\nexit 101\n", perm: 0o755) if ours
-        get = "apt-get install -y -qq --no-install-recommends #{package}"
-        system("apt-get update -qq && #{get}", out: File::NULL, exception: true)
+        system("apt-get", "update", "-qq", out: File::NULL, exception: true)
+        get = %w[apt-get install -y -qq --no-install-recommends]
+        system(*get, package, out: File::NULL, exception: true)
       ensure
         FileUtils.rm_f(POLICY) if ours
       end

@@ -5,10 +5,7 @@ module Verglas
     # Statements that are asked over and over: planned once a connection. Behind a pooler that hands connections from
     # one transaction to the next nothing planned can be relied on: there the whole statement is sent each time.
     module Planned
-      Whole =
-        Struct.new(:dataset, :type) do
-          def call(values) = dataset.call(type, values)
-        end
+      Whole = Struct.new(:dataset, :type) { def call(values) = dataset.call(type, values) }
 
       # What answers #call with the values by name. type: :select or :first; the block makes the dataset.
       def self.of(db, name, type)

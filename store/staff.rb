@@ -11,9 +11,7 @@ module Verglas
       # The open account's row, or nil.
       def self.find(db, id)
         statement =
-          Planned.of(db, :staff_of, :first) do
-            db[:accounts].where(id: Sequel.cast(:$id, :bigint), status_id: OPEN)
-          end
+          Planned.of(db, :staff_of, :first) { db[:accounts].where(id: Sequel.cast(:$id, :bigint), status_id: OPEN) }
         statement.call(id: id)
       end
 

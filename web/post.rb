@@ -78,7 +78,12 @@ module Verglas
         letter.delivery_method(*@way)
         letter.deliver!
         true
-      rescue Mail::Field::ParseError, SystemCallError, IOError, SocketError, Timeout::Error, OpenSSL::SSL::SSLError,
+      rescue Mail::Field::ParseError,
+             SystemCallError,
+             IOError,
+             SocketError,
+             Timeout::Error,
+             OpenSSL::SSL::SSLError,
              Net::ProtocolError => e
         warn("a letter was not sent: #{e.class}")
         false

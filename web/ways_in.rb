@@ -70,9 +70,9 @@ module Verglas
         post = Post.of or raise Invalid, :no_letters
         db = rodauth.db
         Later.shared.call do
-          Application::Forgotten.new(db).call(email) do |made, row|
-            post.link("reset", made, gym: row[:gym], name: row[:name], to: row[:email])
-          end
+          Application::Forgotten
+            .new(db)
+            .call(email) { |made, row| post.link("reset", made, gym: row[:gym], name: row[:name], to: row[:email]) }
         end
         { ok: true }
       end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "fileutils"
+require "open3"
 require "securerandom"
 require "tmpdir"
 
@@ -95,10 +96,9 @@ module Cluster
     end
 
     def sql(port, statement, database: "postgres")
-      address = "host=127.0.0.1 port=#{port} user=postgres dbname=#{database}"
-      IO.popen(as_postgres("psql", "-Atq", address, "-c", statement), chdir: "/", &:read).tap do
-        raise "refused: #{statement}" unless $?.success? # rubocop:disable Style/SpecialGlobalVars
-      end
+      psql = as_postgres("psql", "-Atq", "-h", "127.0.0.1", "-p", port.to_s, "-U", "postgres", database)
+      said, ended = Open3.capture2(*psql, stdin_data: statement, chdir: "/")
+      ended.success? ? said : raise("refused: #{statement}")
     end
 
     def make_database
@@ -135,7 +135,7 @@ module Cluster
     end
 
     def spawned(*words)
-      Process.spawn(*as_postgres(*words), chdir: "/", %i[out err] => at("poolers.log"))
+      Process.spawn(*as_postgres(*words), :chdir => "/", %i[out err] => at("poolers.log"))
     end
   end
 end

@@ -21,10 +21,12 @@ module Verglas
 
       # m/s2 a sample: what is felt beside gravity.
       def beyond_gravity
-        @samples.zip(degrees).map do |(_, along, across, _), turned|
-          down = Geometry::Angle.radians(@down + (way * turned))
-          Math.hypot(along - (GRAVITY[:m_s2] * Math.cos(down)), across - (GRAVITY[:m_s2] * Math.sin(down)))
-        end
+        @samples
+          .zip(degrees)
+          .map do |(_, along, across, _), turned|
+            down = Geometry::Angle.radians(@down + (way * turned))
+            Math.hypot(along - (GRAVITY[:m_s2] * Math.cos(down)), across - (GRAVITY[:m_s2] * Math.sin(down)))
+          end
       end
 
       # Deg/s a sample, less its error. What stands alone among its neighbours is a spike.

@@ -20,10 +20,11 @@ module Verglas
 
       # Metres from the pivot.
       def radius_m
-        @radius_m ||= begin
-          turning = turned.zip(felt).select { |turned, _| turned > FIGURES[:turning_rad_s2] }
-          turning.empty? ? Float::INFINITY : Plane.middle(turning.map { |turned, felt| felt / turned })
-        end
+        @radius_m ||=
+          begin
+            turning = turned.zip(felt).select { |turned, _| turned > FIGURES[:turning_rad_s2] }
+            turning.empty? ? Float::INFINITY : Plane.middle(turning.map { |turned, felt| felt / turned })
+          end
       end
 
       # rad/s2 a sample: gain of the turn rate across the circle, its square along the radius.

@@ -287,9 +287,7 @@ module Verglas
         counted: figures(:from, :upto),
         slam: figures(:over_m_s2, :samples, :within_s),
         back: figures(:share),
-        slip: figures(
-          *%i[over apart most seconds along_m_s2 unfelt_over unfelt_rad_s2 gain_over turning_rad_s2]
-        ),
+        slip: figures(*%i[over apart most seconds along_m_s2 unfelt_over unfelt_rad_s2 gain_over turning_rad_s2]),
         whole: figures(:arm, :foot, :chest, :thigh),
         past: figures(:arm, :foot, :chest, :thigh),
         arc: figures(:least_deg),

@@ -627,7 +627,7 @@ RSpec.describe "Bad input" do
           operation.request_method.to_sym,
           operation
             .path
-            .gsub("{id}", person[:id])
+            .gsub(/{(id|other)}/, person[:id])
             .gsub("{observation}", "stature")
             .gsub("{question}", "belt")
             .gsub("{caution}", "knee")

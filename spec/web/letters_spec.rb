@@ -9,7 +9,9 @@ RSpec.describe "Letters" do
   let!(:loft) { gym }
   let!(:maren) { staff(loft, role: "lead") }
   let(:folder) { Dir.mktmpdir }
-  let(:set) { { "MAIL_FOLDER" => folder, "MAIL_FROM" => "loft@netloft.example", "PUBLIC_URL" => "https://fit.example" } }
+  let(:set) do
+    { "MAIL_FOLDER" => folder, "MAIL_FROM" => "loft@netloft.example", "PUBLIC_URL" => "https://fit.example" }
+  end
 
   after { FileUtils.remove_entry(folder) }
 

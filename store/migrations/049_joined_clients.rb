@@ -40,11 +40,7 @@ Sequel.migration do
       # {table => [ids]}, and the names of what the kept record took over.
       column :moved, :json, null: false
       column :taken, :json, null: false
-      foreign_key %i[client_id gym_id],
-                  :clients,
-                  key: %i[id gym_id],
-                  name: :join_client_of_gym,
-                  on_delete: :cascade
+      foreign_key %i[client_id gym_id], :clients, key: %i[id gym_id], name: :join_client_of_gym, on_delete: :cascade
     end
   end
 

@@ -35,11 +35,7 @@ module Verglas
               .values(names.uniq.each_with_index.map { |name, number| [number, name] })
               .as(:wanted, %i[number wanted_name])
           called = Sequel.join([" ", Sequel.function(:folded, Sequel[:wanted][:wanted_name])])
-          found =
-            @gym
-              .db
-              .from(wanted)
-              .join(:clients, here.merge(Sequel[:clients][:search_name] => called))
+          found = @gym.db.from(wanted).join(:clients, here.merge(Sequel[:clients][:search_name] => called))
           opened(found.select(*COLUMNS, Sequel[:wanted][:wanted_name])).group_by { |row| row[:wanted_name] }
         end
 

@@ -37,7 +37,7 @@ export function Joined({ id, joins, locale }: { id: string; joins: Joins; locale
             <Small>{[one.detail, momentText(one.joined_at, locale), one.by].filter(Boolean).join(" · ")}</Small>
           </span>
           <SecondaryButton
-            aria-label={say("joined.takeApartName", { name: one.name })}
+            aria-label={say("joined.buttonName", { name: one.name })}
             isDisabled={apart.isPending}
             onPress={() => apart.mutate(one.id)}
           >
