@@ -22,9 +22,11 @@ module Verglas
           @settings = settings
         end
 
+        # Whole or not at all: whoever looks into the folder meanwhile sees no half of one.
         def deliver!(letter)
-          name = "#{Time.now.strftime("%Y%m%d-%H%M%S")}-#{SecureRandom.hex(4)}.eml"
-          File.open(File.join(settings[:folder], name), "wx", 0o600) { |file| file.write(letter.encoded) }
+          name = File.join(settings[:folder], "#{Time.now.strftime("%Y%m%d-%H%M%S")}-#{SecureRandom.hex(4)}")
+          File.open("#{name}.part", "wx", 0o600) { |file| file.write(letter.encoded) }
+          File.rename("#{name}.part", "#{name}.eml")
         end
       end
 

@@ -25,7 +25,7 @@ RSpec.describe "A forgotten password, in the browser" do
     fill_in "Email", with: "maren@netloft.example"
     click_button "Send me a link"
     expect(page).to have_text("If somebody works here under maren@netloft.example")
-    Timeout.timeout(5) { sleep(0.05) while Dir.empty?(folder) }
+    Timeout.timeout(5) { sleep(0.05) while Dir[File.join(folder, "*.eml")].empty? }
     secret = Mail.read(Dir[File.join(folder, "*.eml")].first).decoded[/#(\S+)/, 1]
     visit "/welcome##{secret}"
     fill_in "Password of your own", with: "heron on the slipway"
