@@ -71,11 +71,11 @@ module Verglas
       def link(kind, made, gym:, name:, to:)
         address = Views::StaffLink.address(made, at: @origin)
         said = Formats::Letters.link(kind, gym: gym, name: name, address: address, until_at: made[:ends_at])
-        send(to: to, **said)
+        deliver(to: to, **said)
       end
 
       # Whether the server took it. What went wrong stands in the log, without whom it was for.
-      def send(to:, subject:, text:)
+      def deliver(to:, subject:, text:)
         letter = Mail.new(from: @from, to: to, subject: subject, body: text, charset: "UTF-8")
         letter.delivery_method(*@way)
         letter.deliver!

@@ -1,21 +1,18 @@
 # frozen_string_literal: true
 
 require "system_helper"
-require "mail"
-require "tmpdir"
+require_relative "../support/posted"
 
 RSpec.describe "A forgotten password, in the browser" do
+  include Posted
+
   let!(:loft) { gym }
   let!(:account) { staff(loft, role: "lead") }
-  let(:folder) { Dir.mktmpdir }
 
   around do |example|
-    before = %w[MAIL_FOLDER MAIL_FROM PUBLIC_URL].to_h { |name| [name, ENV.fetch(name, nil)] }
-    ENV.update("MAIL_FOLDER" => folder, "MAIL_FROM" => "loft@netloft.example", "PUBLIC_URL" => "http://127.0.0.1")
-    example.run
+    posting("PUBLIC_URL" => "http://127.0.0.1") { example.run }
   ensure
-    ENV.update(before)
-    FileUtils.remove_entry(folder)
+    forget_posted
   end
 
   it "is asked for by e-mail, and chosen anew by the link in it" do
@@ -25,8 +22,8 @@ RSpec.describe "A forgotten password, in the browser" do
     fill_in "Email", with: "maren@netloft.example"
     click_button "Send me a link"
     expect(page).to have_text("If somebody works here under maren@netloft.example")
-    Timeout.timeout(5) { sleep(0.05) while Dir[File.join(folder, "*.eml")].empty? }
-    secret = Mail.read(Dir[File.join(folder, "*.eml")].first).decoded[/#(\S+)/, 1]
+    until_posted
+    secret = letters.first.decoded[/#(\S+)/, 1]
     visit "/welcome##{secret}"
     fill_in "Password of your own", with: "heron on the slipway"
     click_button "Keep the new password"

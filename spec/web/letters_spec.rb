@@ -1,128 +1,96 @@
 # frozen_string_literal: true
 
 require "web_helper"
-require "mail"
-require "socket"
-require "tmpdir"
+require "pdf/reader"
 
-RSpec.describe "Letters" do
-  let!(:loft) { gym }
-  let!(:maren) { staff(loft, role: "lead") }
-  let(:folder) { Dir.mktmpdir }
-  let(:set) do
-    { "MAIL_FOLDER" => folder, "MAIL_FROM" => "loft@netloft.example", "PUBLIC_URL" => "https://fit.example" }
+# Names in any script: kept and found as they are written; on paper as text where the letters can be set, else by the
+# client's number, said so.
+RSpec.describe "Names in any script" do
+  let(:loft) { gym }
+  let!(:account) { staff(loft, role: "lead") }
+
+  before { sign_in }
+
+  set = {
+    "Latin" => "Zoë Łukasiewicz-Ødegård",
+    "Vietnamese" => "Nguyễn Thị Bích",
+    "Greek" => "Ελένη Παπαδοπούλου",
+    "Cyrillic" => "Дмитрий Ёлкин"
+  }
+  unset = {
+    "Arabic" => "محمد علي",
+    "Hebrew" => "דוד לוי",
+    "Devanagari" => "अनिता शर्मा",
+    "Thai" => "สมชาย ใจดี",
+    "Chinese" => "王小明",
+    "emoji" => "Zoë 🦭"
+  }
+
+  def add(name)
+    call(:post, "/api/clients", { name: name })["client"] ||
+      call(:post, "/api/clients/search", { text: name })["clients"].first
   end
 
-  after { FileUtils.remove_entry(folder) }
-
-  # With these in the environment, and as it was afterwards.
-  def given(changes = set)
-    before = changes.to_h { |name, _| [name, ENV.fetch(name, nil)] }
-    ENV.update(changes)
-    yield
-  ensure
-    ENV.update(before)
+  def printed(id, paper)
+    get "/api/clients/#{id}/card.pdf?paper=#{paper}"
+    PDF::Reader
+      .new(StringIO.new(last_response.body))
+      .pages
+      .map { |page| page.runs(merge: false).map(&:text).join }
+      .join
+      .unicode_normalize(:nfc)
+      .gsub(/\s+/, "")
   end
 
-  def letters = Dir[File.join(folder, "*.eml")].map { |file| Mail.read(file) }
-  def eventually = Timeout.timeout(5) { sleep(0.02) until yield }
-
-  def invite
-    call(:post, "/api/staff/invitations", { name: "Ada Quill", email: "ada@netloft.example", role: "helper" })
+  { **set, **unset }.each do |script, name|
+    it "keeps, finds and exports one in #{script}" do
+      add(name)
+      expect(call(:post, "/api/clients/search", { text: name[0, 3] })["clients"].map { |one| one["name"] }).to eq(
+        [name]
+      )
+      call(:get, "/api/export/clients.csv")
+      expect(last_response.body.dup.force_encoding("UTF-8")).to include(name)
+    end
   end
 
-  def forgotten(email) = call(:post, "/auth/forgotten", { email: email })
+  set.each do |script, name|
+    it "prints one in #{script}" do
+      id = add(name)["id"]
+      machine(loft)
+      expect(%w[a6 a4].map { |paper| printed(id, paper).include?(name.gsub(/\s+/, "")) }).to include(true)
+      expect(printed(id, "a4")).to include(name.gsub(/\s+/, ""))
+    end
+  end
 
-  # A server that speaks as much of SMTP as is needed: yields its port, answers what it was sent.
-  def mail_server(refusing: false)
-    server = TCPServer.new("127.0.0.1", 0)
-    told = []
-    thread =
-      Thread.new do
-        client = server.accept
-        client.puts("220 ready")
-        while (line = client.gets)
-          told << line
-          client.puts(answer(line, client, told, refusing))
-          break if line.start_with?("QUIT")
-        end
+  unset.each do |script, name|
+    it "prints the number of somebody whose name is in #{script}, and says so" do
+      id = add(name)["id"]
+      machine(loft)
+      expect(printed(id, "a4")).to include("Client#{id[0, 4].upcase}(lettersofthenamecannotbeprinted)")
+    end
+  end
+
+  it "refuses signs that are not seen in names, wherever they come from, and says so" do
+    ["Ada\u202Eabc", "Ada\u0007", "Ada\nBo", "\u2066Ada", "Ada\u200F"].each do |name|
+      expect(call(:post, "/api/clients", { name: name })).to include("code" => "unseen_sign", "path" => "/name"),
+      name.inspect
+      expect { loft.clients.insert(name: name, detail: "") }.to raise_error(Verglas::Invalid) { |error|
+        expect(error.code).to eq(:unseen_sign)
+      }
+    end
+    expect(call(:post, "/api/clients", { name: "Ada", detail: "x\u202E" })).to include(
+      "code" => "unseen_sign",
+      "path" => "/detail"
+    )
+    expect(call(:post, "/api/machines", { family: "extension", name: "Leg\u202E", place: "" })["code"]).to eq(
+      "unseen_sign"
+    )
+    written =
+      [Verglas::Web::Contract::FILE, File.join(Verglas::ROOT, "docs/formats/gym.schema.json")].flat_map do |file|
+        File.read(file).gsub("\\\\", "\\").scan(/\\A\[\^(\S*?)\]\*\\z/).flatten
       end
-    yield server.addr[1]
-    thread.join(5)
-    told.join
-  ensure
-    server.close
-  end
-
-  def answer(line, client, told, refusing)
-    case line
-    when /\AEHLO/
-      "250 here"
-    when /\ARCPT/
-      refusing ? "550 nobody here" : "250 ok"
-    when /\ADATA/
-      client.puts("354 go on")
-      told << client.gets until told.last == ".\r\n"
-      "250 taken"
-    else
-      "250 ok"
-    end
-  end
-
-  it "carry an invitation, with the address of this server and no other, and nothing of it in the file's name" do
-    link = given { sign_in && invite }
-    expect(link["emailed"]).to be(true)
-    letter = letters.first
-    expect(letter).to have_attributes(to: ["ada@netloft.example"], from: ["loft@netloft.example"])
-    expect(letter.subject).to eq("You are asked to work with The Net Loft")
-    expect(letter.decoded).to include("https://fit.example/welcome##{link["address"].split("#").last}")
-    expect(Dir.children(folder).join).not_to match(/ada|quill/i)
-  end
-
-  it "are none where none are set, and somebody who forgot is told whom to ask" do
-    sign_in
-    expect(invite["emailed"]).to be_nil
-    expect([forgotten("maren@netloft.example")["code"], status]).to eq(["no_letters", 422])
-    expect(call(:get, "/auth/first")["by_email"]).to be(false)
-  end
-
-  it "go by a mail server, and a refusal of it is said with the link still there" do
-    at = set.merge("MAIL_FOLDER" => "")
-    sign_in
-    told = mail_server { |port| given(at.merge("SMTP_URL" => "smtp://127.0.0.1:#{port}")) { invite } }
-    expect(told).to include("RCPT TO:<ada@netloft.example>", "You are asked to work with The Net Loft")
-    link = nil
-    mail_server(refusing: true) { |port| given(at.merge("SMTP_URL" => "smtp://127.0.0.1:#{port}")) { link = invite } }
-    expect(link).to include("emailed" => false, "address" => a_string_including("/welcome#"))
-    given(at.merge("SMTP_URL" => "smtp://127.0.0.1:1")) { expect(invite["emailed"]).to be(false) }
-  end
-
-  it "let whoever forgot choose a new password, once in a while, and tell a stranger nothing" do
-    given do
-      expect(forgotten("nobody@netloft.example")).to eq("ok" => true)
-      expect(forgotten(" Maren@netloft.example ")).to eq("ok" => true)
-      eventually { letters.any? }
-      forgotten("maren@netloft.example")
-      secret = letters.first.decoded[/#(\S+)/, 1]
-      taken = call(:post, "/auth/link/taking", { secret: secret, password: "heron on the slipway" })
-      expect(taken).to eq("email" => "maren@netloft.example")
-    end
-    expect(letters.map(&:to)).to eq([["maren@netloft.example"]])
-    sign_in(password: "heron on the slipway")
-    expect(call(:get, "/api/me")["name"]).to eq("Maren Oldcastle")
-    asked = db[Sequel[:kept][:audit]].where(gym_id: loft.id, action: "asked_for_password")
-    expect(asked.select_map(:account_id)).to eq([maren])
-  end
-
-  it "are not for whoever was closed" do
-    db[:accounts].where(id: maren).update(status_id: Verglas::Store::Staff::CLOSED)
-    Verglas::Application::Forgotten.new(db).call("maren@netloft.example") { raise "made" }
-    expect(db[:staff_links].count).to eq(0)
-  end
-
-  it "are refused at the start where they are set half, or the server is no mail server" do
-    [{ "MAIL_FROM" => "" }, { "PUBLIC_URL" => "" }, { "SMTP_URL" => "http://mail.example" }].each do |wrong|
-      expect { Verglas::Web::Post.of(set.merge(wrong)) }.to raise_error(ArgumentError)
-    end
+    expect(written.uniq).to eq([Verglas::Formats::Csv::Types::UNSEEN.source[1..-2]])
+    text = Verglas::Formats::Csv::Types::Text.new(80)
+    expect { text.read("Ada\u202Eabc") }.to raise_error(Verglas::Invalid)
   end
 end

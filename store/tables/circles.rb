@@ -59,7 +59,7 @@ module Verglas
         def leave(client_id) = put_for(client_id) { nil }
 
         # Two records became one: the kept one trains where the other did, once.
-        def rename(from, into)
+        def hand_over(from, into)
           put_for(from) { |people| people.include?(into) ? nil : into }
         end
 

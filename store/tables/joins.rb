@@ -30,7 +30,7 @@ module Verglas
         end
 
         # Takes apart whichever of these were joined into others.
-        def part(ids)
+        def apart_all(ids)
           into = beneath.where(id: ids).exclude(joined_into: nil).select_map(:joined_into).uniq
           into.flat_map { |id| of(id) }.each { |row| apart(row) if ids.include?(row[:id]) }
         end
@@ -102,8 +102,8 @@ module Verglas
 
         # Wherever the other one waits or trains with others, the kept one does, once.
         def wait_as(from, into)
-          @gym.queues.rename(from, into)
-          @gym.circles.rename(from, into)
+          @gym.queues.hand_over(from, into)
+          @gym.circles.hand_over(from, into)
         end
       end
     end

@@ -45,7 +45,7 @@ module Verglas
         def leave(client_id) = put_for(client_id) { [] }
 
         # Two records became one: the kept one waits where the other did, once.
-        def rename(from, into)
+        def hand_over(from, into)
           put_for(from) { |clients| clients.include?(into) ? [] : [into] }
         end
 
