@@ -2,9 +2,9 @@
 
 module Verglas
   module Application
-    # Two records that turn out to be one person's become one, and can be taken apart again. Where both say something,
-    # the kept one's stays; what it lacks is the other's. What they differ in and somebody could be hurt by is settled
-    # first.
+    # Two records that turn out to be one person's become one, and can be taken apart again. What the kept one lacks is
+    # the other's; where both say something the kept one's stays. What they differ in and somebody could be hurt by is
+    # settled by people first: cautions, limits, their own rules, mass, age and sex.
     class Joining
       # Told of each of the two: how much there is of it.
       COUNTED = %i[fittings visits sessions readings].freeze
@@ -55,7 +55,7 @@ module Verglas
         }
       end
 
-      def in_the_way(other) = [*drafts(other), *running(other), *cautions(other)]
+      def in_the_way(other) = [*drafts(other), *running(other), *cautions(other), *differing(other)]
 
       # A fitting that both have begun on a machine.
       def drafts(other)
@@ -85,6 +85,32 @@ module Verglas
 
         [Invalid.new(:joined_cautions, path: "/other", number: lost.size)]
       end
+
+      # What both say and do not agree in, by which marks, loads and bars are decided.
+      def differing(other)
+        what = [*facts(other), *limits(other), *rules(other)]
+        what.empty? ? [] : [Invalid.new(:joined_differ, path: "/other", what: what.join(", "))]
+      end
+
+      def facts(other)
+        names = PLAIN.select { |name| @row[name] && other[name] && @row[name] != other[name] }
+        names.map { |name| words("joined.#{name}") }
+      end
+
+      def limits(other)
+        kept = @row[:limits].to_h
+        names = other[:limits].to_h.select { |name, limit| kept.key?(name) && kept[name]["deg"] != limit["deg"] }.keys
+        names.map { |name| words("limits.#{name}.title").downcase }
+      end
+
+      def rules(other)
+        kept, others =
+          [@row, other].map { |row| @gym.rules.of_client(row[:id]).to_h { |rule| rule.values_at(:question, :school) } }
+        names = others.select { |question, school| kept.key?(question) && kept[question] != school }.keys
+        names.map { |question| words("house_rules.#{question}.title").downcase }
+      end
+
+      def words(key) = Formats::Words.say(key)
 
       def said(row) = row.slice(*Store::Tables::Cautions::WRITABLE, :removed_at)
 

@@ -138,6 +138,18 @@ RSpec.describe "Two records of one person" do
     expect(db[:client_joins].count).to eq(0)
   end
 
+  it "are not joined while they differ in what marks, loads and bars are decided by" do
+    [[kept, 95, "hand_above"], [other, 110, "ankle_crease"]].each do |who, deg, school|
+      limit = { deg: deg, reading: deg, by: account, at: Time.now.iso8601 }
+      loft.clients.measure(who[:id], version: version(who), limits: { hip_bend: limit })
+      loft.rules.set_for_client(who[:id], "extension_roller", school, reason: "So.", by: account)
+      loft.clients.update(who[:id], version: version(who), birth_date: Date.new(1900 + deg, 1, 1), body_mass_kg: deg)
+    end
+    expect(beside["in_the_way"]).to contain_exactly(a_string_including("date of birth, mass, ", "hip", "roller"))
+    expect(join).to include("code" => "joined_differ")
+    expect(db[:client_joins].count).to eq(0)
+  end
+
   it "are not joined over what somebody else changed meanwhile, nor with another gym's, nor with themselves" do
     expect(join(other_version: version(other) + 1)["code"]).to eq("stale")
     elsewhere = gym("Elsewhere")

@@ -16,8 +16,6 @@ const COUNTED = [
 export function Beside({ beside, locale }: { beside: BesideData; locale: string }) {
   const both = [beside.kept, beside.other];
   const born = ({ birth_date }: ClientRecord) => (birth_date ? dayText(birth_date, locale) : say("beside.notKnown"));
-  const differ =
-    beside.kept.birth_date && beside.other.birth_date && beside.kept.birth_date !== beside.other.birth_date;
   return (
     <>
       {beside.in_the_way.map((sentence) => (
@@ -25,11 +23,6 @@ export function Beside({ beside, locale }: { beside: BesideData; locale: string 
           <Notice tone="wrong">{sentence}</Notice>
         </div>
       ))}
-      {differ ? (
-        <div style={{ marginBottom: "1rem" }}>
-          <Notice tone="wrong">{say("beside.bornApart")}</Notice>
-        </div>
-      ) : null}
       <Table data-beside>
         <thead>
           <tr>
