@@ -4,9 +4,9 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { api, refusal, unwrap } from "../../api/client";
 import { say } from "../../lib/say";
-import { Field } from "../../ui/Field";
 import { useTitle } from "../../ui/useTitle";
 import { Door } from "./Door";
+import { EmailField } from "./EmailField";
 
 export function ForgottenPage() {
   useTitle(say("forgottenPage.title"));
@@ -23,15 +23,7 @@ export function ForgottenPage() {
       {ask.isSuccess ? (
         <p role="status">{say("forgottenPage.sent", { email })}</p>
       ) : (
-        <Field
-          label={say("signInPage.email")}
-          type="email"
-          autoComplete="username"
-          value={email}
-          onChange={setEmail}
-          isRequired
-          autoFocus
-        />
+        <EmailField value={email} onChange={setEmail} />
       )}
       <Link to="/sign-in">{say("forgottenPage.back")}</Link>
     </Door>

@@ -7,6 +7,7 @@ import { say } from "../../lib/say";
 import { Field } from "../../ui/Field";
 import { useTitle } from "../../ui/useTitle";
 import { Door } from "./Door";
+import { EmailField } from "./EmailField";
 import { useEntrance } from "./useEntrance";
 
 export function SignInPage() {
@@ -29,15 +30,7 @@ export function SignInPage() {
       busy={signIn.isPending}
       onSend={() => signIn.mutate()}
     >
-      <Field
-        label={say("signInPage.email")}
-        type="email"
-        autoComplete="username"
-        value={email}
-        onChange={setEmail}
-        isRequired
-        autoFocus
-      />
+      <EmailField value={email} onChange={setEmail} />
       <Field
         label={say("signInPage.password")}
         type="password"
