@@ -49,7 +49,7 @@ module Verglas
 
       def told(row)
         {
-          **row.slice(:id, :name, :detail, :sex, :birth_date, :version),
+          **row.slice(:id, :name, :detail, *PLAIN, :version),
           **COUNTED.to_h { |table| [table, @gym.db[table].where(client_id: row[:id]).count] },
           cautions: @gym.cautions.of(row[:id]).size
         }

@@ -29,7 +29,9 @@ module Verglas
           }
         end
 
-        def self.record(told) = { **told, birth_date: told[:birth_date]&.iso8601 }
+        def self.record(told)
+          { **told, birth_date: told[:birth_date]&.iso8601, body_mass_kg: told[:body_mass_kg]&.to_f }
+        end
         private_class_method :record
       end
     end

@@ -1,4 +1,5 @@
 // What each of two records holds, as numbers, side by side; and what has to be settled before they are one.
+import { Link } from "react-router";
 import type { BesideData, ClientRecord } from "../../api/types";
 import { dayText } from "../../lib/dates";
 import { say } from "../../lib/say";
@@ -36,7 +37,7 @@ export function Beside({ beside, locale }: { beside: BesideData; locale: string 
             <th scope="row">{say("beside.name")}</th>
             {both.map(({ id, name, detail }) => (
               <td key={id}>
-                {name}
+                <Link to={`/clients/${id}`}>{name}</Link>
                 <small>{detail}</small>
               </td>
             ))}
@@ -45,6 +46,12 @@ export function Beside({ beside, locale }: { beside: BesideData; locale: string 
             <th scope="row">{say("beside.born")}</th>
             {both.map((one) => (
               <td key={one.id}>{born(one)}</td>
+            ))}
+          </tr>
+          <tr>
+            <th scope="row">{say("beside.mass")}</th>
+            {both.map(({ id, body_mass_kg }) => (
+              <td key={id}>{body_mass_kg === null ? say("beside.notKnown") : `${body_mass_kg} kg`}</td>
             ))}
           </tr>
           {COUNTED.map(([name, title]) => (
