@@ -27,7 +27,7 @@ module Verglas
         return 0 if back.empty?
 
         @gym.db.transaction do
-          @gym.joins.apart_all(back)
+          @gym.joins.apart_to_erase(back)
           call(back.filter_map { |id| @gym.clients.find(id) }, keep_marks: false, gone: GONE)
           @gym.db[:clients].where(id: back).delete
         end

@@ -1,5 +1,5 @@
-// Whether the server was given a newer version than the page that runs here: then the whole page is fetched anew when the next
-// place is opened. What is typed lies in the browser by then, and comes back.
+// Whether the server was given a newer version than the page that runs here: then the whole page is fetched anew when the
+// next place is opened. What is typed lies in the browser by then, and comes back.
 const HEADER = "x-verglas-page";
 const TRIED = "verglas.tried";
 

@@ -1,5 +1,5 @@
-// Two records that turn out to be one person's: the other one is looked for, held beside this one, and joined into it; and those
-// that were joined before, to be taken apart again. For whoever leads the gym.
+// Two records that turn out to be one person's: the other one is looked for, held beside this one, and joined into it;
+// and those that were joined before, to be taken apart again. For whoever leads the gym.
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";

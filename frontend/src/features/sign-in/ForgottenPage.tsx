@@ -1,4 +1,5 @@
-// A new password by e-mail, where the server sends letters. It says the same whoever asks: who works here is nobody's to learn.
+// A new password by e-mail, where the server sends letters. It says the same whoever asks: who works here is nobody's to
+// learn.
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
