@@ -41,6 +41,15 @@ RSpec.describe "A set read by a phone, in two browsers" do
       expect_accessible("the phone's page")
       expect_nothing_cut("the phone's page")
       page.driver.browser.execute(PhoneSensors::SCRIPT, set(count, arc_deg))
+      page.execute_script(<<~JS)
+        window.awake = 0;
+        window.buzzed = 0;
+        const held = { release: () => { window.awake -= 1; return Promise.resolve(); } };
+        const request = () => { window.awake += 1; return Promise.resolve(held); };
+        Object.defineProperty(navigator, "wakeLock", { value: { request }, configurable: true });
+        Object.defineProperty(navigator, "vibrate", { value: () => { window.buzzed += 1; return true; } });
+      JS
+      find("label", text: "A short buzz at each repetition").click
       click_on "Let this page read the movement"
       expect(page).to have_button("Go: 2 seconds still first")
       # Moved only once it reads: however long the press takes, two seconds are still.
@@ -63,8 +72,10 @@ RSpec.describe "A set read by a phone, in two browsers" do
         sleep 10
       end
       expect(page).to have_css("output", text: "5", wait: 20)
+      expect(page.evaluate_script("[window.awake, window.buzzed > 0]")).to eq([1, true])
       click_on "The set is over"
       expect(page).to have_text("What it read stands on the tablet.")
+      expect(page.evaluate_script("window.awake")).to eq(0)
     end
     expect(page).to have_css("[data-reading='over'] [data-movement-line]")
     expect(page).to have_text("5 of 10 repetitions.").and have_text("Say next")
